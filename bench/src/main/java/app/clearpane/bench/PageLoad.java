@@ -1,0 +1,86 @@
+package app.clearpane.bench;
+
+import java.io.IOException;
+import java.net.CookieManager;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.util.Arrays;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.IntStream;
+
+/** Asks a running house for pages as one reader with a session, so many at a time, and says how long the answers took. */
+final class PageLoad {
+  private static final Pattern TOKEN = Pattern.compile("name=\"_csrf\" value=\"([^\"]+)\"");
+  private final String address;
+  private final HttpClient client = HttpClient.newBuilder().version(HttpClient.Version.HTTP_1_1).cookieHandler(new CookieManager()).followRedirects(HttpClient.Redirect.NORMAL).build();
+
+  PageLoad(String address) {
+    this.address = address;
+  }
+
+  /**
+   * How answers came.
+   *
+   * @param p50 half of them within so many milliseconds
+   * @param p95 19 of 20 within so many milliseconds
+   * @param perSecond answers in a second
+   */
+  record Pace(double p50, double p95, double perSecond) {}
+
+  /** Comes in by a link from a mail. @return the path of the page it leads to */
+  String comeIn(String link) throws IOException, InterruptedException {
+    Matcher token = TOKEN.matcher(client.send(HttpRequest.newBuilder(URI.create(link)).build(), HttpResponse.BodyHandlers.ofString()).body());
+    if (!token.find()) {
+      throw new IOException("the link did not open: " + link);
+    }
+    HttpRequest open = HttpRequest.newBuilder(URI.create(link)).header("Content-Type", "application/x-www-form-urlencoded")
+        .POST(HttpRequest.BodyPublishers.ofString("_csrf=" + token.group(1))).build();
+    return client.send(open, HttpResponse.BodyHandlers.discarding()).uri().getPath();
+  }
+
+  /** The size of a page in bytes. @throws IOException if it does not answer 200 */
+  int size(String path) throws IOException, InterruptedException {
+    HttpResponse<byte[]> response = client.send(HttpRequest.newBuilder(URI.create(address + path)).build(), HttpResponse.BodyHandlers.ofByteArray());
+    if (response.statusCode() != 200) {
+      throw new IOException(path + " answered " + response.statusCode());
+    }
+    return response.body().length;
+  }
+
+  /** Asks for a page so many times, so many at once. */
+  Pace ask(String path, int times, int inFlight) throws InterruptedException, ExecutionException {
+    ExecutorService readers = Executors.newFixedThreadPool(inFlight);
+    AtomicInteger left = new AtomicInteger(times);
+    long begun = System.nanoTime();
+    Callable<double[]> reader = () -> {
+      double[] millis = new double[times];
+      int own = 0;
+      while (left.getAndDecrement() > 0) {
+        long asked = System.nanoTime();
+        size(path);
+        millis[own++] = (System.nanoTime() - asked) / 1e6;
+      }
+      return Arrays.copyOf(millis, own);
+    };
+    double[] all = new double[0];
+    for (Future<double[]> part : readers.invokeAll(IntStream.range(0, inFlight).mapToObj(i -> reader).toList())) {
+      double[] own = part.get();
+      int before = all.length;
+      all = Arrays.copyOf(all, before + own.length);
+      System.arraycopy(own, 0, all, before, own.length);
+    }
+    double seconds = (System.nanoTime() - begun) / 1e9;
+    readers.shutdown();
+    Arrays.sort(all);
+    return new Pace(all[all.length / 2], all[all.length * 95 / 100], all.length / seconds);
+  }
+}

@@ -1,0 +1,26 @@
+package app.clearpane.core.exposure;
+
+import java.util.List;
+
+/** The kinds of content that a pane lets through, each by its own aperture. */
+public enum ContentKind {
+  STATUS,
+  DATES,
+  FILES,
+  DELIVERABLES;
+
+  /** Whether single items of this kind can be shown; the others are open or closed as a whole. */
+  public boolean pickable() {
+    return this != STATUS;
+  }
+
+  /** Whether there are filters for this kind; the others act as Picked where they are Filtered. */
+  public boolean filterable() {
+    return this == FILES;
+  }
+
+  /** The apertures that this kind can have, from least to most. */
+  public List<Aperture> apertures() {
+    return !pickable() ? List.of(Aperture.CLOSED, Aperture.OPEN) : filterable() ? List.of(Aperture.values()) : List.of(Aperture.CLOSED, Aperture.PICKED, Aperture.OPEN);
+  }
+}

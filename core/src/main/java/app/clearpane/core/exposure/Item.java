@@ -1,0 +1,46 @@
+package app.clearpane.core.exposure;
+
+import app.clearpane.core.agency.ContactId;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * One thing that may be seen or not, with all that the decision needs to know of it.
+ *
+ * @param id the item
+ * @param kind whose aperture it falls under
+ * @param name for reasons
+ * @param ancestors the folders or headings it stands in, nearest first
+ * @param state whether it exists for clients at all
+ * @param addressedTo the contacts it was sent to by name (V6)
+ * @param folder whether other items may stand in it
+ */
+public record Item(ItemId id, ContentKind kind, String name, List<Ancestor> ancestors, State state, Set<ContactId> addressedTo, boolean folder) {
+  /** Whether an item exists for clients at all. */
+  public enum State {
+    THERE,
+    NOT_SENT,
+    TEAM_ONLY,
+    DELETED
+  }
+
+  /** A folder or heading above an item. */
+  public record Ancestor(ItemId id, String name) {}
+
+  /** An item in which nothing stands. */
+  public Item(ItemId id, ContentKind kind, String name, List<Ancestor> ancestors, State state, Set<ContactId> addressedTo) {
+    this(id, kind, name, ancestors, state, addressedTo, false);
+  }
+
+  /** What it stands in, as an item; empty at the top. */
+  Optional<Item> parent() {
+    return ancestors.isEmpty() ? Optional.empty()
+        : Optional.of(new Item(ancestors.get(0).id(), kind, ancestors.get(0).name(), ancestors.subList(1, ancestors.size()), state, Set.of(), true));
+  }
+
+  public Item {
+    ancestors = List.copyOf(ancestors);
+    addressedTo = Set.copyOf(addressedTo);
+  }
+}

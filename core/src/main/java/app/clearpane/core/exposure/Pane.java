@@ -1,0 +1,38 @@
+package app.clearpane.core.exposure;
+
+import java.time.Instant;
+import java.util.Optional;
+
+/**
+ * A pane as far as visibility is concerned: whether it is published, until when, and its two states of settings.
+ *
+ * @param publishedAt when it was first published; empty while it never was
+ * @param until the instant from which it is closed again
+ * @param published P, what viewers see
+ * @param pending Q, what they would see after publishing
+ * @param ceilings the most that any pane may let through
+ * @param from the instant from which it is open; empty if from when it is published
+ */
+public record Pane(PaneId id, String name, Optional<Instant> publishedAt, Optional<Instant> until, PaneSettings published, PaneSettings pending,
+    Ceilings ceilings, Optional<Instant> from) {
+
+  /** A pane under no ceiling. */
+  public Pane(PaneId id, String name, Optional<Instant> publishedAt, Optional<Instant> until, PaneSettings published, PaneSettings pending) {
+    this(id, name, publishedAt, until, published, pending, Ceilings.NONE);
+  }
+
+  /** A pane that is open from when it is published. */
+  public Pane(PaneId id, String name, Optional<Instant> publishedAt, Optional<Instant> until, PaneSettings published, PaneSettings pending, Ceilings ceilings) {
+    this(id, name, publishedAt, until, published, pending, ceilings, Optional.empty());
+  }
+
+  /** The pane as if only what is published counted. */
+  Pane asPublished() {
+    return new Pane(id, name, publishedAt, until, published, published, ceilings, from);
+  }
+
+  /** The pane as it will be once what is pending is published. */
+  public Pane afterPublishing(Instant now) {
+    return new Pane(id, name, publishedAt.or(() -> Optional.of(now)), until, pending, pending, ceilings, from);
+  }
+}

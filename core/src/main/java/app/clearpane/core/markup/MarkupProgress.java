@@ -1,0 +1,90 @@
+package app.clearpane.core.markup;
+
+import java.util.EnumSet;
+import java.util.Optional;
+import java.util.Set;
+
+/** How far a markup is. */
+public enum MarkupProgress {
+  OPEN,
+  TAKEN_ON,
+  FIXED,
+  CONFIRMED,
+  SET_ASIDE,
+  WITHDRAWN;
+
+  /** What somebody can do to a markup. */
+  public enum Act {
+    /** The team will see to it. */
+    TAKE_ON(Side.TEAM, EnumSet.of(OPEN), TAKEN_ON),
+    /** The team has put it right in a version. */
+    FIX(Side.TEAM, EnumSet.of(OPEN, TAKEN_ON), FIXED),
+    /** The team will not follow it, and says why. */
+    SET_ASIDE(Side.TEAM, EnumSet.of(OPEN, TAKEN_ON), MarkupProgress.SET_ASIDE),
+    /** The client agrees that it is put right. */
+    CONFIRM(Side.CLIENT, EnumSet.of(FIXED), CONFIRMED),
+    /** It is not put right, or matters after all. */
+    REOPEN(Side.EITHER, EnumSet.of(FIXED, CONFIRMED, MarkupProgress.SET_ASIDE, WITHDRAWN), OPEN),
+    /** Its author takes it back. */
+    WITHDRAW(Side.AUTHOR, EnumSet.of(OPEN, TAKEN_ON, FIXED), WITHDRAWN);
+
+    private final Side side;
+    private final Set<MarkupProgress> from;
+    private final MarkupProgress to;
+
+    Act(Side side, Set<MarkupProgress> from, MarkupProgress to) {
+      this.side = side;
+      this.from = from;
+      this.to = to;
+    }
+
+    /** Whether it is work on what a mark asks for: a mark that asks for nothing has none. */
+    public boolean works() {
+      return this == TAKE_ON || this == FIX;
+    }
+  }
+
+  private enum Side {
+    TEAM,
+    CLIENT,
+    EITHER,
+    AUTHOR
+  }
+
+  /**
+   * Who acts, as far as it matters.
+   *
+   * @param ofTeam true for the agency's people
+   * @param author whether they wrote the markup
+   */
+  public record Actor(boolean ofTeam, boolean author) {}
+
+  /** What this becomes by an act of this person; empty if the act is not theirs or not possible now. */
+  public Optional<MarkupProgress> after(Act act, Actor actor) {
+    boolean theirs = switch (act.side) {
+      case TEAM -> actor.ofTeam();
+      case CLIENT -> !actor.ofTeam() || actor.author();
+      case EITHER -> true;
+      case AUTHOR -> actor.author();
+    };
+    return theirs && act.from.contains(this) ? Optional.of(act.to) : Optional.empty();
+  }
+
+  /** Whether it still asks for something: open or taken on. */
+  public boolean unsettled() {
+    return this == OPEN || this == TAKEN_ON;
+  }
+
+  /** Whether it stays on later versions until somebody settles it (M5). */
+  public boolean carriesOver() {
+    return unsettled() || this == FIXED;
+  }
+
+  /**
+   * What a client is told: that something is fixed only once the version it is fixed in was sent, since an unsent version does
+   * not exist for them (V4).
+   */
+  public MarkupProgress toldToClients(boolean fixSent) {
+    return this == FIXED && !fixSent ? TAKEN_ON : this;
+  }
+}

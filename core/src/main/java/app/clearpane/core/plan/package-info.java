@@ -1,0 +1,5 @@
+/** Working time and dates. */
+@NullMarked
+package app.clearpane.core.plan;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,67 @@
+package app.clearpane.core.record;
+
+import java.io.IOException;
+import java.util.Collection;
+import java.util.Map;
+import java.util.stream.Collectors;
+import org.erdtman.jcs.JsonCanonicalizer;
+
+/**
+ * JSON in its one canonical form (RFC 8785), so that the same content always has the same bytes and the same digest.
+ *
+ * @param text the canonical text
+ */
+public record CanonicalJson(String text) {
+
+  /**
+   * Brings JSON text to its canonical form.
+   *
+   * @throws IllegalArgumentException if the text is not a JSON object or array
+   */
+  public static CanonicalJson parse(String json) {
+    try {
+      return new CanonicalJson(new JsonCanonicalizer(json).getEncodedString());
+    } catch (IOException e) {
+      throw new IllegalArgumentException("not JSON: " + e.getMessage(), e);
+    }
+  }
+
+  /**
+   * Writes maps, lists, strings and booleans. Numbers are written as strings, as the Record asks for.
+   *
+   * @throws IllegalArgumentException for anything else
+   */
+  public static CanonicalJson of(Map<String, ?> content) {
+    return parse(json(content));
+  }
+
+  private static String json(Object value) {
+    if (value instanceof Map<?, ?> map) {
+      return map.entrySet().stream().map(e -> quoted(e.getKey().toString()) + ":" + json(e.getValue())).collect(Collectors.joining(",", "{", "}"));
+    }
+    if (value instanceof Collection<?> list) {
+      return list.stream().map(CanonicalJson::json).collect(Collectors.joining(",", "[", "]"));
+    }
+    if (value instanceof Boolean) {
+      return value.toString();
+    }
+    if (value instanceof CharSequence || value instanceof Number || value instanceof Enum<?> || value instanceof Record || value instanceof java.time.temporal.Temporal) {
+      return quoted(value.toString());
+    }
+    throw new IllegalArgumentException("cannot be written into the Record: " + value.getClass());
+  }
+
+  private static String quoted(String text) {
+    StringBuilder out = new StringBuilder("\"");
+    text.chars().forEach(c -> {
+      if (c == '"' || c == '\\') {
+        out.append('\\').append((char) c);
+      } else if (c < 0x20 || Character.isSurrogate((char) c)) {
+        out.append("\\u%04x".formatted(c));
+      } else {
+        out.append((char) c);
+      }
+    });
+    return out.append('"').toString();
+  }
+}

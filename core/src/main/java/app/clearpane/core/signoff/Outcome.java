@@ -1,0 +1,15 @@
+package app.clearpane.core.signoff;
+
+/** What the decisions on a version come to (R3). */
+public enum Outcome {
+  PENDING,
+  BACK,
+  SIGNED,
+  SIGNED_WITH_NOTES,
+  NOBODY_LEFT;
+
+  /** Whether the version is agreed, with notes or without. */
+  public boolean agreed() {
+    return this == SIGNED || this == SIGNED_WITH_NOTES;
+  }
+}

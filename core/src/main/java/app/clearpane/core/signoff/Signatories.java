@@ -1,0 +1,134 @@
+package app.clearpane.core.signoff;
+
+import app.clearpane.core.agency.ContactId;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * Who signs one version, by which rule, and what their decisions come to (R3).
+ *
+ * <p>Standing aside takes a signatory out of the count. The lead voice must have signed too, whatever the rule, and their
+ * sending back settles it.
+ *
+ * @param rule how many have to sign
+ * @param inOrder the signatories; their order matters to {@link Rule.InOrder}
+ * @param leadVoice the one who speaks for the client; one of the signatories
+ */
+public record Signatories(Rule rule, List<ContactId> inOrder, Optional<ContactId> leadVoice) {
+
+  /** @throws IllegalArgumentException if one is named twice, or the lead voice is not among them */
+  public Signatories {
+    inOrder = List.copyOf(inOrder);
+    if (new HashSet<>(inOrder).size() < inOrder.size()) {
+      throw new IllegalArgumentException("a signatory is named twice in " + inOrder);
+    }
+    if (leadVoice.isPresent() && !inOrder.contains(leadVoice.get())) {
+      throw new IllegalArgumentException("the lead voice is always among the signatories");
+    }
+  }
+
+  /**
+   * What these decisions come to.
+   *
+   * @param decisions the latest decision of each who decided; those of others than the signatories do not count
+   */
+  public Outcome outcome(Map<ContactId, Decision> decisions) {
+    Tally tally = Tally.of(inOrder, decisions);
+    if (leadVoice.map(decisions::get).filter(Decision.SEND_BACK::equals).isPresent()) {
+      return Outcome.BACK;
+    }
+    if (tally.counted() == 0) {
+      return Outcome.NOBODY_LEFT;
+    }
+    return settled(tally) == Outcome.SIGNED ? signed(tally, decisions) : settled(tally);
+  }
+
+  private Outcome settled(Tally tally) {
+    if (rule instanceof Rule.Any) {
+      return tally.yes() >= 1 ? Outcome.SIGNED : tally.no() == tally.counted() ? Outcome.BACK : Outcome.PENDING;
+    }
+    if (rule instanceof Rule.AtLeast atLeast) {
+      return atLeast(atLeast.k(), tally);
+    }
+    return tally.no() > 0 ? Outcome.BACK : tally.yes() == tally.counted() ? Outcome.SIGNED : Outcome.PENDING;
+  }
+
+  private static Outcome atLeast(int k, Tally tally) {
+    if (tally.yes() >= k) {
+      return Outcome.SIGNED;
+    }
+    if (tally.counted() < k) {
+      return tally.no() > 0 ? Outcome.BACK : Outcome.NOBODY_LEFT;
+    }
+    return tally.yes() + tally.undecided() < k ? Outcome.BACK : Outcome.PENDING;
+  }
+
+  private Outcome signed(Tally tally, Map<ContactId, Decision> decisions) {
+    if (leadVoice.isPresent() && !Optional.ofNullable(decisions.get(leadVoice.get())).map(Decision::signs).orElse(false)) {
+      return Outcome.PENDING;
+    }
+    return tally.withNotes() ? Outcome.SIGNED_WITH_NOTES : Outcome.SIGNED;
+  }
+
+  /** Whether a sign-off of this signatory, on top of these decisions, would complete the rule. */
+  public boolean completedBy(ContactId signer, Map<ContactId, Decision> decisions) {
+    Map<ContactId, Decision> after = new LinkedHashMap<>(decisions);
+    after.put(signer, Decision.SIGN_OFF);
+    return outcome(after).agreed();
+  }
+
+  /** Whether everyone has decided or stood aside. */
+  public boolean everyoneHasDecided(Map<ContactId, Decision> decisions) {
+    return inOrder.stream().allMatch(decisions::containsKey);
+  }
+
+  /**
+   * Whether it is this signatory's place to decide. By any rule but {@link Rule.InOrder} it always is; in order it is the
+   * first undecided's, and the last who decided may still change it.
+   */
+  public boolean isPlaceOf(ContactId contact, Map<ContactId, Decision> decisions) {
+    if (!inOrder.contains(contact)) {
+      return false;
+    }
+    if (!(rule instanceof Rule.InOrder)) {
+      return true;
+    }
+    int next = firstUndecided(decisions);
+    int place = inOrder.indexOf(contact);
+    return place == next || place == next - 1;
+  }
+
+  /** Whose place it is in order; by any other rule, and when all have decided, nobody's. */
+  public Optional<ContactId> nextInOrder(Map<ContactId, Decision> decisions) {
+    int next = firstUndecided(decisions);
+    return rule instanceof Rule.InOrder && next < inOrder.size() ? Optional.of(inOrder.get(next)) : Optional.empty();
+  }
+
+  private int firstUndecided(Map<ContactId, Decision> decisions) {
+    int next = 0;
+    while (next < inOrder.size() && decisions.containsKey(inOrder.get(next))) {
+      next++;
+    }
+    return next;
+  }
+
+  private record Tally(int counted, int yes, int no, boolean withNotes) {
+    static Tally of(List<ContactId> signatories, Map<ContactId, Decision> decisions) {
+      List<Decision> said = signatories.stream().filter(decisions::containsKey).map(decisions::get).toList();
+      int aside = count(said, Decision.STAND_ASIDE);
+      int yes = (int) said.stream().filter(Decision::signs).count();
+      return new Tally(signatories.size() - aside, yes, count(said, Decision.SEND_BACK), said.contains(Decision.SIGN_OFF_WITH_NOTES));
+    }
+
+    int undecided() {
+      return counted - yes - no;
+    }
+
+    private static int count(List<Decision> said, Decision which) {
+      return (int) said.stream().filter(which::equals).count();
+    }
+  }
+}

@@ -1,0 +1,8 @@
+package app.clearpane.core.turns;
+
+/** Which side holds an item now. */
+public enum Turn {
+  OURS,
+  CLIENTS,
+  NOBODYS
+}

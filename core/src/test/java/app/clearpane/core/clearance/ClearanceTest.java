@@ -1,0 +1,45 @@
+package app.clearpane.core.clearance;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.clearpane.core.deliverable.PageSize;
+import app.clearpane.core.deliverable.RoundCount;
+import app.clearpane.core.project.Standing;
+import app.clearpane.core.signoff.Outcome;
+import java.util.List;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class ClearanceTest {
+  @ParameterizedTest(name = "{0}, {1} changes, same bytes {2}: {3} open")
+  @CsvSource({"SIGNED, 0, true, 0", "SIGNED_WITH_NOTES, 0, true, 0", "SIGNED, 1, true, 1", "SIGNED, 0, false, 1", "BACK, 0, true, 2", "NOBODY_LEFT, 2, true, 3", ", 0, true, 2"})
+  void isClearedOnlyWhenEveryConditionIsMet(Outcome outcome, int changes, boolean sameBytes, int open) {
+    Clearance clearance = Clearance.of(new Clearance.Facts(Optional.ofNullable(outcome), changes, sameBytes));
+    assertThat(clearance.open()).isEqualTo(open);
+    assertThat(clearance.cleared()).isEqualTo(open == 0);
+    assertThat(clearance.findings()).extracting(Clearance.Finding::condition).containsExactly(Condition.values());
+  }
+
+  @Test
+  void countsRoundsByWhatAskedForMore() {
+    assertThat(RoundCount.used(List.of())).isZero();
+    assertThat(RoundCount.used(List.of(true))).isEqualTo(1);
+    assertThat(RoundCount.used(List.of(true, false))).isEqualTo(2);
+    assertThat(RoundCount.used(List.of(false, true, true, false))).isEqualTo(3);
+  }
+
+  @ParameterizedTest(name = "archived {0}, begun {1}, ours {2}, client’s {3}, nobody’s {4}, phases {5}: {6}")
+  @CsvSource({"true, true, 1, 1, 1, 1, ARCHIVED", "false, true, 0, 0, 0, 0, TO_BE_PLANNED", "false, false, 0, 0, 2, 1, COMPLETE", "false, false, 1, 0, 0, 1, NOT_STARTED",
+      "false, true, 0, 2, 1, 1, WAITING_ON_THE_CLIENT", "false, true, 1, 2, 1, 1, UNDER_WAY", "false, true, 0, 0, 0, 3, UNDER_WAY"})
+  void readsTheStandingOffTheTurns(boolean archived, boolean begun, int ours, int clients, int nobodys, int phases, Standing expected) {
+    assertThat(Standing.of(new Standing.Facts(archived, begun, ours, clients, nobodys, phases))).isEqualTo(expected);
+  }
+
+  @Test
+  void knowsAPagesShape() {
+    assertThat(new PageSize(200, 100).ratio()).isEqualTo(0.5);
+    org.assertj.core.api.Assertions.assertThatIllegalArgumentException().isThrownBy(() -> new PageSize(0, 1));
+  }
+}

@@ -1,0 +1,40 @@
+package app.clearpane.formats.clearance;
+
+import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FontStyle;
+import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
+import com.openhtmltopdf.util.XRLog;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.InputStream;
+
+/** Writes well-formed XHTML as PDF, with our fonts embedded and nothing fetched. */
+public final class PdfWriter {
+  static {
+    XRLog.setLoggingEnabled(false);
+  }
+
+  private PdfWriter() {}
+
+  /**
+   * The page as PDF.
+   *
+   * @param xhtml well-formed; fonts "Atkinson" (400, 700) and "Bricolage" (700)
+   * @throws IOException if it cannot be laid out
+   */
+  public static byte[] write(String xhtml) throws IOException {
+    ByteArrayOutputStream out = new ByteArrayOutputStream();
+    PdfRendererBuilder builder = new PdfRendererBuilder();
+    builder.useFont(() -> font("AtkinsonHyperlegibleNext_400Regular.ttf"), "Atkinson", 400, FontStyle.NORMAL, true);
+    builder.useFont(() -> font("AtkinsonHyperlegibleNext_700Bold.ttf"), "Atkinson", 700, FontStyle.NORMAL, true);
+    builder.useFont(() -> font("BricolageGrotesque_700Bold.ttf"), "Bricolage", 700, FontStyle.NORMAL, true);
+    builder.useUriResolver((base, uri) -> null);
+    builder.withHtmlContent(xhtml, "");
+    builder.toStream(out);
+    builder.run();
+    return out.toByteArray();
+  }
+
+  private static InputStream font(String file) {
+    return PdfWriter.class.getResourceAsStream("/fonts/" + file);
+  }
+}

@@ -1,0 +1,14 @@
+package app.clearpane.formats.deliverable;
+
+/** A file that cannot be looked at. Its message is a sentence for the person who sent it. */
+public final class UnusableFile extends Exception {
+  private static final long serialVersionUID = 1L;
+
+  UnusableFile(String sentence) {
+    super(sentence);
+  }
+
+  UnusableFile(String sentence, Throwable cause) {
+    super(sentence, cause);
+  }
+}

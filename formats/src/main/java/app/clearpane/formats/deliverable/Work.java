@@ -1,0 +1,72 @@
+package app.clearpane.formats.deliverable;
+
+import app.clearpane.core.deliverable.PageSize;
+import java.io.IOException;
+import java.nio.file.Path;
+
+/**
+ * A file that can be looked at page by page.
+ *
+ * <p>What it costs to draw is bounded before anything is decoded: {@link #open} reads headers only and refuses what is too large.
+ */
+public sealed interface Work permits Picture, PdfWork, SvgWork {
+  /** The longest side of a picture, in pixels. */
+  int LONGEST_SIDE = 30_000;
+
+  /** The most pixels of a picture: 250 million take 1 GB decoded, and are decoded thinned out. */
+  long MOST_PIXELS = 250_000_000;
+
+  /** The most pages of a document. */
+  int MOST_PAGES = 5_000;
+
+  /** The width of a page's large picture, in pixels. */
+  int LARGE_WIDTH = 1_600;
+
+  /** The width of a page's small picture, in pixels. */
+  int SMALL_WIDTH = 480;
+
+  /** The most pixels of a drawn page, so that a strip a thousand times as high as wide stays small. */
+  long MOST_DRAWN_PIXELS = 16_000_000;
+
+  /**
+   * A page as pictures.
+   *
+   * @param page from 1
+   * @param size the upright page's, in its own units
+   * @param mediaType of both pictures
+   */
+  record DrawnPage(int page, PageSize size, byte[] large, byte[] small, String mediaType) {}
+
+  /** Takes drawn pages one by one. */
+  interface Taker {
+    void take(DrawnPage page) throws IOException;
+  }
+
+  /**
+   * Finds out what a file is by its content and opens it.
+   *
+   * @throws UnusableFile with a sentence if it is of another kind, damaged, locked or too large
+   */
+  static Work open(Path file, String nameForSentences) throws IOException, UnusableFile {
+    MediaKind kind = MediaKind.of(file, nameForSentences);
+    return switch (kind) {
+      case PDF -> PdfWork.open(file);
+      case SVG -> SvgWork.open(file);
+      case PNG, JPEG, WEBP, GIF, TIFF -> Picture.open(file, kind);
+    };
+  }
+
+  /** The media type by content. */
+  String mediaType();
+
+  /** How many pages there are, 1 or more. */
+  int pages();
+
+  /**
+   * Draws pages in order.
+   *
+   * @param fromPage the first page to draw, from 1; those before are left out
+   * @throws UnusableFile if a page cannot be drawn; earlier ones were taken
+   */
+  void draw(int fromPage, Taker taker) throws IOException, UnusableFile;
+}

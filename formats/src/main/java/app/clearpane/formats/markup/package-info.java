@@ -1,0 +1,5 @@
+/** Marks to W3C Web Annotation. */
+@NullMarked
+package app.clearpane.formats.markup;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,11 @@
+package app.clearpane.store.agency;
+
+import app.clearpane.core.agency.ClientId;
+import app.clearpane.core.agency.ContactId;
+
+/**
+ * A person outside the agency.
+ *
+ * @param says what they do there, e.g. "trustee"; may be empty
+ */
+public record Contact(ContactId id, ClientId client, String name, String email, String says) {}

@@ -1,0 +1,159 @@
+package app.clearpane.store.deliverable;
+
+import static app.clearpane.store.schema.Tables.DELIVERABLE;
+import static app.clearpane.store.schema.Tables.ITEM;
+import static app.clearpane.store.schema.Tables.PANE;
+import static app.clearpane.store.schema.Tables.PROJECT;
+import static app.clearpane.store.schema.Tables.ROUND;
+import static app.clearpane.store.schema.Tables.ROUND_SIGNATORY;
+import static app.clearpane.store.schema.Tables.SIGN_OFF;
+import static app.clearpane.store.schema.Tables.VERSION;
+
+import app.clearpane.core.deliverable.RoundId;
+import app.clearpane.core.deliverable.VersionId;
+import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.exposure.PaneId;
+import app.clearpane.core.project.ProjectId;
+import app.clearpane.core.signoff.Outcome;
+import app.clearpane.core.signoff.Rule;
+import app.clearpane.store.Stale;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.jooq.Condition;
+import org.jooq.DSLContext;
+import org.jspecify.annotations.Nullable;
+
+/** Deliverables, their versions, rounds and sign-offs, as the team sees them. */
+public final class Deliverables {
+  private final DSLContext db;
+
+  public Deliverables(DSLContext db) {
+    this.db = db;
+  }
+
+  /** Makes an item of kind Deliverables one, decided on by a pane. */
+  public void add(ItemId item, PaneId pane, String about, Rule rule, int reviewDays) {
+    int position = db.fetchCount(DELIVERABLE, DELIVERABLE.PANE_ID.eq(pane));
+    db.insertInto(DELIVERABLE).set(DELIVERABLE.ITEM_ID, item).set(DELIVERABLE.PANE_ID, pane).set(DELIVERABLE.ABOUT, about)
+        .set(DELIVERABLE.RULE, Deliverable.name(rule)).set(DELIVERABLE.REVIEW_DAYS, reviewDays).set(DELIVERABLE.POSITION, position)
+        .set(DELIVERABLE.REVISION, 1).execute();
+  }
+
+  /** Changes the line about it, the rule and the days of review. @throws Stale if it was changed since it was read */
+  public void change(Deliverable wanted) {
+    Stale.unlessOne(db.update(DELIVERABLE).set(DELIVERABLE.ABOUT, wanted.about()).set(DELIVERABLE.RULE, Deliverable.name(wanted.rule()))
+        .set(DELIVERABLE.REVIEW_DAYS, wanted.reviewDays()).set(DELIVERABLE.REVISION, DELIVERABLE.REVISION.plus(1))
+        .where(DELIVERABLE.ITEM_ID.eq(wanted.id()), DELIVERABLE.REVISION.eq(wanted.revision())).execute(), wanted.name());
+  }
+
+  /** A deliverable that was not deleted. */
+  public Optional<Deliverable> find(ItemId id) {
+    return fetch(DELIVERABLE.ITEM_ID.eq(id)).stream().findFirst();
+  }
+
+  /** The deliverables of a project, in order. */
+  public List<Deliverable> of(ProjectId project) {
+    return fetch(ITEM.PROJECT_ID.eq(project));
+  }
+
+  /** The deliverables of all projects that are worked on. */
+  public List<Deliverable> ofActiveProjects() {
+    return fetch(activeProjects());
+  }
+
+  private static Condition activeProjects() {
+    return ITEM.PROJECT_ID.in(org.jooq.impl.DSL.select(PROJECT.ID).from(PROJECT).where(PROJECT.ARCHIVED_AT.isNull()));
+  }
+
+  private List<Deliverable> fetch(Condition condition) {
+    return db.select(DELIVERABLE.ITEM_ID, ITEM.PROJECT_ID, DELIVERABLE.PANE_ID, PANE.NAME, ITEM.NAME, DELIVERABLE.ABOUT, DELIVERABLE.RULE, DELIVERABLE.REVIEW_DAYS,
+        ITEM.CREATED_AT, DELIVERABLE.REVISION).from(DELIVERABLE).join(ITEM).on(ITEM.ID.eq(DELIVERABLE.ITEM_ID)).join(PANE).on(PANE.ID.eq(DELIVERABLE.PANE_ID))
+        .where(condition.and(ITEM.DELETED_AT.isNull())).orderBy(DELIVERABLE.POSITION, ITEM.CREATED_AT, ITEM.ID)
+        .fetch(row -> new Deliverable(row.value1(), row.value2(), row.value3(), row.value4(), row.value5(), row.value6(), Deliverable.rule(row.value7()), row.value8(),
+            row.value9(), row.value10()));
+  }
+
+  /** Adds a draft. */
+  public void addVersion(VersionRow version) {
+    db.insertInto(VERSION).set(VERSION.ID, version.id()).set(VERSION.DELIVERABLE_ID, version.deliverable()).set(VERSION.SHA256, version.sha256())
+        .set(VERSION.FILE_NAME, version.fileName()).set(VERSION.MEDIA_TYPE, version.mediaType()).set(VERSION.SIZE_BYTES, version.size())
+        .set(VERSION.WHAT_CHANGED, version.whatChanged()).set(VERSION.MADE_BY, version.madeBy()).set(VERSION.CREATED_AT, version.createdAt()).execute();
+  }
+
+  /** A version. */
+  public Optional<VersionRow> version(VersionId id) {
+    return VersionRows.where(db, VERSION.ID.eq(id)).stream().findFirst();
+  }
+
+  /** The versions of a deliverable, oldest first. */
+  public List<VersionRow> versions(ItemId deliverable) {
+    return VersionRows.where(db, VERSION.DELIVERABLE_ID.eq(deliverable));
+  }
+
+  /** The versions of all deliverables of a project, oldest first. */
+  public List<VersionRow> versionsOf(ProjectId project) {
+    return VersionRows.where(db, ITEM.PROJECT_ID.eq(project));
+  }
+
+  /** The versions of all projects that are worked on, oldest first. */
+  public List<VersionRow> versionsOfActiveProjects() {
+    return VersionRows.where(db, activeProjects());
+  }
+
+  /** Locks a deliverable for the rest of the transaction, so that what is decided on it happens one after another. */
+  public void lock(ItemId deliverable) {
+    db.select(DELIVERABLE.ITEM_ID).from(DELIVERABLE).where(DELIVERABLE.ITEM_ID.eq(deliverable)).forUpdate().fetch();
+  }
+
+  /** Gives a draft its number. @throws Stale if it was sent meanwhile */
+  public void numberAndSend(VersionRow draft, int number, Instant now) {
+    Stale.unlessOne(db.update(VERSION).set(VERSION.NUMBER, number).set(VERSION.SENT_AT, now)
+        .where(VERSION.ID.eq(draft.id()), VERSION.NUMBER.isNull()).execute(), draft.fileName());
+  }
+
+  /** Opens a round. */
+  public void open(Round round) {
+    db.insertInto(ROUND).set(ROUND.ID, round.id()).set(ROUND.VERSION_ID, round.version()).set(ROUND.NUMBER, round.number()).set(ROUND.SENT_AT, round.sentAt())
+        .set(ROUND.DUE_AT, round.dueAt()).set(ROUND.RULE, Deliverable.name(round.rule())).set(ROUND.REVISION, 1).execute();
+    int position = 0;
+    for (Round.Signatory signatory : round.signatories()) {
+      db.insertInto(ROUND_SIGNATORY).set(ROUND_SIGNATORY.ROUND_ID, round.id()).set(ROUND_SIGNATORY.CONTACT_ID, signatory.contact())
+          .set(ROUND_SIGNATORY.POSITION, position++).set(ROUND_SIGNATORY.LEAD_VOICE, signatory.leadVoice()).execute();
+    }
+  }
+
+  /** The round of a version. */
+  public Optional<Round> round(VersionId version) {
+    return RoundRows.where(db, VERSION.ID.eq(version)).stream().findFirst();
+  }
+
+  /** The rounds of a deliverable, oldest first. */
+  public List<Round> rounds(ItemId deliverable) {
+    return RoundRows.where(db, VERSION.DELIVERABLE_ID.eq(deliverable));
+  }
+
+  /** The rounds of all deliverables of a project, oldest first. */
+  public List<Round> roundsOf(ProjectId project) {
+    return RoundRows.where(db, ITEM.PROJECT_ID.eq(project));
+  }
+
+  /** The rounds of all projects that are worked on, oldest first. */
+  public List<Round> roundsOfActiveProjects() {
+    return RoundRows.where(db, activeProjects());
+  }
+
+  /** Adds a decision. */
+  public void say(RoundId round, Round.Said said) {
+    db.insertInto(SIGN_OFF).set(SIGN_OFF.ID, UUID.randomUUID()).set(SIGN_OFF.ROUND_ID, round).set(SIGN_OFF.CONTACT_ID, said.contact())
+        .set(SIGN_OFF.DECISION, said.decision()).set(SIGN_OFF.SENTENCE, said.sentence()).set(SIGN_OFF.TYPED_NAME, said.typedName())
+        .set(SIGN_OFF.SHA256, said.sha256()).set(SIGN_OFF.MADE_AT, said.at()).execute();
+  }
+
+  /** Closes a round. @throws Stale if it was closed meanwhile */
+  public void close(RoundId round, Outcome outcome, String by, @Nullable String reason, Instant now) {
+    Stale.unlessOne(db.update(ROUND).set(ROUND.CLOSED_AT, now).set(ROUND.CLOSED_BY, by).set(ROUND.CLOSE_REASON, reason).set(ROUND.OUTCOME, outcome)
+        .set(ROUND.REVISION, ROUND.REVISION.plus(1)).where(ROUND.ID.eq(round), ROUND.CLOSED_AT.isNull()).execute(), "The round");
+  }
+}

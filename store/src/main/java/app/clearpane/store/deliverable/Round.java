@@ -1,0 +1,62 @@
+package app.clearpane.store.deliverable;
+
+import app.clearpane.core.agency.ContactId;
+import app.clearpane.core.deliverable.RoundId;
+import app.clearpane.core.deliverable.VersionId;
+import app.clearpane.core.files.Sha256;
+import app.clearpane.core.signoff.Decision;
+import app.clearpane.core.signoff.Outcome;
+import app.clearpane.core.signoff.Rule;
+import app.clearpane.core.signoff.Signatories;
+import java.time.Instant;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * One cycle of review of one version.
+ *
+ * @param closedBy who or what closed it; null while it is open
+ * @param closeReason why it was closed by hand; null otherwise
+ * @param outcome what it came to; null while it is open
+ * @param said every decision in the order made, later ones of the same person replacing earlier
+ */
+public record Round(RoundId id, VersionId version, int number, Instant sentAt, Instant dueAt, Rule rule, @Nullable Instant closedAt,
+    @Nullable String closedBy, @Nullable String closeReason, @Nullable Outcome outcome, List<Signatory> signatories, List<Said> said) {
+
+  /** Somebody who is asked to sign. */
+  public record Signatory(ContactId contact, String name, boolean leadVoice) {}
+
+  /** A decision that was made. */
+  public record Said(ContactId contact, String name, Decision decision, String sentence, String typedName, Sha256 sha256, Instant at) {}
+
+  /** Whether it is still open. */
+  public boolean open() {
+    return closedAt == null;
+  }
+
+  /** The signatories and the rule as the core knows them. */
+  public Signatories panel() {
+    return new Signatories(rule, signatories.stream().map(Signatory::contact).toList(),
+        signatories.stream().filter(Signatory::leadVoice).map(Signatory::contact).findFirst());
+  }
+
+  /** The latest decision of each. */
+  public Map<ContactId, Decision> decisions() {
+    Map<ContactId, Decision> latest = new LinkedHashMap<>();
+    said.forEach(one -> latest.put(one.contact(), one.decision()));
+    return latest;
+  }
+
+  /** The latest that one person said. */
+  public Optional<Said> saidBy(ContactId contact) {
+    return said.stream().filter(one -> one.contact().equals(contact)).reduce((earlier, later) -> later);
+  }
+
+  /** What it comes to so far, or what it came to. */
+  public Outcome soFar() {
+    return outcome != null ? outcome : panel().outcome(decisions());
+  }
+}

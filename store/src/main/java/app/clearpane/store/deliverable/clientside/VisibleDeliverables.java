@@ -1,0 +1,79 @@
+package app.clearpane.store.deliverable.clientside;
+
+import static app.clearpane.store.exposure.clientside.VisibleTo.visibleTo;
+import static app.clearpane.store.schema.Tables.DELIVERABLE;
+import static app.clearpane.store.schema.Tables.ITEM;
+import static app.clearpane.store.schema.Tables.RELEASE;
+import static app.clearpane.store.schema.Tables.VERSION;
+import static org.jooq.impl.DSL.exists;
+import static org.jooq.impl.DSL.field;
+import static org.jooq.impl.DSL.selectOne;
+
+import app.clearpane.core.deliverable.VersionId;
+import app.clearpane.core.exposure.ContentKind;
+import app.clearpane.core.exposure.ItemId;
+import app.clearpane.store.deliverable.Round;
+import app.clearpane.store.deliverable.RoundRows;
+import app.clearpane.store.deliverable.VersionRow;
+import app.clearpane.store.deliverable.VersionRows;
+import app.clearpane.store.exposure.clientside.Viewer;
+import java.util.List;
+import java.util.Optional;
+import org.jooq.Condition;
+import org.jooq.DSLContext;
+import org.jooq.Records;
+
+/** The deliverables a viewer sees, with their sent versions: one that was not sent does not exist here (V4). */
+public final class VisibleDeliverables {
+  private final DSLContext db;
+
+  public VisibleDeliverables(DSLContext db) {
+    this.db = db;
+  }
+
+  /**
+   * A deliverable on the clients' side.
+   *
+   * @param released whether any of its versions was
+   */
+  public record Row(ItemId id, String name, String about, boolean released) {}
+
+  /** All of them, in the team's order. */
+  public List<Row> all(Viewer viewer) {
+    return rows(visibleTo(viewer, ContentKind.DELIVERABLES));
+  }
+
+  private List<Row> rows(Condition condition) {
+    return db.select(ITEM.ID, ITEM.NAME, DELIVERABLE.ABOUT, field(exists(selectOne().from(RELEASE).where(RELEASE.DELIVERABLE_ID.eq(ITEM.ID)))))
+        .from(DELIVERABLE).join(ITEM).on(ITEM.ID.eq(DELIVERABLE.ITEM_ID)).where(condition).orderBy(DELIVERABLE.POSITION, ITEM.CREATED_AT, ITEM.ID).fetch(Records.mapping(Row::new));
+  }
+
+  /** One of them. */
+  public Optional<Row> find(Viewer viewer, ItemId id) {
+    return rows(visibleTo(viewer, ContentKind.DELIVERABLES).and(ITEM.ID.eq(id))).stream().findFirst();
+  }
+
+  /** The sent versions of all of them, oldest first. */
+  public List<VersionRow> versions(Viewer viewer) {
+    return VersionRows.where(db, sent(viewer));
+  }
+
+  /** A sent version of one of them. */
+  public Optional<VersionRow> version(Viewer viewer, VersionId id) {
+    return VersionRows.where(db, sent(viewer).and(VERSION.ID.eq(id))).stream().findFirst();
+  }
+
+  /** The rounds of all of them, oldest first. */
+  public List<Round> rounds(Viewer viewer) {
+    return RoundRows.where(db, sent(viewer));
+  }
+
+  /** The round of one sent version. */
+  public Optional<Round> round(Viewer viewer, VersionId version) {
+    return RoundRows.where(db, sent(viewer).and(VERSION.ID.eq(version))).stream().findFirst();
+  }
+
+  private static Condition sent(Viewer viewer) {
+    return visibleTo(viewer, ContentKind.DELIVERABLES).and(VERSION.SENT_AT.isNotNull());
+  }
+}

@@ -1,0 +1,5 @@
+/** Counts over all projects. */
+@NullMarked
+package app.clearpane.store.desk;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,107 @@
+package app.clearpane.store.exposure;
+
+import static app.clearpane.store.schema.Tables.FOLDER;
+import static app.clearpane.store.schema.Tables.ITEM;
+import static app.clearpane.store.schema.Tables.ITEM_ANCESTOR;
+import static app.clearpane.store.schema.Tables.ROUND;
+import static app.clearpane.store.schema.Tables.ROUND_SIGNATORY;
+import static app.clearpane.store.schema.Tables.VERSION;
+
+import app.clearpane.core.agency.ContactId;
+import app.clearpane.core.exposure.ContentKind;
+import app.clearpane.core.exposure.Item;
+import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.project.ProjectId;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import org.jooq.DSLContext;
+import org.jooq.impl.DSL;
+
+/** Everything that can be shown or held back one by one, with what stands above it. */
+public final class Items {
+  private final DSLContext db;
+
+  public Items(DSLContext db) {
+    this.db = db;
+  }
+
+  /** Makes an item, below another one or at the top. */
+  public ItemId add(ProjectId project, ContentKind kind, String name, Optional<ItemId> parent, Instant now) {
+    ItemId id = new ItemId(UUID.randomUUID());
+    db.insertInto(ITEM).set(ITEM.ID, id).set(ITEM.PROJECT_ID, project).set(ITEM.KIND, kind).set(ITEM.NAME, name)
+        .set(ITEM.PARENT_ID, parent.orElse(null)).set(ITEM.CREATED_AT, now).execute();
+    db.insertInto(ITEM_ANCESTOR).set(ITEM_ANCESTOR.ITEM_ID, id).set(ITEM_ANCESTOR.ANCESTOR_ID, id).set(ITEM_ANCESTOR.DEPTH, 0).execute();
+    parent.ifPresent(above -> db.insertInto(ITEM_ANCESTOR, ITEM_ANCESTOR.ITEM_ID, ITEM_ANCESTOR.ANCESTOR_ID, ITEM_ANCESTOR.DEPTH)
+        .select(db.select(DSL.val(id, ITEM_ANCESTOR.ITEM_ID), ITEM_ANCESTOR.ANCESTOR_ID, ITEM_ANCESTOR.DEPTH.plus(1)).from(ITEM_ANCESTOR)
+            .where(ITEM_ANCESTOR.ITEM_ID.eq(above))).execute());
+    return id;
+  }
+
+  /** Marks an item as deleted; it can be brought back. */
+  public void delete(ItemId item, Instant now) {
+    db.update(ITEM).set(ITEM.DELETED_AT, now).where(ITEM.ID.eq(item)).execute();
+  }
+
+  /** Brings a deleted item back. */
+  public void restore(ItemId item) {
+    db.update(ITEM).setNull(ITEM.DELETED_AT).where(ITEM.ID.eq(item)).execute();
+  }
+
+  /** An item as lists of the team name it. */
+  public record Row(ItemId id, ProjectId project, ContentKind kind, String name, boolean deleted) {}
+
+  /** One item. */
+  public Optional<Row> find(ItemId id) {
+    return db.select(ITEM.ID, ITEM.PROJECT_ID, ITEM.KIND, ITEM.NAME, ITEM.DELETED_AT).from(ITEM).where(ITEM.ID.eq(id))
+        .fetchOptional(row -> new Row(row.value1(), row.value2(), row.value3(), row.value4(), row.value5() != null));
+  }
+
+  /** All items of a project with what the core needs to decide on them, deleted ones too, in a fixed order. */
+  public List<Item> ofProject(ProjectId project) {
+    return ofProject(project, addressed(project));
+  }
+
+  /** The same as somebody meets them to whom nothing was sent by name. */
+  public List<Item> forAnybody(ProjectId project) {
+    return ofProject(project, Map.of());
+  }
+
+  private List<Item> ofProject(ProjectId project, Map<ItemId, Set<ContactId>> addressed) {
+    Map<ItemId, Known> known = new LinkedHashMap<>();
+    db.select(ITEM.ID, ITEM.KIND, ITEM.NAME, ITEM.PARENT_ID, ITEM.DELETED_AT, FOLDER.ITEM_ID).from(ITEM).leftJoin(FOLDER).on(FOLDER.ITEM_ID.eq(ITEM.ID))
+        .where(ITEM.PROJECT_ID.eq(project))
+        .orderBy(ITEM.KIND, ITEM.NAME, ITEM.ID)
+        .forEach(row -> known.put(row.value1(), new Known(row.value2(), row.value3(), Optional.ofNullable(row.value4()), row.value5() != null, row.value6() != null)));
+    List<Item> items = new ArrayList<>();
+    known.forEach((id, item) -> items.add(new Item(id, item.kind(), item.name(), above(item, known),
+        item.deleted() ? Item.State.DELETED : Item.State.THERE, addressed.getOrDefault(id, Set.of()), item.folder())));
+    return items;
+  }
+
+  private record Known(ContentKind kind, String name, Optional<ItemId> parent, boolean deleted, boolean folder) {}
+
+  private static List<Item.Ancestor> above(Known item, Map<ItemId, Known> known) {
+    List<Item.Ancestor> ancestors = new ArrayList<>();
+    for (Optional<ItemId> next = item.parent(); next.isPresent(); next = known.get(next.get()).parent()) {
+      ancestors.add(new Item.Ancestor(next.get(), known.get(next.get()).name()));
+    }
+    return ancestors;
+  }
+
+  private Map<ItemId, Set<ContactId>> addressed(ProjectId project) {
+    Map<ItemId, Set<ContactId>> addressed = new HashMap<>();
+    db.selectDistinct(VERSION.DELIVERABLE_ID, ROUND_SIGNATORY.CONTACT_ID).from(ROUND_SIGNATORY)
+        .join(ROUND).on(ROUND.ID.eq(ROUND_SIGNATORY.ROUND_ID)).join(VERSION).on(VERSION.ID.eq(ROUND.VERSION_ID))
+        .join(ITEM).on(ITEM.ID.eq(VERSION.DELIVERABLE_ID)).where(ITEM.PROJECT_ID.eq(project))
+        .forEach(row -> addressed.computeIfAbsent(row.value1(), id -> new HashSet<>()).add(row.value2()));
+    return addressed;
+  }
+}

@@ -1,0 +1,51 @@
+package app.clearpane.store.exposure.clientside;
+
+import app.clearpane.core.agency.ContactId;
+import app.clearpane.core.exposure.Aperture;
+import app.clearpane.core.exposure.ContentKind;
+import app.clearpane.core.exposure.PaneId;
+import app.clearpane.core.exposure.Passage;
+import app.clearpane.core.exposure.SeatId;
+import app.clearpane.core.exposure.SeatRole;
+import app.clearpane.core.project.ProjectId;
+import java.util.Map;
+
+/**
+ * Somebody who may look through one pane now. Made by {@link Viewers} only, after the door was passed (V3), and needed for every
+ * reading on the clients' side.
+ *
+ * @param name the contact's name
+ * @param published what passes as published, under the ceilings
+ * @param pending what passes as pending, under the ceilings
+ * @param sight whether they see what is published, or the team looks ahead
+ * @param byLink whether they have nothing but a link with its own key: nobody knows who they are, and they never decide
+ * @param looking whether this is one of the team looking through the seat, who may change nothing
+ */
+public record Viewer(ContactId contact, String name, SeatId seat, SeatRole role, boolean leadVoice, PaneId pane, ProjectId project,
+    Map<ContentKind, Passage> published, Map<ContentKind, Passage> pending, Sight sight, boolean looking, boolean byLink) {
+
+  /** Which settings count. */
+  public enum Sight {
+    /** What passes both the published and the pending settings. */
+    NOW,
+    /** What passes the pending settings. */
+    AFTER_PUBLISHING
+  }
+
+  public Viewer {
+    published = Map.copyOf(published);
+    pending = Map.copyOf(pending);
+  }
+
+  /** The lesser of the two apertures that count for a kind; nothing a single item is set to can pass more than that. */
+  public Aperture aperture(ContentKind kind) {
+    Aperture ahead = pending.getOrDefault(kind, Passage.NOTHING).aperture();
+    Aperture now = sight == Sight.AFTER_PUBLISHING ? ahead : published.getOrDefault(kind, Passage.NOTHING).aperture();
+    return ahead.compareTo(now) < 0 ? ahead : now;
+  }
+
+  /** Whether the whole of a kind is open, for the kinds that have no single items. */
+  public boolean open(ContentKind kind) {
+    return aperture(kind) == Aperture.OPEN;
+  }
+}

@@ -1,0 +1,73 @@
+package app.clearpane.store.exposure.clientside;
+
+import static app.clearpane.store.schema.Tables.FOLDER;
+import static app.clearpane.store.schema.Tables.HELD_BACK_EVERYWHERE;
+import static app.clearpane.store.schema.Tables.ITEM;
+import static app.clearpane.store.schema.Tables.ITEM_ANCESTOR;
+import static app.clearpane.store.schema.Tables.ROUND;
+import static app.clearpane.store.schema.Tables.ROUND_SIGNATORY;
+import static app.clearpane.store.schema.Tables.SHOWING;
+import static app.clearpane.store.schema.Tables.VERSION;
+import static org.jooq.impl.DSL.exists;
+import static org.jooq.impl.DSL.falseCondition;
+import static org.jooq.impl.DSL.notExists;
+import static org.jooq.impl.DSL.selectOne;
+import static org.jooq.impl.DSL.trueCondition;
+
+import app.clearpane.core.exposure.ContentKind;
+import app.clearpane.core.exposure.Filter;
+import app.clearpane.core.exposure.Passage;
+import app.clearpane.core.exposure.Showing;
+import app.clearpane.store.schema.tables.Item;
+import java.util.Map;
+import java.util.Set;
+import org.jooq.Condition;
+import org.jooq.TableField;
+
+/** The one condition by which SQL decides visibility (V10): what the core's {@code Visibility} decides, over the rows of {@code item}. */
+public final class VisibleTo {
+  private VisibleTo() {}
+
+  /** The rows of {@code item} of this kind that this viewer sees. */
+  public static Condition visibleTo(Viewer viewer, ContentKind kind) {
+    boolean ahead = viewer.sight() == Viewer.Sight.AFTER_PUBLISHING;
+    Condition passes = passes(viewer, kind, viewer.pending(), SHOWING.PENDING);
+    Condition passesNow = ahead ? trueCondition() : passes(viewer, kind, viewer.published(), SHOWING.PUBLISHED);
+    return ITEM.PROJECT_ID.eq(viewer.project()).and(ITEM.KIND.eq(kind)).and(ITEM.DELETED_AT.isNull())
+        .and(notHeldBack(viewer, ahead)).and(addressed(viewer, kind).or(passes.and(passesNow)));
+  }
+
+  private static Condition notHeldBack(Viewer viewer, boolean ahead) {
+    Condition heldBack = SHOWING.PENDING.eq(Showing.HELD_BACK);
+    Condition here = ahead ? heldBack : heldBack.or(SHOWING.PUBLISHED.eq(Showing.HELD_BACK));
+    return notExists(selectOne().from(ITEM_ANCESTOR).join(SHOWING).on(SHOWING.ITEM_ID.eq(ITEM_ANCESTOR.ANCESTOR_ID))
+            .where(ITEM_ANCESTOR.ITEM_ID.eq(ITEM.ID), SHOWING.PANE_ID.eq(viewer.pane()), here))
+        .and(notExists(selectOne().from(ITEM_ANCESTOR).join(HELD_BACK_EVERYWHERE).on(HELD_BACK_EVERYWHERE.ITEM_ID.eq(ITEM_ANCESTOR.ANCESTOR_ID))
+            .where(ITEM_ANCESTOR.ITEM_ID.eq(ITEM.ID))));
+  }
+
+  private static Condition passes(Viewer viewer, ContentKind kind, Map<ContentKind, Passage> passages, TableField<?, Showing> showing) {
+    Passage passage = passages.getOrDefault(kind, Passage.NOTHING);
+    Condition shown = exists(selectOne().from(ITEM_ANCESTOR).join(SHOWING).on(SHOWING.ITEM_ID.eq(ITEM_ANCESTOR.ANCESTOR_ID))
+        .where(ITEM_ANCESTOR.ITEM_ID.eq(ITEM.ID), SHOWING.PANE_ID.eq(viewer.pane()), showing.eq(Showing.SHOWN)));
+    return switch (passage.aperture()) {
+      case CLOSED -> falseCondition();
+      case PICKED -> shown;
+      case FILTERED -> kind.filterable() ? shown.or(passage.sieves().stream().map(VisibleTo::inTopFolder).reduce(trueCondition(), Condition::and)) : shown;
+      case OPEN -> trueCondition();
+    };
+  }
+
+  /** What passes a filter under a parent that is visible: all in a folder at the top that one of the filters names. */
+  private static Condition inTopFolder(Set<Filter> filters) {
+    Item top = ITEM.as("top_item");
+    return exists(selectOne().from(ITEM_ANCESTOR).join(top).on(top.ID.eq(ITEM_ANCESTOR.ANCESTOR_ID)).join(FOLDER).on(FOLDER.ITEM_ID.eq(top.ID))
+        .where(ITEM_ANCESTOR.ITEM_ID.eq(ITEM.ID), top.PARENT_ID.isNull(), top.NAME.in(filters.stream().map(filter -> ((Filter.Folder) filter).name()).toList())));
+  }
+
+  private static Condition addressed(Viewer viewer, ContentKind kind) {
+    return kind != ContentKind.DELIVERABLES ? falseCondition()
+        : exists(selectOne().from(ROUND_SIGNATORY).join(ROUND).on(ROUND.ID.eq(ROUND_SIGNATORY.ROUND_ID)).join(VERSION).on(VERSION.ID.eq(ROUND.VERSION_ID))
+            .where(VERSION.DELIVERABLE_ID.eq(ITEM.ID), ROUND_SIGNATORY.CONTACT_ID.eq(viewer.contact())));
+  }
+}

@@ -1,0 +1,32 @@
+package app.clearpane.store.files.clientside;
+
+import static app.clearpane.store.exposure.clientside.VisibleTo.visibleTo;
+import static app.clearpane.store.schema.Tables.ITEM;
+
+import app.clearpane.core.exposure.ContentKind;
+import app.clearpane.core.exposure.ItemId;
+import app.clearpane.store.exposure.clientside.Viewer;
+import app.clearpane.store.files.FileRow;
+import app.clearpane.store.files.FileRows;
+import java.util.List;
+import java.util.Optional;
+import org.jooq.DSLContext;
+
+/** The files a viewer sees. */
+public final class VisibleFiles {
+  private final DSLContext db;
+
+  public VisibleFiles(DSLContext db) {
+    this.db = db;
+  }
+
+  /** All of them, by folder and name. */
+  public List<FileRow> all(Viewer viewer) {
+    return FileRows.where(db, visibleTo(viewer, ContentKind.FILES));
+  }
+
+  /** One of them. */
+  public Optional<FileRow> find(Viewer viewer, ItemId file) {
+    return FileRows.where(db, visibleTo(viewer, ContentKind.FILES).and(ITEM.ID.eq(file))).stream().findFirst();
+  }
+}

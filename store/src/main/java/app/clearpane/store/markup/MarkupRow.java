@@ -1,0 +1,58 @@
+package app.clearpane.store.markup;
+
+import app.clearpane.core.agency.ContactId;
+import app.clearpane.core.agency.TeamMemberId;
+import app.clearpane.core.deliverable.VersionId;
+import app.clearpane.core.exposure.PaneId;
+import app.clearpane.core.markup.Intent;
+import app.clearpane.core.markup.MarkupId;
+import app.clearpane.core.markup.MarkupLabel;
+import app.clearpane.core.markup.MarkupProgress;
+import app.clearpane.core.markup.Place;
+import java.time.Instant;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * One mark with its thread.
+ *
+ * @param versionNumber the number of the version it stands on; null on a draft
+ * @param number its number among the marks that clients see; null if it is for the team only
+ * @param teamNumber its place among the marks for the team; null if clients see it
+ * @param fixedIn the version it is said to be fixed in; null unless it is fixed
+ * @param fixedInNumber that version's number; null while it is a draft
+ * @param answers the thread, oldest first
+ */
+public record MarkupRow(MarkupId id, VersionId version, @Nullable Integer versionNumber, PaneId pane, @Nullable Integer number,
+    @Nullable Integer teamNumber, Place place, Intent intent, MarkupProgress progress, String note, Author author, @Nullable VersionId fixedIn,
+    @Nullable Integer fixedInNumber, int revision, Instant createdAt, List<Answer> answers) {
+
+  /** Who wrote something: a contact or one of the team. */
+  public record Author(String name, @Nullable ContactId contact, @Nullable TeamMemberId member) {}
+
+  /**
+   * Something that was said or done in a thread.
+   *
+   * @param act what was done to the mark; null if something was only said
+   */
+  public record Answer(@Nullable String act, String said, boolean teamOnly, Author author, Instant at) {}
+
+  /** What it is called. */
+  public MarkupLabel label() {
+    if (number != null && versionNumber != null) {
+      return new MarkupLabel.Numbered(versionNumber, number);
+    }
+    int letter = teamNumber == null ? 1 : teamNumber;
+    return versionNumber == null ? new MarkupLabel.OnDraft(letter) : new MarkupLabel.Lettered(versionNumber, letter);
+  }
+
+  /** How far clients are told it is. */
+  public MarkupProgress told() {
+    return progress.toldToClients(fixedInNumber != null);
+  }
+
+  /** Whether clients never see it. */
+  public boolean teamOnly() {
+    return number == null;
+  }
+}

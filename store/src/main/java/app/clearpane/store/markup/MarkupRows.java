@@ -1,0 +1,86 @@
+package app.clearpane.store.markup;
+
+import static app.clearpane.store.schema.Tables.MARKUP;
+import static app.clearpane.store.schema.Tables.MARKUP_ANSWER;
+import static app.clearpane.store.schema.Tables.VERSION;
+
+import app.clearpane.core.markup.MarkupId;
+import app.clearpane.core.markup.Place;
+import app.clearpane.store.schema.tables.Version;
+import java.util.List;
+import java.util.Map;
+import org.jooq.Condition;
+import org.jooq.DSLContext;
+import org.jooq.Record;
+
+/** How marks are read, on either side of the glass. */
+public final class MarkupRows {
+  private static final Version FIX = VERSION.as("fix");
+
+  private MarkupRows() {}
+
+  /**
+   * The marks that meet one condition with the answers that meet another, by version and age.
+   *
+   * @param marks on {@code markup} and {@code version}
+   * @param answers on {@code markup_answer}
+   */
+  public static List<MarkupRow> where(DSLContext db, Condition marks, Condition answers) {
+    return marks(db, marks, threads(db, marks.and(answers)));
+  }
+
+  /** The marks that meet a condition, without their threads. */
+  static List<MarkupRow> alone(DSLContext db, Condition marks) {
+    return marks(db, marks, Map.of());
+  }
+
+  private static Map<MarkupId, List<MarkupRow.Answer>> threads(DSLContext db, Condition condition) {
+    return db.select(MARKUP_ANSWER.MARKUP_ID, MARKUP_ANSWER.ACT, MARKUP_ANSWER.SAID, MARKUP_ANSWER.TEAM_ONLY,
+            MARKUP_ANSWER.AUTHOR, MARKUP_ANSWER.AUTHOR_CONTACT, MARKUP_ANSWER.AUTHOR_MEMBER, MARKUP_ANSWER.CREATED_AT)
+        .from(MARKUP_ANSWER).join(MARKUP).on(MARKUP.ID.eq(MARKUP_ANSWER.MARKUP_ID)).join(VERSION).on(VERSION.ID.eq(MARKUP.VERSION_ID))
+        .where(condition).orderBy(MARKUP_ANSWER.SEQUENCE)
+        .fetchGroups(MARKUP_ANSWER.MARKUP_ID, row -> new MarkupRow.Answer(row.value2(), row.value3(), row.value4(),
+            new MarkupRow.Author(row.value5(), row.value6(), row.value7()), row.value8()));
+  }
+
+  private static List<MarkupRow> marks(DSLContext db, Condition marks, Map<MarkupId, List<MarkupRow.Answer>> threads) {
+    return db.select(MARKUP.fields()).select(VERSION.NUMBER, FIX.NUMBER).from(MARKUP).join(VERSION).on(VERSION.ID.eq(MARKUP.VERSION_ID))
+        .leftJoin(FIX).on(FIX.ID.eq(MARKUP.FIXED_IN)).where(marks)
+        .orderBy(VERSION.CREATED_AT, MARKUP.NUMBER, MARKUP.TEAM_NUMBER, MARKUP.ID).fetch(row -> markup(row, threads));
+  }
+
+  private static MarkupRow markup(Record row, Map<MarkupId, List<MarkupRow.Answer>> threads) {
+    MarkupId id = row.get(MARKUP.ID);
+    return new MarkupRow(id, row.get(MARKUP.VERSION_ID), row.get(VERSION.NUMBER), row.get(MARKUP.PANE_ID), row.get(MARKUP.NUMBER),
+        row.get(MARKUP.TEAM_NUMBER), place(row), row.get(MARKUP.INTENT), row.get(MARKUP.PROGRESS), row.get(MARKUP.NOTE),
+        new MarkupRow.Author(row.get(MARKUP.AUTHOR), row.get(MARKUP.AUTHOR_CONTACT), row.get(MARKUP.AUTHOR_MEMBER)), row.get(MARKUP.FIXED_IN),
+        row.get(FIX.NUMBER), row.get(MARKUP.REVISION), row.get(MARKUP.CREATED_AT), threads.getOrDefault(id, List.of()));
+  }
+
+  private static Place place(Record row) {
+    int page = row.get(MARKUP.PAGE);
+    double x1 = row.get(MARKUP.X1);
+    double y1 = row.get(MARKUP.Y1);
+    double x2 = row.get(MARKUP.X2);
+    double y2 = row.get(MARKUP.Y2);
+    return switch (row.get(MARKUP.SHAPE)) {
+      case "POINT" -> new Place.Point(page, x1, y1);
+      case "RECTANGLE" -> new Place.Rectangle(page, x1, y1, x2, y2);
+      case "ARROW" -> new Place.Arrow(page, x1, y1, x2, y2);
+      default -> throw new IllegalStateException("the database refuses other shapes");
+    };
+  }
+
+  /** The columns a place is written to. */
+  record Columns(String shape, double x1, double y1, double x2, double y2) {
+    static Columns of(Place place) {
+      if (place instanceof Place.Rectangle r) {
+        return new Columns("RECTANGLE", r.x(), r.y(), r.width(), r.height());
+      }
+      if (place instanceof Place.Arrow a) {
+        return new Columns("ARROW", a.fromX(), a.fromY(), a.toX(), a.toY());
+      }
+      return new Columns("POINT", place.centreX(), place.centreY(), 0, 0);
+    }
+  }
+}

@@ -1,0 +1,43 @@
+package app.clearpane.store.markup.clientside;
+
+import static app.clearpane.store.exposure.clientside.VisibleTo.visibleTo;
+import static app.clearpane.store.schema.Tables.ITEM;
+import static app.clearpane.store.schema.Tables.MARKUP;
+import static app.clearpane.store.schema.Tables.MARKUP_ANSWER;
+import static app.clearpane.store.schema.Tables.VERSION;
+import static org.jooq.impl.DSL.select;
+
+import app.clearpane.core.exposure.ContentKind;
+import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.markup.MarkupId;
+import app.clearpane.store.exposure.clientside.Viewer;
+import app.clearpane.store.markup.MarkupRow;
+import app.clearpane.store.markup.MarkupRows;
+import java.util.List;
+import java.util.Optional;
+import org.jooq.Condition;
+import org.jooq.DSLContext;
+
+/** The marks a viewer sees: those of their pane, on sent versions of deliverables they see, without what is for the team. */
+public final class VisibleMarkups {
+  private final DSLContext db;
+
+  public VisibleMarkups(DSLContext db) {
+    this.db = db;
+  }
+
+  /** The marks on all sent versions of a deliverable. */
+  public List<MarkupRow> of(Viewer viewer, ItemId deliverable) {
+    return MarkupRows.where(db, seen(viewer).and(VERSION.DELIVERABLE_ID.eq(deliverable)), MARKUP_ANSWER.TEAM_ONLY.isFalse());
+  }
+
+  /** One mark. */
+  public Optional<MarkupRow> find(Viewer viewer, MarkupId mark) {
+    return MarkupRows.where(db, seen(viewer).and(MARKUP.ID.eq(mark)), MARKUP_ANSWER.TEAM_ONLY.isFalse()).stream().findFirst();
+  }
+
+  private static Condition seen(Viewer viewer) {
+    return MARKUP.PANE_ID.eq(viewer.pane()).and(MARKUP.NUMBER.isNotNull()).and(VERSION.SENT_AT.isNotNull())
+        .and(VERSION.DELIVERABLE_ID.in(select(ITEM.ID).from(ITEM).where(visibleTo(viewer, ContentKind.DELIVERABLES))));
+  }
+}

@@ -1,0 +1,18 @@
+package app.clearpane.store.project;
+
+import java.time.LocalDate;
+import java.util.UUID;
+
+/**
+ * A part of a project, one after another.
+ *
+ * @param endsOn the last day
+ */
+public record Phase(UUID id, String name, LocalDate startsOn, LocalDate endsOn, Stage stage, int revision) {
+  /** How far a phase is. */
+  public enum Stage {
+    TO_DO,
+    UNDER_WAY,
+    DONE
+  }
+}

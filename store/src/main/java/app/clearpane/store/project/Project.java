@@ -1,0 +1,29 @@
+package app.clearpane.store.project;
+
+import app.clearpane.core.agency.ClientId;
+import app.clearpane.core.agency.TeamMemberId;
+import app.clearpane.core.project.ProjectId;
+import java.math.BigDecimal;
+import java.time.Instant;
+import java.time.LocalDate;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * One engagement for one client.
+ *
+ * @param clientName for headings
+ * @param manager who of the team is told what comes in
+ * @param cover the name of a shipped cover
+ * @param currency ISO 4217
+ * @param taxPercent 0 to 100
+ * @param agreedOn the finish both sides agreed on
+ * @param archivedAt when it was put away; null while it is worked on
+ */
+public record Project(ProjectId id, ClientId client, String clientName, TeamMemberId manager, String name, String cover, String currency, BigDecimal taxPercent,
+    LocalDate startsOn, LocalDate agreedOn, @Nullable Instant archivedAt, int revision) {
+
+  /** The project's name with its client's before it. */
+  public String fullName() {
+    return clientName + ": " + name;
+  }
+}

@@ -1,0 +1,121 @@
+package app.clearpane.store.project;
+
+import static app.clearpane.store.schema.Tables.CLIENT;
+import static app.clearpane.store.schema.Tables.ITEM;
+import static app.clearpane.store.schema.Tables.MILESTONE;
+import static app.clearpane.store.schema.Tables.PHASE;
+import static app.clearpane.store.schema.Tables.PROJECT;
+
+import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.project.ProjectId;
+import app.clearpane.store.Stale;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.jooq.DSLContext;
+import org.jooq.Field;
+import org.jooq.Record;
+import org.jooq.SelectOnConditionStep;
+
+/** Projects, their phases and milestones. */
+public final class Projects {
+  private final DSLContext db;
+
+  public Projects(DSLContext db) {
+    this.db = db;
+  }
+
+  /** Opens a project. */
+  public void open(Project project, Instant now) {
+    db.insertInto(PROJECT).set(PROJECT.ID, project.id()).set(PROJECT.CLIENT_ID, project.client()).set(PROJECT.MANAGER_ID, project.manager())
+        .set(PROJECT.NAME, project.name())        .set(PROJECT.COVER, project.cover()).set(PROJECT.CURRENCY, project.currency()).set(PROJECT.TAX_PERCENT, project.taxPercent())
+        .set(PROJECT.STARTS_ON, project.startsOn()).set(PROJECT.AGREED_ON, project.agreedOn()).set(PROJECT.REVISION, 1)
+        .set(PROJECT.CREATED_AT, now).execute();
+  }
+
+  /** A project. */
+  public Optional<Project> find(ProjectId id) {
+    return select().where(PROJECT.ID.eq(id)).fetchOptional(Projects::project);
+  }
+
+  /** The projects that are worked on, by the name of their client. */
+  public List<Project> active() {
+    return select().where(PROJECT.ARCHIVED_AT.isNull()).orderBy(CLIENT.NAME, PROJECT.NAME, PROJECT.ID).fetch(Projects::project);
+  }
+
+  /** The projects that were put away, the latest first. */
+  public List<Project> archived() {
+    return select().where(PROJECT.ARCHIVED_AT.isNotNull()).orderBy(PROJECT.ARCHIVED_AT.desc(), PROJECT.ID).fetch(Projects::project);
+  }
+
+  /** What {@link #project} reads, of {@code project} joined with {@code client}. */
+  public static List<Field<?>> fields() {
+    return List.of(PROJECT.ID, PROJECT.CLIENT_ID, CLIENT.NAME, PROJECT.MANAGER_ID, PROJECT.NAME, PROJECT.COVER, PROJECT.CURRENCY, PROJECT.TAX_PERCENT, PROJECT.STARTS_ON, PROJECT.AGREED_ON,
+        PROJECT.ARCHIVED_AT, PROJECT.REVISION);
+  }
+
+  private SelectOnConditionStep<? extends Record> select() {
+    return db.select(fields()).from(PROJECT).join(CLIENT).on(CLIENT.ID.eq(PROJECT.CLIENT_ID));
+  }
+
+  /** A project from a row. */
+  public static Project project(Record row) {
+    return new Project(row.get(PROJECT.ID), row.get(PROJECT.CLIENT_ID), row.get(CLIENT.NAME), row.get(PROJECT.MANAGER_ID), row.get(PROJECT.NAME), row.get(PROJECT.COVER),
+        row.get(PROJECT.CURRENCY), row.get(PROJECT.TAX_PERCENT), row.get(PROJECT.STARTS_ON), row.get(PROJECT.AGREED_ON),
+        row.get(PROJECT.ARCHIVED_AT), row.get(PROJECT.REVISION));
+  }
+
+  /** Puts a project away. @throws Stale if it was changed since it was read */
+  public void archive(Project read, Instant now) {
+    Stale.unlessOne(db.update(PROJECT).set(PROJECT.ARCHIVED_AT, now).set(PROJECT.REVISION, PROJECT.REVISION.plus(1))
+        .where(PROJECT.ID.eq(read.id()), PROJECT.REVISION.eq(read.revision())).execute(), read.name());
+  }
+
+  /** The phases of a project, in order. */
+  public List<Phase> phases(ProjectId project) {
+    return db.select(PHASE.ID, PHASE.NAME, PHASE.STARTS_ON, PHASE.ENDS_ON, PHASE.STAGE, PHASE.REVISION).from(PHASE)
+        .where(PHASE.PROJECT_ID.eq(project)).orderBy(PHASE.POSITION, PHASE.ID)
+        .fetch(row -> new Phase(row.value1(), row.value2(), row.value3(), row.value4(), Phase.Stage.valueOf(row.value5()), row.value6()));
+  }
+
+  /** Adds a phase at the end. */
+  public void addPhase(ProjectId project, Phase phase, int position) {
+    db.insertInto(PHASE).set(PHASE.ID, phase.id()).set(PHASE.PROJECT_ID, project).set(PHASE.NAME, phase.name()).set(PHASE.POSITION, position)
+        .set(PHASE.STARTS_ON, phase.startsOn()).set(PHASE.ENDS_ON, phase.endsOn()).set(PHASE.STAGE, phase.stage().name())
+        .set(PHASE.REVISION, 1).execute();
+  }
+
+  /** Changes a phase's days and stage. @throws Stale if it was changed since it was read */
+  public void changePhase(ProjectId project, Phase wanted) {
+    Stale.unlessOne(db.update(PHASE).set(PHASE.STARTS_ON, wanted.startsOn()).set(PHASE.ENDS_ON, wanted.endsOn())
+        .set(PHASE.STAGE, wanted.stage().name()).set(PHASE.REVISION, PHASE.REVISION.plus(1))
+        .where(PHASE.ID.eq(wanted.id()), PHASE.PROJECT_ID.eq(project), PHASE.REVISION.eq(wanted.revision())).execute(), wanted.name());
+  }
+
+  /** A phase of a project. */
+  public Optional<Phase> phase(ProjectId project, UUID id) {
+    return phases(project).stream().filter(phase -> phase.id().equals(id)).findFirst();
+  }
+
+  /** The milestones of a project, by day. */
+  public List<Milestone> milestones(ProjectId project) {
+    return db.select(ITEM.ID, ITEM.NAME, MILESTONE.FALLS_ON, MILESTONE.REACHED, MILESTONE.REVISION).from(MILESTONE)
+        .join(ITEM).on(ITEM.ID.eq(MILESTONE.ITEM_ID)).where(ITEM.PROJECT_ID.eq(project), ITEM.DELETED_AT.isNull())
+        .orderBy(MILESTONE.FALLS_ON, ITEM.NAME, ITEM.ID).fetch(org.jooq.Records.mapping(Milestone::new));
+  }
+
+  /** Gives an item of kind Dates its day. */
+  public void addMilestone(ItemId item, LocalDate fallsOn) {
+    db.insertInto(MILESTONE).set(MILESTONE.ITEM_ID, item).set(MILESTONE.FALLS_ON, fallsOn).set(MILESTONE.REACHED, false)
+        .set(MILESTONE.REVISION, 1).execute();
+  }
+
+  /** Changes a milestone's day and whether it is reached. @throws Stale if it was changed since it was read */
+  public void changeMilestone(Milestone wanted) {
+    Stale.unlessOne(db.update(MILESTONE).set(MILESTONE.FALLS_ON, wanted.fallsOn()).set(MILESTONE.REACHED, wanted.reached())
+        .set(MILESTONE.REVISION, MILESTONE.REVISION.plus(1))
+        .where(MILESTONE.ITEM_ID.eq(wanted.id()), MILESTONE.REVISION.eq(wanted.revision())).execute(), wanted.name());
+  }
+}

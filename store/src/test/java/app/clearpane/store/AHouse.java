@@ -1,0 +1,57 @@
+package app.clearpane.store;
+
+import app.clearpane.core.agency.ClientId;
+import app.clearpane.core.agency.EmailAddress;
+import app.clearpane.core.agency.Name;
+import app.clearpane.core.agency.TeamRole;
+import app.clearpane.core.exposure.ContentKind;
+import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.exposure.PaneId;
+import app.clearpane.core.project.ProjectId;
+import app.clearpane.core.signoff.Rule;
+import app.clearpane.store.agency.Contact;
+import app.clearpane.store.agency.People;
+import app.clearpane.store.agency.TeamMember;
+import app.clearpane.store.deliverable.Deliverables;
+import app.clearpane.store.exposure.Items;
+import app.clearpane.store.exposure.Panes;
+import app.clearpane.store.project.Project;
+import app.clearpane.store.project.Projects;
+import java.math.BigDecimal;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.Optional;
+import java.util.UUID;
+import org.jooq.DSLContext;
+
+/** An agency with one project, for tests to build on. */
+public final class AHouse {
+  public static final Instant NOW = Instant.parse("2027-03-24T09:30:00Z");
+  public final DSLContext db;
+  public final ProjectId project = new ProjectId(UUID.randomUUID());
+  private final ClientId client;
+
+  public AHouse(DSLContext db) {
+    this.db = db;
+    People people = new People(db);
+    people.found(new Name("Marram & Finch"), ZoneId.of("Europe/London"), NOW);
+    TeamMember ines = people.addMember(new Name("Ines"), new EmailAddress("ines@marram.example"), TeamRole.MANAGER, "", NOW);
+    client = people.clientNamed(new Name("Penwether"), NOW);
+    new Projects(db).open(new Project(project, client, "Penwether", ines.id(), "Visitor centre", "night", "GBP", BigDecimal.TEN, LocalDate.of(2027, 3, 1), LocalDate.of(2027, 6, 1), null, 1), NOW);
+  }
+
+  public Contact contact(String name) {
+    return new People(db).addContact(client, new Name(name), new EmailAddress(name + "@penwether.example"), "", NOW);
+  }
+
+  public PaneId pane(String name) {
+    return new Panes(db).add(project, name, "", NOW);
+  }
+
+  public ItemId deliverable(String name, PaneId pane) {
+    ItemId item = new Items(db).add(project, ContentKind.DELIVERABLES, name, Optional.empty(), NOW);
+    new Deliverables(db).add(item, pane, "", new Rule.All(), 3);
+    return item;
+  }
+}

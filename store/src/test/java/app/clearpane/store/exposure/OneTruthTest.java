@@ -1,0 +1,226 @@
+package app.clearpane.store.exposure;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.clearpane.core.deliverable.RoundId;
+import app.clearpane.core.deliverable.VersionId;
+import app.clearpane.core.exposure.Aperture;
+import app.clearpane.core.exposure.ContentKind;
+import app.clearpane.core.exposure.Item;
+import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.exposure.Pane;
+import app.clearpane.core.exposure.PaneId;
+import app.clearpane.core.exposure.Seat;
+import app.clearpane.core.exposure.SeatId;
+import app.clearpane.core.exposure.SeatRole;
+import app.clearpane.core.exposure.SeatState;
+import app.clearpane.core.exposure.Setting;
+import app.clearpane.core.exposure.Showing;
+import app.clearpane.core.exposure.Visibility;
+import app.clearpane.core.files.Sha256;
+import app.clearpane.core.signoff.Rule;
+import app.clearpane.store.AHouse;
+import app.clearpane.store.FreshDatabase;
+import app.clearpane.store.agency.Contact;
+import app.clearpane.store.deliverable.Deliverables;
+import app.clearpane.store.deliverable.Round;
+import app.clearpane.store.deliverable.VersionRow;
+import app.clearpane.store.deliverable.clientside.VisibleDeliverables;
+import app.clearpane.store.exposure.clientside.Viewer;
+import app.clearpane.store.exposure.clientside.Viewers;
+import app.clearpane.store.files.FileRow;
+import app.clearpane.store.files.ProjectFiles;
+import app.clearpane.store.files.Vault;
+import app.clearpane.store.files.clientside.VisibleFiles;
+import app.clearpane.store.project.Milestone;
+import app.clearpane.store.project.Projects;
+import app.clearpane.store.project.clientside.VisibleDates;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** The rows that SQL gives a viewer are those the core decides they see, whatever the project looks like (V10). */
+class OneTruthTest {
+  private final AHouse house = new AHouse(FreshDatabase.inMemory());
+  private final Items items = new Items(house.db);
+  private final Panes panes = new Panes(house.db);
+  private final Seats seats = new Seats(house.db);
+  private static final List<String> FOLDER_NAMES = List.of("For the client", "Artwork", "Alternatives");
+  private final Viewers viewers = new Viewers(house.db);
+
+  @ParameterizedTest(name = "seed {0}")
+  @ValueSource(longs = {1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12})
+  void rowsAreDecisions(long seed) {
+    Random random = new Random(seed);
+    List<Contact> contacts = List.of(house.contact("ottoline"), house.contact("jasper"), house.contact("mirela"));
+    List<PaneId> all = List.of(house.pane("The board"), house.pane("Fabricators"));
+    List<ItemId> everything = project(random, all, contacts);
+    all.forEach(pane -> settings(random, pane, everything));
+    for (ContentKind kind : ContentKind.values()) {
+      if (random.nextBoolean()) {
+        new AgencyApertures(house.db).setCeiling(kind, Aperture.values()[random.nextInt(4)], "Bastian", AHouse.NOW);
+        new AgencyApertures(house.db).setStartingPoint(kind, Aperture.values()[random.nextInt(4)], "Bastian", AHouse.NOW);
+        new AgencyApertures(house.db).setCeilingFolders(kind, names(random));
+        new AgencyApertures(house.db).setStartingFolders(kind, names(random));
+      }
+    }
+    for (PaneId pane : all) {
+      for (Contact contact : contacts) {
+        seat(random, pane, contact);
+      }
+    }
+    int compared = 0;
+    for (Pane pane : panes.withSettings(house.project)) {
+      for (Contact contact : contacts) {
+        Optional<Seat> seat = seats.at(pane.id(), contact.id()).map(SeatRow::seat);
+        compared += compare(pane, seat, contact, viewers.at(pane.id(), contact.id(), AHouse.NOW), pane);
+        if (seat.isPresent() && seat.get().state() == SeatState.ACCEPTED && pane.publishedAt().isPresent()) {
+          compared += compare(pane, seat, contact, viewers.lookingThrough(seat.get().id(), Viewer.Sight.AFTER_PUBLISHING, AHouse.NOW), pane.afterPublishing(AHouse.NOW));
+        }
+      }
+    }
+    assertThat(compared).isGreaterThan(200);
+  }
+
+  private int compare(Pane pane, Optional<Seat> seat, Contact contact, Optional<Viewer> viewer, Pane asSeen) {
+    List<Item> all = items.ofProject(house.project);
+    Set<ItemId> folders = new ProjectFiles(house.db).folders(house.project).stream().map(ProjectFiles.Folder::id).collect(Collectors.toSet());
+    for (ContentKind kind : List.of(ContentKind.DATES, ContentKind.FILES, ContentKind.DELIVERABLES)) {
+      Set<ItemId> decided = all.stream().filter(item -> item.kind() == kind && !folders.contains(item.id()))
+          .filter(item -> Visibility.decide(item, asSeen, seat, AHouse.NOW).visible()).map(Item::id).collect(Collectors.toSet());
+      assertThat(viewer.map(v -> rows(v, kind)).orElse(Set.of())).as(kind + " for " + contact.name() + " at " + pane.name()).isEqualTo(decided);
+    }
+    return all.size();
+  }
+
+  private Set<ItemId> rows(Viewer viewer, ContentKind kind) {
+    return switch (kind) {
+      case DATES -> new VisibleDates(house.db).milestones(viewer).stream().map(Milestone::id).collect(Collectors.toSet());
+      case FILES -> new VisibleFiles(house.db).all(viewer).stream().map(FileRow::id).collect(Collectors.toSet());
+      case DELIVERABLES -> new VisibleDeliverables(house.db).all(viewer).stream().map(VisibleDeliverables.Row::id).collect(Collectors.toSet());
+      case STATUS -> Set.of();
+    };
+  }
+
+  private List<ItemId> project(Random random, List<PaneId> all, List<Contact> contacts) {
+    List<ItemId> made = new ArrayList<>();
+    List<ItemId> folders = new ArrayList<>();
+    for (int i = 0; i < 40; i++) {
+      Optional<ItemId> parent = folders.isEmpty() || random.nextInt(3) == 0 ? Optional.empty() : Optional.of(folders.get(random.nextInt(folders.size())));
+      ItemId item = switch (random.nextInt(4)) {
+        case 0 -> folder(parent, folders);
+        case 1 -> file(parent);
+        case 2 -> milestone();
+        default -> deliverable(random, all.get(random.nextInt(2)), contacts);
+      };
+      made.add(item);
+      if (random.nextInt(8) == 0 && !folders.contains(item)) {
+        items.delete(item, AHouse.NOW);
+      }
+    }
+    return made;
+  }
+
+  private ItemId folder(Optional<ItemId> parent, List<ItemId> folders) {
+    ItemId item = items.add(house.project, ContentKind.FILES, FOLDER_NAMES.get(folders.size() % FOLDER_NAMES.size()), parent, AHouse.NOW);
+    new ProjectFiles(house.db).addFolder(item);
+    folders.add(item);
+    return item;
+  }
+
+  private static Set<String> names(Random random) {
+    return FOLDER_NAMES.stream().filter(name -> random.nextBoolean()).collect(Collectors.toSet());
+  }
+
+  private ItemId file(Optional<ItemId> parent) {
+    ItemId item = items.add(house.project, ContentKind.FILES, "file", parent, AHouse.NOW);
+    new ProjectFiles(house.db).addFile(item, new Vault.Stored(Sha256.ofText("x"), 1), "text/plain", "Teo");
+    return item;
+  }
+
+  private ItemId milestone() {
+    ItemId item = items.add(house.project, ContentKind.DATES, "milestone", Optional.empty(), AHouse.NOW);
+    new Projects(house.db).addMilestone(item, LocalDate.of(2027, 5, 24));
+    return item;
+  }
+
+  private ItemId deliverable(Random random, PaneId pane, List<Contact> contacts) {
+    ItemId item = house.deliverable("deliverable", pane);
+    if (random.nextBoolean()) {
+      Deliverables deliverables = new Deliverables(house.db);
+      VersionRow version = new VersionRow(new VersionId(UUID.randomUUID()), item, null, Sha256.ofText("y"), "y.pdf", "application/pdf", 1, "", "Teo", AHouse.NOW, null);
+      deliverables.addVersion(version);
+      deliverables.numberAndSend(version, 1, AHouse.NOW);
+      Contact asked = contacts.get(random.nextInt(3));
+      deliverables.open(new Round(new RoundId(UUID.randomUUID()), version.id(), 1, AHouse.NOW, AHouse.NOW, new Rule.All(), null, null, null, null,
+          List.of(new Round.Signatory(asked.id(), asked.name(), false)), List.of()));
+    }
+    return item;
+  }
+
+  private void settings(Random random, PaneId pane, List<ItemId> everything) {
+    if (random.nextInt(3) > 0) {
+      for (ContentKind kind : ContentKind.values()) {
+        panes.setAperture(pane, kind, Aperture.values()[random.nextInt(4)]);
+        panes.setFilters(pane, kind, names(random));
+      }
+    }
+    mark(random, pane, everything);
+    if (random.nextInt(5) > 0) {
+      panes.publish(panes.find(pane).orElseThrow(), AHouse.NOW);
+      for (ContentKind kind : ContentKind.values()) {
+        if (random.nextBoolean()) {
+          panes.setAperture(pane, kind, Aperture.values()[random.nextInt(4)]);
+          panes.setFilters(pane, kind, names(random));
+        }
+      }
+      mark(random, pane, everything);
+      if (random.nextInt(4) == 0) {
+        panes.follow(pane);
+      }
+    }
+    if (random.nextInt(6) == 0) {
+      Panes.Row row = panes.find(pane).orElseThrow();
+      panes.change(row.open(AHouse.NOW.plusSeconds(random.nextInt(3) - 2), AHouse.NOW.plusSeconds(random.nextBoolean() ? 60 : 0)));
+    }
+  }
+
+  private void mark(Random random, PaneId pane, List<ItemId> everything) {
+    for (ItemId item : everything) {
+      switch (random.nextInt(7)) {
+        case 0, 1 -> panes.setShowing(pane, item, new Setting(Showing.SHOWN, "Teo", AHouse.NOW));
+        case 2 -> panes.setShowing(pane, item, new Setting(Showing.HELD_BACK, "Teo", AHouse.NOW));
+        case 3 -> panes.unset(pane, item, "Teo", AHouse.NOW);
+        case 4 -> {
+          if (random.nextInt(5) == 0) {
+            panes.holdBackEverywhere(item, "Teo", AHouse.NOW);
+          }
+        }
+        default -> {
+          // Stays as it was.
+        }
+      }
+    }
+  }
+
+  private void seat(Random random, PaneId pane, Contact contact) {
+    if (random.nextInt(6) == 0) {
+      return;
+    }
+    SeatId seat = seats.give(pane, contact.id(), SeatRole.values()[random.nextInt(3)], AHouse.NOW);
+    if (random.nextInt(6) > 0) {
+      seats.invited(seat, AHouse.NOW);
+      seats.accept(contact.id(), AHouse.NOW);
+    }
+    if (random.nextInt(8) == 0) {
+      seats.end(seats.find(seat).orElseThrow(), AHouse.NOW);
+    }
+  }
+}

@@ -1,0 +1,30 @@
+package app.clearpane.web;
+
+import java.nio.file.Path;
+import org.springframework.boot.context.properties.ConfigurationProperties;
+import org.springframework.boot.context.properties.bind.DefaultValue;
+import org.springframework.util.unit.DataSize;
+
+/**
+ * How this installation is set up.
+ *
+ * @param data the folder that holds everything
+ * @param address what links in mails begin with, without a slash at the end
+ * @param from the address mails come from
+ * @param largestUpload the most bytes of one file
+ * @param pollMillis how often the queue is looked at, in milliseconds
+ */
+@ConfigurationProperties("clearpane")
+public record House(Path data, String address, @DefaultValue("studio@clear-pane.example") String from, @DefaultValue("250MB") DataSize largestUpload,
+    @DefaultValue("500") long pollMillis) {
+
+  /** Where the vault is. */
+  public Path vault() {
+    return data.resolve("vault");
+  }
+
+  /** Where bundles are built. */
+  public Path workshop() {
+    return data.resolve("workshop");
+  }
+}

@@ -1,0 +1,177 @@
+package app.clearpane.web;
+
+import app.clearpane.store.agency.Notes;
+import app.clearpane.store.agency.People;
+import app.clearpane.store.agency.WaysIn;
+import app.clearpane.store.clearance.Releases;
+import app.clearpane.store.deliverable.Deliverables;
+import app.clearpane.store.deliverable.Drawings;
+import app.clearpane.store.deliverable.clientside.VisibleDeliverables;
+import app.clearpane.store.desk.Finder;
+import app.clearpane.store.desk.TurnCounts;
+import app.clearpane.store.exposure.AgencyApertures;
+import app.clearpane.store.exposure.Items;
+import app.clearpane.store.exposure.LinkSeats;
+import app.clearpane.store.exposure.Panes;
+import app.clearpane.store.exposure.Seats;
+import app.clearpane.store.exposure.Sightings;
+import app.clearpane.store.exposure.clientside.Viewers;
+import app.clearpane.store.exposure.clientside.Visits;
+import app.clearpane.store.files.ProjectFiles;
+import app.clearpane.store.files.Vault;
+import app.clearpane.store.files.clientside.VisibleFiles;
+import app.clearpane.store.markup.Markups;
+import app.clearpane.store.markup.clientside.VisibleMarkups;
+import app.clearpane.store.post.Mails;
+import app.clearpane.store.project.Projects;
+import app.clearpane.store.project.clientside.VisibleDates;
+import app.clearpane.store.record.Records;
+import java.io.IOException;
+import java.time.Clock;
+import org.jooq.DSLContext;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnMissingBean;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.context.annotation.Profile;
+
+/** Makes the repositories, the vault and the clock. */
+@Configuration(proxyBeanMethods = false)
+class Wiring {
+
+  @Bean
+  @Profile("!demo")
+  Clock clock() {
+    return Clock.systemUTC();
+  }
+
+  @Bean
+  @ConditionalOnMissingBean
+  Vault vault(House house) throws IOException {
+    return Vault.in(house.vault());
+  }
+
+  @Bean
+  People people(DSLContext db) {
+    return new People(db);
+  }
+
+  @Bean
+  WaysIn waysIn(DSLContext db) {
+    return new WaysIn(db);
+  }
+
+  @Bean
+  Notes notes(DSLContext db) {
+    return new Notes(db);
+  }
+
+  @Bean
+  Projects projects(DSLContext db) {
+    return new Projects(db);
+  }
+
+  @Bean
+  Items items(DSLContext db) {
+    return new Items(db);
+  }
+
+  @Bean
+  AgencyApertures agencyApertures(DSLContext db) {
+    return new AgencyApertures(db);
+  }
+
+  @Bean
+  Panes panes(DSLContext db) {
+    return new Panes(db);
+  }
+
+  @Bean
+  Sightings sightings(DSLContext db) {
+    return new Sightings(db);
+  }
+
+  @Bean
+  Visits visits(DSLContext db) {
+    return new Visits(db);
+  }
+
+  @Bean
+  LinkSeats linkSeats(DSLContext db) {
+    return new LinkSeats(db);
+  }
+
+  @Bean
+  Seats seats(DSLContext db) {
+    return new Seats(db);
+  }
+
+  @Bean
+  ProjectFiles projectFiles(DSLContext db) {
+    return new ProjectFiles(db);
+  }
+
+  @Bean
+  Deliverables deliverables(DSLContext db) {
+    return new Deliverables(db);
+  }
+
+  @Bean
+  Drawings drawings(DSLContext db) {
+    return new Drawings(db);
+  }
+
+  @Bean
+  Markups markups(DSLContext db) {
+    return new Markups(db);
+  }
+
+  @Bean
+  Releases releases(DSLContext db) {
+    return new Releases(db);
+  }
+
+  @Bean
+  Records records(DSLContext db) {
+    return new Records(db);
+  }
+
+  @Bean
+  Mails mails(DSLContext db) {
+    return new Mails(db);
+  }
+
+  @Bean
+  TurnCounts turnCounts(DSLContext db) {
+    return new TurnCounts(db);
+  }
+
+  @Bean
+  Finder finder(DSLContext db) {
+    return new Finder(db);
+  }
+
+  @Bean
+  Viewers viewers(DSLContext db) {
+    return new Viewers(db);
+  }
+
+  @Bean
+  VisibleDates visibleDates(DSLContext db) {
+    return new VisibleDates(db);
+  }
+
+  @Bean
+  VisibleFiles visibleFiles(DSLContext db) {
+    return new VisibleFiles(db);
+  }
+
+  @Bean
+  VisibleDeliverables visibleDeliverables(DSLContext db) {
+    return new VisibleDeliverables(db);
+  }
+
+  @Bean
+  VisibleMarkups visibleMarkups(DSLContext db) {
+    return new VisibleMarkups(db);
+  }
+}

@@ -1,0 +1,60 @@
+package app.clearpane.web.agency;
+
+import app.clearpane.core.agency.EmailAddress;
+import app.clearpane.core.agency.Name;
+import app.clearpane.core.agency.TeamRole;
+import app.clearpane.core.record.CanonicalJson;
+import app.clearpane.core.record.RecordEntry;
+import app.clearpane.store.agency.Agency;
+import app.clearpane.store.agency.People;
+import app.clearpane.store.agency.TeamMember;
+import app.clearpane.store.record.Records;
+import app.clearpane.web.layout.NotThere;
+import java.time.Clock;
+import java.time.ZoneId;
+import java.util.Map;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Founds the agency with its first owner, and takes people into the team. */
+@Component
+public class SetUp {
+  private final People people;
+  private final Records records;
+  private final PasswordEncoder passwords;
+  private final Clock clock;
+
+  SetUp(People people, Records records, PasswordEncoder passwords, Clock clock) {
+    this.people = people;
+    this.records = records;
+    this.passwords = passwords;
+    this.clock = clock;
+  }
+
+  /** Somebody who joins the team. */
+  public record Joining(Name name, EmailAddress email, TeamRole role, String password) {}
+
+  /** Founds the agency. @throws NotThere if there is one already */
+  @Transactional
+  public TeamMember found(Name name, ZoneId zone, Joining owner) {
+    if (people.agency().isPresent()) {
+      throw new NotThere();
+    }
+    Agency agency = people.found(name, zone, clock.instant());
+    tell(agency, "agency.founded", owner.name().value(), name.value());
+    return join(agency, owner, owner.name().value());
+  }
+
+  /** Takes somebody into the team. */
+  @Transactional
+  public TeamMember join(Agency agency, Joining joining, String by) {
+    TeamMember member = people.addMember(joining.name(), joining.email(), joining.role(), passwords.encode(joining.password()), clock.instant());
+    tell(agency, "team.joined", by, member.name() + " (" + member.role().name().toLowerCase(java.util.Locale.ROOT) + ")");
+    return member;
+  }
+
+  private void tell(Agency agency, String act, String by, String subject) {
+    records.append(agency.id(), agency.id(), new RecordEntry.What(act, by, subject, CanonicalJson.of(Map.of())), clock.instant());
+  }
+}

@@ -1,0 +1,63 @@
+package app.clearpane.web.agency;
+
+import app.clearpane.core.agency.EmailAddress;
+import app.clearpane.core.agency.Name;
+import app.clearpane.core.agency.TeamRole;
+import app.clearpane.web.layout.Input;
+import app.clearpane.web.layout.NotThere;
+import app.clearpane.web.layout.TheAgency;
+import java.time.ZoneId;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+
+/** The first page of a new house: walks its first owner through setting up. Gone once there is an agency. */
+@Controller
+class SetUpController {
+  private static final int SHORTEST_PASSWORD = 12;
+  private static final int LONGEST_PASSWORD = 128;
+  private final SetUp setUp;
+  private final TheAgency agency;
+
+  SetUpController(SetUp setUp, TheAgency agency) {
+    this.setUp = setUp;
+    this.agency = agency;
+  }
+
+  record SetUpForm(String agency, String zone, String name, String email, String password) {
+    void found(SetUp setUp) {
+      Input input = new Input();
+      Optional<Name> agencyName = input.name("The agency", agency);
+      Optional<Name> ownerName = input.name("Your name", name);
+      Optional<EmailAddress> address = input.email("Your mail address", email);
+      input.require(ZoneId.getAvailableZoneIds().contains(zone), "Choose one of the time zones.");
+      input.require(password.length() >= SHORTEST_PASSWORD && password.length() <= LONGEST_PASSWORD,
+          "A password needs " + SHORTEST_PASSWORD + " to " + LONGEST_PASSWORD + " characters; a few unrelated words do well.");
+      input.allGood();
+      setUp.found(agencyName.orElseThrow(), ZoneId.of(zone), new SetUp.Joining(ownerName.orElseThrow(), address.orElseThrow(), TeamRole.OWNER, password));
+    }
+  }
+
+  @GetMapping("/set-up")
+  String blank(Model model) {
+    if (agency.isFounded()) {
+      throw new NotThere();
+    }
+    List<String> zones = ZoneId.getAvailableZoneIds().stream().filter(zone -> zone.matches("(Africa|America|Asia|Atlantic|Australia|Europe|Indian|Pacific)/.*")).sorted().toList();
+    model.addAttribute("zones", zones);
+    model.addAttribute("zone", zones.contains(ZoneId.systemDefault().getId()) ? ZoneId.systemDefault().getId() : "Europe/London");
+    return "agency/set-up";
+  }
+
+  @PostMapping("/set-up")
+  String found(SetUpForm form) {
+    if (agency.isFounded()) {
+      throw new NotThere();
+    }
+    form.found(setUp);
+    return "redirect:/sign-in";
+  }
+}

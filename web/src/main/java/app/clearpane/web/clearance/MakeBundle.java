@@ -1,0 +1,129 @@
+package app.clearpane.web.clearance;
+
+import app.clearpane.formats.clearance.PdfWriter;
+import app.clearpane.formats.clearance.ReleaseBag;
+import app.clearpane.formats.markup.WebAnnotations;
+import app.clearpane.store.agency.People;
+import app.clearpane.store.clearance.Releases;
+import app.clearpane.store.deliverable.Drawings;
+import app.clearpane.store.deliverable.Round;
+import app.clearpane.store.deliverable.VersionRow;
+import app.clearpane.store.files.Vault;
+import app.clearpane.store.markup.MarkupRow;
+import app.clearpane.store.project.Project;
+import app.clearpane.store.project.Projects;
+import app.clearpane.store.record.Records;
+import app.clearpane.web.House;
+import app.clearpane.web.deliverable.DeliverableState;
+import app.clearpane.web.deliverable.States;
+import app.clearpane.web.jobs.Job;
+import app.clearpane.web.layout.Pages;
+import app.clearpane.web.markup.MarkWords;
+import app.clearpane.web.record.RecordLines;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.OutputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+
+/** Makes the bundle of a release: the file, its certificate, the marks, the Record's entries, in a zipped bag. */
+@Component
+class MakeBundle implements Job {
+  static final String NAME = "make-bundle";
+  private final Releases releases;
+  private final States states;
+  private final Projects projects;
+  private final People people;
+  private final Drawings drawings;
+  private final Records records;
+  private final RecordLines lines;
+  private final Vault vault;
+  private final House house;
+  private final Pages pages;
+
+  MakeBundle(Releases releases, States states, Projects projects, People people, Drawings drawings, Records records, RecordLines lines, Vault vault, House house,
+      Pages pages) {
+    this.releases = releases;
+    this.states = states;
+    this.projects = projects;
+    this.people = people;
+    this.drawings = drawings;
+    this.records = records;
+    this.lines = lines;
+    this.vault = vault;
+    this.house = house;
+    this.pages = pages;
+  }
+
+  @Override
+  public String name() {
+    return NAME;
+  }
+
+  @Override
+  public void run(String about) {
+    Releases.Release release = releases.find(UUID.fromString(about)).orElseThrow();
+    if (release.bundle() != null) {
+      return;
+    }
+    try {
+      Vault.Stored stored = make(release);
+      releases.bundled(release.id(), stored.sha256(), stored.size());
+    } catch (IOException e) {
+      releases.failed(release.id(), String.valueOf(e.getMessage()));
+      throw new IllegalStateException("the bundle of release " + about + " could not be made", e);
+    }
+  }
+
+  private Vault.Stored make(Releases.Release release) throws IOException {
+    DeliverableState state = states.withThreads(release.deliverable());
+    Project project = projects.find(state.deliverable().project()).orElseThrow();
+    VersionRow version = state.versions().stream().filter(v -> v.id().equals(release.version())).findFirst().orElseThrow();
+    Path workshop = Files.createDirectories(house.workshop().resolve(release.id().toString()));
+    Path zip = workshop.resolveSibling(release.id() + ".zip");
+    try (OutputStream out = Files.newOutputStream(zip)) {
+      ReleaseBag.write(new ReleaseBag.Contents(folder(state, version), vault.path(version.sha256()), version.fileName(), certificate(release, state, project, version),
+          marks(state, version), lines.of(project.id(), release.deliverable().value()), people.agency().orElseThrow().name(), release.at()), workshop, out);
+    }
+    try (InputStream in = Files.newInputStream(zip)) {
+      return vault.store(in, Long.MAX_VALUE);
+    } finally {
+      Files.deleteIfExists(zip);
+      Files.deleteIfExists(workshop);
+    }
+  }
+
+  /** The name of a release's bundle, without ending. */
+  static String folder(DeliverableState state, VersionRow version) {
+    String plain = java.text.Normalizer.normalize(state.deliverable().name(), java.text.Normalizer.Form.NFKD).toLowerCase(Locale.ROOT)
+        .replaceAll("[^a-z0-9]+", "-").replaceAll("^-|-$", "");
+    return (plain.isEmpty() ? "release" : plain) + "-version-" + version.number();
+  }
+
+  private byte[] certificate(Releases.Release release, DeliverableState state, Project project, VersionRow version) throws IOException {
+    Round round = state.rounds().stream().filter(r -> r.version().equals(version.id())).findFirst().orElseThrow();
+    Records.Head end = records.end(project.id().value());
+    return PdfWriter.write(pages.render("clearance/certificate", Map.of("agency", people.agency().orElseThrow(), "project", project, "deliverable", state.deliverable(), "version", version,
+        "round", round, "release", release, "newestHash", end.hash(), "newestSequence", end.sequence() - 1)));
+  }
+
+  private String marks(DeliverableState state, VersionRow version) {
+    Drawings.Sheet first = drawings.sheet(version.sha256(), 1).orElseThrow();
+    List<WebAnnotations.Annotation> annotations = state.marks().stream().filter(mark -> !mark.teamOnly() && mark.pane().equals(state.deliverable().pane()))
+        .map(mark -> annotation(mark, version, first)).toList();
+    return WebAnnotations.write(version.sha256(), version.mediaType(), annotations);
+  }
+
+  private WebAnnotations.Annotation annotation(MarkupRow mark, VersionRow version, Drawings.Sheet first) {
+    Drawings.Sheet sheet = Optional.of(mark.place().page()).flatMap(page -> drawings.sheet(version.sha256(), page)).orElse(first);
+    return new WebAnnotations.Annotation("urn:uuid:" + mark.id(), mark.label().toString(), mark.place(), sheet.size(), mark.intent(), MarkWords.progress(mark.progress()),
+        mark.note(), mark.author().name(), mark.createdAt(), mark.answers().stream().filter(a -> !a.teamOnly() && !a.said().isEmpty())
+            .map(a -> new WebAnnotations.Reply(a.said(), a.author().name(), a.at())).toList());
+  }
+}

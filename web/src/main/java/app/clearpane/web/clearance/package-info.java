@@ -1,0 +1,5 @@
+/** The clearance sheet, and releasing. */
+@NullMarked
+package app.clearpane.web.clearance;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,49 @@
+package app.clearpane.web.deliverable;
+
+import app.clearpane.core.agency.Name;
+import app.clearpane.core.exposure.ContentKind;
+import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.exposure.PaneId;
+import app.clearpane.core.project.ProjectId;
+import app.clearpane.core.signoff.Rule;
+import app.clearpane.store.deliverable.Deliverables;
+import app.clearpane.web.exposure.NewItem;
+import app.clearpane.store.exposure.Panes;
+import app.clearpane.web.layout.NotThere;
+import app.clearpane.web.record.Tell;
+import java.time.Clock;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Adds a deliverable, decided on by one pane. */
+@Component
+public class AddDeliverable {
+  private final Deliverables deliverables;
+  private final Panes panes;
+  private final NewItem newItem;
+  private final Tell tell;
+  private final Clock clock;
+
+  AddDeliverable(Deliverables deliverables, Panes panes, NewItem newItem, Tell tell, Clock clock) {
+    this.deliverables = deliverables;
+    this.panes = panes;
+    this.newItem = newItem;
+    this.tell = tell;
+    this.clock = clock;
+  }
+
+  /** What it is to be. */
+  public record Wanted(Name name, String about, PaneId pane, Rule rule, int reviewDays) {}
+
+  /** Adds it. */
+  @Transactional
+  public ItemId to(ProjectId project, Wanted wanted, String by) {
+    Panes.Row pane = NotThere.unless(panes.find(wanted.pane()).filter(p -> p.project().equals(project)));
+    ItemId item = newItem.add(project, ContentKind.DELIVERABLES, wanted.name().value(), Optional.empty());
+    deliverables.add(item, pane.id(), wanted.about(), wanted.rule(), wanted.reviewDays());
+    tell.of(project, item.value(), new Tell.Happening("deliverable.added", by, wanted.name().value(), Map.of("decidedBy", pane.name())));
+    return item;
+  }
+}

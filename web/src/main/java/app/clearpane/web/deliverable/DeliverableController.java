@@ -1,0 +1,138 @@
+package app.clearpane.web.deliverable;
+
+import app.clearpane.core.agency.Name;
+import app.clearpane.core.deliverable.VersionId;
+import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.exposure.PaneId;
+import app.clearpane.core.project.ProjectId;
+import app.clearpane.core.signoff.Rule;
+import app.clearpane.store.deliverable.Deliverables;
+import app.clearpane.store.deliverable.Drawings;
+import app.clearpane.store.deliverable.VersionRow;
+import app.clearpane.web.exposure.Windows;
+import app.clearpane.web.layout.ForManagers;
+import app.clearpane.web.layout.Input;
+import app.clearpane.web.layout.NotThere;
+import app.clearpane.web.layout.TeamController;
+import app.clearpane.web.project.ProjectFrame;
+import app.clearpane.web.security.Person;
+import java.io.IOException;
+import java.util.Optional;
+import org.springframework.core.io.Resource;
+import org.springframework.http.ResponseEntity;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
+import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+
+/** The deliverables of a project, and one with its versions. */
+@TeamController
+class DeliverableController {
+  private static final int LONGEST_LINE = 400;
+  private final ProjectFrame frame;
+  private final States states;
+  private final Deliverables deliverables;
+  private final Drawings drawings;
+  private final Windows windows;
+  private final Readers readers;
+  private final AddDeliverable addDeliverable;
+  private final StoreVersion storeVersion;
+  private final SendVersion sendVersion;
+  private final WatchDrawing watchDrawing;
+  private final SheetBytes bytes;
+
+  DeliverableController(ProjectFrame frame, States states, Deliverables deliverables, Drawings drawings, Windows windows, Readers readers,
+      AddDeliverable addDeliverable, StoreVersion storeVersion, SendVersion sendVersion, WatchDrawing watchDrawing, SheetBytes bytes) {
+    this.frame = frame;
+    this.states = states;
+    this.deliverables = deliverables;
+    this.drawings = drawings;
+    this.windows = windows;
+    this.readers = readers;
+    this.addDeliverable = addDeliverable;
+    this.storeVersion = storeVersion;
+    this.sendVersion = sendVersion;
+    this.watchDrawing = watchDrawing;
+    this.bytes = bytes;
+  }
+
+  record DeliverableForm(String name, String about, String pane, String rule, String reviewDays) {
+    AddDeliverable.Wanted wanted() {
+      Input input = new Input();
+      Optional<Name> named = input.name("The deliverable", name);
+      String line = input.text("The line about it", about, LONGEST_LINE);
+      Optional<Integer> days = input.number("The days to review it", reviewDays, 1, 250);
+      input.require(!pane.isEmpty(), "Choose the pane that decides on it.");
+      input.allGood();
+      return new AddDeliverable.Wanted(named.orElseThrow(), line, PaneId.of(pane), rule.equals("ANY") ? new Rule.Any() : new Rule.All(), days.orElseThrow());
+    }
+  }
+
+  @GetMapping("/t/projects/{project}/deliverables")
+  String all(@PathVariable ProjectId project, Model model) {
+    frame.above(model, project, "Deliverables");
+    model.addAttribute("states", states.of(project));
+    Windows.All seen = windows.all(project);
+    model.addAttribute("windows", seen.windows());
+    model.addAttribute("panes", seen.panes());
+    return "deliverable/list";
+  }
+
+  @PostMapping("/t/projects/{project}/deliverables")
+  @ForManagers
+  String add(@PathVariable ProjectId project, DeliverableForm form, @AuthenticationPrincipal Person me) {
+    return "redirect:/t/deliverables/" + addDeliverable.to(project, form.wanted(), me.fullName());
+  }
+
+  @GetMapping("/t/deliverables/{deliverable}")
+  String one(@PathVariable ItemId deliverable, Model model) {
+    DeliverableState state = states.inBrief(deliverable);
+    frame.above(model, state.deliverable().project(), "Deliverables");
+    model.addAttribute("state", state);
+    state.draft().ifPresent(draft -> model.addAttribute("audience", readers.of(state.deliverable(), state.rounds())));
+    state.newest().ifPresent(version -> {
+      model.addAttribute("drawing", drawings.find(version.sha256()).orElseThrow());
+      model.addAttribute("sheets", drawings.sheets(version.sha256(), WatchDrawing.SHOWN));
+      model.addAttribute("version", version);
+    });
+    return "deliverable/one";
+  }
+
+  @PostMapping("/t/deliverables/{deliverable}/versions")
+  String upload(@PathVariable ItemId deliverable, @RequestParam MultipartFile file, @RequestParam String whatChanged, @AuthenticationPrincipal Person me)
+      throws IOException {
+    Input input = new Input();
+    String line = input.text("What changed", whatChanged, LONGEST_LINE);
+    input.require(!file.isEmpty() || file.getOriginalFilename() != null && !file.getOriginalFilename().isEmpty(), "Choose a file first.");
+    input.allGood();
+    storeVersion.to(deliverable, new StoreVersion.Arriving(Optional.ofNullable(file.getOriginalFilename()).orElse(""), file.getInputStream(), line), me.fullName());
+    return "redirect:/t/deliverables/" + deliverable;
+  }
+
+  @GetMapping("/t/versions/{version}/progress")
+  SseEmitter progress(@PathVariable VersionId version) {
+    return watchDrawing.of(NotThere.unless(deliverables.version(version)));
+  }
+
+  @PostMapping("/t/versions/{version}/send")
+  @ForManagers
+  String send(@PathVariable VersionId version, @AuthenticationPrincipal Person me) {
+    sendVersion.send(version, me.fullName());
+    return "redirect:/t/deliverables/" + deliverables.version(version).map(VersionRow::deliverable).orElseThrow();
+  }
+
+  @GetMapping("/t/versions/{version}/sheets/{page}/{size}")
+  ResponseEntity<Resource> sheet(@PathVariable VersionId version, @PathVariable int page, @PathVariable SheetBytes.Size size) {
+    return bytes.sheet(NotThere.unless(deliverables.version(version)).sha256(), page, size);
+  }
+
+  @GetMapping("/t/versions/{version}/file")
+  ResponseEntity<Resource> file(@PathVariable VersionId version) {
+    VersionRow found = NotThere.unless(deliverables.version(version));
+    return bytes.download(found.sha256(), found.fileName());
+  }
+}

@@ -1,0 +1,95 @@
+package app.clearpane.web.deliverable;
+
+import app.clearpane.core.markup.MarkupProgress;
+import app.clearpane.core.signoff.Outcome;
+import app.clearpane.core.turns.Turn;
+import app.clearpane.store.clearance.Releases;
+import app.clearpane.store.deliverable.Deliverable;
+import app.clearpane.store.deliverable.Drawings;
+import app.clearpane.store.deliverable.Round;
+import app.clearpane.store.deliverable.VersionRow;
+import app.clearpane.store.markup.MarkupRow;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * A deliverable and how it stands.
+ *
+ * @param versions all of them, oldest first
+ * @param rounds all of them, oldest first
+ * @param current the version sent last
+ * @param draft a newer version that was not sent
+ * @param round of the current version
+ * @param turn who holds it
+ * @param daysHeld for how many working days
+ * @param asking Change marks that ask for something still: open, taken on or fixed
+ * @param marks all marks on all versions
+ * @param release of the current version
+ * @param thumbnail the first sheet of the newest version, once drawn
+ */
+public record DeliverableState(Deliverable deliverable, List<VersionRow> versions, List<Round> rounds, Optional<VersionRow> current, Optional<VersionRow> draft,
+    Optional<Round> round, Turn turn, Instant heldSince, double daysHeld, int asking, List<MarkupRow> marks, Optional<Releases.Release> release,
+    Optional<Drawings.Sheet> thumbnail, Instant asOf) {
+
+  /** Where it is in its life, for words and colours. */
+  public enum Phase {
+    IN_THE_MAKING,
+    WITH_CLIENT,
+    WILL_GO_BACK,
+    CAME_BACK,
+    NOBODY_LEFT,
+    SIGNED,
+    RELEASED
+  }
+
+  /** Where it is. */
+  public Phase phase() {
+    if (release.isPresent()) {
+      return Phase.RELEASED;
+    }
+    if (round.isEmpty()) {
+      return Phase.IN_THE_MAKING;
+    }
+    Outcome outcome = round.get().soFar();
+    if (round.get().open()) {
+      return outcome == Outcome.BACK ? Phase.WILL_GO_BACK : Phase.WITH_CLIENT;
+    }
+    return outcome.agreed() ? Phase.SIGNED : outcome == Outcome.NOBODY_LEFT ? Phase.NOBODY_LEFT : Phase.CAME_BACK;
+  }
+
+  /** Whether the review is past its due time. */
+  public boolean overdue() {
+    return round.filter(r -> r.open() && r.dueAt().isBefore(asOf)).isPresent();
+  }
+
+  /** How many have signed. */
+  public long signed() {
+    return round.map(r -> r.decisions().values().stream().filter(d -> d.signs()).count()).orElse(0L);
+  }
+
+  /** How many are asked to sign. */
+  public int signatories() {
+    return round.map(r -> r.signatories().size()).orElse(0);
+  }
+
+  /** Marks that ask for something and are open or taken on. What is to be kept asks for nothing. */
+  public long openMarks() {
+    return marks.stream().filter(m -> m.intent().asks() && m.progress().unsettled()).count();
+  }
+
+  /** Marks that are fixed and wait to be confirmed. */
+  public long fixedMarks() {
+    return marks.stream().filter(m -> m.progress() == MarkupProgress.FIXED).count();
+  }
+
+  /** The version that lists show: the draft if there is one, else the current one. */
+  public Optional<VersionRow> newest() {
+    return draft.or(() -> current);
+  }
+
+  /** Whether this side is waited for. */
+  public boolean ours() {
+    return turn == Turn.OURS;
+  }
+}

@@ -1,0 +1,57 @@
+package app.clearpane.web.deliverable;
+
+import app.clearpane.core.files.Sha256;
+import app.clearpane.formats.deliverable.UnusableFile;
+import app.clearpane.formats.deliverable.Work;
+import app.clearpane.store.deliverable.Drawings;
+import app.clearpane.store.files.Vault;
+import app.clearpane.web.jobs.Job;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import org.springframework.stereotype.Component;
+
+/** Draws the pages of a file one by one, so that the first can be looked at while the rest is drawn. Takes up where it was stopped. */
+@Component
+class DrawPages implements Job {
+  static final String NAME = "draw-pages";
+  private final Drawings drawings;
+  private final Vault vault;
+  private final Progress progress;
+
+  DrawPages(Drawings drawings, Vault vault, Progress progress) {
+    this.drawings = drawings;
+    this.vault = vault;
+    this.progress = progress;
+  }
+
+  @Override
+  public String name() {
+    return NAME;
+  }
+
+  @Override
+  public void run(String about) {
+    Sha256 source = new Sha256(about);
+    drawings.find(source).filter(drawing -> drawing.state() == Drawings.State.WAITING).ifPresent(this::draw);
+    progress.moved(source);
+  }
+
+  private void draw(Drawings.Drawing drawing) {
+    try {
+      Work.open(vault.path(drawing.source()), "The file").draw(drawing.drawn() + 1, page -> {
+        drawings.add(new Drawings.Sheet(drawing.source(), page.page(), page.size(), kept(page.large()), kept(page.small()), page.mediaType()));
+        progress.moved(drawing.source());
+      });
+      drawings.done(drawing.source());
+    } catch (UnusableFile unusable) {
+      drawings.failed(drawing.source(), unusable.getMessage());
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  private Sha256 kept(byte[] picture) throws IOException {
+    return vault.store(new ByteArrayInputStream(picture), picture.length).sha256();
+  }
+}

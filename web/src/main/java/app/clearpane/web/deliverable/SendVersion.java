@@ -1,0 +1,142 @@
+package app.clearpane.web.deliverable;
+
+import app.clearpane.core.deliverable.RoundCount;
+import app.clearpane.core.deliverable.RoundId;
+import app.clearpane.core.deliverable.VersionId;
+import app.clearpane.core.markup.Intent;
+import app.clearpane.core.markup.MarkupProgress;
+import app.clearpane.core.signoff.Decision;
+import app.clearpane.core.signoff.Outcome;
+import app.clearpane.core.signoff.RoundState;
+import app.clearpane.store.agency.People;
+import app.clearpane.store.deliverable.Deliverable;
+import app.clearpane.store.deliverable.Deliverables;
+import app.clearpane.store.deliverable.Round;
+import app.clearpane.store.deliverable.VersionRow;
+import app.clearpane.store.exposure.SeatRow;
+import app.clearpane.store.exposure.Seats;
+import app.clearpane.store.markup.MarkupRow;
+import app.clearpane.store.markup.Markups;
+import app.clearpane.web.layout.NotThere;
+import app.clearpane.web.layout.Refused;
+import app.clearpane.web.layout.TheAgency;
+import app.clearpane.web.layout.Words;
+import app.clearpane.web.post.Letter;
+import app.clearpane.web.post.WriteMail;
+import app.clearpane.web.record.Tell;
+import app.clearpane.web.security.LinkKeys;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.UUID;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Sends a draft for review: it gets its number, a round opens, and everybody concerned gets a mail with a link. */
+@Component
+public class SendVersion {
+  private final Deliverables deliverables;
+  private final Markups markups;
+  private final Seats seats;
+  private final People people;
+  private final Readers readers;
+  private final WriteMail mail;
+  private final LinkKeys keys;
+  private final Tell tell;
+  private final TheAgency agency;
+  private final Words words;
+  private final Clock clock;
+
+  SendVersion(Deliverables deliverables, Markups markups, Seats seats, People people, Readers readers, WriteMail mail, LinkKeys keys, Tell tell, TheAgency agency,
+      Words words, Clock clock) {
+    this.deliverables = deliverables;
+    this.markups = markups;
+    this.seats = seats;
+    this.people = people;
+    this.readers = readers;
+    this.mail = mail;
+    this.keys = keys;
+    this.tell = tell;
+    this.agency = agency;
+    this.words = words;
+    this.clock = clock;
+  }
+
+  /** Sends it. @throws Refused if something stands in the way */
+  @Transactional
+  public Round send(VersionId id, String by) {
+    VersionRow draft = NotThere.unless(deliverables.version(id));
+    Deliverable deliverable = NotThere.unless(deliverables.find(draft.deliverable()));
+    deliverables.lock(deliverable.id());
+    refuseUnlessNewest(draft);
+    Readers.Audience audience = readers.of(deliverable, deliverables.rounds(deliverable.id()));
+    if (!audience.obstacles().isEmpty()) {
+      throw Refused.because(audience.obstacles());
+    }
+    Instant now = clock.instant();
+    List<VersionRow> sent = deliverables.versions(deliverable.id()).stream().filter(v -> !v.draft()).toList();
+    closeWhatItReplaces(deliverable, sent.size() + 1, by, now);
+    deliverables.numberAndSend(draft, sent.size() + 1, now);
+    Round round = new Round(new RoundId(UUID.randomUUID()), id, roundNumber(deliverable, sent), now, agency.calendar().due(now, deliverable.reviewDays()),
+        deliverable.rule(), null, null, null, null,
+        audience.signatories().stream().map(seat -> new Round.Signatory(seat.contact(), seat.name(), seat.leadVoice())).toList(), List.of());
+    deliverables.open(round);
+    tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening("version.sent", by, deliverable.name(),
+        Map.of("version", sent.size() + 1, "sha256", draft.sha256(), "round", round.number(), "dueAt", round.dueAt(),
+            "signatories", round.signatories().stream().map(Round.Signatory::name).toList(), "told", audience.others().stream().map(SeatRow::name).toList())));
+    Stream.concat(audience.signatories().stream(), audience.others().stream()).forEach(seat -> mail(seat, deliverable, sent.size() + 1, draft, round, now));
+    return round;
+  }
+
+  private void refuseUnlessNewest(VersionRow draft) {
+    List<VersionRow> all = deliverables.versions(draft.deliverable());
+    VersionRow fresh = all.stream().filter(v -> v.id().equals(draft.id())).findFirst().orElseThrow();
+    if (!fresh.draft()) {
+      throw Refused.changedMeanwhile(fresh.called() + " was sent already" + ". Nothing was sent twice.");
+    }
+    boolean newerSent = all.stream().anyMatch(v -> !v.draft() && Objects.requireNonNull(v.sentAt()).isAfter(fresh.createdAt()));
+    if (newerSent) {
+      throw Refused.because("A later version was sent already, so this draft would be a step back. Upload it again if it is wanted after all.");
+    }
+  }
+
+  private void closeWhatItReplaces(Deliverable deliverable, int number, String by, Instant now) {
+    deliverables.rounds(deliverable.id()).stream().filter(Round::open).forEach(open -> {
+      Outcome outcome = new RoundState(deliverables.version(open.version()).orElseThrow().sha256(), false, open.panel(), open.decisions(), 0, 0, 0).closedByHand();
+      deliverables.close(open.id(), outcome.agreed() ? outcome : Outcome.BACK, by, "replaced by version " + number, now);
+    });
+  }
+
+  private int roundNumber(Deliverable deliverable, List<VersionRow> sent) {
+    List<MarkupRow> marks = markups.of(deliverable.id());
+    List<Boolean> asked = new ArrayList<>(sent.stream().map(version -> askedForMore(version, marks)).toList());
+    asked.add(false);
+    return RoundCount.used(asked);
+  }
+
+  private boolean askedForMore(VersionRow version, List<MarkupRow> marks) {
+    boolean change = marks.stream().anyMatch(m -> m.version().equals(version.id()) && m.intent() == Intent.CHANGE && m.author().contact() != null
+        && m.progress() != MarkupProgress.WITHDRAWN);
+    return change || deliverables.round(version.id()).filter(r -> r.decisions().containsValue(Decision.SEND_BACK)).isPresent();
+  }
+
+  private void mail(SeatRow seat, Deliverable deliverable, int number, VersionRow version, Round round, Instant now) {
+    String agencyName = agency.get().name();
+    boolean signs = seat.role().maySign();
+    String what = deliverable.name() + ", version " + number;
+    List<String> paragraphs = new ArrayList<>();
+    paragraphs.add(signs ? what + " is ready for you to look at. You can leave notes on it, send it back or sign it off."
+        : seat.role().mayMarkUp() ? what + " is ready for you to look at. You can leave notes on it." : what + " is ready for you to look at.");
+    if (!version.whatChanged().isEmpty()) {
+      paragraphs.add("What changed: " + version.whatChanged());
+    }
+    paragraphs.add((signs ? "Please decide by " : "The review ends ") + words.when(round.dueAt()) + " (" + words.zone() + ").");
+    seats.invited(seat.id(), now);
+    mail.to(people.contact(seat.contact()).orElseThrow(), new Letter(signs ? "Sign off: " + what : "To look at: " + what, paragraphs,
+        "Look at " + deliverable.name(), keys.forContact(seat.contact(), "/c/panes/" + deliverable.pane() + "/versions/" + version.id()), agencyName));
+  }
+}

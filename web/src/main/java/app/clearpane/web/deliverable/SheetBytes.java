@@ -1,0 +1,59 @@
+package app.clearpane.web.deliverable;
+
+import app.clearpane.core.files.Sha256;
+import app.clearpane.store.deliverable.Drawings;
+import app.clearpane.store.files.Vault;
+import app.clearpane.web.layout.NotThere;
+import java.nio.charset.StandardCharsets;
+import java.util.Optional;
+import org.springframework.core.io.FileSystemResource;
+import org.springframework.core.io.Resource;
+import org.springframework.http.CacheControl;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Component;
+
+/**
+ * Serves stored bytes so that they do no harm: as their own type, never guessed, in a sandbox that runs nothing. A browser may keep them but
+ * asks each time, so what was taken away is gone with the next look.
+ */
+@Component
+public class SheetBytes {
+  private static final String HARMLESS = "sandbox; default-src 'none'; img-src data:; style-src 'unsafe-inline'";
+  private final Drawings drawings;
+  private final Vault vault;
+
+  SheetBytes(Drawings drawings, Vault vault) {
+    this.drawings = drawings;
+    this.vault = vault;
+  }
+
+  /** Which of the two pictures of a page. */
+  public enum Size {
+    large,
+    small
+  }
+
+  /** A page of a file as a picture. */
+  public ResponseEntity<Resource> sheet(Sha256 source, int page, Size size) {
+    Drawings.Sheet sheet = NotThere.unless(drawings.sheet(source, page));
+    return answer(size == Size.large ? sheet.large() : sheet.small(), sheet.mediaType(), Optional.empty());
+  }
+
+  /** A stored file to be kept by whoever asks. */
+  public ResponseEntity<Resource> download(Sha256 content, String fileName) {
+    return answer(content, MediaType.APPLICATION_OCTET_STREAM_VALUE, Optional.of(fileName));
+  }
+
+  private ResponseEntity<Resource> answer(Sha256 content, String mediaType, Optional<String> fileName) {
+    HttpHeaders headers = new HttpHeaders();
+    headers.set("Content-Security-Policy", HARMLESS);
+    headers.set("Cross-Origin-Resource-Policy", "same-origin");
+    headers.setContentDisposition(fileName.map(name -> ContentDisposition.attachment().filename(name, StandardCharsets.UTF_8).build())
+        .orElse(ContentDisposition.inline().build()));
+    return ResponseEntity.ok().headers(headers).contentType(MediaType.parseMediaType(mediaType)).cacheControl(CacheControl.noCache().cachePrivate())
+        .eTag(content.hex().substring(0, 32)).body(new FileSystemResource(vault.path(content)));
+  }
+}

@@ -1,0 +1,88 @@
+package app.clearpane.web.deliverable;
+
+import app.clearpane.core.agency.Name;
+import app.clearpane.core.deliverable.VersionId;
+import app.clearpane.core.exposure.ItemId;
+import app.clearpane.formats.deliverable.UnusableFile;
+import app.clearpane.formats.deliverable.Work;
+import app.clearpane.store.deliverable.Deliverable;
+import app.clearpane.store.deliverable.Deliverables;
+import app.clearpane.store.deliverable.Drawings;
+import app.clearpane.store.deliverable.VersionRow;
+import app.clearpane.store.files.Vault;
+import app.clearpane.web.House;
+import app.clearpane.web.jobs.Jobs;
+import app.clearpane.web.layout.NotThere;
+import app.clearpane.web.layout.Refused;
+import app.clearpane.web.record.Tell;
+import java.io.IOException;
+import java.io.InputStream;
+import java.time.Clock;
+import java.util.Map;
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/**
+ * Stores a version: first its bytes in the vault, then its row. Whatever moment the process dies at, a version that was acknowledged is
+ * whole; bytes that were not named yet are swept away.
+ */
+@Component
+public class StoreVersion {
+  private final Deliverables deliverables;
+  private final Drawings drawings;
+  private final Vault vault;
+  private final Jobs jobs;
+  private final Tell tell;
+  private final House house;
+  private final TransactionTemplate transaction;
+  private final Clock clock;
+
+  StoreVersion(Deliverables deliverables, Drawings drawings, Vault vault, Jobs jobs, Tell tell, House house, TransactionTemplate transaction, Clock clock) {
+    this.deliverables = deliverables;
+    this.drawings = drawings;
+    this.vault = vault;
+    this.jobs = jobs;
+    this.tell = tell;
+    this.house = house;
+    this.transaction = transaction;
+    this.clock = clock;
+  }
+
+  /** A file on its way in. */
+  public record Arriving(String fileName, InputStream content, String whatChanged) {}
+
+  /**
+   * Stores it as a draft.
+   *
+   * @throws IOException if it cannot be written; nothing is kept
+   * @throws Refused if it cannot be looked at; nothing is kept
+   */
+  public VersionRow to(ItemId id, Arriving arriving, String by) throws IOException {
+    Deliverable deliverable = NotThere.unless(deliverables.find(id));
+    Vault.Stored stored = vault.store(arriving.content(), house.largestUpload().toBytes());
+    String fileName = FileNames.safe(arriving.fileName());
+    Work work = opened(stored, fileName);
+    VersionRow version = new VersionRow(new VersionId(UUID.randomUUID()), id, null, stored.sha256(), fileName, work.mediaType(), stored.size(),
+        arriving.whatChanged(), by, clock.instant(), null);
+    transaction.executeWithoutResult(status -> keep(deliverable, version, work));
+    return version;
+  }
+
+  private Work opened(Vault.Stored stored, String fileName) throws IOException {
+    try {
+      return Work.open(vault.path(stored.sha256()), fileName);
+    } catch (UnusableFile unusable) {
+      throw Refused.because(unusable.getMessage());
+    }
+  }
+
+  private void keep(Deliverable deliverable, VersionRow version, Work work) {
+    deliverables.addVersion(version);
+    if (drawings.begin(version.sha256(), version.mediaType(), work.pages())) {
+      jobs.enqueue(DrawPages.NAME, version.sha256().hex());
+    }
+    tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening("version.stored", version.madeBy(), deliverable.name(),
+        Map.of("file", version.fileName(), "sha256", version.sha256(), "size", version.size(), "pages", work.pages())));
+  }
+}

@@ -1,0 +1,40 @@
+package app.clearpane.web.deliverable.clientside;
+
+import app.clearpane.core.deliverable.VersionId;
+import app.clearpane.store.deliverable.VersionRow;
+import app.clearpane.store.deliverable.clientside.VisibleDeliverables;
+import app.clearpane.store.exposure.clientside.Viewer;
+import app.clearpane.web.deliverable.SheetBytes;
+import app.clearpane.web.exposure.clientside.Looks;
+import app.clearpane.web.layout.NotThere;
+import org.springframework.core.io.Resource;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+
+/** The sheets of sent versions, for those who see them. */
+@Controller
+class VisibleSheetController {
+  private final VisibleDeliverables deliverables;
+  private final SheetBytes bytes;
+  private final Looks looks;
+
+  VisibleSheetController(VisibleDeliverables deliverables, SheetBytes bytes, Looks looks) {
+    this.deliverables = deliverables;
+    this.bytes = bytes;
+    this.looks = looks;
+  }
+
+  @GetMapping({"/c/panes/{pane}/versions/{version}/sheets/{page}/{size}", "/t/look/{seat}/{sight}/versions/{version}/sheets/{page}/{size}"})
+  ResponseEntity<Resource> sheet(Viewer viewer, @PathVariable VersionId version, @PathVariable int page, @PathVariable SheetBytes.Size size) {
+    return bytes.sheet(NotThere.unless(deliverables.version(viewer, version)).sha256(), page, size);
+  }
+
+  @GetMapping({"/c/panes/{pane}/versions/{version}/file", "/t/look/{seat}/{sight}/versions/{version}/file"})
+  ResponseEntity<Resource> file(Viewer viewer, @PathVariable VersionId version) {
+    VersionRow found = NotThere.unless(deliverables.version(viewer, version));
+    looks.downloaded(viewer, found.deliverable());
+    return bytes.download(found.sha256(), found.fileName());
+  }
+}

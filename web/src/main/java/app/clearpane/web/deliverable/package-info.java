@@ -1,0 +1,5 @@
+/** Deliverables: adding, uploading versions, drawing their sheets, sending them. */
+@NullMarked
+package app.clearpane.web.deliverable;
+
+import org.jspecify.annotations.NullMarked;

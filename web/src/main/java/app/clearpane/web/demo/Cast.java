@@ -1,0 +1,388 @@
+package app.clearpane.web.demo;
+
+import app.clearpane.core.agency.TeamRole;
+import app.clearpane.core.deliverable.VersionId;
+import app.clearpane.core.exposure.Aperture;
+import app.clearpane.core.exposure.ContentKind;
+import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.exposure.PaneId;
+import app.clearpane.core.exposure.SeatRole;
+import app.clearpane.core.exposure.Showing;
+import app.clearpane.core.files.Sha256;
+import app.clearpane.core.markup.Intent;
+import app.clearpane.core.markup.MarkupProgress;
+import app.clearpane.core.project.PhaseTemplate;
+import app.clearpane.core.project.ProjectId;
+import app.clearpane.core.signoff.Decision;
+import app.clearpane.core.signoff.Rule;
+import app.clearpane.store.agency.Agency;
+import app.clearpane.store.agency.Contact;
+import app.clearpane.store.agency.TeamMember;
+import app.clearpane.store.deliverable.Deliverables;
+import app.clearpane.store.deliverable.VersionRow;
+import app.clearpane.store.exposure.Panes;
+import app.clearpane.store.exposure.clientside.Viewer;
+import app.clearpane.store.exposure.clientside.Viewers;
+import app.clearpane.store.markup.MarkupRow;
+import app.clearpane.store.markup.Markups;
+import app.clearpane.store.project.Phase;
+import app.clearpane.store.project.Projects;
+import app.clearpane.store.exposure.Seats;
+import app.clearpane.store.exposure.clientside.Visits;
+import app.clearpane.web.agency.SetUp;
+import app.clearpane.web.agency.WriteNote;
+import app.clearpane.web.clearance.ReleaseVersion;
+import app.clearpane.web.deliverable.AddDeliverable;
+import app.clearpane.web.deliverable.SendVersion;
+import app.clearpane.web.deliverable.StoreVersion;
+import app.clearpane.web.exposure.GiveSeat;
+import app.clearpane.web.exposure.PublishPane;
+import app.clearpane.web.exposure.MakeLink;
+import app.clearpane.web.exposure.SetForAllPanes;
+import app.clearpane.web.exposure.SetShowing;
+import app.clearpane.web.exposure.SetUpPane;
+import app.clearpane.web.files.AddFile;
+import app.clearpane.web.layout.TheAgency;
+import app.clearpane.web.markup.AnswerMark;
+import app.clearpane.web.markup.MarkForm;
+import app.clearpane.web.markup.PlaceMark;
+import app.clearpane.web.markup.Side;
+import app.clearpane.web.project.ChangePlan;
+import app.clearpane.web.project.OpenProject;
+import app.clearpane.web.project.TakeInContact;
+import app.clearpane.web.security.ComeIn;
+import app.clearpane.web.security.Person;
+import app.clearpane.web.signoff.CloseRound;
+import app.clearpane.web.signoff.DecideOnVersion;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.math.BigDecimal;
+import java.nio.charset.StandardCharsets;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import org.springframework.context.annotation.Profile;
+import org.springframework.stereotype.Component;
+
+/** Does what the people of the story do, through the same use cases as the pages. */
+@Component
+@Profile("demo")
+class Cast {
+  static final String PASSWORD = "lantern moss tide seven";
+  private final DemoClock clock;
+  private final SetUp setUp;
+  private final OpenProject openProject;
+  private final TakeInContact takeIn;
+  private final ChangePlan changePlan;
+  private final SetUpPane setUpPane;
+  private final WriteNote writeNote;
+  private final MakeLink makeLink;
+  private final Seats seats;
+  private final Visits visits;
+  private final SetForAllPanes setForAllPanes;
+  private final SetShowing setShowing;
+  private final GiveSeat giveSeat;
+  private final PublishPane publishPane;
+  private final ComeIn comeIn;
+  private final AddDeliverable addDeliverable;
+  private final StoreVersion storeVersion;
+  private final SendVersion sendVersion;
+  private final PlaceMark placeMark;
+  private final AnswerMark answerMark;
+  private final DecideOnVersion decideOnVersion;
+  private final CloseRound closeRound;
+  private final ReleaseVersion releaseVersion;
+  private final AddFile addFile;
+  private final TheAgency agency;
+  private final Projects projects;
+  private final Panes panes;
+  private final Viewers viewers;
+  private final Deliverables deliverables;
+  private final Markups markups;
+  private final Map<People, TeamMember> team = new EnumMap<>(People.class);
+  private final Map<People, Contact> contacts = new EnumMap<>(People.class);
+
+  Cast(DemoClock clock, SetUp setUp, OpenProject openProject, TakeInContact takeIn, ChangePlan changePlan, SetUpPane setUpPane, SetForAllPanes setForAllPanes, WriteNote writeNote, MakeLink makeLink, Seats seats, Visits visits, SetShowing setShowing,
+      GiveSeat giveSeat, PublishPane publishPane, ComeIn comeIn, AddDeliverable addDeliverable, StoreVersion storeVersion, SendVersion sendVersion,
+      PlaceMark placeMark, AnswerMark answerMark, DecideOnVersion decideOnVersion, CloseRound closeRound, ReleaseVersion releaseVersion, AddFile addFile,
+      TheAgency agency, Projects projects, Panes panes, Viewers viewers, Deliverables deliverables, Markups markups) {
+    this.clock = clock;
+    this.setUp = setUp;
+    this.openProject = openProject;
+    this.takeIn = takeIn;
+    this.changePlan = changePlan;
+    this.setUpPane = setUpPane;
+    this.setForAllPanes = setForAllPanes;
+    this.writeNote = writeNote;
+    this.makeLink = makeLink;
+    this.seats = seats;
+    this.visits = visits;
+    this.setShowing = setShowing;
+    this.giveSeat = giveSeat;
+    this.publishPane = publishPane;
+    this.comeIn = comeIn;
+    this.addDeliverable = addDeliverable;
+    this.storeVersion = storeVersion;
+    this.sendVersion = sendVersion;
+    this.placeMark = placeMark;
+    this.answerMark = answerMark;
+    this.decideOnVersion = decideOnVersion;
+    this.closeRound = closeRound;
+    this.releaseVersion = releaseVersion;
+    this.addFile = addFile;
+    this.agency = agency;
+    this.projects = projects;
+    this.panes = panes;
+    this.viewers = viewers;
+    this.deliverables = deliverables;
+    this.markups = markups;
+  }
+
+  /** The day that many working days ago, or ahead, at an hour. */
+  LocalDate day(int workingDays) {
+    LocalDate today = LocalDate.now(ZoneId.of("Europe/London"));
+    LocalDate day = today;
+    for (int left = Math.abs(workingDays); left > 0;) {
+      day = workingDays < 0 ? day.minusDays(1) : day.plusDays(1);
+      left -= day.getDayOfWeek().getValue() <= 5 ? 1 : 0;
+    }
+    return day;
+  }
+
+  /** It is that many working days ago, at this time. */
+  void at(int workingDaysAgo, int hour, int minute) {
+    clock.goTo(day(-workingDaysAgo).atTime(hour, minute).atZone(ZoneId.of("Europe/London")).toInstant());
+  }
+
+  void found(String name) {
+    setUp.found(new Name2(name).value(), ZoneId.of("Europe/London"), joining(People.BASTIAN));
+    Agency house = agency.get();
+    for (People person : People.values()) {
+      if (person.ofTeam() && person != People.BASTIAN) {
+        team.put(person, setUp.join(house, joining(person), People.BASTIAN.called().value()));
+      }
+    }
+  }
+
+  private record Name2(String text) {
+    app.clearpane.core.agency.Name value() {
+      return new app.clearpane.core.agency.Name(text);
+    }
+  }
+
+  private static SetUp.Joining joining(People person) {
+    return new SetUp.Joining(person.called(), person.at(), person.role(), PASSWORD);
+  }
+
+  Person.OfTeam as(People person) {
+    TeamMember member = Objects.requireNonNull(team.get(person));
+    return new Person.OfTeam(member.id().value(), member.name(), TeamRole.MANAGER);
+  }
+
+  ProjectId open(String client, String name, String cover, PhaseTemplate template, LocalDate start, LocalDate finish) {
+    return openProject.open(new OpenProject.Wanted(new Name2(client).value(), new Name2(name).value(), cover, "GBP", new BigDecimal("20.00"), start, finish, template,
+        List.of()), as(People.INES));
+  }
+
+  Contact takeIn(ProjectId project, String organisation, People person) {
+    Contact contact = takeIn.to(project, new TakeInContact.Typed(organisation, person.called().value(), person.at().value(), person.says()), by(People.INES));
+    contacts.put(person, contact);
+    return contact;
+  }
+
+  String by(People person) {
+    return person.called().value();
+  }
+
+  void phase(ProjectId project, String name, Phase.Stage stage) {
+    Phase phase = projects.phases(project).stream().filter(p -> p.name().equals(name)).findFirst().orElseThrow();
+    phase(project, name, phase.startsOn(), phase.endsOn(), stage);
+  }
+
+  void phase(ProjectId project, String name, LocalDate startsOn, LocalDate endsOn, Phase.Stage stage) {
+    Phase phase = projects.phases(project).stream().filter(p -> p.name().equals(name)).findFirst().orElseThrow();
+    changePlan.move(project, new Phase(phase.id(), name, startsOn, endsOn, stage, phase.revision()), by(People.INES));
+  }
+
+  ItemId milestone(ProjectId project, String name, LocalDate day) {
+    return changePlan.addMilestone(project, new Name2(name).value(), day, by(People.INES));
+  }
+
+  void archive(ProjectId project) {
+    changePlan.archive(project, by(People.INES));
+  }
+
+  PaneId pane(ProjectId project, String name, String welcome, Map<ContentKind, Aperture> apertures) {
+    PaneId pane = setUpPane.add(project, name, welcome, by(People.INES));
+    apertures.forEach((kind, aperture) -> setUpPane.setAperture(pane, kind, aperture, by(People.INES)));
+    return pane;
+  }
+
+  /** What holds for all panes of the agency. */
+  void forAllPanes(Map<ContentKind, Aperture> start, ContentKind kind, Aperture ceiling, String folders) {
+    start.forEach((each, aperture) -> setForAllPanes.startingPoint(each, aperture, by(People.BASTIAN)));
+    setForAllPanes.startingFolders(folders, by(People.BASTIAN));
+    setForAllPanes.ceiling(kind, ceiling, by(People.BASTIAN));
+    setForAllPanes.ceilingFolders(folders, by(People.BASTIAN));
+  }
+
+  void noteOn(ProjectId project, People person, String body, boolean forTeam) {
+    writeNote.on(project, Objects.requireNonNull(contacts.get(person)).id().value(), body, forTeam, as(People.INES));
+  }
+
+  void link(PaneId pane, String name, boolean mayMark) {
+    makeLink.at(pane, new MakeLink.Form(name, mayMark, "", ""), by(People.INES));
+  }
+
+  /** What somebody looked at. */
+  void saw(PaneId pane, People person, List<ItemId> items, boolean copied) {
+    app.clearpane.core.exposure.SeatId seat = seats.at(pane, Objects.requireNonNull(contacts.get(person)).id()).orElseThrow().id();
+    Instant when = clock.instant();
+    visits.visited(seat, pane, when);
+    visits.keep(items.stream().map(item -> new Visits.Look(item, seat, when, true, copied)).toList());
+  }
+
+  void houseRules(String rules) {
+    setForAllPanes.houseRules(rules, by(People.BASTIAN));
+  }
+
+  void filter(PaneId pane, String folders) {
+    setUpPane.setFilters(pane, folders, by(People.INES));
+  }
+
+  void arriveShown(PaneId pane, ContentKind kind) {
+    setUpPane.setArrivals(pane, kind, true, by(People.INES));
+  }
+
+  void aperture(PaneId pane, ContentKind kind, Aperture aperture) {
+    setUpPane.setAperture(pane, kind, aperture, by(People.INES));
+  }
+
+  void seat(PaneId pane, People person, SeatRole role) {
+    giveSeat.to(pane, Objects.requireNonNull(contacts.get(person)).id(), role, by(People.INES));
+  }
+
+  void lead(app.clearpane.core.exposure.SeatId seat) {
+    giveSeat.nameLeadVoice(seat, by(People.INES));
+  }
+
+  app.clearpane.core.exposure.SeatId leadSeat(PaneId pane, People person) {
+    return giveSeat.to(pane, Objects.requireNonNull(contacts.get(person)).id(), SeatRole.SIGNATORY, by(People.INES));
+  }
+
+  void publish(PaneId pane) {
+    publishPane.publish(pane, panes.find(pane).orElseThrow().revision(), Optional.empty(), by(People.INES));
+    giveSeat.sendLinksToNewcomers(pane, by(People.INES));
+  }
+
+  void comesIn(People person) {
+    comeIn.accept(Objects.requireNonNull(contacts.get(person)));
+  }
+
+  void endSeat(app.clearpane.core.exposure.SeatId seat) {
+    giveSeat.end(seat, by(People.INES));
+  }
+
+  void show(PaneId pane, ItemId item, Showing showing) {
+    setShowing.at(pane, item, showing, by(People.TEO));
+  }
+
+  void holdBack(ItemId item) {
+    setShowing.holdBackEverywhere(item, by(People.TEO));
+  }
+
+  ItemId deliverable(ProjectId project, PaneId pane, String name, String about, Rule rule) {
+    return addDeliverable.to(project, new AddDeliverable.Wanted(new Name2(name).value(), about, pane, rule, 3), by(People.INES));
+  }
+
+  VersionId version(ItemId deliverable, String art, String fileName, String whatChanged, People maker) {
+    try (InputStream content = art(art)) {
+      return storeVersion.to(deliverable, new StoreVersion.Arriving(fileName, content, whatChanged), by(maker)).id();
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  private static InputStream art(String name) {
+    return Objects.requireNonNull(Cast.class.getResourceAsStream("/demo-files/" + name), name);
+  }
+
+  void send(VersionId version) {
+    sendVersion.send(version, by(People.INES));
+  }
+
+  ItemId folder(ProjectId project, String name) {
+    return addFile.folder(project, name, by(People.INES));
+  }
+
+  ItemId file(ProjectId project, Optional<ItemId> folder, String art, String fileName, People maker) {
+    try (InputStream content = art(art)) {
+      return addFile.to(project, folder, fileName, content, by(maker));
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  ItemId note(ProjectId project, Optional<ItemId> folder, String text, String fileName, People maker) {
+    try {
+      return addFile.to(project, folder, fileName, new ByteArrayInputStream(text.getBytes(StandardCharsets.UTF_8)), by(maker));
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  Viewer through(PaneId pane, People person) {
+    return viewers.at(pane, Objects.requireNonNull(contacts.get(person)).id(), clock.instant()).orElseThrow();
+  }
+
+  MarkupRow mark(PaneId pane, People person, VersionId version, MarkForm form) {
+    VersionRow row = deliverables.version(version).orElseThrow();
+    return placeMark.on(row, form, person.ofTeam() ? new Side.Team(as(person)) : new Side.Client(through(pane, person)));
+  }
+
+  static MarkForm point(int page, double x, double y, Intent intent, String note) {
+    return new MarkForm(page, "POINT", x, y, 0, 0, intent.name(), note, "client");
+  }
+
+  static MarkForm rectangle(int page, double x, double y, double width, double height, Intent intent, String note) {
+    return new MarkForm(page, "RECTANGLE", x, y, width, height, intent.name(), note, "client");
+  }
+
+  static MarkForm arrow(int page, double fromX, double fromY, double toX, double toY, Intent intent, String note) {
+    return new MarkForm(page, "ARROW", fromX, fromY, toX, toY, intent.name(), note, "client");
+  }
+
+  static MarkForm forTeam(MarkForm form) {
+    return new MarkForm(form.page(), form.shape(), form.x1(), form.y1(), form.x2(), form.y2(), form.intent(), form.note(), "team");
+  }
+
+  void answer(MarkupRow mark, People person, PaneId pane, Optional<MarkupProgress.Act> act, String said) {
+    MarkupRow fresh = markups.find(mark.id()).orElseThrow();
+    answerMark.to(fresh, new AnswerMark.AnswerForm(act.map(Enum::name).orElse(""), said, "client", fresh.revision()),
+        person.ofTeam() ? new Side.Team(as(person)) : new Side.Client(through(pane, person)));
+  }
+
+  void decide(PaneId pane, People person, VersionId version, Decision decision, String sentence) {
+    Sha256 sha256 = deliverables.version(version).orElseThrow().sha256();
+    decideOnVersion.by(through(pane, person), version, new DecideOnVersion.DecisionForm(decision, sha256, sentence, decision.signs() ? by(person) : ""));
+  }
+
+  void close(VersionId version, String reason) {
+    closeRound.byTeam(version, reason, by(People.INES));
+  }
+
+  void release(ItemId deliverable) {
+    releaseVersion.release(deliverable, by(People.INES));
+  }
+
+  Map<People, Contact> contacts() {
+    return contacts;
+  }
+}

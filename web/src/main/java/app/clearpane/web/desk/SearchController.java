@@ -1,0 +1,30 @@
+package app.clearpane.web.desk;
+
+import app.clearpane.store.desk.Finder;
+import app.clearpane.web.layout.TeamController;
+import java.util.List;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** Finding anything by a part of its name. */
+@TeamController
+class SearchController {
+  private static final int AT_MOST = 40;
+  private static final int LONGEST = 120;
+  private final Finder finder;
+
+  SearchController(Finder finder) {
+    this.finder = finder;
+  }
+
+  @GetMapping("/t/search")
+  String search(@RequestParam(defaultValue = "") String q, Model model) {
+    String words = q.strip().substring(0, Math.min(LONGEST, q.strip().length()));
+    model.addAttribute("q", words);
+    model.addAttribute("projects", words.isEmpty() ? List.of() : finder.projects(words, AT_MOST));
+    model.addAttribute("items", words.isEmpty() ? List.of() : finder.items(words, AT_MOST));
+    model.addAttribute("contacts", words.isEmpty() ? List.of() : finder.contacts(words, AT_MOST));
+    return "desk/search";
+  }
+}

@@ -1,0 +1,160 @@
+package app.clearpane.web.exposure;
+
+import app.clearpane.core.agency.ContactId;
+import app.clearpane.core.exposure.PaneId;
+import app.clearpane.core.exposure.SeatId;
+import app.clearpane.core.exposure.SeatRole;
+import app.clearpane.core.exposure.SeatState;
+import app.clearpane.core.project.ProjectId;
+import app.clearpane.store.agency.Contact;
+import app.clearpane.store.agency.People;
+import app.clearpane.store.agency.WaysIn;
+import app.clearpane.store.deliverable.Deliverables;
+import app.clearpane.store.deliverable.Round;
+import app.clearpane.store.exposure.Panes;
+import app.clearpane.store.exposure.SeatRow;
+import app.clearpane.store.exposure.Seats;
+import app.clearpane.store.project.Project;
+import app.clearpane.store.project.Projects;
+import app.clearpane.web.layout.NotThere;
+import app.clearpane.web.layout.Refused;
+import app.clearpane.web.layout.TheAgency;
+import app.clearpane.web.post.Letter;
+import app.clearpane.web.post.WriteMail;
+import app.clearpane.web.record.Tell;
+import app.clearpane.web.security.LinkKeys;
+import java.time.Clock;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Gives, changes and ends seats, names the lead voice, and sends people their link. */
+@Component
+public class GiveSeat {
+  private final Seats seats;
+  private final Panes panes;
+  private final Projects projects;
+  private final People people;
+  private final Deliverables deliverables;
+  private final WaysIn waysIn;
+  private final LinkKeys keys;
+  private final WriteMail mail;
+  private final TheAgency agency;
+  private final Tell tell;
+  private final Clock clock;
+
+  GiveSeat(Seats seats, Panes panes, Projects projects, People people, Deliverables deliverables, WaysIn waysIn, LinkKeys keys, WriteMail mail, TheAgency agency,
+      Tell tell, Clock clock) {
+    this.seats = seats;
+    this.panes = panes;
+    this.projects = projects;
+    this.people = people;
+    this.deliverables = deliverables;
+    this.waysIn = waysIn;
+    this.keys = keys;
+    this.mail = mail;
+    this.agency = agency;
+    this.tell = tell;
+    this.clock = clock;
+  }
+
+  /** Gives a contact a seat at a pane. @throws Refused if they have one */
+  @Transactional
+  public SeatId to(PaneId paneId, ContactId contactId, SeatRole role, String by) {
+    Panes.Row pane = NotThere.unless(panes.find(paneId));
+    Contact contact = NotThere.unless(people.contact(contactId));
+    Optional<SeatRow> had = seats.at(paneId, contactId).filter(seat -> seat.state() != SeatState.ENDED);
+    if (had.isPresent()) {
+      throw Refused.changedMeanwhile(contact.name() + " has a seat at “" + pane.name() + "” already, as " + inWords(had.get().role()) + ". Nothing was changed.");
+    }
+    SeatId seat = seats.give(paneId, contactId, role, clock.instant());
+    tell(pane, "seat.given", by, Map.of("name", contact.name(), "address", contact.email(), "role", role));
+    return seat;
+  }
+
+  /** Changes a seat's role. @throws Refused if it is the lead voice's, who always signs */
+  @Transactional
+  public ProjectId change(SeatId id, SeatRole role, int revision, String by) {
+    SeatRow seat = NotThere.unless(seats.find(id));
+    Panes.Row pane = panes.find(seat.pane()).orElseThrow();
+    if (seat.leadVoice() && role != SeatRole.SIGNATORY) {
+      throw Refused.because(seat.name() + " speaks for everybody at “" + pane.name() + "” and so always signs. Name another lead voice first.");
+    }
+    seats.changeRole(new SeatRow(seat.id(), seat.pane(), seat.contact(), seat.name(), seat.email(), seat.role(), seat.leadVoice(), seat.state(), seat.invitedAt(),
+        seat.acceptedAt(), revision), role);
+    tell(pane, "seat.changed", by, Map.of("name", seat.name(), "role", role));
+    return pane.project();
+  }
+
+  /** Makes this seat the one that speaks for all. It becomes a signatory's. */
+  @Transactional
+  public ProjectId nameLeadVoice(SeatId id, String by) {
+    SeatRow seat = NotThere.unless(seats.find(id).filter(found -> found.state() != SeatState.ENDED));
+    Panes.Row pane = panes.find(seat.pane()).orElseThrow();
+    seats.makeLeadVoice(seat);
+    tell(pane, "lead-voice.named", by, Map.of("name", seat.name()));
+    return pane.project();
+  }
+
+  /** Takes a seat away, at once. @throws Refused for the lead voice, or while the holder is asked to sign something */
+  @Transactional
+  public ProjectId end(SeatId id, String by) {
+    SeatRow seat = NotThere.unless(seats.find(id));
+    Panes.Row pane = panes.find(seat.pane()).orElseThrow();
+    if (seat.leadVoice() && seats.of(pane.id()).size() > 1) {
+      throw Refused.because(seat.name() + " speaks for everybody at “" + pane.name() + "”. Name another lead voice first, then end this seat.");
+    }
+    List<Round> waiting = deliverables.roundsOf(pane.project()).stream()
+        .filter(round -> round.open() && round.signatories().stream().anyMatch(s -> s.contact().equals(seat.contact()))).toList();
+    if (!waiting.isEmpty()) {
+      throw Refused.because(seat.name() + " is asked to sign " + waiting.size() + (waiting.size() == 1 ? " version" : " versions") + " that nobody has settled yet. Close the round first, then end this seat.");
+    }
+    seats.end(seat, clock.instant());
+    waysIn.revokeAll(seat.contact(), clock.instant());
+    tell(pane, "seat.ended", by, Map.of("name", seat.name()));
+    return pane.project();
+  }
+
+  /** Mails the holder a link to the pane. @throws Refused while the pane is not published */
+  @Transactional
+  public ProjectId sendLink(SeatId id, String by) {
+    SeatRow seat = NotThere.unless(seats.find(id).filter(found -> found.state() != SeatState.ENDED));
+    Panes.Row pane = panes.find(seat.pane()).orElseThrow();
+    if (pane.publishedAt() == null) {
+      throw Refused.because("The pane “" + pane.name() + "” is not published yet, so a link would lead nowhere. Publish it first.");
+    }
+    invite(seat, pane);
+    tell(pane, "seat.invited", by, Map.of("name", seat.name(), "address", seat.email()));
+    return pane.project();
+  }
+
+  /** Mails a link to everybody at a pane who was never sent one. */
+  @Transactional
+  public void sendLinksToNewcomers(PaneId id, String by) {
+    Panes.Row pane = panes.find(id).orElseThrow();
+    seats.of(id).stream().filter(seat -> seat.invitedAt() == null).forEach(seat -> {
+      invite(seat, pane);
+      tell(pane, "seat.invited", by, Map.of("name", seat.name(), "address", seat.email()));
+    });
+  }
+
+  private void invite(SeatRow seat, Panes.Row pane) {
+    Project project = projects.find(pane.project()).orElseThrow();
+    seats.invited(seat.id(), clock.instant());
+    String welcome = pane.welcome().isEmpty() ? "Here is where you see how " + project.name() + " is getting on, and what we need from you." : pane.welcome();
+    mail.to(people.contact(seat.contact()).orElseThrow(), new Letter(project.name() + ": your page with " + agency.get().name(),
+        List.of(welcome, "There is no account and no password. This link knows it is you, so please do not pass it on."), "Open your page",
+        keys.forContact(seat.contact(), "/c/panes/" + pane.id()), agency.get().name()));
+  }
+
+  private void tell(Panes.Row pane, String act, String by, Map<String, ?> payload) {
+    tell.of(pane.project(), pane.id().value(), new Tell.Happening(act, by, pane.name(), payload));
+  }
+
+  static String inWords(SeatRole role) {
+    return role.name().toLowerCase(Locale.ROOT);
+  }
+}

@@ -1,0 +1,57 @@
+package app.clearpane.web.exposure;
+
+import app.clearpane.core.exposure.ItemId;
+import app.clearpane.store.agency.Notes;
+import app.clearpane.store.exposure.Items;
+import app.clearpane.store.project.Project;
+import app.clearpane.web.layout.ForManagers;
+import app.clearpane.web.layout.NotThere;
+import app.clearpane.web.layout.TeamController;
+import app.clearpane.web.project.ProjectFrame;
+import app.clearpane.web.security.Person;
+import java.util.Set;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+
+/** Who sees one thing, and why; and the little window that changes it with a keystroke. */
+@TeamController
+class ItemController {
+  private final ProjectFrame frame;
+  private final Items items;
+  private final ItemSheet sheet;
+  private final Windows windows;
+  private final SetShowing setShowing;
+  private final Notes notes;
+
+  ItemController(ProjectFrame frame, Items items, ItemSheet sheet, Windows windows, SetShowing setShowing, Notes notes) {
+    this.frame = frame;
+    this.items = items;
+    this.sheet = sheet;
+    this.windows = windows;
+    this.setShowing = setShowing;
+    this.notes = notes;
+  }
+
+  @GetMapping("/t/items/{item}")
+  String one(@PathVariable ItemId item, @AuthenticationPrincipal Person.OfTeam me, Model model) {
+    Items.Row row = NotThere.unless(items.find(item));
+    Project project = frame.above(model, row.project(), "Panes");
+    model.addAttribute("sheet", sheet.of(project, item));
+    model.addAttribute("notes", notes.on(Set.of(item.value()), me.memberId()));
+    return "exposure/item";
+  }
+
+  /** Holds it back for everybody, or lets it go again; answers with its window. */
+  @PostMapping("/t/items/{item}/window")
+  @ForManagers
+  String turn(@PathVariable ItemId item, @AuthenticationPrincipal Person me, Model model) {
+    Items.Row row = NotThere.unless(items.find(item));
+    setShowing.turn(item, me.fullName());
+    model.addAttribute("item", item);
+    model.addAttribute("w", windows.of(row.project(), item));
+    return "layout/_window :: window";
+  }
+}

@@ -1,0 +1,101 @@
+package app.clearpane.web.exposure;
+
+import app.clearpane.core.agency.Name;
+import app.clearpane.core.exposure.PaneId;
+import app.clearpane.core.exposure.SeatId;
+import app.clearpane.core.project.ProjectId;
+import app.clearpane.store.exposure.LinkSeats;
+import app.clearpane.store.exposure.Panes;
+import app.clearpane.web.layout.Input;
+import app.clearpane.web.layout.NotThere;
+import app.clearpane.web.layout.TheAgency;
+import app.clearpane.web.record.Tell;
+import app.clearpane.web.security.LinkKeys;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Makes links for whoever has them, gives them other keys, and takes them back at once. */
+@Component
+public class MakeLink {
+  private static final int SHORTEST_PASSCODE = 4;
+  private static final int LONGEST_PASSCODE = 60;
+  private final LinkSeats links;
+  private final Panes panes;
+  private final LinkKeys keys;
+  private final PasswordEncoder passcodes;
+  private final TheAgency agency;
+  private final Tell tell;
+  private final Clock clock;
+
+  MakeLink(LinkSeats links, Panes panes, LinkKeys keys, PasswordEncoder passcodes, TheAgency agency, Tell tell, Clock clock) {
+    this.links = links;
+    this.panes = panes;
+    this.keys = keys;
+    this.passcodes = passcodes;
+    this.agency = agency;
+    this.tell = tell;
+    this.clock = clock;
+  }
+
+  /** A link as typed; a box that is not ticked does not come, an empty passcode asks for none, an empty last day lets it open as long as the pane is open. */
+  public record Form(String name, @Nullable Boolean mayMark, String passcode, String lastDay) {
+    boolean marks() {
+      return Boolean.TRUE.equals(mayMark);
+    }
+  }
+
+  /** A link that was made: its address is known now and never again. */
+  public record Made(SeatId link, String address) {}
+
+  /** Makes one. */
+  @Transactional
+  public Made at(PaneId paneId, Form form, String by) {
+    Panes.Row pane = NotThere.unless(panes.find(paneId));
+    Input input = new Input();
+    Optional<Name> named = input.name("The link", form.name());
+    Optional<LocalDate> lastDay = form.lastDay().isBlank() ? Optional.empty() : input.day("The last day", form.lastDay());
+    input.require(lastDay.isEmpty() || !lastDay.get().isBefore(agency.today()), "The last day is past already.");
+    input.require(form.passcode().isEmpty() || form.passcode().length() >= SHORTEST_PASSCODE && form.passcode().length() <= LONGEST_PASSCODE,
+        "A passcode has " + SHORTEST_PASSCODE + " to " + LONGEST_PASSCODE + " characters.");
+    input.allGood();
+    LinkKeys.Loose key = keys.loose();
+    Instant now = clock.instant();
+    SeatId link = links.add(new LinkSeats.Link(new SeatId(UUID.randomUUID()), paneId, named.orElseThrow().value(), form.marks(), form.passcode().isEmpty() ? null : passcodes.encode(form.passcode()),
+        lastDay.map(day -> day.plusDays(1).atStartOfDay(agency.get().zone()).toInstant()).orElse(null), null, by, now, 0, null), key.hash());
+    tell.of(pane.project(), paneId.value(), new Tell.Happening("link.made", by, pane.name(), Map.of("link", named.orElseThrow().value(), "mayMark", form.marks(), "passcode", form.passcode().isEmpty() ? "none" : "asked for",
+        "lastDay", form.lastDay())));
+    return new Made(link, key.address());
+  }
+
+  /** Gives it another key; whoever has the one before is out. */
+  @Transactional
+  public Made renew(SeatId id, String by) {
+    LinkSeats.Link link = NotThere.unless(links.find(id));
+    LinkKeys.Loose key = keys.loose();
+    links.renew(id, key.hash());
+    happened("link.renewed", link, by);
+    return new Made(id, key.address());
+  }
+
+  /** Takes it back: whoever came by it is out with the next byte. */
+  @Transactional
+  public ProjectId revoke(SeatId id, String by) {
+    LinkSeats.Link link = NotThere.unless(links.find(id));
+    links.revoke(id, clock.instant());
+    return happened("link.revoked", link, by);
+  }
+
+  private ProjectId happened(String act, LinkSeats.Link link, String by) {
+    Panes.Row pane = panes.find(link.pane()).orElseThrow();
+    tell.of(pane.project(), pane.id().value(), new Tell.Happening(act, by, pane.name(), Map.of("link", link.name())));
+    return pane.project();
+  }
+}

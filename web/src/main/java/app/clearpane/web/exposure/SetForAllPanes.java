@@ -1,0 +1,83 @@
+package app.clearpane.web.exposure;
+
+import app.clearpane.core.exposure.Aperture;
+import app.clearpane.core.exposure.ContentKind;
+import app.clearpane.store.agency.People;
+import app.clearpane.store.exposure.AgencyApertures;
+import app.clearpane.web.layout.Input;
+import app.clearpane.web.layout.Refused;
+import app.clearpane.web.layout.TheAgency;
+import app.clearpane.web.record.Tell;
+import java.time.Clock;
+import java.util.Map;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Sets what holds for all panes: the most that any may let through, and what those let through that follow the starting point. Both work at once. */
+@Component
+public class SetForAllPanes {
+  private static final int LONGEST_RULES = 2_000;
+  private final AgencyApertures apertures;
+  private final People people;
+  private final TheAgency agency;
+  private final Tell tell;
+  private final Clock clock;
+
+  SetForAllPanes(AgencyApertures apertures, People people, TheAgency agency, Tell tell, Clock clock) {
+    this.apertures = apertures;
+    this.people = people;
+    this.agency = agency;
+    this.tell = tell;
+    this.clock = clock;
+  }
+
+  /** The ceiling of a kind. */
+  @Transactional
+  public void ceiling(ContentKind kind, Aperture aperture, String by) {
+    pickableOrWhole(kind, aperture);
+    apertures.setCeiling(kind, aperture, by, clock.instant());
+    tell("ceiling.set", kind, aperture, by);
+  }
+
+  /** What panes let through of a kind that follow the starting point. */
+  @Transactional
+  public void startingPoint(ContentKind kind, Aperture aperture, String by) {
+    pickableOrWhole(kind, aperture);
+    apertures.setStartingPoint(kind, aperture, by, clock.instant());
+    tell("starting-point.set", kind, aperture, by);
+  }
+
+  /** Names the folders that pass where the ceiling for files is Filtered. */
+  @Transactional
+  public void ceilingFolders(String folders, String by) {
+    apertures.setCeilingFolders(ContentKind.FILES, FolderNames.of(folders));
+    tell.ofAgency(agency.get().id(), new Tell.Happening("ceiling.folders", by, agency.get().name(), Map.of("folders", String.join(", ", FolderNames.of(folders)))));
+  }
+
+  /** Names the folders that pass where the starting point for files is Filtered. */
+  @Transactional
+  public void startingFolders(String folders, String by) {
+    apertures.setStartingFolders(ContentKind.FILES, FolderNames.of(folders));
+    tell.ofAgency(agency.get().id(), new Tell.Happening("starting-point.folders", by, agency.get().name(), Map.of("folders", String.join(", ", FolderNames.of(folders)))));
+  }
+
+  /** Says how everybody works together; it stands in the guide of every pane. */
+  @Transactional
+  public void houseRules(String typed, String by) {
+    Input input = new Input();
+    String rules = input.text("The house rules", typed, LONGEST_RULES);
+    input.allGood();
+    people.setHouseRules(rules);
+    tell.ofAgency(agency.get().id(), new Tell.Happening("house-rules.set", by, agency.get().name(), Map.of("rules", rules)));
+  }
+
+  static void pickableOrWhole(ContentKind kind, Aperture aperture) {
+    if (!kind.apertures().contains(aperture)) {
+      throw Refused.because(kind.pickable() ? "There are no filters for this kind; choose Picked, and pick." : "Status is open or closed as a whole; there is nothing in it to pick.");
+    }
+  }
+
+  private void tell(String act, ContentKind kind, Aperture aperture, String by) {
+    tell.ofAgency(agency.get().id(), new Tell.Happening(act, by, agency.get().name(), Map.of("kind", kind, "aperture", aperture)));
+  }
+}

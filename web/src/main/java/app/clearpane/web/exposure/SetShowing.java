@@ -1,0 +1,102 @@
+package app.clearpane.web.exposure;
+
+import app.clearpane.core.exposure.ContentKind;
+import app.clearpane.core.exposure.Item;
+import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.exposure.PaneId;
+import app.clearpane.core.exposure.Setting;
+import app.clearpane.core.exposure.Showing;
+import app.clearpane.core.project.ProjectId;
+import app.clearpane.store.exposure.Items;
+import app.clearpane.store.exposure.Panes;
+import app.clearpane.web.layout.NotThere;
+import app.clearpane.web.layout.Refused;
+import app.clearpane.web.record.Tell;
+import java.time.Clock;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Says of single items that they are shown or held back. Holding back works at once; showing waits for publishing. */
+@Component
+public class SetShowing {
+  private static final int NAMED = 20;
+  private final Items items;
+  private final Panes panes;
+  private final Tell tell;
+  private final Clock clock;
+
+  SetShowing(Items items, Panes panes, Tell tell, Clock clock) {
+    this.items = items;
+    this.panes = panes;
+    this.tell = tell;
+    this.clock = clock;
+  }
+
+  /** For one pane. */
+  @Transactional
+  public ProjectId at(PaneId paneId, ItemId itemId, Showing showing, String by) {
+    Panes.Row pane = NotThere.unless(panes.find(paneId));
+    Items.Row item = NotThere.unless(items.find(itemId).filter(found -> found.project().equals(pane.project())));
+    if (showing == Showing.UNSET) {
+      panes.unset(paneId, itemId, by, clock.instant());
+    } else {
+      panes.setShowing(paneId, itemId, new Setting(showing, by, clock.instant()));
+    }
+    tell.of(pane.project(), itemId.value(), new Tell.Happening(act(showing), by, item.name(), Map.of("pane", pane.name(), "kind", item.kind())));
+    return pane.project();
+  }
+
+  /** The same for many items of one kind at one pane. @return the pane's project */
+  @Transactional
+  public ProjectId ofMany(PaneId paneId, ContentKind kind, Set<ItemId> chosen, boolean all, Showing showing, String by) {
+    Panes.Row pane = NotThere.unless(panes.find(paneId));
+    List<Item> these = items.ofProject(pane.project()).stream().filter(item -> item.kind() == kind && item.state() == Item.State.THERE && (all || chosen.contains(item.id()))).toList();
+    if (these.isEmpty()) {
+      throw Refused.because("Nothing is chosen. Tick what is meant, then choose again.");
+    }
+    panes.setShowings(paneId, these.stream().map(Item::id).toList(), showing, by, clock.instant());
+    tell.of(pane.project(), paneId.value(), new Tell.Happening(act(showing) + ".many", by, pane.name(),
+        Map.of("kind", kind, "count", these.size(), "names", these.stream().limit(NAMED).map(Item::name).collect(Collectors.joining(", ")))));
+    return pane.project();
+  }
+
+  private static String act(Showing showing) {
+    return switch (showing) {
+      case SHOWN -> "item.shown";
+      case HELD_BACK -> "item.held-back";
+      case UNSET -> "item.unset";
+    };
+  }
+
+  /** For every pane, at once. */
+  @Transactional
+  public ProjectId holdBackEverywhere(ItemId itemId, String by) {
+    Items.Row item = NotThere.unless(items.find(itemId));
+    panes.holdBackEverywhere(itemId, by, clock.instant());
+    tell.of(item.project(), itemId.value(), new Tell.Happening("item.held-back-everywhere", by, item.name(), Map.of("kind", item.kind())));
+    return item.project();
+  }
+
+  /** Holds it back for every pane, or leaves it to the panes again if it was. */
+  @Transactional
+  public void turn(ItemId itemId, String by) {
+    if (panes.isHeldBackEverywhere(itemId)) {
+      letGo(itemId, by);
+    } else {
+      holdBackEverywhere(itemId, by);
+    }
+  }
+
+  /** Leaves it to the panes again. */
+  @Transactional
+  public ProjectId letGo(ItemId itemId, String by) {
+    Items.Row item = NotThere.unless(items.find(itemId));
+    panes.letGo(itemId);
+    tell.of(item.project(), itemId.value(), new Tell.Happening("item.let-go", by, item.name(), Map.of("kind", item.kind())));
+    return item.project();
+  }
+}

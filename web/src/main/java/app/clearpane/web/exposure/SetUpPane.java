@@ -1,0 +1,137 @@
+package app.clearpane.web.exposure;
+
+import app.clearpane.core.agency.Name;
+import app.clearpane.core.exposure.Aperture;
+import app.clearpane.core.exposure.ContentKind;
+import app.clearpane.core.exposure.PaneId;
+import app.clearpane.core.project.ProjectId;
+import app.clearpane.store.exposure.Panes;
+import app.clearpane.store.project.Projects;
+import app.clearpane.web.layout.Input;
+import app.clearpane.web.layout.NotThere;
+import app.clearpane.web.layout.Refused;
+import app.clearpane.web.layout.TheAgency;
+import app.clearpane.web.record.Tell;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Makes panes, gives them their words, and sets their apertures. */
+@Component
+public class SetUpPane {
+  private static final int LONGEST_WELCOME = 800;
+  private static final int LONGEST_GUIDE = 2_000;
+  private final Panes panes;
+  private final Projects projects;
+  private final TheAgency agency;
+  private final Tell tell;
+  private final Clock clock;
+
+  SetUpPane(Panes panes, Projects projects, TheAgency agency, Tell tell, Clock clock) {
+    this.panes = panes;
+    this.projects = projects;
+    this.agency = agency;
+    this.tell = tell;
+    this.clock = clock;
+  }
+
+  /** Makes a pane through which nothing passes yet. */
+  @Transactional
+  public PaneId add(ProjectId project, String name, String welcome, String by) {
+    NotThere.unless(projects.find(project));
+    Input input = new Input();
+    Optional<Name> named = input.name("The pane", name);
+    String words = input.text("The welcome", welcome, LONGEST_WELCOME);
+    input.allGood();
+    PaneId pane = panes.add(project, named.orElseThrow().value(), words, clock.instant());
+    tell.of(project, pane.value(), new Tell.Happening("pane.added", by, named.orElseThrow().value(), Map.of()));
+    return pane;
+  }
+
+  /** Makes a pane like another one of the same project, without its seats. */
+  @Transactional
+  public PaneId copy(ProjectId project, PaneId like, String name, String by) {
+    Panes.Row from = NotThere.unless(panes.find(like).filter(found -> found.project().equals(project)));
+    Input input = new Input();
+    Optional<Name> named = input.name("The pane", name);
+    input.allGood();
+    PaneId pane = panes.copy(like, project, named.orElseThrow().value(), clock.instant());
+    tell.of(project, pane.value(), new Tell.Happening("pane.added", by, named.orElseThrow().value(), Map.of("like", from.name())));
+    return pane;
+  }
+
+  /** A pane's words as typed; an empty first day opens it when it is published, an empty last day keeps it open. */
+  public record WordsForm(String name, String welcome, @Nullable String guide, @Nullable String firstDay, String lastDay, int revision) {}
+
+  /** Changes a pane's name, welcome, guide, first and last day. */
+  @Transactional
+  public ProjectId change(PaneId id, WordsForm form, String by) {
+    Panes.Row pane = NotThere.unless(panes.find(id));
+    Input input = new Input();
+    Optional<Name> named = input.name("The pane", form.name());
+    String words = input.text("The welcome", form.welcome(), LONGEST_WELCOME);
+    Optional<LocalDate> lastDay = form.lastDay().isBlank() ? Optional.empty() : input.day("The last day", form.lastDay());
+    String guide = input.text("The guide", Objects.requireNonNullElse(form.guide(), ""), LONGEST_GUIDE);
+    String first = Objects.requireNonNullElse(form.firstDay(), "");
+    Optional<LocalDate> firstDay = first.isBlank() ? Optional.empty() : input.day("The first day", first);
+    input.require(firstDay.isEmpty() || lastDay.isEmpty() || !lastDay.get().isBefore(firstDay.get()), "The last day is before the first.");
+    input.allGood();
+    Optional<Instant> opens = firstDay.map(day -> day.atStartOfDay(agency.get().zone()).toInstant());
+    Optional<Instant> closes = lastDay.map(day -> day.plusDays(1).atStartOfDay(agency.get().zone()).toInstant());
+    panes.change(pane.saying(named.orElseThrow().value(), words, guide).open(opens.orElse(null), closes.orElse(null)).seenAt(form.revision()));
+    tell.of(pane.project(), id.value(), new Tell.Happening("pane.changed", by, named.orElseThrow().value(), Map.of("welcome", words, "guide", guide, "firstDay", first, "lastDay", form.lastDay())));
+    return pane.project();
+  }
+
+  /** Sets an aperture. Narrowing works at once; widening waits for publishing. */
+  @Transactional
+  public ProjectId setAperture(PaneId id, ContentKind kind, Aperture aperture, String by) {
+    Panes.Row pane = NotThere.unless(panes.find(id));
+    SetForAllPanes.pickableOrWhole(kind, aperture);
+    panes.setAperture(id, kind, aperture);
+    tell.of(pane.project(), id.value(), new Tell.Happening("aperture.set", by, pane.name(), Map.of("kind", kind, "aperture", aperture)));
+    return pane.project();
+  }
+
+  /** Names the folders that pass where files are Filtered. Fewer work at once; more wait for publishing. */
+  @Transactional
+  public ProjectId setFilters(PaneId id, String folders, String by) {
+    Panes.Row pane = NotThere.unless(panes.find(id));
+    Set<String> names = FolderNames.of(folders);
+    panes.setFilters(id, ContentKind.FILES, names);
+    tell.of(pane.project(), id.value(), new Tell.Happening("filter.set", by, pane.name(), Map.of("folders", String.join(", ", names))));
+    return pane.project();
+  }
+
+  /** Lets new items of a kind arrive Shown from now on, or unset again. */
+  @Transactional
+  public ProjectId setArrivals(PaneId id, ContentKind kind, boolean shown, String by) {
+    Panes.Row pane = NotThere.unless(panes.find(id));
+    if (!kind.pickable()) {
+      throw Refused.because("Status is open or closed as a whole; nothing arrives in it.");
+    }
+    panes.setArrivals(id, kind, shown, by, clock.instant());
+    tell.of(pane.project(), id.value(), new Tell.Happening(shown ? "arrivals.shown" : "arrivals.unset", by, pane.name(), Map.of("kind", kind)));
+    return pane.project();
+  }
+
+  /** Lets a pane follow the starting point again, or gives it apertures of its own, those of this moment. Both wait for publishing. */
+  @Transactional
+  public ProjectId follow(PaneId id, boolean follows, String by) {
+    Panes.Row pane = NotThere.unless(panes.find(id));
+    if (follows) {
+      panes.follow(id);
+    } else {
+      panes.giveItsOwn(id);
+    }
+    tell.of(pane.project(), id.value(), new Tell.Happening(follows ? "pane.follows" : "pane.has-its-own", by, pane.name(), Map.of()));
+    return pane.project();
+  }
+}

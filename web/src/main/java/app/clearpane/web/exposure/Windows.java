@@ -1,0 +1,106 @@
+package app.clearpane.web.exposure;
+
+import app.clearpane.core.agency.ContactId;
+import app.clearpane.core.exposure.Item;
+import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.exposure.Pane;
+import app.clearpane.core.exposure.Reason;
+import app.clearpane.core.exposure.Seat;
+import app.clearpane.core.exposure.SeatId;
+import app.clearpane.core.exposure.SeatRole;
+import app.clearpane.core.exposure.SeatState;
+import app.clearpane.core.exposure.Verdict;
+import app.clearpane.core.exposure.Visibility;
+import app.clearpane.core.project.ProjectId;
+import app.clearpane.store.exposure.Items;
+import app.clearpane.store.exposure.Panes;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+
+/** The little window on every row: to which audiences an item is shown, and why not to the others. */
+@Component
+public class Windows {
+  private final Panes panes;
+  private final Items items;
+  private final ReasonWords reasons;
+  private final Clock clock;
+
+  Windows(Panes panes, Items items, ReasonWords reasons, Clock clock) {
+    this.panes = panes;
+    this.items = items;
+    this.reasons = reasons;
+    this.clock = clock;
+  }
+
+  /**
+   * A window.
+   *
+   * @param look "shown", "held", "mixed" where it is a folder of which some is shown and some is not, or "out"
+   * @param audiences the names of those who see it
+   * @param reason a sentence for every audience
+   */
+  public record Window(String look, List<String> audiences, String reason) {
+    /** Who sees it, in a few words. */
+    public String words() {
+      return look.equals("mixed") ? "some of it is shown" : !audiences.isEmpty() ? "shown to " + String.join(", ", audiences) : look.equals("held") ? "held back" : "not shown";
+    }
+  }
+
+  /** The panes of a project and the windows of all its items. */
+  public record All(List<Panes.Row> panes, Map<ItemId, Window> windows) {}
+
+  /** The panes and windows of a project. */
+  public All all(ProjectId project) {
+    Panes.All all = panes.all(project);
+    return new All(all.rows(), of(all.panes(), items.forAnybody(project)));
+  }
+
+  /** The windows of all items of a project. */
+  public Map<ItemId, Window> of(ProjectId project) {
+    return all(project).windows();
+  }
+
+  /** The window of one item. */
+  public Window of(ProjectId project, ItemId item) {
+    return Objects.requireNonNull(of(project).get(item));
+  }
+
+  private Map<ItemId, Window> of(List<Pane> all, List<Item> everything) {
+    Map<ItemId, Window> windows = new HashMap<>();
+    everything.forEach(item -> windows.put(item.id(), window(item, all)));
+    Map<ItemId, Set<Boolean>> inside = new HashMap<>();
+    everything.stream().filter(item -> !item.folder() && item.state() == Item.State.THERE)
+        .forEach(item -> item.ancestors().forEach(above -> inside.computeIfAbsent(above.id(), none -> new HashSet<>()).add(!windows.get(item.id()).audiences().isEmpty())));
+    inside.forEach((folder, seen) -> {
+      if (seen.size() > 1) {
+        windows.computeIfPresent(folder, (id, window) -> new Window("mixed", window.audiences(), "Some of what lies in it is shown, some is not. " + window.reason()));
+      }
+    });
+    return windows;
+  }
+
+  private Window window(Item item, List<Pane> all) {
+    List<String> audiences = new ArrayList<>();
+    List<String> sentences = new ArrayList<>();
+    boolean held = false;
+    for (Pane pane : all) {
+      Seat anybody = new Seat(new SeatId(pane.id().value()), pane.id(), new ContactId(new UUID(0, 0)), SeatRole.READER, SeatState.ACCEPTED, false);
+      Verdict verdict = Visibility.decide(item, pane, Optional.of(anybody), clock.instant());
+      if (verdict.visible()) {
+        audiences.add(pane.name());
+      }
+      held |= verdict.reason() == Reason.HELD_BACK || verdict.reason() == Reason.HELD_BACK_ABOVE;
+      sentences.add(pane.name() + ": " + reasons.of(verdict) + ".");
+    }
+    return new Window(audiences.isEmpty() ? held ? "held" : "out" : "shown", audiences, sentences.isEmpty() ? "There is no pane yet." : String.join(" ", sentences));
+  }
+}

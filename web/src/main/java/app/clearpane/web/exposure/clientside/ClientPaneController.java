@@ -1,0 +1,62 @@
+package app.clearpane.web.exposure.clientside;
+
+import app.clearpane.store.exposure.clientside.Viewer;
+import app.clearpane.store.exposure.clientside.Viewers;
+import app.clearpane.web.layout.NotThere;
+import app.clearpane.web.security.Person;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** A client's home and their panes. */
+@Controller
+class ClientPaneController {
+  private final Viewers viewers;
+  private final PanePage panePage;
+  private final Looks looks;
+  private final Clock clock;
+
+  ClientPaneController(Viewers viewers, PanePage panePage, Looks looks, Clock clock) {
+    this.viewers = viewers;
+    this.panePage = panePage;
+    this.looks = looks;
+    this.clock = clock;
+  }
+
+  /** A pane on the home page, with what awaits the reader there. */
+  record Tile(Viewers.Heading heading, List<PanePage.Shown> waiting, String base) {}
+
+  @GetMapping("/c")
+  String home(@AuthenticationPrincipal Person person, Model model) {
+    if (person instanceof Person.ByLink guest) {
+      return "redirect:/c/panes/" + guest.paneId();
+    }
+    Person.OfClient me = (Person.OfClient) person;
+    List<Tile> tiles = new ArrayList<>();
+    for (Viewers.Heading heading : viewers.panesOf(me.contactId(), clock.instant())) {
+      Viewer viewer = NotThere.unless(viewers.at(heading.id(), me.contactId(), clock.instant()));
+      tiles.add(new Tile(heading, panePage.waiting(viewer), Through.base(viewer)));
+    }
+    if (tiles.size() == 1) {
+      return "redirect:" + tiles.get(0).base();
+    }
+    model.addAttribute("me", me);
+    model.addAttribute("tiles", tiles);
+    return "exposure/clientside/home";
+  }
+
+  @GetMapping({"/c/panes/{pane}", "/t/look/{seat}/{sight}"})
+  String pane(Viewer viewer, @RequestParam(required = false) @Nullable String decided, Model model) {
+    PanePage.Page page = panePage.of(viewer);
+    looks.listed(viewer, PanePage.items(page));
+    model.addAttribute("page", page);
+    model.addAttribute("decided", decided);
+    return "exposure/clientside/pane";
+  }
+}

@@ -1,0 +1,124 @@
+package app.clearpane.web.files;
+
+import app.clearpane.core.agency.Name;
+import app.clearpane.core.exposure.ContentKind;
+import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.project.ProjectId;
+import app.clearpane.formats.deliverable.ContentType;
+import app.clearpane.formats.deliverable.UnusableFile;
+import app.clearpane.formats.deliverable.Work;
+import app.clearpane.store.deliverable.Drawings;
+import app.clearpane.store.exposure.Items;
+import app.clearpane.web.exposure.NewItem;
+import app.clearpane.store.files.FileRow;
+import app.clearpane.store.files.ProjectFiles;
+import app.clearpane.store.files.Vault;
+import app.clearpane.store.project.Projects;
+import app.clearpane.web.House;
+import app.clearpane.web.deliverable.FileNames;
+import app.clearpane.web.jobs.Jobs;
+import app.clearpane.web.layout.Input;
+import app.clearpane.web.layout.NotThere;
+import app.clearpane.web.layout.Refused;
+import app.clearpane.web.record.Tell;
+import java.io.IOException;
+import java.io.InputStream;
+import java.time.Clock;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/** Adds files and folders to a project, deletes and restores them. What can be looked at is drawn as well. */
+@Component
+public class AddFile {
+  private final ProjectFiles files;
+  private final Projects projects;
+  private final NewItem newItem;
+  private final Items items;
+  private final Drawings drawings;
+  private final Vault vault;
+  private final Jobs jobs;
+  private final Tell tell;
+  private final House house;
+  private final TransactionTemplate transaction;
+  private final Clock clock;
+
+  AddFile(ProjectFiles files, Projects projects, NewItem newItem, Items items, Drawings drawings, Vault vault, Jobs jobs, Tell tell, House house, TransactionTemplate transaction, Clock clock) {
+    this.files = files;
+    this.projects = projects;
+    this.newItem = newItem;
+    this.items = items;
+    this.drawings = drawings;
+    this.vault = vault;
+    this.jobs = jobs;
+    this.tell = tell;
+    this.house = house;
+    this.transaction = transaction;
+    this.clock = clock;
+  }
+
+  /** Adds a file, in a folder or at the top. @throws IOException if it cannot be written; nothing is kept */
+  public ItemId to(ProjectId project, Optional<ItemId> folder, String fileName, InputStream content, String by) throws IOException {
+    NotThere.unless(projects.find(project));
+    if (folder.isPresent() && files.folders(project).stream().noneMatch(f -> f.id().equals(folder.get()))) {
+      throw new NotThere();
+    }
+    String name = FileNames.safe(fileName);
+    Vault.Stored stored = vault.store(content, house.largestUpload().toBytes());
+    if (stored.size() == 0) {
+      throw Refused.because("“" + name + "” is empty: it has 0 bytes. Nothing was kept; save it again where you made it and choose it once more.");
+    }
+    String mediaType = ContentType.of(vault.path(stored.sha256()));
+    Optional<Work> work = opened(stored, name);
+    return transaction.execute(status -> {
+      ItemId item = newItem.add(project, ContentKind.FILES, name, folder);
+      files.addFile(item, stored, mediaType, by);
+      work.filter(w -> drawings.begin(stored.sha256(), w.mediaType(), w.pages())).ifPresent(w -> jobs.enqueue("draw-pages", stored.sha256().hex()));
+      tell.of(project, item.value(), new Tell.Happening("file.added", by, name, Map.of("sha256", stored.sha256(), "size", stored.size())));
+      return item;
+    });
+  }
+
+  private Optional<Work> opened(Vault.Stored stored, String name) throws IOException {
+    try {
+      return Optional.of(Work.open(vault.path(stored.sha256()), name));
+    } catch (UnusableFile notToBeLookedAt) {
+      return Optional.empty();
+    }
+  }
+
+  /** Makes a folder. */
+  @Transactional
+  public ItemId folder(ProjectId project, String name, String by) {
+    NotThere.unless(projects.find(project));
+    Input input = new Input();
+    Optional<Name> named = input.name("The folder", name);
+    input.allGood();
+    ItemId item = newItem.add(project, ContentKind.FILES, named.orElseThrow().value(), Optional.empty());
+    files.addFolder(item);
+    tell.of(project, item.value(), new Tell.Happening("folder.added", by, named.orElseThrow().value(), Map.of()));
+    return item;
+  }
+
+  /** Deletes a file; it can be brought back. */
+  @Transactional
+  public ProjectId delete(ItemId id, String by) {
+    return change(id, by, "file.deleted", () -> items.delete(id, clock.instant()));
+  }
+
+  /** Brings a deleted file back. */
+  @Transactional
+  public ProjectId restore(ItemId id, String by) {
+    return change(id, by, "file.restored", () -> items.restore(id));
+  }
+
+  private ProjectId change(ItemId id, String by, String act, Runnable change) {
+    FileRow file = NotThere.unless(files.find(id));
+    ProjectId project = items.find(id).orElseThrow().project();
+    change.run();
+    tell.of(project, id.value(), new Tell.Happening(act, by, file.name(), Map.of("sha256", file.sha256())));
+    return project;
+  }
+}

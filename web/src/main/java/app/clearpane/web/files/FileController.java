@@ -1,0 +1,82 @@
+package app.clearpane.web.files;
+
+import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.project.ProjectId;
+import app.clearpane.store.files.FileRow;
+import app.clearpane.store.files.ProjectFiles;
+import app.clearpane.web.deliverable.SheetBytes;
+import app.clearpane.web.layout.Input;
+import app.clearpane.web.layout.NotThere;
+import app.clearpane.web.layout.TeamController;
+import app.clearpane.web.project.ProjectFrame;
+import app.clearpane.web.security.Person;
+import java.io.IOException;
+import java.util.Optional;
+import org.springframework.core.io.Resource;
+import org.springframework.http.ResponseEntity;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
+
+/** The files of a project. */
+@TeamController
+class FileController {
+  private final ProjectFrame frame;
+  private final ProjectFiles files;
+  private final FileWindows windows;
+  private final AddFile addFile;
+  private final SheetBytes bytes;
+
+  FileController(ProjectFrame frame, ProjectFiles files, FileWindows windows, AddFile addFile, SheetBytes bytes) {
+    this.frame = frame;
+    this.files = files;
+    this.windows = windows;
+    this.addFile = addFile;
+    this.bytes = bytes;
+  }
+
+  @GetMapping("/t/projects/{project}/files")
+  String all(@PathVariable ProjectId project, @RequestParam Optional<ItemId> deleted, Model model) {
+    frame.above(model, project, "Files");
+    model.addAttribute("files", windows.of(project));
+    model.addAttribute("folders", files.folders(project));
+    model.addAttribute("deleted", deleted.flatMap(files::find).orElse(null));
+    return "files/list";
+  }
+
+  @PostMapping("/t/projects/{project}/files")
+  String add(@PathVariable ProjectId project, @RequestParam MultipartFile file, @RequestParam String folder, @AuthenticationPrincipal Person me) throws IOException {
+    Input input = new Input();
+    String name = Optional.ofNullable(file.getOriginalFilename()).orElse("");
+    input.require(!name.isEmpty(), "Choose a file first.");
+    input.allGood();
+    addFile.to(project, folder.isEmpty() ? Optional.empty() : Optional.of(ItemId.of(folder)), name, file.getInputStream(), me.fullName());
+    return "redirect:/t/projects/" + project + "/files";
+  }
+
+  @PostMapping("/t/projects/{project}/folders")
+  String addFolder(@PathVariable ProjectId project, @RequestParam String name, @AuthenticationPrincipal Person me) {
+    addFile.folder(project, name, me.fullName());
+    return "redirect:/t/projects/" + project + "/files";
+  }
+
+  @PostMapping("/t/files/{file}/delete")
+  String delete(@PathVariable ItemId file, @AuthenticationPrincipal Person me) {
+    return "redirect:/t/projects/" + addFile.delete(file, me.fullName()) + "/files?deleted=" + file;
+  }
+
+  @PostMapping("/t/files/{file}/restore")
+  String restore(@PathVariable ItemId file, @AuthenticationPrincipal Person me) {
+    return "redirect:/t/projects/" + addFile.restore(file, me.fullName()) + "/files";
+  }
+
+  @GetMapping("/t/files/{file}/content")
+  ResponseEntity<Resource> content(@PathVariable ItemId file) {
+    FileRow found = NotThere.unless(files.find(file));
+    return bytes.download(found.sha256(), found.name());
+  }
+}

@@ -1,0 +1,37 @@
+package app.clearpane.web.layout;
+
+import app.clearpane.store.desk.TurnCounts;
+import app.clearpane.store.project.Project;
+import app.clearpane.web.security.Person;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.ControllerAdvice;
+import org.springframework.web.bind.annotation.ModelAttribute;
+
+/** What the band above every page of the team shows. */
+@ControllerAdvice(annotations = TeamController.class)
+class TeamFrame {
+  private static final int WORKED_ON = 30;
+  private final WorkedOn workedOn;
+
+  TeamFrame(WorkedOn workedOn) {
+    this.workedOn = workedOn;
+  }
+
+  @ModelAttribute("me")
+  Person.@Nullable OfTeam me(@AuthenticationPrincipal @Nullable Person person) {
+    return person instanceof Person.OfTeam member ? member : null;
+  }
+
+  /** The projects one may go to from anywhere. */
+  @ModelAttribute("worked")
+  List<Project> worked() {
+    return workedOn.projects().stream().limit(WORKED_ON).toList();
+  }
+
+  @ModelAttribute("counts")
+  TurnCounts.Counts counts() {
+    return workedOn.inAll();
+  }
+}

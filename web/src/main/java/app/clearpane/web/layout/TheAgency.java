@@ -1,0 +1,47 @@
+package app.clearpane.web.layout;
+
+import app.clearpane.core.plan.WorkingCalendar;
+import app.clearpane.store.agency.Agency;
+import app.clearpane.store.agency.People;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.concurrent.atomic.AtomicReference;
+import org.springframework.stereotype.Component;
+
+/** The agency of this installation, its working days and its today. Remembered once it is founded. */
+@Component
+public class TheAgency {
+  private final People people;
+  private final Clock clock;
+  private final AtomicReference<Agency> known = new AtomicReference<>();
+
+  TheAgency(People people, Clock clock) {
+    this.people = people;
+    this.clock = clock;
+  }
+
+  /** The agency. @throws NotThere before it was founded */
+  public Agency get() {
+    Agency agency = known.get();
+    if (agency == null) {
+      agency = NotThere.unless(people.agency());
+      known.set(agency);
+    }
+    return agency;
+  }
+
+  /** Whether it was founded. */
+  public boolean isFounded() {
+    return known.get() != null || people.agency().isPresent();
+  }
+
+  /** When it works. */
+  public WorkingCalendar calendar() {
+    return WorkingCalendar.weekdays(get().zone());
+  }
+
+  /** The day it is there. */
+  public LocalDate today() {
+    return LocalDate.ofInstant(clock.instant(), get().zone());
+  }
+}

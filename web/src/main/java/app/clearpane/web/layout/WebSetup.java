@@ -1,0 +1,81 @@
+package app.clearpane.web.layout;
+
+import app.clearpane.core.agency.TeamRole;
+import app.clearpane.web.security.Person;
+import jakarta.servlet.DispatcherType;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.lang.reflect.RecordComponent;
+import java.util.Arrays;
+import java.util.function.Predicate;
+import org.jspecify.annotations.Nullable;
+import org.springframework.beans.factory.ObjectProvider;
+import org.springframework.boot.web.servlet.FilterRegistrationBean;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.core.MethodParameter;
+import org.springframework.security.core.Authentication;
+import org.springframework.security.core.context.SecurityContextHolder;
+import org.springframework.web.method.HandlerMethod;
+import org.springframework.web.servlet.HandlerInterceptor;
+import org.springframework.web.servlet.config.annotation.InterceptorRegistry;
+import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
+import org.springframework.web.servlet.resource.ResourceUrlEncodingFilter;
+import org.springframework.web.servlet.resource.ResourceUrlProvider;
+
+/** Keeps what only managers or owners do to them, and lets a form in only with all its fields. */
+@Configuration(proxyBeanMethods = false)
+class WebSetup implements WebMvcConfigurer {
+  @Bean
+  FilterRegistrationBean<ResourceUrlEncodingFilter> staticAddresses(ObjectProvider<ResourceUrlProvider> resources) {
+    FilterRegistrationBean<ResourceUrlEncodingFilter> registration = new FilterRegistrationBean<>(new StaticAddresses(resources));
+    registration.setDispatcherTypes(DispatcherType.REQUEST, DispatcherType.ERROR);
+    return registration;
+  }
+
+  @Override
+  public void addInterceptors(InterceptorRegistry registry) {
+    registry.addInterceptor(new RolesOnly());
+    registry.addInterceptor(new WholeForms());
+  }
+
+  /** A form is a record whose name ends in Form; only fields that say so may be missing, and boxes that were not ticked. */
+  private static final class WholeForms implements HandlerInterceptor {
+    @Override
+    public boolean preHandle(HttpServletRequest request, HttpServletResponse response, Object handler) {
+      if (handler instanceof HandlerMethod method) {
+        for (MethodParameter parameter : method.getMethodParameters()) {
+          Class<?> type = parameter.getParameterType();
+          if (type.isRecord() && type.getSimpleName().endsWith("Form") && Arrays.stream(type.getRecordComponents()).anyMatch(field -> isMissing(field, request))) {
+            throw Refused.because("Something is missing from what was sent. Nothing was changed; go back and fill in the whole form.");
+          }
+        }
+      }
+      return true;
+    }
+
+    private static boolean isMissing(RecordComponent field, HttpServletRequest request) {
+      return field.getType() != boolean.class && !field.getAnnotatedType().isAnnotationPresent(Nullable.class) && request.getParameter(field.getName()) == null;
+    }
+  }
+
+  private static final class RolesOnly implements HandlerInterceptor {
+    @Override
+    public boolean preHandle(HttpServletRequest request, HttpServletResponse response, Object handler) {
+      if (handler instanceof HandlerMethod method) {
+        if (method.hasMethodAnnotation(ForManagers.class) && !isOfTeam(TeamRole::mayPublish)) {
+          throw new ManagersDoThis("a manager or an owner");
+        }
+        if (method.hasMethodAnnotation(ForOwners.class) && !isOfTeam(role -> role == TeamRole.OWNER)) {
+          throw new ManagersDoThis("an owner");
+        }
+      }
+      return true;
+    }
+
+    private static boolean isOfTeam(Predicate<TeamRole> role) {
+      Authentication who = SecurityContextHolder.getContext().getAuthentication();
+      return who != null && who.getPrincipal() instanceof Person.OfTeam member && role.test(member.role());
+    }
+  }
+}

@@ -1,0 +1,115 @@
+package app.clearpane.web.layout;
+
+import app.clearpane.store.Stale;
+import app.clearpane.store.files.Vault;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.util.List;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.dao.DuplicateKeyException;
+import org.springframework.http.HttpStatus;
+import org.springframework.validation.BindException;
+import org.springframework.web.bind.MissingRequestValueException;
+import org.springframework.web.bind.annotation.ControllerAdvice;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
+import org.springframework.web.multipart.MaxUploadSizeExceededException;
+import org.springframework.web.multipart.MultipartException;
+import org.springframework.web.multipart.support.MissingServletRequestPartException;
+import org.springframework.web.servlet.ModelAndView;
+import app.clearpane.web.House;
+
+/**
+ * Says what happened. A request by htmx gets a notice that stands above the form, which stays as it was typed; any other gets a page that
+ * gives back what was typed.
+ */
+@ControllerAdvice
+class WhenThingsGoWrong {
+  private static final Logger LOG = LoggerFactory.getLogger(WhenThingsGoWrong.class);
+  private final House house;
+
+  WhenThingsGoWrong(House house) {
+    this.house = house;
+  }
+
+  @ExceptionHandler
+  ModelAndView refused(Refused refused, HttpServletRequest request, HttpServletResponse response) {
+    return said(refused.isChangedMeanwhile() ? HttpStatus.CONFLICT : HttpStatus.UNPROCESSABLE_CONTENT, refused.sentences(), request, response);
+  }
+
+  @ExceptionHandler
+  ModelAndView stale(Stale stale, HttpServletRequest request, HttpServletResponse response) {
+    return said(HttpStatus.CONFLICT, List.of(stale.getMessage() + " by somebody else, so nothing of yours was saved over it.",
+        "Open the page anew to see how it stands, then do it again if it is still wanted."), request, response);
+  }
+
+  @ExceptionHandler
+  ModelAndView twice(DuplicateKeyException duplicate, HttpServletRequest request, HttpServletResponse response) {
+    return said(HttpStatus.CONFLICT, List.of("Somebody did the same in the same moment, so this was not done twice. Open the page anew to see how it stands."), request, response);
+  }
+
+  @ExceptionHandler
+  ModelAndView tooLarge(MaxUploadSizeExceededException large, HttpServletRequest request, HttpServletResponse response) {
+    return said(HttpStatus.CONTENT_TOO_LARGE, List.of(tooLargeSentence()), request, response);
+  }
+
+  @ExceptionHandler
+  ModelAndView tooLarge(Vault.TooLarge large, HttpServletRequest request, HttpServletResponse response) {
+    return said(HttpStatus.CONTENT_TOO_LARGE, List.of(tooLargeSentence()), request, response);
+  }
+
+  private String tooLargeSentence() {
+    return "This file is larger than " + house.largestUpload().toMegabytes() + " MB, the most that can be taken. Nothing was kept; what was there before is still there. Save it smaller and choose it again.";
+  }
+
+  @ExceptionHandler
+  ModelAndView unreadable(MultipartException broken, HttpServletRequest request, HttpServletResponse response) {
+    if (broken.getCause() instanceof IOException failure) {
+      return diskFull(failure, request, response);
+    }
+    return said(HttpStatus.UNPROCESSABLE_CONTENT, List.of("No file came with what was sent. Nothing was changed; choose the file again and send it."), request, response);
+  }
+
+  @ExceptionHandler
+  ModelAndView diskFull(IOException failure, HttpServletRequest request, HttpServletResponse response) {
+    LOG.error("a file could not be stored", failure);
+    return said(HttpStatus.INSUFFICIENT_STORAGE, List.of("The file could not be stored: the disk may be full. Nothing of it was kept, and what was there before is still there. Tell whoever runs this house, then try again."),
+        request, response);
+  }
+
+  @ExceptionHandler({NotThere.class, MethodArgumentTypeMismatchException.class})
+  void notThere(Exception notThere, HttpServletResponse response) throws IOException {
+    response.sendError(HttpStatus.NOT_FOUND.value());
+  }
+
+  @ExceptionHandler
+  ModelAndView managersOnly(ManagersDoThis tried, HttpServletRequest request, HttpServletResponse response) {
+    return said(HttpStatus.FORBIDDEN, List.of("Only " + tried.getMessage() + " can do this. Nothing was changed; ask one of them."), request, response);
+  }
+
+  @ExceptionHandler
+  ModelAndView unreadable(BindException unreadable, HttpServletRequest request, HttpServletResponse response) {
+    return said(HttpStatus.UNPROCESSABLE_CONTENT, List.of("Something in what was sent could not be read, so nothing was changed. Go back, check the fields and send it again."), request, response);
+  }
+
+  @ExceptionHandler({MissingRequestValueException.class, MissingServletRequestPartException.class})
+  ModelAndView missing(Exception missing, HttpServletRequest request, HttpServletResponse response) {
+    return said(HttpStatus.UNPROCESSABLE_CONTENT, List.of("Something is missing from what was sent. Nothing was changed; go back and fill in the whole form."), request, response);
+  }
+
+  private static ModelAndView said(HttpStatus status, List<String> sentences, HttpServletRequest request, HttpServletResponse response) {
+    boolean inPlace = request.getHeader("HX-Request") != null;
+    if (inPlace) {
+      response.setHeader("HX-Retarget", "#notice");
+      response.setHeader("HX-Reswap", "innerHTML");
+      response.setHeader("HX-Push-Url", "false");
+    }
+    ModelAndView page = new ModelAndView(inPlace ? "layout/_notice" : "layout/refused", status);
+    page.addObject("sentences", sentences);
+    page.addObject("typed", Typed.in(request));
+    page.addObject("back", request.getHeader("Referer"));
+    return page;
+  }
+}

@@ -1,0 +1,105 @@
+package app.clearpane.web.markup;
+
+import app.clearpane.core.deliverable.VersionId;
+import app.clearpane.core.markup.MarkupId;
+import app.clearpane.core.markup.MarkupProgress;
+import app.clearpane.store.deliverable.Drawings;
+import app.clearpane.store.deliverable.Round;
+import app.clearpane.store.deliverable.VersionRow;
+import app.clearpane.store.deliverable.clientside.VisibleDeliverables;
+import app.clearpane.store.exposure.clientside.Viewer;
+import app.clearpane.store.exposure.clientside.Viewers;
+import app.clearpane.store.markup.MarkupRow;
+import app.clearpane.store.markup.clientside.VisibleMarkups;
+import app.clearpane.web.exposure.clientside.Looks;
+import app.clearpane.web.layout.NotThere;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+
+/** The light table as a viewer sees it, and what they do on it. */
+@Component
+public class ClientTable {
+  private final Looks looks;
+  private final VisibleDeliverables deliverables;
+  private final VisibleMarkups markups;
+  private final Viewers viewers;
+  private final Drawings drawings;
+  private final PlaceMark placeMark;
+  private final AnswerMark answerMark;
+
+  ClientTable(VisibleDeliverables deliverables, VisibleMarkups markups, Viewers viewers, Drawings drawings, PlaceMark placeMark, AnswerMark answerMark, Looks looks) {
+    this.looks = looks;
+    this.deliverables = deliverables;
+    this.markups = markups;
+    this.viewers = viewers;
+    this.drawings = drawings;
+    this.placeMark = placeMark;
+    this.answerMark = answerMark;
+  }
+
+  /**
+   * What stands in the decision bar.
+   *
+   * @param asked whether this viewer is asked to sign
+   * @param mine what they said; empty if nothing yet
+   * @param unsettled Change marks open or taken on: while there are any, nobody can sign
+   * @param fixed marks that their sign-off would confirm, by label
+   * @param current whether this version is the newest they see
+   */
+  public record Bar(Optional<Round> round, boolean asked, Optional<Round.Said> mine, int unsettled, List<String> fixed, boolean current, boolean leadVoice) {
+    /** Whether they may decide now. */
+    public boolean mayDecide() {
+      return asked && current && round.filter(Round::open).isPresent();
+    }
+
+    /** Whether they may sign now. */
+    public boolean maySign() {
+      return mayDecide() && unsettled == 0;
+    }
+
+    /** Whether they may close the round with what was said so far. */
+    public boolean mayClose() {
+      return leadVoice && mayDecide() && mine.isPresent();
+    }
+  }
+
+  /** The table's page. @throws NotThere if they do not see the version */
+  public Map<String, Object> of(Viewer viewer, String base, VersionId id, int page, @Nullable Integer atX, @Nullable Integer atY) {
+    VersionRow version = NotThere.unless(deliverables.version(viewer, id));
+    VisibleDeliverables.Row deliverable = NotThere.unless(deliverables.find(viewer, version.deliverable()));
+    looks.opened(viewer, deliverable.id());
+    List<VersionRow> versions = deliverables.versions(viewer).stream().filter(v -> v.deliverable().equals(version.deliverable())).toList();
+    Drawings.Drawing drawing = drawings.find(version.sha256()).orElseThrow();
+    int shown = Math.max(1, Math.min(page, drawing.pages()));
+    List<MarkupRow> marks = markups.of(viewer, version.deliverable());
+    LightTable table = LightTable.of(base, deliverable.name(), version, versions, shown, drawing, drawings.sheet(version.sha256(), shown), marks, new Side.Client(viewer));
+    Map<String, Object> model = new HashMap<>(Map.of("table", table, "bar", bar(viewer, version, versions, marks), "viewer", viewer, "heading", viewers.heading(viewer), "deliverable", deliverable));
+    Spot.of(atX, atY, table).ifPresent(spot -> model.put("spot", spot));
+    return model;
+  }
+
+  private Bar bar(Viewer viewer, VersionRow version, List<VersionRow> versions, List<MarkupRow> marks) {
+    Optional<Round> round = deliverables.round(viewer, version.id());
+    boolean asked = round.filter(r -> r.signatories().stream().anyMatch(s -> s.contact().equals(viewer.contact()))).isPresent();
+    boolean completes = asked && round.orElseThrow().panel().completedBy(viewer.contact(), round.orElseThrow().decisions());
+    List<String> fixed = marks.stream().filter(m -> m.told() == MarkupProgress.FIXED && (completes || viewer.contact().equals(m.author().contact()))).map(m -> m.label().toString()).toList();
+    boolean current = versions.get(versions.size() - 1).id().equals(version.id());
+    return new Bar(round, asked, round.flatMap(r -> r.saidBy(viewer.contact())), LightTable.unsettledChanges(marks), fixed, current, viewer.leadVoice());
+  }
+
+  /** Places a mark. */
+  public void place(Viewer viewer, VersionId version, MarkForm form) {
+    placeMark.on(NotThere.unless(deliverables.version(viewer, version)), form, new Side.Client(viewer));
+  }
+
+  /** Answers a mark. @return the page it stands on */
+  public int answer(Viewer viewer, MarkupId mark, AnswerMark.AnswerForm form) {
+    MarkupRow found = NotThere.unless(markups.find(viewer, mark));
+    answerMark.to(found, form, new Side.Client(viewer));
+    return found.place().page();
+  }
+}

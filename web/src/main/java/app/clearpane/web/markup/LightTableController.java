@@ -1,0 +1,70 @@
+package app.clearpane.web.markup;
+
+import app.clearpane.core.deliverable.VersionId;
+import app.clearpane.core.markup.MarkupId;
+import app.clearpane.store.deliverable.Deliverables;
+import app.clearpane.store.deliverable.Drawings;
+import app.clearpane.store.deliverable.VersionRow;
+import app.clearpane.store.markup.MarkupRow;
+import app.clearpane.store.markup.Markups;
+import app.clearpane.web.deliverable.DeliverableState;
+import app.clearpane.web.deliverable.States;
+import app.clearpane.web.layout.NotThere;
+import app.clearpane.web.layout.TeamController;
+import app.clearpane.web.security.Person;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** The light table for the team. */
+@TeamController
+class LightTableController {
+  private final States states;
+  private final Deliverables deliverables;
+  private final Drawings drawings;
+  private final Markups markups;
+  private final PlaceMark placeMark;
+  private final AnswerMark answerMark;
+
+  LightTableController(States states, Deliverables deliverables, Drawings drawings, Markups markups, PlaceMark placeMark, AnswerMark answerMark) {
+    this.states = states;
+    this.deliverables = deliverables;
+    this.drawings = drawings;
+    this.markups = markups;
+    this.placeMark = placeMark;
+    this.answerMark = answerMark;
+  }
+
+  @GetMapping("/t/versions/{version}/light-table")
+  String look(@PathVariable VersionId version, @RequestParam(defaultValue = "1") int page, @RequestParam(name = "at.x", required = false) Integer atX,
+      @RequestParam(name = "at.y", required = false) Integer atY, @AuthenticationPrincipal Person.OfTeam me, Model model) {
+    VersionRow found = NotThere.unless(deliverables.version(version));
+    DeliverableState state = states.withThreads(found.deliverable());
+    Drawings.Drawing drawing = drawings.find(found.sha256()).orElseThrow();
+    int shown = Math.max(1, Math.min(page, drawing.pages()));
+    LightTable table = LightTable.of("/t", state.deliverable().name(), found, state.versions(), shown, drawing, drawings.sheet(found.sha256(), shown),
+        state.marks(), new Side.Team(me));
+    model.addAttribute("sashOf", state.deliverable().project());
+    model.addAttribute("table", table);
+    model.addAttribute("state", state);
+    model.addAttribute("round", state.rounds().stream().filter(r -> r.version().equals(version)).findFirst().orElse(null));
+    Spot.of(atX, atY, table).ifPresent(spot -> model.addAttribute("spot", spot));
+    return "markup/light-table";
+  }
+
+  @PostMapping("/t/versions/{version}/marks")
+  String place(@PathVariable VersionId version, MarkForm form, @AuthenticationPrincipal Person.OfTeam me) {
+    placeMark.on(NotThere.unless(deliverables.version(version)), form, new Side.Team(me));
+    return "redirect:/t/versions/" + version + "/light-table?page=" + form.page();
+  }
+
+  @PostMapping("/t/marks/{mark}/answers")
+  String answer(@PathVariable MarkupId mark, AnswerMark.AnswerForm form, @RequestParam VersionId on, @AuthenticationPrincipal Person.OfTeam me) {
+    MarkupRow found = NotThere.unless(markups.find(mark));
+    answerMark.to(found, form, new Side.Team(me));
+    return "redirect:/t/versions/" + on + "/light-table?page=" + found.place().page() + "#mark-" + mark;
+  }
+}

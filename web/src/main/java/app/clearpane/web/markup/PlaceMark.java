@@ -1,0 +1,62 @@
+package app.clearpane.web.markup;
+
+import app.clearpane.core.exposure.PaneId;
+import app.clearpane.core.markup.MarkupId;
+import app.clearpane.core.markup.MarkupProgress;
+import app.clearpane.store.deliverable.Deliverable;
+import app.clearpane.store.deliverable.Deliverables;
+import app.clearpane.store.deliverable.Drawings;
+import app.clearpane.store.deliverable.VersionRow;
+import app.clearpane.store.markup.MarkupRow;
+import app.clearpane.store.markup.Markups;
+import app.clearpane.web.layout.Refused;
+import app.clearpane.web.record.Tell;
+import java.time.Clock;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Places a mark on a version. */
+@Component
+public class PlaceMark {
+  private final Deliverables deliverables;
+  private final Drawings drawings;
+  private final Markups markups;
+  private final Tell tell;
+  private final Clock clock;
+
+  PlaceMark(Deliverables deliverables, Drawings drawings, Markups markups, Tell tell, Clock clock) {
+    this.deliverables = deliverables;
+    this.drawings = drawings;
+    this.markups = markups;
+    this.tell = tell;
+    this.clock = clock;
+  }
+
+  /** Places it. Whoever calls this has checked that the version may be seen by whoever asks. @throws Refused if it cannot stand there */
+  @Transactional
+  public MarkupRow on(VersionRow version, MarkForm form, Side side) {
+    Deliverable deliverable = deliverables.find(version.deliverable()).orElseThrow();
+    PaneId pane = side instanceof Side.Client client ? client.viewer().pane() : deliverable.pane();
+    boolean forTeam = side instanceof Side.Team && (form.forTeam() || version.draft());
+    refuseIfNotPossible(version, form, side);
+    MarkupRow mark = new MarkupRow(new MarkupId(UUID.randomUUID()), version.id(), version.number(), pane,
+        forTeam ? null : markups.nextNumber(version.id(), pane), forTeam ? markups.nextTeamNumber(version.id(), pane) : null,
+        form.place(), form.intended(), MarkupProgress.OPEN, form.said(), side.author(), null, null, 1, clock.instant(), List.of());
+    markups.add(mark);
+    tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening(forTeam ? "mark.placed.for-team" : "mark.placed", mark.author().name(),
+        deliverable.name(), Map.of("mark", mark.id(), "label", mark.label().toString(), "sha256", version.sha256(), "page", form.page(), "intent", mark.intent(), "note", mark.note())));
+    return mark;
+  }
+
+  private void refuseIfNotPossible(VersionRow version, MarkForm form, Side side) {
+    if (side instanceof Side.Client client && !client.viewer().role().mayMarkUp()) {
+      throw Refused.because("Your seat is for reading. Ask the studio if you would like to leave notes.");
+    }
+    if (form.page() < 1 || form.page() > drawings.find(version.sha256()).orElseThrow().pages()) {
+      throw Refused.because("This version has no sheet " + form.page() + ". Nothing was saved.");
+    }
+  }
+}

@@ -1,0 +1,45 @@
+package app.clearpane.web.markup.clientside;
+
+import app.clearpane.core.deliverable.VersionId;
+import app.clearpane.core.markup.MarkupId;
+import app.clearpane.store.exposure.clientside.Viewer;
+import app.clearpane.web.exposure.clientside.Through;
+import app.clearpane.web.markup.AnswerMark;
+import app.clearpane.web.markup.ClientTable;
+import app.clearpane.web.markup.MarkForm;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** The light table for clients. */
+@Controller
+class ClientTableController {
+  private final ClientTable tables;
+
+  ClientTableController(ClientTable tables) {
+    this.tables = tables;
+  }
+
+  @GetMapping({"/c/panes/{pane}/versions/{version}", "/t/look/{seat}/{sight}/versions/{version}"})
+  String look(Viewer viewer, @PathVariable VersionId version, @RequestParam(defaultValue = "1") int page,
+      @RequestParam(name = "at.x", required = false) @Nullable Integer atX, @RequestParam(name = "at.y", required = false) @Nullable Integer atY, Model model) {
+    model.addAllAttributes(tables.of(viewer, Through.base(viewer), version, page, atX, atY));
+    return "markup/clientside/light-table";
+  }
+
+  @PostMapping("/c/panes/{pane}/versions/{version}/marks")
+  String place(Viewer viewer, @PathVariable VersionId version, MarkForm form) {
+    tables.place(viewer, version, form);
+    return "redirect:" + Through.base(viewer) + "/versions/" + version + "?page=" + form.page();
+  }
+
+  @PostMapping("/c/panes/{pane}/marks/{mark}/answers")
+  String answer(Viewer viewer, @PathVariable MarkupId mark, AnswerMark.AnswerForm form, @RequestParam VersionId on) {
+    int page = tables.answer(viewer, mark, form);
+    return "redirect:" + Through.base(viewer) + "/versions/" + on + "?page=" + page + "#mark-" + mark;
+  }
+}

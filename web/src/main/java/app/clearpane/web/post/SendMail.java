@@ -1,0 +1,65 @@
+package app.clearpane.web.post;
+
+import app.clearpane.store.post.Mails;
+import app.clearpane.web.House;
+import app.clearpane.web.jobs.Job;
+import jakarta.mail.MessagingException;
+import jakarta.mail.internet.InternetAddress;
+import jakarta.mail.internet.MimeMessage;
+import java.io.UnsupportedEncodingException;
+import java.nio.charset.StandardCharsets;
+import java.time.Clock;
+import java.util.Date;
+import java.util.UUID;
+import org.springframework.mail.MailException;
+import org.springframework.mail.javamail.JavaMailSender;
+import org.springframework.mail.javamail.MimeMessageHelper;
+import org.springframework.stereotype.Component;
+
+/** Hands a mail to the mail server. */
+@Component
+class SendMail implements Job {
+  static final String NAME = "send-mail";
+  private final Mails mails;
+  private final JavaMailSender sender;
+  private final House house;
+  private final Clock clock;
+
+  SendMail(Mails mails, JavaMailSender sender, House house, Clock clock) {
+    this.mails = mails;
+    this.sender = sender;
+    this.house = house;
+    this.clock = clock;
+  }
+
+  @Override
+  public String name() {
+    return NAME;
+  }
+
+  @Override
+  public void run(String about) {
+    mails.unsent(UUID.fromString(about)).ifPresent(mail -> {
+      try {
+        sender.send(message(mail));
+      } catch (MailException | MessagingException | UnsupportedEncodingException e) {
+        mails.failed(mail.id(), e.getMessage());
+        throw new IllegalStateException("mail " + mail.id() + " could not be sent", e);
+      }
+      mails.sent(mail.id(), clock.instant());
+    });
+  }
+
+  private MimeMessage message(Mails.Mail mail) throws MessagingException, UnsupportedEncodingException {
+    MimeMessage message = sender.createMimeMessage();
+    MimeMessageHelper helper = new MimeMessageHelper(message, true, StandardCharsets.UTF_8.name());
+    helper.setFrom(house.from());
+    helper.setTo(new InternetAddress(mail.recipient(), mail.recipientName(), StandardCharsets.UTF_8.name()));
+    helper.setSentDate(Date.from(mail.writtenAt()));
+    helper.setSubject(mail.subject());
+    helper.setText(mail.plain(), mail.html());
+    message.setHeader("Message-ID", "<" + mail.id() + "@" + house.from().substring(house.from().indexOf('@') + 1) + ">");
+    message.setHeader("Auto-Submitted", "auto-generated");
+    return message;
+  }
+}

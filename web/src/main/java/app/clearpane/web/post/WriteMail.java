@@ -1,0 +1,46 @@
+package app.clearpane.web.post;
+
+import app.clearpane.core.agency.ContactId;
+import app.clearpane.core.agency.Name;
+import app.clearpane.store.agency.Contact;
+import app.clearpane.store.agency.TeamMember;
+import app.clearpane.store.post.Mails;
+import app.clearpane.web.jobs.Jobs;
+import app.clearpane.web.layout.Pages;
+import java.time.Clock;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+
+/** Writes a mail into the queue, in the transaction of its cause. */
+@Component
+public class WriteMail {
+  private final Mails mails;
+  private final Jobs jobs;
+  private final Pages pages;
+  private final Clock clock;
+
+  WriteMail(Mails mails, Jobs jobs, Pages pages, Clock clock) {
+    this.mails = mails;
+    this.jobs = jobs;
+    this.pages = pages;
+    this.clock = clock;
+  }
+
+  /** To a contact. */
+  public void to(Contact contact, Letter letter) {
+    write(contact.name(), contact.email(), Optional.of(contact.id()), letter);
+  }
+
+  /** To one of the team. */
+  public void to(TeamMember member, Letter letter) {
+    write(member.name(), member.email(), Optional.empty(), letter);
+  }
+
+  private void write(String name, String address, Optional<ContactId> contact, Letter letter) {
+    String first = new Name(name).first();
+    Mails.Mail mail = new Mails.Mail(UUID.randomUUID(), name, address, letter.subject(), pages.render("post/letter", Map.of("letter", letter, "first", first)), letter.plain(first), clock.instant());
+    jobs.enqueue(SendMail.NAME, mails.add(mail, contact));
+  }
+}

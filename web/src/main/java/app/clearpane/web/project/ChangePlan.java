@@ -1,0 +1,93 @@
+package app.clearpane.web.project;
+
+import app.clearpane.core.agency.Name;
+import app.clearpane.core.exposure.ContentKind;
+import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.project.ProjectId;
+import app.clearpane.web.exposure.NewItem;
+import app.clearpane.store.project.Milestone;
+import app.clearpane.store.project.Phase;
+import app.clearpane.store.project.Project;
+import app.clearpane.store.project.Projects;
+import app.clearpane.web.layout.Input;
+import app.clearpane.web.layout.NotThere;
+import app.clearpane.web.record.Tell;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Changes the phases and milestones of a project, and puts it away. */
+@Component
+public class ChangePlan {
+  private final Projects projects;
+  private final NewItem newItem;
+  private final Tell tell;
+  private final Clock clock;
+
+  ChangePlan(Projects projects, NewItem newItem, Tell tell, Clock clock) {
+    this.projects = projects;
+    this.newItem = newItem;
+    this.tell = tell;
+    this.clock = clock;
+  }
+
+  @Transactional
+  void phase(ProjectId project, UUID id, PhaseForm form, String by) {
+    Phase phase = NotThere.unless(projects.phase(project, id));
+    Input input = new Input();
+    Optional<LocalDate> starts = input.day("The first day", form.startsOn());
+    Optional<LocalDate> ends = input.day("The last day", form.endsOn());
+    input.require(starts.isEmpty() || ends.isEmpty() || !ends.get().isBefore(starts.get()), "The last day of " + phase.name() + " is before its first.");
+    input.allGood();
+    move(project, new Phase(id, phase.name(), starts.orElseThrow(), ends.orElseThrow(), Phase.Stage.valueOf(form.stage()), form.revision()), by);
+  }
+
+  /** Changes a phase. */
+  @Transactional
+  public void move(ProjectId project, Phase wanted, String by) {
+    projects.changePhase(project, wanted);
+    tell.of(project, wanted.id(), new Tell.Happening("phase.changed", by, wanted.name(),
+        Map.of("startsOn", wanted.startsOn(), "endsOn", wanted.endsOn(), "stage", wanted.stage())));
+  }
+
+  @Transactional
+  void addMilestone(ProjectId project, String name, String fallsOn, String by) {
+    NotThere.unless(projects.find(project));
+    Input input = new Input();
+    Optional<Name> named = input.name("The milestone", name);
+    Optional<LocalDate> day = input.day("Its day", fallsOn);
+    input.allGood();
+    addMilestone(project, named.orElseThrow(), day.orElseThrow(), by);
+  }
+
+  /** Adds a milestone. */
+  @Transactional
+  public ItemId addMilestone(ProjectId project, Name name, LocalDate fallsOn, String by) {
+    ItemId item = newItem.add(project, ContentKind.DATES, name.value(), Optional.empty());
+    projects.addMilestone(item, fallsOn);
+    tell.of(project, item.value(), new Tell.Happening("milestone.added", by, name.value(), Map.of("fallsOn", fallsOn)));
+    return item;
+  }
+
+  @Transactional
+  void milestone(ProjectId project, ItemId id, MilestoneForm form, String by) {
+    Milestone milestone = NotThere.unless(projects.milestones(project).stream().filter(m -> m.id().equals(id)).findFirst());
+    Input input = new Input();
+    Optional<LocalDate> day = input.day("The day of " + milestone.name(), form.fallsOn());
+    input.allGood();
+    projects.changeMilestone(new Milestone(id, milestone.name(), day.orElseThrow(), form.reached(), form.revision()));
+    tell.of(project, id.value(), new Tell.Happening("milestone.changed", by, milestone.name(), Map.of("fallsOn", day.orElseThrow(), "reached", form.reached())));
+  }
+
+  /** Puts a project away. */
+  @Transactional
+  public void archive(ProjectId id, String by) {
+    Project project = NotThere.unless(projects.find(id));
+    projects.archive(project, clock.instant());
+    tell.of(id, id.value(), new Tell.Happening("project.archived", by, project.fullName(), Map.of()));
+  }
+}

@@ -1,0 +1,84 @@
+package app.clearpane.web.project;
+
+import app.clearpane.core.agency.ClientId;
+import app.clearpane.core.agency.EmailAddress;
+import app.clearpane.core.agency.Name;
+import app.clearpane.core.exposure.ContentKind;
+import app.clearpane.core.project.PhaseTemplate;
+import app.clearpane.core.project.ProjectId;
+import app.clearpane.store.agency.Contact;
+import app.clearpane.store.agency.People;
+import app.clearpane.web.exposure.NewItem;
+import app.clearpane.store.project.Phase;
+import app.clearpane.store.project.Project;
+import app.clearpane.store.project.Projects;
+import app.clearpane.web.layout.Refused;
+import app.clearpane.web.layout.TheAgency;
+import app.clearpane.web.record.Tell;
+import app.clearpane.web.security.Person;
+import java.math.BigDecimal;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Opens a project: its client and contacts, its days, its phases from a template. */
+@Component
+public class OpenProject {
+  private final Projects projects;
+  private final People people;
+  private final NewItem newItem;
+  private final TheAgency agency;
+  private final Tell tell;
+  private final Clock clock;
+
+  OpenProject(Projects projects, People people, NewItem newItem, TheAgency agency, Tell tell, Clock clock) {
+    this.projects = projects;
+    this.people = people;
+    this.newItem = newItem;
+    this.agency = agency;
+    this.tell = tell;
+    this.clock = clock;
+  }
+
+  /** Somebody at the client. */
+  public record NewContact(Name name, EmailAddress email, String says) {}
+
+  /** What a project is opened with. */
+  public record Wanted(Name client, Name name, String cover, String currency, BigDecimal taxPercent, LocalDate startsOn, LocalDate agreedOn,
+      PhaseTemplate template, List<NewContact> contacts) {}
+
+  /** Opens it. @throws Refused if an address belongs to somebody at another client */
+  @Transactional
+  public ProjectId open(Wanted wanted, Person.OfTeam by) {
+    Instant now = clock.instant();
+    ClientId client = people.clientNamed(wanted.client(), now);
+    Project project = new Project(new ProjectId(UUID.randomUUID()), client, wanted.client().value(), by.memberId(), wanted.name().value(), wanted.cover(), wanted.currency(),
+        wanted.taxPercent(), wanted.startsOn(), wanted.agreedOn(), null, 1);
+    projects.open(project, now);
+    int position = 0;
+    for (PhaseTemplate.Laid phase : wanted.template().layOut(wanted.startsOn(), wanted.agreedOn(), agency.calendar())) {
+      projects.addPhase(project.id(), new Phase(UUID.randomUUID(), phase.name(), phase.startsOn(), phase.endsOn(), Phase.Stage.TO_DO, 1), position++);
+    }
+    projects.addMilestone(newItem.add(project.id(), ContentKind.DATES, wanted.template().finish(), Optional.empty()), wanted.agreedOn());
+    wanted.contacts().forEach(contact -> takeIn(client, contact));
+    tell.of(project.id(), project.id().value(), new Tell.Happening("project.opened", by.fullName(), project.fullName(),
+        Map.of("startsOn", wanted.startsOn(), "agreedOn", wanted.agreedOn(), "currency", wanted.currency(), "taxPercent", wanted.taxPercent())));
+    return project.id();
+  }
+
+  /** Takes in a contact, unless they are known at this client already. */
+  @Transactional
+  public Contact takeIn(ClientId client, NewContact contact) {
+    Optional<Contact> known = people.contactAt(contact.email());
+    if (known.isPresent() && !known.get().client().equals(client)) {
+      throw Refused.because(contact.email() + " belongs to " + known.get().name() + " at another client. Nothing was saved; use another address.");
+    }
+    return known.orElseGet(() -> people.addContact(client, contact.name(), contact.email(), contact.says(), clock.instant()));
+  }
+}

@@ -1,0 +1,101 @@
+package app.clearpane.web.project;
+
+import app.clearpane.core.project.PhaseTemplate;
+import app.clearpane.core.project.ProjectId;
+import app.clearpane.store.agency.Notes;
+import app.clearpane.store.agency.People;
+import app.clearpane.store.project.Project;
+import app.clearpane.web.exposure.Windows;
+import app.clearpane.web.layout.ForManagers;
+import app.clearpane.web.layout.TeamController;
+import app.clearpane.web.layout.TheAgency;
+import app.clearpane.web.security.Person;
+import java.util.Set;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** Opening a project; its phases and milestones. */
+@TeamController
+class ProjectController {
+  private final OpenProject openProject;
+  private final ChangePlan changePlan;
+  private final ProjectFrame frame;
+  private final PlanView plan;
+  private final Windows windows;
+  private final Notes notes;
+  private final People people;
+  private final TheAgency agency;
+
+  ProjectController(OpenProject openProject, ChangePlan changePlan, ProjectFrame frame, PlanView plan, Windows windows, Notes notes, People people, TheAgency agency) {
+    this.openProject = openProject;
+    this.changePlan = changePlan;
+    this.frame = frame;
+    this.plan = plan;
+    this.windows = windows;
+    this.notes = notes;
+    this.people = people;
+    this.agency = agency;
+  }
+
+  @GetMapping("/t/projects/new")
+  @ForManagers
+  String blank(Model model) {
+    model.addAttribute("form", ProjectForm.empty(agency.today()));
+    model.addAttribute("covers", ProjectForm.COVERS);
+    model.addAttribute("templates", PhaseTemplate.values());
+    model.addAttribute("clients", people.clients());
+    return "project/new";
+  }
+
+  @PostMapping("/t/projects")
+  @ForManagers
+  String open(ProjectForm form, @AuthenticationPrincipal Person.OfTeam me) {
+    return "redirect:/t/projects/" + openProject.open(form.wanted(), me) + "/deliverables";
+  }
+
+  @GetMapping("/t/projects/{project}")
+  String front(@PathVariable ProjectId project) {
+    return "redirect:/t/projects/" + project + "/deliverables";
+  }
+
+  @GetMapping("/t/projects/{project}/plan")
+  String plan(@PathVariable ProjectId project, @AuthenticationPrincipal Person.OfTeam me, Model model) {
+    Project found = frame.above(model, project, "Plan");
+    model.addAttribute("plan", plan.of(found));
+    model.addAttribute("windows", windows.of(project));
+    model.addAttribute("notes", notes.on(Set.of(project.value()), me.memberId()));
+    return "project/plan";
+  }
+
+  @PostMapping("/t/projects/{project}/phases/{phase}")
+  @ForManagers
+  String changePhase(@PathVariable ProjectId project, @PathVariable java.util.UUID phase, PhaseForm form, @AuthenticationPrincipal Person me) {
+    changePlan.phase(project, phase, form, me.fullName());
+    return "redirect:/t/projects/" + project + "/plan";
+  }
+
+  @PostMapping("/t/projects/{project}/milestones")
+  @ForManagers
+  String addMilestone(@PathVariable ProjectId project, @RequestParam String name, @RequestParam String fallsOn, @AuthenticationPrincipal Person me) {
+    changePlan.addMilestone(project, name, fallsOn, me.fullName());
+    return "redirect:/t/projects/" + project + "/plan";
+  }
+
+  @PostMapping("/t/projects/{project}/milestones/{milestone}")
+  @ForManagers
+  String changeMilestone(@PathVariable ProjectId project, @PathVariable app.clearpane.core.exposure.ItemId milestone, MilestoneForm form, @AuthenticationPrincipal Person me) {
+    changePlan.milestone(project, milestone, form, me.fullName());
+    return "redirect:/t/projects/" + project + "/plan";
+  }
+
+  @PostMapping("/t/projects/{project}/archive")
+  @ForManagers
+  String archive(@PathVariable ProjectId project, @AuthenticationPrincipal Person me) {
+    changePlan.archive(project, me.fullName());
+    return "redirect:/t";
+  }
+}

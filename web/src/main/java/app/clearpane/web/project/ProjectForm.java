@@ -1,0 +1,80 @@
+package app.clearpane.web.project;
+
+import app.clearpane.core.agency.EmailAddress;
+import app.clearpane.core.agency.Name;
+import app.clearpane.core.project.PhaseTemplate;
+import app.clearpane.web.layout.Input;
+import java.math.BigDecimal;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Currency;
+import java.util.List;
+import java.util.Optional;
+
+/** The form a project is opened with, as typed. Contacts are lines of "Name, address, what they do". */
+record ProjectForm(String client, String name, String cover, String currency, String tax, String startsOn, String agreedOn, String template, String contacts) {
+  static final List<String> COVERS = List.of("night", "shore", "mill", "garden", "paper");
+
+  static ProjectForm empty(LocalDate today) {
+    return new ProjectForm("", "", COVERS.get(0), "GBP", "20", today.toString(), today.plusMonths(3).toString(), PhaseTemplate.SPACE.name(), "");
+  }
+
+  /** @throws app.clearpane.web.layout.Refused with everything that is wrong */
+  OpenProject.Wanted wanted() {
+    Input input = new Input();
+    Optional<Name> clientName = input.name("The client", client);
+    Optional<Name> projectName = input.name("The project", name);
+    Optional<LocalDate> start = input.day("The start", startsOn);
+    Optional<LocalDate> agreed = input.day("The agreed finish", agreedOn);
+    input.require(start.isEmpty() || agreed.isEmpty() || !agreed.get().isBefore(start.get()), "The agreed finish is before the start.");
+    input.require(start.isEmpty() || agreed.isEmpty() || agreed.get().isBefore(start.get().plusYears(10)), "The agreed finish is more than ten years after the start.");
+    input.require(COVERS.contains(cover), "Choose one of the covers.");
+    input.require(currencyIsKnown(), "“" + currency + "” is not a currency. Use its three letters, as in GBP or EUR.");
+    Optional<BigDecimal> percent = tax(input);
+    List<OpenProject.NewContact> people = contacts(input);
+    input.allGood();
+    return new OpenProject.Wanted(clientName.orElseThrow(), projectName.orElseThrow(), cover, currency, percent.orElseThrow(), start.orElseThrow(),
+        agreed.orElseThrow(), PhaseTemplate.valueOf(template), people);
+  }
+
+  private boolean currencyIsKnown() {
+    return Currency.getAvailableCurrencies().stream().anyMatch(known -> known.getCurrencyCode().equals(currency));
+  }
+
+  private Optional<BigDecimal> tax(Input input) {
+    try {
+      BigDecimal percent = new BigDecimal(tax.strip());
+      if (percent.signum() >= 0 && percent.compareTo(BigDecimal.valueOf(100)) <= 0 && percent.scale() <= 2) {
+        return Optional.of(percent);
+      }
+    } catch (NumberFormatException e) {
+      // Said below, with the limits.
+    }
+    input.require(false, "The tax should be a number from 0 to 100 with at most two decimals, as in 20 or 17.5.");
+    return Optional.empty();
+  }
+
+  private List<OpenProject.NewContact> contacts(Input input) {
+    List<OpenProject.NewContact> people = new ArrayList<>();
+    int number = 0;
+    for (String line : contacts.split("\\R")) {
+      number++;
+      if (!line.isBlank()) {
+        contact(input, line, "Contact in line " + number).ifPresent(people::add);
+      }
+    }
+    return people;
+  }
+
+  static Optional<OpenProject.NewContact> contact(Input input, String line, String what) {
+    String[] parts = line.split(",", 3);
+    if (parts.length < 2) {
+      input.require(false, what + ": write the name, a comma and the mail address.");
+      return Optional.empty();
+    }
+    Optional<Name> name = input.name(what, parts[0]);
+    Optional<EmailAddress> email = input.email(what, parts[1]);
+    String says = input.text(what, parts.length > 2 ? parts[2] : "", Name.LONGEST);
+    return name.flatMap(n -> email.map(e -> new OpenProject.NewContact(n, e, says)));
+  }
+}

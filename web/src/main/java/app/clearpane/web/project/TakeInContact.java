@@ -1,0 +1,55 @@
+package app.clearpane.web.project;
+
+import app.clearpane.core.agency.ClientId;
+import app.clearpane.core.agency.EmailAddress;
+import app.clearpane.core.agency.Name;
+import app.clearpane.core.project.ProjectId;
+import app.clearpane.store.agency.Contact;
+import app.clearpane.store.agency.People;
+import app.clearpane.store.project.Project;
+import app.clearpane.store.project.Projects;
+import app.clearpane.web.layout.Input;
+import app.clearpane.web.layout.NotThere;
+import app.clearpane.web.record.Tell;
+import java.time.Clock;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Takes in a contact of a project's client, or of an outside party that helps. Being one shows them nothing. */
+@Component
+public class TakeInContact {
+  private final Projects projects;
+  private final People people;
+  private final OpenProject openProject;
+  private final Tell tell;
+  private final Clock clock;
+
+  TakeInContact(Projects projects, People people, OpenProject openProject, Tell tell, Clock clock) {
+    this.projects = projects;
+    this.people = people;
+    this.openProject = openProject;
+    this.tell = tell;
+    this.clock = clock;
+  }
+
+  /** A contact as typed; an empty client means the project's. */
+  public record Typed(String client, String name, String email, String says) {}
+
+  /** Takes them in. */
+  @Transactional
+  public Contact to(ProjectId id, Typed typed, String by) {
+    Project project = NotThere.unless(projects.find(id));
+    Input input = new Input();
+    Optional<Name> organisation = typed.client().isBlank() ? Optional.empty() : input.name("Where they work", typed.client());
+    Optional<Name> name = input.name("The name", typed.name());
+    Optional<EmailAddress> email = input.email("The mail address", typed.email());
+    String says = input.text("What they do", typed.says(), Name.LONGEST);
+    input.allGood();
+    ClientId client = organisation.map(named -> people.clientNamed(named, clock.instant())).orElse(project.client());
+    Contact contact = openProject.takeIn(client, new OpenProject.NewContact(name.orElseThrow(), email.orElseThrow(), says));
+    tell.of(id, contact.id().value(), new Tell.Happening("contact.added", by, contact.name(), Map.of("address", contact.email())));
+    return contact;
+  }
+}

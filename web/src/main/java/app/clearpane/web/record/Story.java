@@ -1,0 +1,96 @@
+package app.clearpane.web.record;
+
+import app.clearpane.core.record.RecordEntry;
+import app.clearpane.store.record.Records;
+import app.clearpane.web.layout.Words;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import org.springframework.stereotype.Component;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Tells entries of the Record as sentences. */
+@Component
+class Story {
+  private static final JsonMapper JSON = JsonMapper.builder().build();
+  private static final Map<String, String> ACTS = Map.ofEntries(Map.entry("project.opened", "opened the project"), Map.entry("project.archived", "archived the project"),
+      Map.entry("phase.changed", "changed the phase"), Map.entry("milestone.added", "added the milestone"), Map.entry("milestone.changed", "changed the milestone"),
+      Map.entry("contact.added", "added the contact"), Map.entry("deliverable.added", "added the deliverable"), Map.entry("version.stored", "stored a version of"),
+      Map.entry("version.sent", "sent a version of"), Map.entry("mark.placed", "marked up"), Map.entry("mark.placed.for-team", "marked up, for the team only,"),
+      Map.entry("mark.answered", "answered a mark on"), Map.entry("mark.take-on", "took on a mark on"), Map.entry("mark.fix", "fixed a mark on"),
+      Map.entry("mark.set-aside", "set aside a mark on"), Map.entry("mark.confirm", "confirmed a mark on"), Map.entry("mark.reopen", "reopened a mark on"),
+      Map.entry("mark.withdraw", "withdrew a mark on"), Map.entry("signoff.made", "decided on"), Map.entry("round.closed", "closed the round of"),
+      Map.entry("version.released", "released"), Map.entry("pane.added", "made the pane"), Map.entry("pane.published", "published the pane"),
+      Map.entry("pane.follows", "let follow the starting point: the pane"), Map.entry("pane.has-its-own", "gave its own apertures to the pane"), Map.entry("pane.discarded", "dropped what was pending at the pane"), Map.entry("pane.changed", "changed the pane"), Map.entry("aperture.set", "set an aperture of the pane"), Map.entry("pane.sections", "gave sections their words and order at the pane"), Map.entry("house-rules.set", "said how everybody works at"), Map.entry("link.made", "made a link to"), Map.entry("link.renewed", "gave another key to a link to"), Map.entry("link.revoked", "took back a link to"), Map.entry("link.opened", "came by a link to"), Map.entry("filter.set", "named the folders that pass at the pane"), Map.entry("arrivals.shown", "let new things arrive shown at the pane"), Map.entry("arrivals.unset", "let new things arrive as the aperture says at the pane"),
+      Map.entry("item.arrived-shown", "let arrive shown"), Map.entry("ceiling.folders", "named the folders that pass the ceiling of"), Map.entry("starting-point.folders", "named the folders that pass at the start for"),
+      Map.entry("item.shown.many", "chose to show many things at"), Map.entry("item.held-back.many", "held back many things at"), Map.entry("item.unset.many", "left many things to the aperture at"),
+      Map.entry("item.shown", "chose to show"),
+      Map.entry("item.held-back", "held back"), Map.entry("item.unset", "left to the aperture:"), Map.entry("item.held-back-everywhere", "held back, for everybody,"),
+      Map.entry("item.let-go", "no longer holds back, for everybody,"), Map.entry("seat.given", "gave a seat at"), Map.entry("seat.accepted", "took their seat at"),
+      Map.entry("seat.changed", "changed a seat at"), Map.entry("seat.ended", "ended a seat at"), Map.entry("seat.invited", "sent a link to"),
+      Map.entry("lead-voice.named", "named the lead voice of"), Map.entry("file.added", "added the file"), Map.entry("file.deleted", "deleted the file"),
+      Map.entry("file.restored", "brought back the file"), Map.entry("folder.added", "added the folder"), Map.entry("looked.through", "looked through a seat at"));
+  private static final java.util.Set<String> UNTOLD = java.util.Set.of("mark", "release", "decision");
+  private static final Map<String, String> DECISIONS = Map.of("SIGN_OFF", "signed off", "SIGN_OFF_WITH_NOTES", "signed off, with notes,", "SEND_BACK", "sent back", "STAND_ASIDE", "stood aside on");
+  private static final Map<String, String> KEYS = Map.ofEntries(Map.entry("sha256", "SHA-256"), Map.entry("dueAt", "due"), Map.entry("fallsOn", "on"), Map.entry("startsOn", "from"),
+      Map.entry("endsOn", "to"), Map.entry("agreedOn", "agreed finish"), Map.entry("taxPercent", "tax %"), Map.entry("lastDay", "until"), Map.entry("label", "mark"), Map.entry("typedName", "signed as"), Map.entry("name", "for"), Map.entry("address", "at"),
+      Map.entry("role", "as"), Map.entry("forTeam", "for the team only:"), Map.entry("decidedBy", "decided by"));
+  private final Words words;
+
+  Story(Words words) {
+    this.words = words;
+  }
+
+  /**
+   * One entry.
+   *
+   * @param details what else it says, as "name: value"
+   */
+  record Line(long sequence, String actor, String act, String subject, String when, Instant at, List<String> details, String hash) {}
+
+  Line line(Records.Line line) {
+    RecordEntry entry = line.stored().entry();
+    return new Line(entry.sequence(), entry.actor(), act(entry.act(), line.stored().payload().orElse("{}")), entry.subject(), words.when(entry.at()), entry.at(),
+        details(line.stored().payload().orElse("{}")), line.stored().hash());
+  }
+
+  private static String act(String act, String payload) {
+    String decision = act.equals("signoff.made") ? JSON.readTree(payload).path("decision").asString("") : "";
+    return DECISIONS.getOrDefault(decision, ACTS.getOrDefault(act, act));
+  }
+
+  private List<String> details(String payload) {
+    List<String> details = new ArrayList<>();
+    for (Map.Entry<String, JsonNode> field : JSON.readTree(payload).properties()) {
+      String text = field.getValue().isString() ? field.getValue().stringValue() : field.getValue().toString();
+      if (!UNTOLD.contains(field.getKey()) && !text.isEmpty() && !text.equals("[]") && !text.equals("false")) {
+        details.add(inWords(field.getKey()) + " " + inWords(field.getKey(), text));
+      }
+    }
+    return details;
+  }
+
+  private static String inWordsIfCode(String text) {
+    return text.matches("[A-Z]+(_[A-Z]+)*") ? text.toLowerCase(Locale.ROOT).replace('_', ' ') : text.matches("\\[.*]") ? text.replaceAll("[\\[\\]\"]", "").replace(",", ", ") : text;
+  }
+
+  private String inWords(String key, String text) {
+    return switch (key) {
+      case "sha256" -> text.substring(0, 12) + "…";
+      case "size" -> words.size(Long.parseLong(text));
+      case "dueAt" -> words.when(Instant.parse(text));
+      case "fallsOn", "lastDay", "startsOn", "endsOn", "agreedOn" -> words.day(LocalDate.parse(text));
+      case "said", "sentence", "note", "reason", "welcome", "whatChanged" -> "“" + text + "”";
+      case "name", "address", "label", "file", "currency" -> text;
+      default -> inWordsIfCode(text);
+    };
+  }
+
+  private static String inWords(String key) {
+    return KEYS.getOrDefault(key, key.replaceAll("([a-z])([A-Z])", "$1 $2").toLowerCase(Locale.ROOT));
+  }
+}

@@ -1,0 +1,109 @@
+package app.clearpane.web.record;
+
+import app.clearpane.core.files.Sha256;
+import app.clearpane.core.record.RecordChain;
+import app.clearpane.store.files.ProjectFiles;
+import app.clearpane.store.files.Vault;
+import app.clearpane.store.record.Records;
+import java.io.IOException;
+import java.io.PrintStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.SQLException;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Stream;
+import org.jooq.DSLContext;
+import org.jooq.SQLDialect;
+import org.jooq.conf.RenderQuotedNames;
+import org.jooq.conf.Settings;
+import org.jooq.impl.DSL;
+
+/** Checks the whole house: every entry of every Record, and every file of the vault that the database names. */
+public final class Verify {
+  private final Records records;
+  private final ProjectFiles files;
+  private final Vault vault;
+  private final PrintStream out;
+
+  Verify(DSLContext db, Vault vault, PrintStream out) {
+    this.records = new Records(db);
+    this.files = new ProjectFiles(db);
+    this.vault = vault;
+    this.out = out;
+  }
+
+  /** {@code verify FOLDER}. @return 0 if all is sound, 1 if a fault was found, 2 if the folder is not a data folder */
+  public static int fromCommandLine(String[] arguments) throws IOException {
+    if (arguments.length != 1 || !Files.exists(Path.of(arguments[0]).resolve("house.mv.db"))) {
+      System.err.println("verify: name a data folder, one that holds house.mv.db. Stop the application first: it keeps its data to itself while it runs.");
+      return 2;
+    }
+    Path data = Path.of(arguments[0]).toAbsolutePath();
+    String url = "jdbc:h2:file:" + data.resolve("house") + ";MODE=PostgreSQL;DATABASE_TO_LOWER=TRUE;DEFAULT_NULL_ORDERING=HIGH;IFEXISTS=TRUE;ACCESS_MODE_DATA=r";
+    System.setProperty("org.jooq.no-logo", "true");
+    System.setProperty("org.jooq.no-tips", "true");
+    try (Connection connection = DriverManager.getConnection(url, "sa", "")) {
+      DSLContext db = DSL.using(connection, SQLDialect.H2, new Settings().withRenderQuotedNames(RenderQuotedNames.EXPLICIT_DEFAULT_QUOTED));
+      return new Verify(db, Vault.in(data.resolve("vault")), System.out).run() ? 0 : 1;
+    } catch (SQLException e) {
+      System.err.println("verify: the data could not be opened. Is the application still running on it? " + e.getMessage());
+      return 2;
+    }
+  }
+
+  /** Whether all is sound. Says what it checked, and the first fault. */
+  boolean run() throws IOException {
+    return checkRecords() && checkFiles();
+  }
+
+  private boolean checkRecords() {
+    long entries = 0;
+    List<UUID> chains = records.chains();
+    for (UUID chain : chains) {
+      RecordChain check = new RecordChain();
+      try (Stream<Records.Line> all = records.whole(chain)) {
+        for (Records.Line line : (Iterable<Records.Line>) all::iterator) {
+          Optional<RecordChain.Fault> fault = check.check(line.stored());
+          if (fault.isPresent()) {
+            out.println("FAULT in the Record " + chain + ", entry " + line.stored().entry().sequence() + ": its " + inWords(fault.get()) + ".");
+            return false;
+          }
+        }
+      }
+      Records.Head end = records.end(chain);
+      if (end.sequence() != check.sound()) {
+        out.println("FAULT in the Record " + chain + ", entry " + check.sound() + ": it is missing; the Record should have " + end.sequence() + " entries.");
+        return false;
+      }
+      entries += check.sound();
+    }
+    out.println("Record: " + entries + " entries in " + chains.size() + " chains, each follows from the one before.");
+    return true;
+  }
+
+  private static String inWords(RecordChain.Fault fault) {
+    return switch (fault) {
+      case SEQUENCE -> "place in the chain is wrong, so an entry before it is missing or out of order";
+      case PREVIOUS -> "link to the entry before does not fit";
+      case PAYLOAD -> "payload was altered";
+      case HASH -> "content was altered: it does not hash to what was written down";
+    };
+  }
+
+  private boolean checkFiles() throws IOException {
+    List<Sha256> named = files.named().stream().sorted(Comparator.comparing(Sha256::hex)).toList();
+    for (Sha256 file : named) {
+      if (!vault.isIntact(file)) {
+        out.println("FAULT in the vault, file " + file + ": it is " + (Files.exists(vault.path(file)) ? "altered: its bytes hash to something else" : "missing") + ".");
+        return false;
+      }
+    }
+    out.println("Vault: " + named.size() + " files, each hashes to its name.");
+    return true;
+  }
+}

@@ -1,0 +1,76 @@
+package app.clearpane.web.security;
+
+import app.clearpane.web.House;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.access.AccessDeniedException;
+import org.springframework.security.authentication.AuthenticationProvider;
+import org.springframework.security.authentication.LockedException;
+import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.core.AuthenticationException;
+import org.springframework.security.crypto.argon2.Argon2PasswordEncoder;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
+import org.springframework.security.web.context.SecurityContextRepository;
+import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
+import org.springframework.security.web.savedrequest.NullRequestCache;
+
+/** The doors: {@code /t} for the team, {@code /c} for clients, {@code /p} for links; everything else is open or not there. */
+@Configuration(proxyBeanMethods = false)
+class SecuritySetup {
+  private static final String POLICY = "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data:; font-src 'self'; "
+      + "connect-src 'self'; form-action 'self'; frame-src 'self'; frame-ancestors 'self'; base-uri 'none'";
+
+  @Bean
+  PasswordEncoder passwordEncoder() {
+    return Argon2PasswordEncoder.defaultsForSpringSecurity_v5_8();
+  }
+
+  @Bean
+  SecurityContextRepository securityContextRepository() {
+    return new HttpSessionSecurityContextRepository();
+  }
+
+  @Bean
+  SecurityFilterChain doors(HttpSecurity http, AuthenticationProvider teamSignIn, SecurityContextRepository contexts, House house) throws Exception {
+    http.authorizeHttpRequests(requests -> requests
+        .requestMatchers("/t", "/t/**").hasRole("TEAM")
+        .requestMatchers("/c", "/c/**").hasRole("CLIENT")
+        .anyRequest().permitAll());
+    http.authenticationProvider(teamSignIn);
+    http.sessionManagement(sessions -> sessions.sessionFixation(fixation -> fixation.newSession()));
+    http.securityContext(context -> context.securityContextRepository(contexts));
+    http.requestCache(cache -> cache.requestCache(new NullRequestCache()));
+    http.formLogin(form -> form.loginPage("/sign-in").usernameParameter("email").defaultSuccessUrl("/t", true)
+        .failureHandler((request, response, failure) -> response.sendRedirect(failure instanceof LockedException ? "/sign-in?often" : "/sign-in?wrong")));
+    http.logout(logout -> logout.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in?out"));
+    http.exceptionHandling(handling -> handling.authenticationEntryPoint(SecuritySetup::signInFirst).accessDeniedHandler((request, response, failure) -> notTheirs(request, response, failure, house)));
+    http.headers(headers -> headers
+        .contentSecurityPolicy(policy -> policy.policyDirectives(POLICY))
+        .frameOptions(frames -> frames.sameOrigin())
+        .referrerPolicy(referrer -> referrer.policy(ReferrerPolicy.SAME_ORIGIN)));
+    return http.build();
+  }
+
+  private static void signInFirst(HttpServletRequest request, HttpServletResponse response, AuthenticationException failure) throws IOException {
+    String page = request.getRequestURI().startsWith("/c") ? "/come-in" : "/sign-in";
+    if (request.getHeader("HX-Request") != null) {
+      response.setHeader("HX-Redirect", page);
+      response.setStatus(HttpStatus.UNAUTHORIZED.value());
+    } else {
+      response.sendRedirect(page);
+    }
+  }
+
+  /** What is not theirs does not exist for them; a form that waited too long, or was too large to be read, is told so. */
+  private static void notTheirs(HttpServletRequest request, HttpServletResponse response, AccessDeniedException failure, House house) throws IOException {
+    boolean unreadForm = failure instanceof org.springframework.security.web.csrf.CsrfException;
+    boolean tooLarge = request.getContentLengthLong() > house.largestUpload().toBytes();
+    response.sendError((!unreadForm ? HttpStatus.NOT_FOUND : tooLarge ? HttpStatus.CONTENT_TOO_LARGE : HttpStatus.FORBIDDEN).value());
+  }
+}

@@ -1,0 +1,93 @@
+package app.clearpane.web.signoff;
+
+import app.clearpane.core.deliverable.VersionId;
+import app.clearpane.core.signoff.Outcome;
+import app.clearpane.core.signoff.RoundState;
+import app.clearpane.store.agency.People;
+import app.clearpane.store.deliverable.Deliverable;
+import app.clearpane.store.deliverable.Deliverables;
+import app.clearpane.store.deliverable.Round;
+import app.clearpane.store.deliverable.VersionRow;
+import app.clearpane.store.deliverable.clientside.VisibleDeliverables;
+import app.clearpane.store.exposure.clientside.Viewer;
+import app.clearpane.store.project.Projects;
+import app.clearpane.web.House;
+import app.clearpane.web.layout.Input;
+import app.clearpane.web.layout.NotThere;
+import app.clearpane.web.layout.Refused;
+import app.clearpane.web.layout.TheAgency;
+import app.clearpane.web.post.Letter;
+import app.clearpane.web.post.WriteMail;
+import app.clearpane.web.record.Tell;
+import java.time.Clock;
+import java.util.List;
+import java.util.Map;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Closes a round before everybody has decided: by the manager, with a reason, or by the lead voice. Pending counts as back (R3). */
+@Component
+public class CloseRound {
+  private static final int LONGEST_REASON = 400;
+  private final VisibleDeliverables visible;
+  private final Deliverables deliverables;
+  private final Projects projects;
+  private final People people;
+  private final WriteMail mail;
+  private final House house;
+  private final TheAgency agency;
+  private final Tell tell;
+  private final Clock clock;
+
+  CloseRound(VisibleDeliverables visible, Deliverables deliverables, Projects projects, People people, WriteMail mail, House house, TheAgency agency, Tell tell, Clock clock) {
+    this.visible = visible;
+    this.deliverables = deliverables;
+    this.projects = projects;
+    this.people = people;
+    this.mail = mail;
+    this.house = house;
+    this.agency = agency;
+    this.tell = tell;
+    this.clock = clock;
+  }
+
+  /** By one of the team. */
+  @Transactional
+  public void byTeam(VersionId id, String reason, String by) {
+    Input input = new Input();
+    String why = input.text("The reason", reason, LONGEST_REASON);
+    input.require(!why.isEmpty(), "Say why the round is closed before everybody has decided; it stands in the Record.");
+    input.allGood();
+    close(NotThere.unless(deliverables.version(id)), why, by);
+  }
+
+  /** By the lead voice, once they have decided. */
+  @Transactional
+  public void byLeadVoice(Viewer viewer, VersionId id) {
+    VersionRow version = NotThere.unless(visible.version(viewer, id));
+    Round round = NotThere.unless(visible.round(viewer, id));
+    if (!viewer.leadVoice() || round.saidBy(viewer.contact()).isEmpty()) {
+      throw Refused.because("Only the one who speaks for everybody can close the round, after deciding. Nothing was changed.");
+    }
+    Outcome outcome = close(version, "closed by the lead voice", viewer.name());
+    Deliverable deliverable = deliverables.find(version.deliverable()).orElseThrow();
+    projects.find(viewer.project()).flatMap(project -> people.member(project.manager())).ifPresent(manager -> mail.to(manager,
+        new Letter("Round closed: " + deliverable.name() + ", version " + version.number(),
+            List.of(viewer.name() + " closed the round without waiting for the others. It " + DecisionWords.outcome(outcome) + "."),
+            "See " + deliverable.name(), house.address() + "/t/deliverables/" + deliverable.id(), agency.get().name())));
+  }
+
+  private Outcome close(VersionRow version, String reason, String by) {
+    Deliverable deliverable = deliverables.find(version.deliverable()).orElseThrow();
+    deliverables.lock(deliverable.id());
+    Round round = NotThere.unless(deliverables.round(version.id()));
+    if (!round.open()) {
+      throw Refused.changedMeanwhile("This round is closed already. Nothing was changed.");
+    }
+    Outcome outcome = new RoundState(version.sha256(), false, round.panel(), round.decisions(), 0, 0, 0).closedByHand();
+    deliverables.close(round.id(), outcome, by, reason, clock.instant());
+    tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening("round.closed", by, deliverable.name(),
+        Map.of("round", round.number(), "version", version.number(), "outcome", outcome, "reason", reason)));
+    return outcome;
+  }
+}

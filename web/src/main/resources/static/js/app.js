@@ -1,0 +1,223 @@
+/* What every page shares: coming in by a link, uploading with progress, watching sheets being drawn, the sash. Everything works without. */
+
+function comeIn() {
+  document.querySelector("form[data-come-in]")?.requestSubmit();
+}
+
+function watchDrawing() {
+  document.querySelectorAll("[data-watch]").forEach(place => {
+    if (place.watching) {
+      return;
+    }
+    place.watching = new EventSource(place.dataset.watch);
+    place.watching.addEventListener("sheets", event => { place.innerHTML = event.data; });
+    place.watching.addEventListener("done", () => place.watching.close());
+    place.watching.addEventListener("error", () => { if (!place.isConnected) { place.watching.close(); } });
+  });
+}
+
+document.addEventListener("htmx:xhr:progress", event => {
+  const bar = event.target.closest?.("[data-upload]")?.querySelector("progress");
+  if (bar && event.detail.lengthComputable) {
+    bar.hidden = false;
+    bar.value = (100 * event.detail.loaded) / event.detail.total;
+  }
+});
+
+document.addEventListener("htmx:beforeRequest", () => { const notice = document.getElementById("notice"); if (notice) { notice.replaceChildren(); } });
+
+document.addEventListener("htmx:afterSwap", event => {
+  if (event.detail.target.id === "notice") {
+    event.detail.target.scrollIntoView({ block: "nearest" });
+  }
+});
+
+document.addEventListener("htmx:sendError", () => say("The house could not be reached. Nothing you typed is lost; try again in a moment."));
+document.addEventListener("htmx:responseError", event => {
+  if (event.detail.xhr.status === 404) {
+    say("This is no longer shown to you, so nothing was saved. What you typed is still here for you to copy.");
+  } else if (event.detail.xhr.status >= 500) {
+    say("Something went wrong here. It is our fault and was noted; what you typed is still here. Try again in a moment.");
+  }
+});
+
+function say(sentence) {
+  const box = document.createElement("div");
+  const text = document.createElement("p");
+  box.className = "notice";
+  text.textContent = sentence;
+  box.append(text);
+  document.getElementById("notice")?.replaceChildren(box);
+}
+
+/* Choosing in a form marked so sends it at once; its button is for those without scripts. */
+document.addEventListener("change", event => { event.target.form?.closest("form[data-at-once]")?.requestSubmit(); });
+
+/* A panel that opened closes with Escape and gives the focus back; only one is open in a bar. */
+document.addEventListener("keydown", event => {
+  const open = document.querySelector("details.decide[open]");
+  if (event.key === "Escape" && open) {
+    open.open = false;
+    open.querySelector("summary").focus();
+  }
+});
+document.addEventListener("toggle", event => {
+  if (event.target.matches?.("details.decide") && event.target.open) {
+    document.querySelectorAll("details.decide[open]").forEach(other => { if (other !== event.target) { other.open = false; } });
+  }
+}, true);
+
+/* Keys of every screen. They are off in text fields and while a dialog is open. */
+const KEYS = {
+  "/": () => document.querySelector("[data-search]")?.focus(),
+  "?": showKeys,
+  v: turnSash,
+  h: turnWindow,
+  n: () => throughWhatAwaits(1),
+  b: () => throughWhatAwaits(-1),
+};
+
+document.addEventListener("keydown", event => {
+  const typing = event.target.closest("input, textarea, select, [contenteditable], dialog");
+  if (KEYS[event.key] && !typing && !event.ctrlKey && !event.metaKey && !event.altKey) {
+    event.preventDefault();
+    KEYS[event.key]();
+  }
+});
+
+/* The sash beside any page of a project. It stays open from page to page and follows the thing in hand. */
+const SASH = "sash";
+
+function turnSash() {
+  const own = document.querySelector(".with-sash");
+  const sash = document.getElementById("sash");
+  if (own) {
+    own.classList.toggle("no-sash");
+  } else if (sash) {
+    if (sash.hidden) { openSash(sash); } else { closeSash(sash); }
+  }
+}
+
+function remembered() {
+  return JSON.parse(sessionStorage.getItem(SASH) || "{}");
+}
+
+async function openSash(sash) {
+  const { through = "", sight = "now" } = remembered();
+  sash.hidden = false;
+  document.body.classList.add("sash-open");
+  sessionStorage.setItem(SASH, JSON.stringify({ through, sight, open: true }));
+  const query = new URLSearchParams({ sight, hand: document.querySelector("[data-in-hand]")?.dataset.inHand || "" });
+  if (through) {
+    query.set("through", through);
+  }
+  await htmx.ajax("GET", `${sash.dataset.sash}?${query}`, { source: sash, target: sash, swap: "innerHTML" });
+}
+
+function closeSash(sash) {
+  sash.hidden = true;
+  sash.replaceChildren();
+  document.body.classList.remove("sash-open");
+  sessionStorage.setItem(SASH, JSON.stringify({ ...remembered(), open: false }));
+  document.querySelector("[data-sash-open]")?.focus();
+}
+
+function followSash() {
+  const sash = document.getElementById("sash");
+  const opener = document.querySelector("[data-sash-open]");
+  if (opener) {
+    opener.hidden = false;
+  }
+  document.body.classList.toggle("sash-open", Boolean(sash && !sash.hidden));
+  if (sash && sash.hidden && remembered().open && !document.querySelector(".with-sash .sash")) {
+    openSash(sash);
+  }
+}
+
+document.addEventListener("click", event => {
+  const sash = document.getElementById("sash");
+  if (sash && event.target.closest("[data-sash-open]")) {
+    openSash(sash);
+  } else if (sash && event.target.closest("[data-sash-close]")) {
+    closeSash(sash);
+  }
+});
+document.addEventListener("change", event => {
+  const choice = event.target.closest("[data-sash-choice]");
+  if (choice) {
+    const typed = new FormData(choice);
+    sessionStorage.setItem(SASH, JSON.stringify({ through: typed.get("through"), sight: typed.get("sight"), open: true }));
+    openSash(document.getElementById("sash"));
+  }
+});
+
+/* The little window under the focus or the pointer: held back from everybody, or let go again. */
+async function turnWindow() {
+  const window = document.activeElement?.closest?.("[data-window]") || document.querySelector("[data-window]:hover");
+  if (window) {
+    const item = window.dataset.window;
+    await htmx.ajax("POST", `/t/items/${item}/window`, { source: window, target: window, swap: "outerHTML" });
+    const turned = document.querySelector(`[data-window="${item}"]`);
+    turned?.focus();
+    const row = turned?.closest("[data-seen-by]")?.querySelector(".seen-by");
+    if (row) {
+      row.textContent = turned.getAttribute("aria-label").split(".")[0];
+    }
+  }
+}
+
+function throughWhatAwaits(by) {
+  if (document.querySelector("[data-search]")) {
+    const here = document.querySelector("[data-here]")?.dataset.here;
+    location.assign(`/t/next?by=${by}${here ? `&from=${here}` : ""}`);
+  }
+}
+
+function showKeys() {
+  const keys = document.getElementById("keys");
+  keys.querySelectorAll("[data-keys-for]").forEach(line => { line.hidden = !document.querySelector(line.dataset.keysFor); });
+  keys.showModal();
+}
+
+document.addEventListener("click", event => {
+  if (event.target.closest("[data-keys]")) {
+    showKeys();
+  }
+  document.querySelectorAll("details.switcher[open]").forEach(open => { if (!open.contains(event.target)) { open.open = false; } });
+});
+
+/* A sheet that is still being drawn is looked for again, unless somebody is writing meanwhile. */
+function lookAgain() {
+  const link = document.querySelector("[data-look-again]");
+  if (link && !link.waiting) {
+    link.waiting = setTimeout(() => {
+      if (link.isConnected && !document.activeElement?.matches("textarea, input")) {
+        link.click();
+      }
+    }, 1200);
+  }
+}
+
+/* What was typed into the search stays there, but the keys work again. */
+document.addEventListener("submit", event => { event.target.closest(".find")?.querySelector("input").blur(); });
+
+function revealKeys() {
+  document.querySelectorAll("[data-keys]").forEach(button => { button.hidden = false; });
+}
+
+function begin() {
+  comeIn();
+  watchDrawing();
+  revealKeys();
+  lookAgain();
+  followSash();
+}
+document.addEventListener("htmx:afterSettle", event => {
+  watchDrawing();
+  revealKeys();
+  lookAgain();
+  if (event.detail.target === document.body || event.detail.elt === document.body) {
+    followSash();
+  }
+});
+begin();

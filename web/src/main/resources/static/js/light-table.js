@@ -1,0 +1,336 @@
+/* The light table: notes in the margins with leaders to their places, and placing marks by mouse, finger and keyboard. */
+import { tops, sides } from "./margin-layout.js";
+
+const WIDE = 1000;
+const GAP = 12;
+const NOTE_WIDTH = 244;
+const SVG = "http://www.w3.org/2000/svg";
+const INTENTS = ["change", "question", "idea", "keep"];
+
+class Table {
+  constructor(root) {
+    this.root = root;
+    this.stage = root.querySelector("[data-stage]");
+    this.sheet = root.querySelector("[data-sheet]");
+    this.page = root.closest(".table-page");
+    this.tool = null;
+    this.start = null;
+    this.zoom = 1;
+    this.form = root.querySelector("[data-new-note]");
+    this.controls = new AbortController();
+    if (!this.sheet) {
+      return;
+    }
+    this.marks = root.querySelector("[data-marks]");
+    this.drawing = root.querySelector("[data-drawing]");
+    this.leaders = root.querySelector("[data-leaders]");
+    this.page.querySelectorAll("[data-tools],[data-zooms]").forEach(part => (part.hidden = false));
+    this.sheet.style.setProperty("--tall", this.height / 1000);
+    this.listen();
+    this.observe();
+    this.layOut();
+  }
+
+  get height() {
+    return this.marks.viewBox.baseVal.height;
+  }
+
+  on(target, event, handler) {
+    target.addEventListener(event, handler, { signal: this.controls.signal });
+  }
+
+  listen() {
+    this.page.querySelectorAll("[data-tool]").forEach(button => this.on(button, "click", () => this.choose(this.tool === button.dataset.tool ? null : button.dataset.tool)));
+    this.page.querySelectorAll("[data-zoom]").forEach(button => this.on(button, "click", () => this.zoomBy(button.dataset.zoom)));
+    this.on(this.sheet, "pointerdown", event => this.down(event));
+    this.on(this.sheet, "pointermove", event => this.move(event));
+    this.on(this.sheet, "pointerup", event => this.up(event));
+    this.on(document, "keydown", event => this.key(event));
+    this.on(window, "resize", () => this.layOut());
+    this.on(this.stage, "scroll", () => this.layOut());
+    this.on(this.stage, "toggle", () => this.layOut(), true);
+    this.root.querySelectorAll("details").forEach(details => this.on(details, "toggle", () => this.layOut()));
+    this.root.querySelectorAll("[data-mark]").forEach(shape => this.on(shape, "click", () => this.select(shape.dataset.mark, true)));
+    this.notes().forEach(note => {
+      this.on(note, "mouseenter", () => this.select(note.dataset.note, false));
+      this.on(note, "focusin", () => this.select(note.dataset.note, false));
+    });
+    if (this.form) {
+      this.on(this.form.querySelector("[data-cancel]"), "click", () => this.cancel());
+    }
+  }
+
+  observe() {
+    const watch = new ResizeObserver(() => this.layOut());
+    watch.observe(this.sheet);
+    watch.observe(this.page);
+    this.notes().forEach(note => watch.observe(note));
+    if (this.form) {
+      watch.observe(this.form);
+    }
+    this.controls.signal.addEventListener("abort", () => watch.disconnect());
+  }
+
+  notes() {
+    return [...this.root.querySelectorAll("[data-note]")];
+  }
+
+  shape(id) {
+    return this.root.querySelector(`[data-mark="${id}"]`);
+  }
+
+  /* ---- notes and leaders ---- */
+
+  layOut() {
+    const wide = this.page.clientWidth >= WIDE;
+    this.page.classList.toggle("margins", wide && this.zoom === 1);
+    this.leaders.replaceChildren();
+    const entries = this.entries();
+    if (!wide || this.zoom !== 1) {
+      entries.forEach(({ note }) => { note.style.left = ""; note.style.top = ""; });
+      this.stage.style.minHeight = "";
+      return;
+    }
+    const stage = this.stage.getBoundingClientRect();
+    const sheet = this.sheet.getBoundingClientRect();
+    const heights = entries.map(({ note }) => note.offsetHeight);
+    const length = Math.max(sheet.height, window.innerHeight - 240);
+    const chosen = sides(entries.map(entry => entry.x / 1000), heights, GAP, length);
+    let lowest = 0;
+    for (const side of ["LEFT", "RIGHT"]) {
+      const own = entries.map((entry, i) => ({ ...entry, height: heights[i], side: chosen[i] })).filter(entry => entry.side === side)
+        .sort((a, b) => a.y - b.y || a.x - b.x);
+      const placed = tops(own.map(entry => ({ wantedTop: (entry.y / this.height) * sheet.height - entry.height / 2, height: entry.height })), GAP, length);
+      const offset = sheet.top - stage.top;
+      const left = side === "LEFT" ? Math.max(10, sheet.left - stage.left - NOTE_WIDTH - 30) : sheet.right - stage.left + 30;
+      own.forEach((entry, i) => {
+        entry.note.style.left = `${left}px`;
+        entry.note.style.top = `${placed[i] + offset}px`;
+        lowest = Math.max(lowest, placed[i] + offset + entry.height);
+        this.leader(entry, side, left, placed[i] + offset, stage, sheet);
+      });
+    }
+    this.stage.style.minHeight = `${lowest + 26}px`;
+  }
+
+  entries() {
+    const all = this.notes().map(note => ({ note, shape: this.shape(note.dataset.note) })).filter(entry => entry.shape)
+      .map(({ note, shape }) => ({ note, shape, id: note.dataset.note, x: Number(shape.dataset.x), y: Number(shape.dataset.y), kind: INTENTS.find(k => note.classList.contains(k)), settled: note.classList.contains("settled") }));
+    if (this.form && !this.form.hidden) {
+      const value = name => Number(this.form.elements[name].value);
+      const half = this.form.elements.shape.value === "RECTANGLE" ? 0.5 : 0;
+      all.push({ note: this.form, id: "new", x: (value("x1") + value("x2") * half) * 1000, y: (value("y1") + value("y2") * half) * this.height, kind: "new", settled: false });
+    }
+    return all;
+  }
+
+  leader(entry, side, left, top, stage, sheet) {
+    const x = sheet.left - stage.left + (this.edgeX(entry, side) / 1000) * sheet.width;
+    const y = sheet.top - stage.top + (entry.y / this.height) * sheet.height;
+    const edge = side === "LEFT" ? left + NOTE_WIDTH : left;
+    const knee = side === "LEFT" ? edge + 13 : edge - 13;
+    const from = top + Math.min(22, entry.height / 2);
+    const path = document.createElementNS(SVG, "path");
+    path.setAttribute("d", `M${edge} ${from}H${knee}L${x} ${y}`);
+    path.setAttribute("class", `${entry.kind} ${entry.settled ? "settled" : ""} ${entry.id === this.selected ? "on" : ""}`);
+    this.leaders.append(path);
+  }
+
+  /** Leaders end at the near edge of a rectangle, at the middle of anything else. */
+  edgeX(entry, side) {
+    const box = entry.shape?.querySelector("rect");
+    return box ? Number(box.getAttribute("x")) + (side === "LEFT" ? 0 : Number(box.getAttribute("width"))) : entry.x;
+  }
+
+  select(id, bring) {
+    this.selected = id;
+    this.notes().forEach(note => note.classList.toggle("on", note.dataset.note === id));
+    this.root.querySelectorAll("[data-mark]").forEach(shape => shape.classList.toggle("on", shape.dataset.mark === id));
+    this.layOut();
+    const note = this.notes().find(one => one.dataset.note === id);
+    if (bring && note) {
+      note.focus({ preventScroll: true });
+      note.scrollIntoView({ block: "nearest" });
+    }
+  }
+
+  step(by) {
+    const all = this.notes();
+    if (all.length) {
+      const at = all.findIndex(note => note.dataset.note === this.selected);
+      this.select(all[(at + by + all.length) % all.length].dataset.note, true);
+    }
+  }
+
+  zoomBy(direction) {
+    this.zoom = direction === "fit" ? 1 : Math.min(6, Math.max(1, this.zoom * (direction === "in" ? 1.5 : 1 / 1.5)));
+    this.zoom = this.zoom < 1.1 ? 1 : this.zoom;
+    this.page.classList.toggle("zoomed", this.zoom !== 1);
+    this.sheet.style.width = this.zoom === 1 ? "" : `${this.zoom * 90}vw`;
+    this.layOut();
+  }
+
+  /* ---- placing ---- */
+
+  choose(tool) {
+    this.tool = tool;
+    this.start = null;
+    this.cursor = null;
+    this.drawing.replaceChildren();
+    this.page.classList.toggle("placing", tool !== null);
+    this.page.querySelectorAll("[data-tool]").forEach(button => button.setAttribute("aria-pressed", String(button.dataset.tool === tool)));
+    if (tool) {
+      this.sheet.tabIndex = 0;
+      this.sheet.setAttribute("aria-label", "The sheet: move with the arrow keys, place with Enter");
+      this.sheet.focus({ preventScroll: true });
+    } else {
+      this.sheet.removeAttribute("tabindex");
+    }
+  }
+
+  spot(event) {
+    const box = this.sheet.getBoundingClientRect();
+    const within = value => Math.min(1, Math.max(0, value));
+    return { x: within((event.clientX - box.left) / box.width), y: within((event.clientY - box.top) / box.height) };
+  }
+
+  down(event) {
+    if (this.tool && event.button === 0) {
+      event.preventDefault();
+      this.start = this.spot(event);
+      this.sheet.setPointerCapture(event.pointerId);
+    }
+  }
+
+  move(event) {
+    if (this.tool && this.start) {
+      this.draw(this.start, this.spot(event));
+    }
+  }
+
+  up(event) {
+    if (this.tool && this.start) {
+      this.place(this.start, this.spot(event));
+    }
+  }
+
+  place(from, to) {
+    const far = Math.hypot(to.x - from.x, to.y - from.y) > 0.008;
+    const shape = this.tool === "POINT" || !far ? "POINT" : this.tool;
+    const set = (name, value) => (this.form.elements[name].value = value);
+    set("shape", shape);
+    set("x1", shape === "RECTANGLE" ? Math.min(from.x, to.x) : from.x);
+    set("y1", shape === "RECTANGLE" ? Math.min(from.y, to.y) : from.y);
+    set("x2", shape === "RECTANGLE" ? Math.max(0.001, Math.abs(to.x - from.x)) : shape === "ARROW" ? to.x : 0);
+    set("y2", shape === "RECTANGLE" ? Math.max(0.001, Math.abs(to.y - from.y)) : shape === "ARROW" ? to.y : 0);
+    const drawn = this.tool;
+    this.choose(null);
+    this.tool = shape;
+    this.draw(from, to);
+    this.tool = null;
+    this.lastTool = drawn;
+    this.form.hidden = false;
+    this.layOut();
+    this.form.elements.note.focus({ preventScroll: this.page.clientWidth >= WIDE });
+  }
+
+  draw(from, to) {
+    const x = value => value * 1000;
+    const y = value => value * this.height;
+    const make = (name, attributes) => {
+      const element = document.createElementNS(SVG, name);
+      Object.entries(attributes).forEach(([key, value]) => element.setAttribute(key, value));
+      return element;
+    };
+    const element = this.tool === "RECTANGLE"
+      ? make("rect", { x: x(Math.min(from.x, to.x)), y: y(Math.min(from.y, to.y)), width: x(Math.abs(to.x - from.x)), height: y(Math.abs(to.y - from.y)) })
+      : this.tool === "ARROW" ? make("path", { d: `M${x(from.x)} ${y(from.y)}L${x(to.x)} ${y(to.y)}` }) : make("circle", { cx: x(to.x), cy: y(to.y), r: 9 });
+    this.drawing.replaceChildren(element);
+  }
+
+  cancel() {
+    this.form.hidden = true;
+    this.form.reset();
+    this.drawing.replaceChildren();
+    this.layOut();
+  }
+
+  /* ---- keys ---- */
+
+  key(event) {
+    if (event.target.closest("input, textarea, select, [contenteditable]")) {
+      if (event.key === "Escape" && this.form && this.form.contains(event.target)) {
+        this.cancel();
+      }
+      return;
+    }
+    if (event.ctrlKey || event.metaKey || event.altKey) {
+      return;
+    }
+    const action = this.action(event);
+    if (action) {
+      event.preventDefault();
+      action();
+    }
+  }
+
+  action(event) {
+    const tools = this.form ? { p: "POINT", r: "RECTANGLE", a: "ARROW" } : {};
+    if (tools[event.key]) {
+      return () => this.choose(tools[event.key]);
+    }
+    if (/^[1-9]$/.test(event.key)) {
+      const link = this.page.querySelector(`[data-version-number="${event.key}"]`);
+      return link ? () => link.click() : null;
+    }
+    if (this.tool && ["ArrowLeft", "ArrowRight", "ArrowUp", "ArrowDown", "Enter", " "].includes(event.key)) {
+      return () => this.steer(event);
+    }
+    return { ".": () => this.step(1), ",": () => this.step(-1), "+": () => this.zoomBy("in"), "-": () => this.zoomBy("out"), "0": () => this.zoomBy("fit"),
+      ArrowRight: () => this.turn(1), ArrowLeft: () => this.turn(-1), Escape: () => this.choose(null) }[event.key];
+  }
+
+  steer(event) {
+    const by = event.shiftKey ? 0.05 : 0.01;
+    const at = this.cursor || { x: 0.5, y: 0.5 };
+    const moves = { ArrowLeft: [-by, 0], ArrowRight: [by, 0], ArrowUp: [0, -by], ArrowDown: [0, by] };
+    if (moves[event.key]) {
+      const within = value => Math.min(1, Math.max(0, value));
+      this.cursor = { x: within(at.x + moves[event.key][0]), y: within(at.y + moves[event.key][1]) };
+      this.draw(this.start || this.cursor, this.cursor);
+    } else if (this.tool === "POINT" || this.start) {
+      this.place(this.start || at, at);
+    } else {
+      this.start = at;
+      this.draw(at, at);
+    }
+  }
+
+  turn(by) {
+    const current = this.page.querySelector(".pages [aria-current]");
+    const link = current && (by > 0 ? current.nextElementSibling : current.previousElementSibling);
+    if (link) {
+      link.click();
+    }
+  }
+}
+
+let table = null;
+
+function begin() {
+  if (table) {
+    table.controls.abort();
+  }
+  const root = document.querySelector("[data-light-table]");
+  table = root ? new Table(root) : null;
+  if (table && table.sheet && location.hash.startsWith("#mark-")) {
+    table.select(location.hash.slice(6), false);
+  }
+}
+
+document.addEventListener("DOMContentLoaded", begin);
+document.addEventListener("htmx:afterSettle", event => { if (event.detail.target === document.body) { begin(); } });
+document.addEventListener("htmx:historyRestore", begin);
+if (document.readyState !== "loading") {
+  begin();
+}

@@ -1,0 +1,145 @@
+package app.clearpane.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.clearpane.core.exposure.ContentKind;
+import app.clearpane.core.exposure.PaneId;
+import app.clearpane.core.project.ProjectId;
+import app.clearpane.store.deliverable.Deliverables;
+import app.clearpane.store.deliverable.VersionRow;
+import app.clearpane.store.exposure.Panes;
+import app.clearpane.store.exposure.SeatRow;
+import app.clearpane.store.exposure.Seats;
+import app.clearpane.store.files.ProjectFiles;
+import app.clearpane.store.markup.Markups;
+import app.clearpane.store.project.Project;
+import java.io.BufferedReader;
+import java.io.InputStreamReader;
+import app.clearpane.web.exposure.MakeLink;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.web.bind.annotation.RequestMethod;
+import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
+
+/** Every route for every kind of person: in, sent to sign in, not there, or not theirs to do. A route without a line fails. */
+class AccessMatrixTest extends DemoHouse {
+  @Autowired private RequestMappingHandlerMapping requestMappingHandlerMapping;
+  @Autowired private Seats seats;
+  @Autowired private Deliverables deliverables;
+  @Autowired private MakeLink makeLink;
+  @Autowired private Markups markups;
+  @Autowired private ProjectFiles files;
+
+  private static List<String> lines() throws Exception {
+    try (BufferedReader in = new BufferedReader(new InputStreamReader(Objects.requireNonNull(AccessMatrixTest.class.getResourceAsStream("/access-matrix.txt")), StandardCharsets.UTF_8))) {
+      return in.lines().filter(line -> !line.isBlank() && !line.startsWith("#")).toList();
+    }
+  }
+
+  private Set<String> routes() {
+    Set<String> routes = new TreeSet<>();
+    requestMappingHandlerMapping.getHandlerMethods().forEach((info, method) -> {
+      if (method.getBeanType().getPackageName().startsWith("app.clearpane")) {
+        RequestMethod verb = info.getMethodsCondition().getMethods().stream().findFirst().orElse(RequestMethod.GET);
+        info.getPatternValues().forEach(pattern -> routes.add(verb + " " + pattern));
+      }
+    });
+    return routes;
+  }
+
+  @Test
+  void everyRouteAnswersEverybodyAsExpected() throws Exception {
+    Map<String, String> expected = new LinkedHashMap<>();
+    lines().forEach(line -> expected.put(line.split("\\s+")[0] + " " + line.split("\\s+")[1], line.replaceAll("^\\S+\\s+\\S+\\s+", "").replaceAll("\\s+", " ")));
+    assertThat(expected.keySet()).as("routes with a line").containsExactlyInAnyOrderElementsOf(routes());
+    Map<String, Visitor> people = people();
+    Map<String, String> ids = ids();
+    List<String> wrong = new ArrayList<>();
+    for (Map.Entry<String, String> line : expected.entrySet()) {
+      StringBuilder actual = new StringBuilder();
+      for (Visitor visitor : people.values()) {
+        actual.append(actual.isEmpty() ? "" : " ").append(answer(visitor, line.getKey(), ids));
+      }
+      if (!actual.toString().equals(line.getValue())) {
+        wrong.add(line.getKey() + "\n  expected " + line.getValue() + "\n  answered " + actual);
+      }
+    }
+    assertThat(wrong).as("columns: " + people.keySet()).isEmpty();
+  }
+
+  private Map<String, Visitor> people() throws Exception {
+    Map<String, Visitor> people = new LinkedHashMap<>();
+    people.put("nobody", new Visitor(address()));
+    for (String contact : List.of("per@penwether", "mirela@penwether", "jasper@penwether", "ottoline@penwether", "imre@hobandbarley")) {
+      people.put(contact, Visitor.by(address(), linkOf(contact + ".example")));
+    }
+    for (String member : List.of("teo", "ines", "bastian")) {
+      people.put(member, Visitor.by(address(), linkOfTeam(member + "@marram-finch.example")));
+    }
+    PaneId board = panes.ofProject(projects.active().stream().filter(one -> one.name().equals("Visitor centre")).findFirst().orElseThrow().id()).get(0).id();
+    people.put("whoever has a link", Visitor.by(address(), makeLink.at(board, new MakeLink.Form("Matrix", false, "", ""), "Ines").address()));
+    return people;
+  }
+
+  /** Things of the demo that these requests may be about; where a request would change something, things that are not there. */
+  private Map<String, String> ids() {
+    Project project = projects.active().stream().filter(p -> p.name().equals("Visitor centre")).findFirst().orElseThrow();
+    ProjectId id = project.id();
+    Panes.Row board = panes.ofProject(id).get(0);
+    SeatRow ottoline = seats.of(board.id()).get(0);
+    VersionRow version = deliverables.versionsOf(id).stream().filter(v -> v.fileName().equals("visitor-map-2.pdf")).findFirst().orElseThrow();
+    Map<String, String> ids = new LinkedHashMap<>();
+    ids.put("project", id.toString());
+    ids.put("pane", board.id().toString());
+    ids.put("seat", ottoline.id().toString());
+    ids.put("sight", "now");
+    ids.put("version", version.id().toString());
+    ids.put("deliverable", version.deliverable().toString());
+    ids.put("mark", markups.of(version.deliverable()).get(0).id().toString());
+    ids.put("file", files.of(id).stream().filter(f -> f.name().equals("Survey of the grounds.pdf")).findFirst().orElseThrow().id().toString());
+    ids.put("item", ids.get("file"));
+    ids.put("phase", projects.phases(id).get(0).id().toString());
+    ids.put("milestone", projects.milestones(id).get(0).id().toString());
+    ids.put("page", "1");
+    ids.put("size", "small");
+    ids.put("key", "no-such-key");
+    ids.put("note", UUID.randomUUID().toString());
+    ids.put("link", UUID.randomUUID().toString());
+    ids.put("release", UUID.randomUUID().toString());
+    ids.put("mail", "no-such-mail");
+    assertThat(ContentKind.values()).hasSize(4);
+    return ids;
+  }
+
+  private static final Set<String> WOULD_CHANGE = Set.of("POST /t/projects/{project}/archive", "POST /t/files/{file}/delete", "POST /t/files/{file}/restore", "POST /t/versions/{version}/send",
+      "POST /t/deliverables/{deliverable}/release", "POST /c/panes/{pane}/versions/{version}/close-round");
+
+  private static String answer(Visitor visitor, String route, Map<String, String> ids) throws Exception {
+    String path = route.substring(route.indexOf(' ') + 1);
+    for (Map.Entry<String, String> id : ids.entrySet()) {
+      boolean absent = WOULD_CHANGE.contains(route) && !id.getKey().equals("pane");
+      path = path.replace("{" + id.getKey() + "}", absent ? UUID.randomUUID().toString() : id.getValue());
+    }
+    HttpResponse<String> response = route.startsWith("GET") ? visitor.get(path)
+        : visitor.post(path, visitor.token(), Map.of());
+    String location = response.headers().firstValue("Location").orElse("");
+    return switch (response.statusCode()) {
+      case 302 -> location.endsWith("/sign-in") || location.endsWith("/come-in") ? "door" : "in";
+      case 404 -> "404";
+      case 403 -> "403";
+      case 200, 409, 413, 415, 422, 507, 400 -> "in";
+      default -> String.valueOf(response.statusCode());
+    };
+  }
+
+}

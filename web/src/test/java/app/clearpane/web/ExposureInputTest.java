@@ -1,0 +1,188 @@
+package app.clearpane.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.clearpane.core.exposure.Aperture;
+import app.clearpane.core.exposure.ContentKind;
+import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.exposure.Pane;
+import app.clearpane.core.exposure.PaneId;
+import app.clearpane.core.exposure.Showing;
+import app.clearpane.core.project.ProjectId;
+import app.clearpane.store.exposure.Items;
+import app.clearpane.store.exposure.LinkSeats;
+import app.clearpane.store.exposure.Panes;
+import app.clearpane.store.project.Project;
+import app.clearpane.web.exposure.MakeLink;
+import java.net.http.HttpResponse;
+import java.time.Instant;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/** What is typed or pressed wrongly, too often or too late where it is decided who sees what; on a project of its own that is put away again. */
+class ExposureInputTest extends DemoHouse {
+  private static final Pattern SEEN = Pattern.compile("name=\"seen\" value=\"([0-9a-f]{64})\"");
+  @Autowired private Items items;
+  @Autowired private LinkSeats links;
+  @Autowired private MakeLink makeLink;
+  @Autowired private TransactionTemplate transactions;
+  private ProjectId project;
+  private PaneId pane;
+  private Visitor ines;
+
+  @BeforeEach
+  void aProjectOfItsOwn() throws Exception {
+    Project like = projects.active().stream().filter(one -> one.name().equals("Visitor centre")).findFirst().orElseThrow();
+    project = new ProjectId(UUID.randomUUID());
+    projects.open(new Project(project, like.client(), like.clientName(), like.manager(), "Input", "night", "GBP", like.taxPercent(), like.startsOn(), like.agreedOn(), null, 1), Instant.now());
+    pane = panes.add(project, "Testers", "", Instant.now());
+    panes.setAperture(pane, ContentKind.DATES, Aperture.PICKED);
+    ines = Visitor.by(address(), linkOfTeam("ines@marram-finch.example"));
+  }
+
+  @AfterEach
+  void putAway() {
+    projects.archive(projects.find(project).orElseThrow(), Instant.now());
+  }
+
+  private HttpResponse<String> post(String path, Map<String, String> form) throws Exception {
+    return ines.post(path, ines.token(), form);
+  }
+
+  private String board() {
+    return "/t/projects/" + project + "/panes?pane=" + pane + "&kind=DATES";
+  }
+
+  private Pane now() {
+    return panes.withSettings(project).get(0);
+  }
+
+  @Test
+  void publishesOnlyWhatWasSeen() throws Exception {
+    ItemId first = items.add(project, ContentKind.DATES, "Roof on", Optional.empty(), Instant.now());
+    ItemId second = items.add(project, ContentKind.DATES, "Roof off again", Optional.empty(), Instant.now());
+    panes.setShowings(pane, java.util.List.of(first), Showing.SHOWN, "Ines", Instant.now());
+    Matcher seen = SEEN.matcher(ines.get(board()).body());
+    assertThat(seen.find()).isTrue();
+    panes.setShowings(pane, java.util.List.of(second), Showing.SHOWN, "Teo", Instant.now());
+    Map<String, String> form = Map.of("revision", String.valueOf(panes.find(pane).orElseThrow().revision()), "seen", seen.group(1));
+    HttpResponse<String> refused = post("/t/panes/" + pane + "/publish", form);
+    assertThat(refused.statusCode()).isEqualTo(409);
+    assertThat(refused.body()).contains("Somebody changed what passes at “Testers” while you were looking", "Roof off again");
+    assertThat(panes.find(pane).orElseThrow().publishedAt()).isNull();
+    Matcher again = SEEN.matcher(ines.get(board()).body());
+    assertThat(again.find()).isTrue();
+    Map<String, String> both = Map.of("revision", form.get("revision"), "seen", again.group(1));
+    assertThat(post("/t/panes/" + pane + "/publish", both).statusCode()).isEqualTo(302);
+    assertThat(now().published().settings().keySet()).containsExactlyInAnyOrder(first, second);
+    assertThat(post("/t/panes/" + pane + "/publish", both).statusCode()).as("published by somebody else meanwhile").isEqualTo(409);
+  }
+
+  @Test
+  void tenThousandThingsAreShownAtOnce() throws Exception {
+    transactions.executeWithoutResult(status -> IntStream.range(0, 10_000).forEach(i -> items.add(project, ContentKind.DATES, "Day " + i, Optional.empty(), Instant.now())));
+    assertThat(post("/t/panes/" + pane + "/showings/many", Map.of("kind", "DATES", "all", "true", "showing", "SHOWN")).statusCode()).isEqualTo(302);
+    assertThat(now().pending().settings()).hasSize(10_000);
+    assertThat(ines.get(board()).body()).contains("Show the other 9900", "all 10000");
+    assertThat(post("/t/panes/" + pane + "/showings/many", Map.of("kind", "DATES", "all", "true", "showing", "UNSET")).statusCode()).isEqualTo(302);
+    assertThat(now().pending().settings()).isEmpty();
+    assertThat(post("/t/panes/" + pane + "/showings/many", Map.of("kind", "DATES", "showing", "SHOWN")).body()).contains("Nothing is chosen. Tick what is meant");
+  }
+
+  @Test
+  void aThingOfAnotherProjectIsNotShownHere() throws Exception {
+    ItemId elsewhere = items.ofProject(projects.active().stream().filter(one -> one.name().equals("Visitor centre")).findFirst().orElseThrow().id()).get(0).id();
+    assertThat(post("/t/panes/" + pane + "/showings/many", Map.of("kind", "DATES", "item", elsewhere.toString(), "showing", "SHOWN")).statusCode()).isEqualTo(422);
+    assertThat(post("/t/panes/" + pane + "/showings", Map.of("kind", "DATES", "item", elsewhere.toString(), "showing", "SHOWN")).statusCode()).isEqualTo(404);
+    assertThat(now().pending().settings()).isEmpty();
+  }
+
+  @Test
+  void filtersAreNamesAndNotTooMany() throws Exception {
+    assertThat(post("/t/panes/" + pane + "/filters", Map.of("folders", "x".repeat(121))).body()).contains("A name may have 120 characters; this one has 121");
+    assertThat(post("/t/panes/" + pane + "/filters", Map.of("folders", String.join(",", IntStream.range(0, 41).mapToObj(i -> "Folder " + i).toList()))).body()).contains("Name at most 40 folders.");
+    assertThat(post("/t/panes/" + pane + "/apertures", Map.of("kind", "DATES", "aperture", "FILTERED")).body()).contains("There are no filters for this kind");
+    assertThat(post("/t/panes/" + pane + "/arrivals", Map.of("kind", "STATUS", "shown", "true")).body()).contains("nothing arrives in it");
+    assertThat(now().pending().filters(ContentKind.FILES)).as("as it was, from the starting point").extracting(Object::toString).containsExactly("Folder[name=Finished artwork]");
+  }
+
+  @Test
+  void sectionsComeWhole() throws Exception {
+    HttpResponse<String> pieces = post("/t/panes/" + pane + "/sections", Map.of("kind", "FILES", "place", "1", "title", "Drawings", "line", "x".repeat(201)));
+    assertThat(pieces.statusCode()).isEqualTo(422);
+    assertThat(pieces.body()).contains("The line");
+    assertThat(panes.sections(pane)).isEmpty();
+    assertThat(post("/t/panes/" + pane + "/sections", Map.of("kind", "FILES", "place", "1", "title", "Drawings", "line", "To build from.")).statusCode()).isEqualTo(302);
+    assertThat(panes.sections(pane)).extracting(section -> section.title()).containsExactly("Drawings");
+  }
+
+  @Test
+  void aNoteSaysSomethingAndIsOnSomethingOfTheProject() throws Exception {
+    String notes = "/t/projects/" + project + "/notes";
+    assertThat(post(notes, Map.of("subject", project.toString(), "body", "  ")).body()).contains("Write the note first.");
+    assertThat(post(notes, Map.of("subject", UUID.randomUUID().toString(), "body", "On nothing")).statusCode()).isEqualTo(404);
+    assertThat(post(notes, Map.of("subject", project.toString(), "body", "Ring them")).headers().firstValue("Location").orElseThrow()).contains("/plan");
+    assertThat(ines.get("/t/projects/" + project + "/plan").body()).contains("Ring them");
+    Visitor teo = Visitor.by(address(), linkOfTeam("teo@marram-finch.example"));
+    assertThat(teo.get("/t/projects/" + project + "/plan").body()).as("one for oneself").doesNotContain("Ring them");
+  }
+
+  @Test
+  void aCopyIsMadeOfAPaneOfThisProjectOnly() throws Exception {
+    PaneId elsewhere = panes.ofProject(projects.active().stream().filter(one -> one.name().equals("Visitor centre")).findFirst().orElseThrow().id()).get(0).id();
+    assertThat(post("/t/projects/" + project + "/panes", Map.of("name", "Likewise", "welcome", "", "like", elsewhere.toString())).statusCode()).isEqualTo(404);
+    assertThat(post("/t/projects/" + project + "/panes", Map.of("name", "Likewise", "welcome", "", "like", pane.toString())).statusCode()).isEqualTo(302);
+    assertThat(panes.ofProject(project)).extracting(Panes.Row::name).containsExactly("Testers", "Likewise");
+    assertThat(panes.withSettings(project).get(1).pending().aperture(ContentKind.DATES)).isEqualTo(Aperture.PICKED);
+  }
+
+  @Test
+  void theLastDayIsNotBeforeTheFirst() throws Exception {
+    Map<String, String> form = Map.of("name", "Testers", "welcome", "", "guide", "", "firstDay", "2027-05-02", "lastDay", "2027-05-01", "revision", "1");
+    assertThat(post("/t/panes/" + pane + "/words", form).body()).contains("The last day is before the first.");
+    assertThat(panes.find(pane).orElseThrow().closesAt()).isNull();
+  }
+
+  @Test
+  void aLinkThatOpensNothingLooksLikeOneThatNeverWas() throws Exception {
+    panes.publish(panes.find(pane).orElseThrow(), Instant.now());
+    MakeLink.Made taken = makeLink.at(pane, new MakeLink.Form("Taken", false, "", ""), "Ines");
+    makeLink.revoke(taken.link(), "Ines");
+    HttpResponse<String> revoked = new Visitor(address()).get(taken.address());
+    HttpResponse<String> unknown = new Visitor(address()).get("/p/" + "x".repeat(22));
+    assertThat(revoked.statusCode()).isEqualTo(unknown.statusCode()).isEqualTo(404);
+    assertThat(plain(revoked.body())).isEqualTo(plain(unknown.body()));
+    assertThat(post("/t/panes/" + pane + "/links", Map.of("name", "Late", "passcode", "abc", "lastDay", "2020-01-01")).body()).contains("The last day is past already.", "A passcode has 4 to 60 characters.");
+    assertThat(links.ofProject(project)).hasSize(1);
+  }
+
+  @Test
+  void aPasscodeIsNotGuessed() throws Exception {
+    panes.publish(panes.find(pane).orElseThrow(), Instant.now());
+    MakeLink.Made made = makeLink.at(pane, new MakeLink.Form("Guarded", false, "maple", ""), "Ines");
+    Visitor stranger = new Visitor(address());
+    String token = Visitor.token(stranger.get(made.address()).body());
+    int tried = 0;
+    String said;
+    do {
+      said = stranger.post(made.address(), token, Map.of("passcode", "guess " + tried)).body();
+      tried++;
+    } while (said.contains("That is not the passcode") && tried < 1_000);
+    assertThat(said).contains("tried too often");
+    assertThat(tried).isLessThan(30);
+    assertThat(stranger.get("/c/panes/" + pane).statusCode()).isEqualTo(302);
+  }
+
+  private static String plain(String page) {
+    return page.replaceAll("(value|content)=\"[^\"]{20,}\"", "").replaceAll("hx-headers=\"[^\"]*\"", "").replaceAll("hx-headers='[^']*'", "");
+  }
+}

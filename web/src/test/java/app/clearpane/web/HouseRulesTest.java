@@ -1,0 +1,59 @@
+package app.clearpane.web;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+
+import app.clearpane.store.exposure.clientside.Viewer;
+import com.tngtech.archunit.core.domain.JavaClass;
+import com.tngtech.archunit.core.domain.JavaModifier;
+import com.tngtech.archunit.core.importer.ImportOption;
+import com.tngtech.archunit.junit.AnalyzeClasses;
+import com.tngtech.archunit.junit.ArchTest;
+import com.tngtech.archunit.lang.ArchCondition;
+import com.tngtech.archunit.lang.ArchRule;
+import com.tngtech.archunit.lang.ConditionEvents;
+import com.tngtech.archunit.lang.SimpleConditionEvent;
+import org.springframework.stereotype.Controller;
+
+/** The directions in which the house's floors and rooms may know each other. */
+@AnalyzeClasses(packages = "app.clearpane", importOptions = ImportOption.DoNotIncludeTests.class)
+class HouseRulesTest {
+  @ArchTest static final ArchRule CORE_IS_PLAIN = classes().that().resideInAPackage("app.clearpane.core..").should().onlyDependOnClassesThat()
+      .resideInAnyPackage("app.clearpane.core..", "java..", "org.jspecify..", "org.erdtman.jcs..");
+
+  @ArchTest static final ArchRule STORE_KNOWS_THE_CORE_ONLY = noClasses().that().resideInAPackage("app.clearpane.store..").should().dependOnClassesThat()
+      .resideInAnyPackage("app.clearpane.web..", "app.clearpane.formats..", "org.springframework..", "jakarta.servlet..");
+
+  @ArchTest static final ArchRule FORMATS_KNOW_THE_CORE_ONLY = noClasses().that().resideInAPackage("app.clearpane.formats..").should().dependOnClassesThat()
+      .resideInAnyPackage("app.clearpane.web..", "app.clearpane.store..", "org.springframework..", "org.jooq..");
+
+  @ArchTest static final ArchRule SQL_STAYS_IN_THE_STORE = noClasses().that().resideInAPackage("app.clearpane.web..").and().doNotHaveSimpleName("Wiring").and().doNotHaveSimpleName("Verify")
+      .should().dependOnClassesThat().resideInAnyPackage("org.jooq..", "app.clearpane.store.schema..");
+
+  @ArchTest static final ArchRule CORE_ROOMS_HAVE_NO_CIRCLES = slices().matching("app.clearpane.core.(*)..").should().beFreeOfCycles();
+
+  @ArchTest static final ArchRule CLIENT_PAGES_USE_THE_CLIENTS_DOOR = noClasses().that().resideInAPackage("app.clearpane.web..clientside..").should().dependOnClassesThat(
+      new com.tngtech.archunit.base.DescribedPredicate<JavaClass>("are repositories of the team") {
+        @Override
+        public boolean test(JavaClass type) {
+          return type.getPackageName().startsWith("app.clearpane.store") && !type.getPackageName().contains("clientside") && type.getFields().stream().anyMatch(f -> f.getRawType().getName().equals("org.jooq.DSLContext"))
+              && !type.getSimpleName().equals("Drawings");
+        }
+      });
+
+  @ArchTest static final ArchRule TEAM_PAGES_LEAVE_THE_CLIENTS_ALONE = noClasses().that().resideOutsideOfPackage("..clientside..").and().areAnnotatedWith(Controller.class).should().dependOnClassesThat()
+      .resideInAPackage("app.clearpane.web..clientside..");
+
+  @ArchTest static final ArchRule CLIENT_READINGS_NEED_A_VIEWER = classes().that().resideInAPackage("app.clearpane.store..clientside..").and().haveSimpleNameStartingWith("Visible").and()
+      .doNotHaveSimpleName("VisibleTo").should(new ArchCondition<>("take a Viewer in every public method") {
+        @Override
+        public void check(JavaClass type, ConditionEvents events) {
+          type.getMethods().stream().filter(method -> method.getModifiers().contains(JavaModifier.PUBLIC) && !method.getModifiers().contains(JavaModifier.SYNTHETIC)).forEach(method ->
+              events.add(new SimpleConditionEvent(method, method.getRawParameterTypes().stream().anyMatch(p -> p.isEquivalentTo(Viewer.class)), method.getFullName())));
+        }
+      });
+
+  @ArchTest static final ArchRule ONLY_THE_CLOCK_TELLS_THE_TIME = noClasses().that().resideOutsideOfPackage("..demo..").should().callMethod(java.time.Instant.class, "now")
+      .orShould().callMethod(java.time.LocalDate.class, "now");
+}

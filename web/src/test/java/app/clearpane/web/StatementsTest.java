@@ -1,0 +1,51 @@
+package app.clearpane.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.clearpane.core.project.ProjectId;
+import app.clearpane.store.deliverable.Deliverables;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+
+/** How many statements a page asks the database, whatever the number of rows. */
+class StatementsTest extends DemoHouse {
+  private static final int MOST = 12;
+  @Autowired private AskedStatements asked;
+  @Autowired private Deliverables deliverables;
+
+  @Test
+  void pagesOfTheTeamAndOfClientsAskFewStatements() throws Exception {
+    ProjectId project = projects.active().stream().filter(one -> one.name().equals("Visitor centre")).findFirst().orElseThrow().id();
+    String base = "/t/projects/" + project;
+    String pane = "/c/panes/" + panes.ofProject(project).get(0).id();
+    var map = deliverables.versionsOf(project).stream().filter(one -> one.fileName().equals("visitor-map-2.pdf")).findFirst().orElseThrow();
+    var withDraft = deliverables.versionsOf(project).stream().filter(one -> one.fileName().equals("paint-samples.jpg")).findFirst().orElseThrow();
+    Visitor bastian = Visitor.by(address(), linkOfTeam("bastian@marram-finch.example"));
+    Visitor jasper = Visitor.by(address(), linkOf("jasper@penwether.example"));
+    Map<String, Visitor> pages = new LinkedHashMap<>();
+    for (String path : new String[] {"/t", "/t/ceilings", "/t/search?q=a", base + "/plan", base + "/deliverables", base + "/files", base + "/people", base + "/panes", base + "/record",
+        "/t/deliverables/" + map.deliverable(), "/t/deliverables/" + withDraft.deliverable(), "/t/items/" + map.deliverable(), "/t/deliverables/" + map.deliverable() + "/clearance", "/t/versions/" + map.id() + "/light-table"}) {
+      pages.put(path, bastian);
+    }
+    pages.put(pane, jasper);
+    pages.put(pane + "/versions/" + map.id(), jasper);
+    asked.forget();
+    Map<String, Integer> tooMany = new LinkedHashMap<>();
+    for (Map.Entry<String, Visitor> page : pages.entrySet()) {
+      assertThat(page.getValue().get(page.getKey()).statusCode()).as(page.getKey()).isEqualTo(200);
+      List<String> statements = asked.of(page.getKey().replaceAll("\\?.*", ""));
+      System.out.println(statements.size() + " statements for " + page.getKey().replaceAll("[0-9a-f]{8}-[0-9a-f-]{27}", "*"));
+      if (Boolean.getBoolean("statements.print")) {
+        statements.forEach(one -> System.out.println("    " + one));
+      }
+      assertThat(statements).as("the statements of " + page.getKey()).isNotEmpty();
+      if (statements.size() > MOST) {
+        tooMany.put(page.getKey(), statements.size());
+      }
+    }
+    assertThat(tooMany).isEmpty();
+  }
+}

@@ -1,0 +1,88 @@
+package app.clearpane.web;
+
+import java.io.IOException;
+import java.net.CookieManager;
+import java.net.URI;
+import java.net.URLEncoder;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+
+/** Somebody with a browser of their own, as far as requests and cookies go. Redirects are not followed. */
+public final class Visitor {
+  private static final Pattern TOKEN = Pattern.compile("name=\"_csrf\" value=\"([^\"]+)\"|X-CSRF-TOKEN(?:&quot;|\"):(?:&quot;|\")([^&\"]+)");
+  private final HttpClient client = HttpClient.newBuilder().cookieHandler(new CookieManager()).build();
+  private final String base;
+  private String token = "";
+
+  public Visitor(String base) {
+    this.base = base;
+  }
+
+  /** Comes in by a link. */
+  public static Visitor by(String base, String link) throws IOException, InterruptedException {
+    Visitor visitor = new Visitor(base);
+    String path = link.substring(base.length());
+    visitor.post(path, token(visitor.get(path).body()), Map.of());
+    return visitor;
+  }
+
+  public HttpResponse<String> get(String path) throws IOException, InterruptedException {
+    return client.send(HttpRequest.newBuilder(uri(path)).build(), HttpResponse.BodyHandlers.ofString(StandardCharsets.ISO_8859_1));
+  }
+
+  /** Follows redirects by hand, up to five. */
+  public HttpResponse<String> open(String path) throws IOException, InterruptedException {
+    HttpResponse<String> response = get(path);
+    for (int i = 0; i < 5 && response.statusCode() / 100 == 3; i++) {
+      response = get(response.headers().firstValue("Location").orElseThrow());
+    }
+    return response;
+  }
+
+  public HttpResponse<String> post(String path, String token, Map<String, String> form) throws IOException, InterruptedException {
+    String body = form.entrySet().stream().map(e -> e.getKey() + "=" + URLEncoder.encode(e.getValue(), StandardCharsets.UTF_8)).collect(Collectors.joining("&"));
+    HttpRequest request = HttpRequest.newBuilder(uri(path)).header("Content-Type", "application/x-www-form-urlencoded").header("X-CSRF-TOKEN", token)
+        .POST(HttpRequest.BodyPublishers.ofString(body)).build();
+    return client.send(request, HttpResponse.BodyHandlers.ofString(StandardCharsets.UTF_8));
+  }
+
+  /** Sends one file with fields as a browser does. */
+  public HttpResponse<String> upload(String path, String token, String fileName, java.util.function.Supplier<java.io.InputStream> content, Map<String, String> fields)
+      throws IOException, InterruptedException {
+    String boundary = "----clearpane";
+    StringBuilder head = new StringBuilder();
+    fields.forEach((name, value) -> head.append("--").append(boundary).append("\r\nContent-Disposition: form-data; name=\"").append(name).append("\"\r\n\r\n").append(value).append("\r\n"));
+    head.append("--").append(boundary).append("\r\nContent-Disposition: form-data; name=\"file\"; filename=\"").append(fileName).append("\"\r\nContent-Type: application/pdf\r\n\r\n");
+    byte[] before = head.toString().getBytes(StandardCharsets.UTF_8);
+    byte[] after = ("\r\n--" + boundary + "--\r\n").getBytes(StandardCharsets.UTF_8);
+    HttpRequest.BodyPublisher body = HttpRequest.BodyPublishers.ofInputStream(() -> new java.io.SequenceInputStream(
+        new java.io.SequenceInputStream(new java.io.ByteArrayInputStream(before), content.get()), new java.io.ByteArrayInputStream(after)));
+    HttpRequest request = HttpRequest.newBuilder(uri(path)).header("Content-Type", "multipart/form-data; boundary=" + boundary).header("X-CSRF-TOKEN", token).POST(body).build();
+    return client.send(request, HttpResponse.BodyHandlers.ofString(StandardCharsets.UTF_8));
+  }
+
+  /** The token of this visitor's forms, read off their front page once. */
+  public String token() throws IOException, InterruptedException {
+    token = token.isEmpty() ? token(open("/").body()) : token;
+    return token;
+  }
+
+  private URI uri(String path) {
+    return URI.create(path.startsWith("http") ? path : base + path);
+  }
+
+  /** The token a page's forms carry. */
+  public static String token(String page) {
+    Matcher matcher = TOKEN.matcher(page);
+    if (!matcher.find()) {
+      return "none";
+    }
+    return matcher.group(1) != null ? matcher.group(1) : matcher.group(2);
+  }
+}

@@ -1,0 +1,76 @@
+package app.clearpane.web.journey;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.FilePayload;
+import com.microsoft.playwright.options.SelectOption;
+import java.nio.charset.StandardCharsets;
+import org.junit.jupiter.api.Test;
+
+/** An owner lowers a ceiling: it works at once everywhere, the board says why, and raising it restores what was there. */
+class CeilingJourneyTest extends Journey {
+
+  @Test
+  void loweringHidesAtOnceAndRaisingRestores() {
+    Someone grete = atDesk().comesBy(linkOf("grete@hobandbarley.example", "Flour bags"));
+    grete.sees("Dates");
+    Someone bastian = atDesk().comesBy(linkOfTeam("bastian@marram-finch.example"));
+    bastian.goes("/t/ceilings").sees("The most that any pane").looksItOver();
+    Locator dates = bastian.page.getByLabel("Ceiling for Dates");
+    dates.selectOption("CLOSED");
+    Locator row = bastian.page.locator("tr", new Page.LocatorOptions().setHasText("Dates"));
+    assertThat(row.getByText("set to more")).isVisible();
+    grete.page.reload();
+    assertThat(grete.page.locator("#dates")).hasCount(0);
+    bastian.goes("/t").follows("Rye, 1 kg").follows("Panes").sees("held to Closed").looksItOver();
+    bastian.page.locator("tr", new Page.LocatorOptions().setHasText("Dates")).locator("a.cell-link").first().click();
+    bastian.sees("The agency’s ceiling is closed for this kind");
+    bastian.goes("/t/ceilings").page.getByLabel("Ceiling for Dates").selectOption("OPEN");
+    assertThat(row.getByText("set to more")).hasCount(0);
+    grete.page.reload();
+    assertThat(grete.page.locator("#dates")).isVisible();
+  }
+
+  @Test
+  void aNewPaneFollowsTheStartingPointUntilItIsGivenItsOwn() {
+    Someone bastian = atDesk().comesBy(linkOfTeam("bastian@marram-finch.example"));
+    bastian.goes("/t/ceilings").page.getByLabel("Starting point for Dates").selectOption("OPEN");
+    assertThat(bastian.page.getByLabel("Starting point for Dates")).hasValue("OPEN");
+    bastian.goes("/t").follows("Signs for the ticket hall").follows("Panes").unfolds("Another pane");
+    bastian.page.locator("#new-pane").fill("The harbour");
+    Locator harbour = bastian.presses("Set up the pane").page.locator(".board thead th", new Page.LocatorOptions().setHasText("The harbour"));
+    assertThat(harbour.getByText("follows the starting point")).isVisible();
+    Locator dates = bastian.page.locator("tr", new Page.LocatorOptions().setHasText("Dates")).locator("select").nth(1);
+    assertThat(dates).hasValue("OPEN");
+    bastian.presses("Give The harbour its own");
+    assertThat(harbour.getByText("follows the starting point")).hasCount(0);
+    assertThat(dates).hasValue("OPEN");
+    bastian.goes("/t/ceilings").page.getByLabel("Starting point for Dates").selectOption("CLOSED");
+    assertThat(bastian.page.getByLabel("Starting point for Dates")).hasValue("CLOSED");
+    bastian.goes("/t").follows("Signs for the ticket hall").follows("Panes");
+    assertThat(dates).hasValue("OPEN");
+    bastian.presses("Let The harbour follow the starting point");
+    assertThat(dates).hasValue("CLOSED");
+    bastian.looksItOver();
+    bastian.goes("/t/ceilings").page.getByLabel("Starting point for Dates").selectOption("OPEN");
+    assertThat(bastian.page.getByLabel("Starting point for Dates")).hasValue("OPEN");
+  }
+
+  @Test
+  void whatLiesInAFolderThatPassesIsSeenAtOnceAndAnythingElseIsNot() {
+    Someone ines = atDesk().comesBy(linkOfTeam("ines@marram-finch.example"));
+    ines.goes("/t").follows("Star-hall panels").follows("Panes").page.locator(".board thead a", new Page.LocatorOptions().setHasText("Fabricators")).click();
+    ines.page.locator("tr", new Page.LocatorOptions().setHasText("Files")).locator("a.cell-link").nth(1).click();
+    ines.sees("It lies in the folder “Finished artwork”, which passes").sees("none of the folders that pass").looksItOver();
+    assertThat(ines.page.getByLabel("Folders that pass")).hasValue("Finished artwork");
+    ines.follows("Files");
+    ines.page.locator("input[type=file]").setInputFiles(new FilePayload("Drilling template.txt", "text/plain", "Holes at 40 mm".getBytes(StandardCharsets.UTF_8)));
+    ines.page.locator("select[name=folder]").selectOption(new SelectOption().setLabel("Finished artwork"));
+    ines.page.locator("form:has(input[type=file]) button").click();
+    ines.sees("Drilling template.txt").follows("Record").sees("let arrive shown");
+    Someone dov = onPhone().comesBy(linkOf("dov@garrow.example"));
+    dov.sees("Drilling template.txt").seesNot("Opening hours.txt");
+  }
+}

@@ -1,0 +1,154 @@
+package app.clearpane.web.journey;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.deque.html.axecore.playwright.AxeBuilder;
+import com.deque.html.axecore.results.Rule;
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.WaitUntilState;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.regex.Pattern;
+
+/** Somebody at a browser: what they see, press and type. What goes wrong in the browser meanwhile is kept and fails the journey. */
+final class Someone {
+  private static final List<String> WCAG = List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22a", "wcag22aa");
+  private static final String STICKS_OUT = """
+      () => { const edge = document.documentElement.clientWidth;
+        return document.documentElement.scrollWidth <= edge ? [] : [...document.querySelectorAll("body *")].filter(e => e.getBoundingClientRect().right > edge + 0.5).map(e => e.outerHTML.slice(0, 120)); }""";
+  /** The mail of the post room runs no scripts, so nothing can look inside it. */
+  private static final String MAIL = ".reading iframe";
+  private final BrowserContext context;
+  private final boolean scripts;
+  private final List<String> faults = new ArrayList<>();
+  final Page page;
+
+  Someone(BrowserContext context, boolean scripts) {
+    this.context = context;
+    this.scripts = scripts;
+    this.page = context.newPage();
+    page.setDefaultTimeout(15_000);
+    page.onPageError(error -> faults.add("script: " + error));
+    page.onConsoleMessage(message -> {
+      if (message.type().equals("error") && !message.text().contains("status of 4")) {
+        faults.add("console: " + message.text());
+      }
+    });
+    page.onResponse(response -> {
+      if (response.status() >= 500) {
+        faults.add(response.status() + " from " + response.url());
+      }
+    });
+  }
+
+  /** Keeps what they saw last beside the test's report. */
+  void leavesPicture(String name) {
+    page.screenshot(new Page.ScreenshotOptions().setPath(Path.of("target", "journeys", name + ".png")));
+  }
+
+  void leave() {
+    context.close();
+  }
+
+  /** Follows a link from a mail; where scripts do not run, presses the button that waits there. */
+  Someone comesBy(String link) {
+    page.navigate(link);
+    if (!scripts) {
+      presses("Open my page");
+    }
+    page.waitForURL(Pattern.compile("/[ct](/.*)?$"), new Page.WaitForURLOptions().setWaitUntil(WaitUntilState.DOMCONTENTLOADED));
+    return this;
+  }
+
+  Someone goes(String path) {
+    page.navigate(path);
+    return this;
+  }
+
+  /** Presses a button, or what unfolds something. */
+  Someone presses(String name) {
+    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true)).first().click();
+    return this;
+  }
+
+  /** Opens something that is folded. */
+  Someone unfolds(String summary) {
+    page.locator("summary", new Page.LocatorOptions().setHasText(summary)).first().click();
+    return this;
+  }
+
+  Someone follows(String link) {
+    page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(link)).first().click();
+    return this;
+  }
+
+  Someone writes(String label, String words) {
+    labelled(label).fill(words);
+    return this;
+  }
+
+  private Locator labelled(String label) {
+    return page.getByLabel(label, new Page.GetByLabelOptions().setExact(true)).locator("visible=true").first();
+  }
+
+  Someone picks(String label, String option) {
+    labelled(label).selectOption(option);
+    return this;
+  }
+
+  Someone ticks(String label) {
+    labelled(label).check();
+    return this;
+  }
+
+  Someone chooses(String label, Path file) {
+    labelled(label).setInputFiles(file);
+    return this;
+  }
+
+  /** Waits until the address is one of these. */
+  Someone arrivesAt(String pattern) {
+    page.waitForURL(Pattern.compile(pattern));
+    return this;
+  }
+
+  /** Waits until the light table is laid out. */
+  Someone atTheTable() {
+    assertThat(page.locator("[data-zooms]")).isVisible();
+    return this;
+  }
+
+  Someone sees(String words) {
+    assertThat(page.getByText(words).locator("visible=true").first()).isVisible();
+    return this;
+  }
+
+  Someone seesNot(String words) {
+    assertThat(page.getByText(words)).hasCount(0);
+    return this;
+  }
+
+  /** Drags over the sheet on the light table, from and to in parts of its width and height. */
+  Someone drags(double fromX, double fromY, double toX, double toY) {
+    var sheet = page.locator("[data-sheet]").boundingBox();
+    page.mouse().move(sheet.x + fromX * sheet.width, sheet.y + fromY * sheet.height);
+    page.mouse().down();
+    page.mouse().move(sheet.x + toX * sheet.width, sheet.y + toY * sheet.height);
+    page.mouse().up();
+    return this;
+  }
+
+  /** Looks the page over: it can be used by everybody, nothing failed, and nothing sticks out sideways. */
+  Someone looksItOver() {
+    List<Rule> broken = new AxeBuilder(page).withTags(WCAG).exclude(MAIL).analyze().getViolations();
+    assertThat(broken.stream().map(rule -> rule.getId() + ": " + rule.getHelp() + rule.getNodes().stream().map(node -> "\n    " + node.getHtml()).toList())).as(page.url()).isEmpty();
+    assertThat(faults).as(page.url()).isEmpty();
+    assertThat((List<?>) page.evaluate(STICKS_OUT)).as("sticks out sideways: " + page.url()).isEmpty();
+    return this;
+  }
+}

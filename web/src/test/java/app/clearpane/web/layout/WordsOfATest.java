@@ -1,0 +1,22 @@
+package app.clearpane.web.layout;
+
+import app.clearpane.store.agency.Agency;
+import app.clearpane.store.agency.People;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.time.ZoneOffset;
+import java.util.Optional;
+import java.util.UUID;
+import org.mockito.Mockito;
+
+/** The words of an agency in London at a given instant, for tests. */
+public final class WordsOfATest {
+  private WordsOfATest() {}
+
+  public static Words at(Instant now) {
+    People people = Mockito.mock(People.class);
+    Mockito.when(people.agency()).thenReturn(Optional.of(new Agency(UUID.randomUUID(), "Marram & Finch", ZoneId.of("Europe/London"))));
+    return new Words(new TheAgency(people, Clock.fixed(now, ZoneOffset.UTC)));
+  }
+}
