@@ -105,7 +105,7 @@ class WholeJobTest extends Journey {
     Someone teo = atDesk().comesBy(linkOfTeam("teo@marram-finch.example"));
     teo.sees("Our turn").follows("Path signs").sees("came back").follows("version 1").sees("This gate is on the other side.").looksItOver();
     teo.presses("Take on mark 1·1").sees("taken on");
-    teo.presses("Point").drags(0.6, 0.2, 0.6, 0.2).ticks("for the team only").writes("Your note", "Ask the fabricator about this post.").presses("Leave the note").sees("Ask the fabricator about this post.");
+    teo.presses("Point").drags(0.6, 0.2, 0.6, 0.2).ticks("for the team only").writes("Your note", "Ask the fabricator about this post.").presses("Leave the note").sees("Ask the fabricator about this post.").looksItOver();
     teo.follows("Versions and sending").chooses("A newer version", demoFile("visitor-map-2.pdf", "path-signs-2.pdf")).writes("What changed, in a line", "The gate moved.").presses("Upload as a draft").sees("Send version 2");
     teo.follows("version 1").sees("1·1");
     for (String mark : List.of("1·1", "1·3")) {
