@@ -2,19 +2,19 @@
 create table pane_filter (
   pane_id uuid not null references pane,
   kind varchar(16) not null,
-  folder varchar(480) not null,
+  named varchar(480) not null,
   published boolean not null,
   pending boolean not null,
-  primary key (pane_id, kind, folder)
+  primary key (pane_id, kind, named)
 );
 
 -- The filters of ceilings and of the starting point.
 create table agency_filter (
   kind varchar(16) not null,
-  folder varchar(480) not null,
+  named varchar(480) not null,
   ceiling boolean not null,
   starting_point boolean not null,
-  primary key (kind, folder)
+  primary key (kind, named)
 );
 
 -- From when on new items of a kind arrive Shown at a pane; without a row they arrive unset.

@@ -22,6 +22,12 @@ import app.clearpane.store.files.Vault;
 import app.clearpane.store.files.clientside.VisibleFiles;
 import app.clearpane.store.markup.Markups;
 import app.clearpane.store.markup.clientside.VisibleMarkups;
+import app.clearpane.store.plan.Agreements;
+import app.clearpane.store.plan.BroughtTables;
+import app.clearpane.store.plan.Feeds;
+import app.clearpane.store.plan.Tasks;
+import app.clearpane.store.plan.TimeSpent;
+import app.clearpane.store.plan.clientside.VisibleTasks;
 import app.clearpane.store.post.Mails;
 import app.clearpane.store.project.Projects;
 import app.clearpane.store.project.clientside.VisibleDates;
@@ -68,6 +74,36 @@ class Wiring {
   @Bean
   Projects projects(DSLContext db) {
     return new Projects(db);
+  }
+
+  @Bean
+  Tasks tasks(DSLContext db) {
+    return new Tasks(db);
+  }
+
+  @Bean
+  TimeSpent timeSpent(DSLContext db) {
+    return new TimeSpent(db);
+  }
+
+  @Bean
+  BroughtTables broughtTables(DSLContext db) {
+    return new BroughtTables(db);
+  }
+
+  @Bean
+  Feeds feeds(DSLContext db) {
+    return new Feeds(db);
+  }
+
+  @Bean
+  Agreements agreements(DSLContext db) {
+    return new Agreements(db);
+  }
+
+  @Bean
+  VisibleTasks visibleTasks(DSLContext db) {
+    return new VisibleTasks(db);
   }
 
   @Bean

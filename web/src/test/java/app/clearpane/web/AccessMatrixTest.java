@@ -12,6 +12,7 @@ import app.clearpane.store.exposure.SeatRow;
 import app.clearpane.store.exposure.Seats;
 import app.clearpane.store.files.ProjectFiles;
 import app.clearpane.store.markup.Markups;
+import app.clearpane.store.plan.Tasks;
 import app.clearpane.store.project.Project;
 import java.io.BufferedReader;
 import java.io.InputStreamReader;
@@ -39,6 +40,7 @@ class AccessMatrixTest extends DemoHouse {
   @Autowired private MakeLink makeLink;
   @Autowired private Markups markups;
   @Autowired private ProjectFiles files;
+  @Autowired private Tasks tasks;
 
   private static List<String> lines() throws Exception {
     try (BufferedReader in = new BufferedReader(new InputStreamReader(Objects.requireNonNull(AccessMatrixTest.class.getResourceAsStream("/access-matrix.txt")), StandardCharsets.UTF_8))) {
@@ -108,20 +110,23 @@ class AccessMatrixTest extends DemoHouse {
     ids.put("mark", markups.of(version.deliverable()).get(0).id().toString());
     ids.put("file", files.of(id).stream().filter(f -> f.name().equals("Survey of the grounds.pdf")).findFirst().orElseThrow().id().toString());
     ids.put("item", ids.get("file"));
+    ids.put("task", tasks.ofProject(id).stream().filter(t -> t.name().equals("Opening hours for the leaflet")).findFirst().orElseThrow().id().toString());
     ids.put("phase", projects.phases(id).get(0).id().toString());
     ids.put("milestone", projects.milestones(id).get(0).id().toString());
     ids.put("page", "1");
     ids.put("size", "small");
     ids.put("key", "no-such-key");
+    ids.put("feed", UUID.randomUUID().toString());
+    ids.put("table", UUID.randomUUID().toString());
     ids.put("note", UUID.randomUUID().toString());
     ids.put("link", UUID.randomUUID().toString());
     ids.put("release", UUID.randomUUID().toString());
     ids.put("mail", "no-such-mail");
-    assertThat(ContentKind.values()).hasSize(4);
+    assertThat(ContentKind.values()).hasSize(5);
     return ids;
   }
 
-  private static final Set<String> WOULD_CHANGE = Set.of("POST /t/projects/{project}/archive", "POST /t/files/{file}/delete", "POST /t/files/{file}/restore", "POST /t/versions/{version}/send",
+  private static final Set<String> WOULD_CHANGE = Set.of("POST /t/projects/{project}/archive", "POST /t/files/{file}/delete", "POST /t/files/{file}/restore", "POST /t/tasks/{task}/delete", "POST /t/tasks/{task}/restore", "POST /t/projects/{project}/restore", "POST /t/projects/{project}/go-on", "POST /t/versions/{version}/send",
       "POST /t/deliverables/{deliverable}/release", "POST /c/panes/{pane}/versions/{version}/close-round");
 
   private static String answer(Visitor visitor, String route, Map<String, String> ids) throws Exception {

@@ -43,7 +43,7 @@ class ExposureInputTest extends DemoHouse {
   void aProjectOfItsOwn() throws Exception {
     Project like = projects.active().stream().filter(one -> one.name().equals("Visitor centre")).findFirst().orElseThrow();
     project = new ProjectId(UUID.randomUUID());
-    projects.open(new Project(project, like.client(), like.clientName(), like.manager(), "Input", "night", "GBP", like.taxPercent(), like.startsOn(), like.agreedOn(), null, 1), Instant.now());
+    projects.open(new Project(project, like.client(), like.clientName(), like.manager(), "Input", "night", "GBP", like.taxPercent(), like.startsOn(), like.agreedOn(), null, null, "", 0, 1), Instant.now());
     pane = panes.add(project, "Testers", "", Instant.now());
     panes.setAperture(pane, ContentKind.DATES, Aperture.PICKED);
     ines = Visitor.by(address(), linkOfTeam("ines@marram-finch.example"));
@@ -110,7 +110,7 @@ class ExposureInputTest extends DemoHouse {
   void filtersAreNamesAndNotTooMany() throws Exception {
     assertThat(post("/t/panes/" + pane + "/filters", Map.of("folders", "x".repeat(121))).body()).contains("A name may have 120 characters; this one has 121");
     assertThat(post("/t/panes/" + pane + "/filters", Map.of("folders", String.join(",", IntStream.range(0, 41).mapToObj(i -> "Folder " + i).toList()))).body()).contains("Name at most 40 folders.");
-    assertThat(post("/t/panes/" + pane + "/apertures", Map.of("kind", "DATES", "aperture", "FILTERED")).body()).contains("There are no filters for this kind");
+    assertThat(post("/t/panes/" + pane + "/apertures", Map.of("kind", "DELIVERABLES", "aperture", "FILTERED")).body()).contains("There are no filters for this kind");
     assertThat(post("/t/panes/" + pane + "/arrivals", Map.of("kind", "STATUS", "shown", "true")).body()).contains("nothing arrives in it");
     assertThat(now().pending().filters(ContentKind.FILES)).as("as it was, from the starting point").extracting(Object::toString).containsExactly("Folder[name=Finished artwork]");
   }
@@ -131,9 +131,9 @@ class ExposureInputTest extends DemoHouse {
     assertThat(post(notes, Map.of("subject", project.toString(), "body", "  ")).body()).contains("Write the note first.");
     assertThat(post(notes, Map.of("subject", UUID.randomUUID().toString(), "body", "On nothing")).statusCode()).isEqualTo(404);
     assertThat(post(notes, Map.of("subject", project.toString(), "body", "Ring them")).headers().firstValue("Location").orElseThrow()).contains("/plan");
-    assertThat(ines.get("/t/projects/" + project + "/plan").body()).contains("Ring them");
+    assertThat(ines.get("/t/projects/" + project + "/plan?as=dates").body()).contains("Ring them");
     Visitor teo = Visitor.by(address(), linkOfTeam("teo@marram-finch.example"));
-    assertThat(teo.get("/t/projects/" + project + "/plan").body()).as("one for oneself").doesNotContain("Ring them");
+    assertThat(teo.get("/t/projects/" + project + "/plan?as=dates").body()).as("one for oneself").doesNotContain("Ring them");
   }
 
   @Test

@@ -13,6 +13,7 @@ import org.springframework.beans.factory.annotation.Autowired;
 /** How many statements a page asks the database, whatever the number of rows. */
 class StatementsTest extends DemoHouse {
   private static final int MOST = 12;
+  @Autowired private app.clearpane.store.plan.Tasks tasks;
   @Autowired private AskedStatements asked;
   @Autowired private Deliverables deliverables;
 
@@ -25,16 +26,21 @@ class StatementsTest extends DemoHouse {
     var withDraft = deliverables.versionsOf(project).stream().filter(one -> one.fileName().equals("paint-samples.jpg")).findFirst().orElseThrow();
     Visitor bastian = Visitor.by(address(), linkOfTeam("bastian@marram-finch.example"));
     Visitor jasper = Visitor.by(address(), linkOf("jasper@penwether.example"));
+    String task = tasks.ofProject(project).stream().filter(one -> one.name().equals("Opening hours for the leaflet")).findFirst().orElseThrow().id().toString();
     Map<String, Visitor> pages = new LinkedHashMap<>();
-    for (String path : new String[] {"/t", "/t/ceilings", "/t/search?q=a", base + "/plan", base + "/deliverables", base + "/files", base + "/people", base + "/panes", base + "/record",
+    for (String path : new String[] {"/t", "/t/ceilings", "/t/search?q=a", base + "/plan?as=lines", base + "/plan?as=time", base + "/plan?as=columns", base + "/plan?as=month", base + "/plan?as=dates", base + "/slip", "/t/tasks/" + task, base + "/deliverables", base + "/files", base + "/people", base + "/panes", base + "/record",
         "/t/deliverables/" + map.deliverable(), "/t/deliverables/" + withDraft.deliverable(), "/t/items/" + map.deliverable(), "/t/deliverables/" + map.deliverable() + "/clearance", "/t/versions/" + map.id() + "/light-table"}) {
       pages.put(path, bastian);
     }
     pages.put(pane, jasper);
+    pages.put(pane + "/tasks/" + task, jasper);
     pages.put(pane + "/versions/" + map.id(), jasper);
-    asked.forget();
+    for (String read : new String[] {"/t", base + "/plan?as=lines", pane}) {
+      pages.get(read).get(read);
+    }
     Map<String, Integer> tooMany = new LinkedHashMap<>();
     for (Map.Entry<String, Visitor> page : pages.entrySet()) {
+      asked.forget();
       assertThat(page.getValue().get(page.getKey()).statusCode()).as(page.getKey()).isEqualTo(200);
       List<String> statements = asked.of(page.getKey().replaceAll("\\?.*", ""));
       System.out.println(statements.size() + " statements for " + page.getKey().replaceAll("[0-9a-f]{8}-[0-9a-f-]{27}", "*"));

@@ -6,6 +6,7 @@ import java.util.List;
 public enum ContentKind {
   STATUS,
   DATES,
+  TASKS,
   FILES,
   DELIVERABLES;
 
@@ -16,7 +17,16 @@ public enum ContentKind {
 
   /** Whether there are filters for this kind; the others act as Picked where they are Filtered. */
   public boolean filterable() {
-    return this == FILES;
+    return this == FILES || !filters().isEmpty();
+  }
+
+  /** The filters of this kind that go by what an item is; files are filtered by their folders. */
+  public List<Filter.Trait> filters() {
+    return switch (this) {
+      case TASKS -> List.of(Filter.Trait.values());
+      case DATES -> List.of(Filter.Trait.MILESTONES);
+      case STATUS, FILES, DELIVERABLES -> List.of();
+    };
   }
 
   /** The apertures that this kind can have, from least to most. */

@@ -15,8 +15,9 @@ import java.util.Set;
  * @param state whether it exists for clients at all
  * @param addressedTo the contacts it was sent to by name (V6)
  * @param folder whether other items may stand in it
+ * @param traits what filters ask for
  */
-public record Item(ItemId id, ContentKind kind, String name, List<Ancestor> ancestors, State state, Set<ContactId> addressedTo, boolean folder) {
+public record Item(ItemId id, ContentKind kind, String name, List<Ancestor> ancestors, State state, Set<ContactId> addressedTo, boolean folder, Set<Filter.Trait> traits) {
   /** Whether an item exists for clients at all. */
   public enum State {
     THERE,
@@ -26,21 +27,31 @@ public record Item(ItemId id, ContentKind kind, String name, List<Ancestor> ance
   }
 
   /** A folder or heading above an item. */
-  public record Ancestor(ItemId id, String name) {}
+  public record Ancestor(ItemId id, String name, Set<Filter.Trait> traits) {
+    public Ancestor {
+      traits = Set.copyOf(traits);
+    }
+
+    /** One that no filter but those of folders asks for. */
+    public Ancestor(ItemId id, String name) {
+      this(id, name, Set.of());
+    }
+  }
 
   /** An item in which nothing stands. */
   public Item(ItemId id, ContentKind kind, String name, List<Ancestor> ancestors, State state, Set<ContactId> addressedTo) {
-    this(id, kind, name, ancestors, state, addressedTo, false);
+    this(id, kind, name, ancestors, state, addressedTo, false, Set.of());
   }
 
   /** What it stands in, as an item; empty at the top. */
   Optional<Item> parent() {
     return ancestors.isEmpty() ? Optional.empty()
-        : Optional.of(new Item(ancestors.get(0).id(), kind, ancestors.get(0).name(), ancestors.subList(1, ancestors.size()), state, Set.of(), true));
+        : Optional.of(new Item(ancestors.get(0).id(), kind, ancestors.get(0).name(), ancestors.subList(1, ancestors.size()), state, Set.of(), true, ancestors.get(0).traits()));
   }
 
   public Item {
     ancestors = List.copyOf(ancestors);
     addressedTo = Set.copyOf(addressedTo);
+    traits = Set.copyOf(traits);
   }
 }

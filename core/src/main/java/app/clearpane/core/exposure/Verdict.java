@@ -21,7 +21,7 @@ public record Verdict(Reason reason, Optional<String> source, Optional<Setting> 
   }
 
   static Verdict passing(Filter filter) {
-    return new Verdict(Reason.PASSES_FILTER, Optional.of(((Filter.Folder) filter).name()), Optional.empty(), false);
+    return new Verdict(Reason.PASSES_FILTER, Optional.of(filter.text()), Optional.empty(), false);
   }
 
   Verdict waiting() {

@@ -119,7 +119,7 @@ public record Why(Verdict verdict, List<Step> steps, List<Set<Change>> remedies)
         case LATER_LAST_DAY -> at(new Pane(pane.id(), pane.name(), pane.publishedAt(), Optional.empty(), pane.published(), pane.pending(), pane.ceilings(), pane.from()));
         case EARLIER_FIRST_DAY -> at(new Pane(pane.id(), pane.name(), pane.publishedAt(), pane.until(), pane.published(), pane.pending(), pane.ceilings(), Optional.empty()));
         case RESTORE -> new Situation(new Item(item.id(), item.kind(), item.name(), item.ancestors(), item.state() == Item.State.DELETED ? Item.State.THERE : item.state(),
-            item.addressedTo(), item.folder()), pane, seat, ifGiven);
+            item.addressedTo(), item.folder(), item.traits()), pane, seat, ifGiven);
       };
     }
 

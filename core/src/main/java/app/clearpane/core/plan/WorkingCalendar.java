@@ -29,7 +29,8 @@ public record WorkingCalendar(Map<DayOfWeek, Hours> hours, Set<LocalDate> freeDa
       }
     }
 
-    Duration length() {
+    /** How long it is. */
+  public Duration length() {
       return Duration.between(opens, closes);
     }
   }

@@ -1,4 +1,4 @@
-/** Working time and dates. */
+/** Working time, tasks, and the dates computed from them. */
 @NullMarked
 package app.clearpane.core.plan;
 

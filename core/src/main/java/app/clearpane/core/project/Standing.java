@@ -1,41 +1,51 @@
 package app.clearpane.core.project;
 
-/** The state of a project, computed from its deliverables and phases. */
+/** The state of a project (P2), computed from its tasks and deliverables. */
 public enum Standing {
   ARCHIVED,
+  PAUSED,
   TO_BE_PLANNED,
   COMPLETE,
   NOT_STARTED,
   WAITING_ON_THE_CLIENT,
+  IN_REVIEW,
   UNDER_WAY;
 
   /**
-   * What a project's state is read from.
+   * What a project's state is read from. An open item is a leaf of the plan or a deliverable with which something is still to be done.
    *
    * @param archived whether it was put away
+   * @param paused whether it rests
    * @param begun whether its start has come
-   * @param ours deliverables that are our turn
-   * @param clients deliverables that are the client's turn
-   * @param nobodys deliverables that were released
-   * @param phases how many phases it has
+   * @param items leaves that were not dropped, and deliverables
+   * @param open those of them that are open
+   * @param inCheck those of the open ones that somebody looks over
+   * @param touched those with which anything was done yet
+   * @param critical the open ones that can lose no day
+   * @param criticalAtClient those of the critical ones that are the client's turn
    */
-  public record Facts(boolean archived, boolean begun, int ours, int clients, int nobodys, int phases) {}
+  public record Facts(boolean archived, boolean paused, boolean begun, int items, int open, int inCheck, int touched, int critical, int criticalAtClient) {}
 
   /** The first that applies. */
   public static Standing of(Facts facts) {
-    int deliverables = facts.ours() + facts.clients() + facts.nobodys();
     if (facts.archived()) {
       return ARCHIVED;
     }
-    if (deliverables == 0 && facts.phases() == 0) {
+    if (facts.paused()) {
+      return PAUSED;
+    }
+    if (facts.items() == 0) {
       return TO_BE_PLANNED;
     }
-    if (deliverables > 0 && facts.nobodys() == deliverables) {
+    if (facts.open() == 0) {
       return COMPLETE;
     }
-    if (!facts.begun()) {
+    if (!facts.begun() && facts.touched() == 0) {
       return NOT_STARTED;
     }
-    return facts.clients() > 0 && facts.ours() == 0 ? WAITING_ON_THE_CLIENT : UNDER_WAY;
+    if (facts.critical() > 0 && facts.criticalAtClient() == facts.critical()) {
+      return WAITING_ON_THE_CLIENT;
+    }
+    return facts.inCheck() == facts.open() ? IN_REVIEW : UNDER_WAY;
   }
 }

@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.clearpane.core.deliverable.PageSize;
 import app.clearpane.core.deliverable.RoundCount;
-import app.clearpane.core.project.Standing;
 import app.clearpane.core.signoff.Outcome;
 import java.util.List;
 import java.util.Optional;
@@ -28,13 +27,6 @@ class ClearanceTest {
     assertThat(RoundCount.used(List.of(true))).isEqualTo(1);
     assertThat(RoundCount.used(List.of(true, false))).isEqualTo(2);
     assertThat(RoundCount.used(List.of(false, true, true, false))).isEqualTo(3);
-  }
-
-  @ParameterizedTest(name = "archived {0}, begun {1}, ours {2}, client’s {3}, nobody’s {4}, phases {5}: {6}")
-  @CsvSource({"true, true, 1, 1, 1, 1, ARCHIVED", "false, true, 0, 0, 0, 0, TO_BE_PLANNED", "false, false, 0, 0, 2, 1, COMPLETE", "false, false, 1, 0, 0, 1, NOT_STARTED",
-      "false, true, 0, 2, 1, 1, WAITING_ON_THE_CLIENT", "false, true, 1, 2, 1, 1, UNDER_WAY", "false, true, 0, 0, 0, 3, UNDER_WAY"})
-  void readsTheStandingOffTheTurns(boolean archived, boolean begun, int ours, int clients, int nobodys, int phases, Standing expected) {
-    assertThat(Standing.of(new Standing.Facts(archived, begun, ours, clients, nobodys, phases))).isEqualTo(expected);
   }
 
   @Test

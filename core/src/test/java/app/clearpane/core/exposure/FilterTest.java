@@ -38,7 +38,7 @@ class FilterTest {
 
   private static Item item(String name, boolean folder, Item... above) {
     return new Item(new ItemId(UUID.randomUUID()), ContentKind.FILES, name, List.of(above).stream().map(one -> new Item.Ancestor(one.id(), one.name())).toList(), Item.State.THERE,
-        Set.of(), folder);
+        Set.of(), folder, Set.of());
   }
 
   private static Set<Filter> folders(String names) {
@@ -85,9 +85,9 @@ class FilterTest {
 
   @Test
   void aKindWithoutFiltersActsAsPicked() {
-    Item day = new Item(new ItemId(UUID.randomUUID()), ContentKind.DATES, "Opening", List.of(), Item.State.THERE, Set.of());
-    PaneSettings both = new PaneSettings(Map.of(ContentKind.DATES, Aperture.OPEN), Map.of(), Map.of());
-    Ceilings filtered = new Ceilings(Map.of(ContentKind.DATES, Aperture.FILTERED));
+    Item day = new Item(new ItemId(UUID.randomUUID()), ContentKind.DELIVERABLES, "Opening", List.of(), Item.State.THERE, Set.of());
+    PaneSettings both = new PaneSettings(Map.of(ContentKind.DELIVERABLES, Aperture.OPEN), Map.of(), Map.of());
+    Ceilings filtered = new Ceilings(Map.of(ContentKind.DELIVERABLES, Aperture.FILTERED));
     assertThat(Visibility.decide(day, new Pane(BOARD, "The board", Optional.of(NOW), Optional.empty(), both, both, filtered), SEAT, NOW).reason()).isEqualTo(Reason.CEILING_PICKED);
   }
 }

@@ -52,6 +52,16 @@ public final class People {
     db.update(AGENCY).set(AGENCY.HOUSE_RULES, rules).execute();
   }
 
+  /** Whether contacts may be given tasks at all. */
+  public boolean clientsDoTasks() {
+    return db.select(AGENCY.CLIENTS_DO_TASKS).from(AGENCY).orderBy(AGENCY.CREATED_AT, AGENCY.ID).limit(1).fetchOptional(AGENCY.CLIENTS_DO_TASKS).orElse(true);
+  }
+
+  /** Lets contacts be given tasks or not, at once. */
+  public void setClientsDoTasks(boolean may) {
+    db.update(AGENCY).set(AGENCY.CLIENTS_DO_TASKS, may).execute();
+  }
+
   /** Takes somebody into the team. */
   public TeamMember addMember(Name name, EmailAddress email, TeamRole role, String passwordHash, Instant now) {
     TeamMemberId id = new TeamMemberId(UUID.randomUUID());

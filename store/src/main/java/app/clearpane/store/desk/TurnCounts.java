@@ -3,6 +3,9 @@ package app.clearpane.store.desk;
 import static app.clearpane.store.schema.Tables.CLIENT;
 import static app.clearpane.store.schema.Tables.DELIVERABLE;
 import static app.clearpane.store.schema.Tables.ITEM;
+import static app.clearpane.store.schema.Tables.TASK_LINK;
+import static app.clearpane.store.schema.Tables.TASK;
+import static app.clearpane.store.schema.Tables.ITEM_ANCESTOR;
 import static app.clearpane.store.schema.Tables.PROJECT;
 import static app.clearpane.store.schema.Tables.RELEASE;
 import static app.clearpane.store.schema.Tables.ROUND;
@@ -11,9 +14,12 @@ import static org.jooq.impl.DSL.exists;
 import static org.jooq.impl.DSL.max;
 import static org.jooq.impl.DSL.selectOne;
 
+import app.clearpane.core.plan.Side;
+import app.clearpane.core.plan.Stage;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.project.Project;
 import app.clearpane.store.project.Projects;
+import java.time.LocalDate;
 import java.util.List;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
@@ -29,31 +35,46 @@ public final class TurnCounts {
     this.db = db;
   }
 
-  /** Deliverables by their holder; nobody holds what was released in its current version. */
-  public record Counts(int ours, int clients, int nobodys) {
+  /**
+   * Deliverables by their holder; nobody holds what was released in its current version.
+   *
+   * @param ourTasks leaves of the plan that we are on or could begin
+   * @param clientTasks those that were given to the client and are not done
+   */
+  public record Counts(int ours, int clients, int nobodys, int ourTasks, int clientTasks) {
     /** No deliverable at all. */
-    public static final Counts NONE = new Counts(0, 0, 0);
+    public static final Counts NONE = new Counts(0, 0, 0, 0, 0);
 
     /** These and those. */
     public Counts plus(Counts more) {
-      return new Counts(ours + more.ours, clients + more.clients, nobodys + more.nobodys);
+      return new Counts(ours + more.ours, clients + more.clients, nobodys + more.nobodys, ourTasks + more.ourTasks, clientTasks + more.clientTasks);
+    }
+
+    /** All that is our turn. */
+    public int allOurs() {
+      return ours + ourTasks;
+    }
+
+    /** All that is the clients’ turn. */
+    public int allClients() {
+      return clients + clientTasks;
     }
   }
 
   /** In one project, put away or not. */
-  public Counts of(ProjectId project) {
-    return select(PROJECT.ID.eq(project)).stream().map(Worked::turns).findFirst().orElse(Counts.NONE);
+  public Counts of(ProjectId project, LocalDate today) {
+    return select(PROJECT.ID.eq(project), today).stream().map(Worked::turns).findFirst().orElse(Counts.NONE);
   }
 
   /** A project and who holds what in it. */
   public record Worked(Project project, Counts turns) {}
 
   /** Each project that is worked on, by the name of its client. */
-  public List<Worked> workedOn() {
-    return select(PROJECT.ARCHIVED_AT.isNull());
+  public List<Worked> workedOn(LocalDate today) {
+    return select(PROJECT.ARCHIVED_AT.isNull(), today);
   }
 
-  private List<Worked> select(Condition condition) {
+  private List<Worked> select(Condition condition, LocalDate today) {
     Condition withClients = exists(selectOne().from(ROUND).join(VERSION).on(VERSION.ID.eq(ROUND.VERSION_ID))
         .where(VERSION.DELIVERABLE_ID.eq(DELIVERABLE.ITEM_ID), ROUND.CLOSED_AT.isNull()));
     var current = DSL.select(max(VERSION.NUMBER)).from(VERSION).where(VERSION.DELIVERABLE_ID.eq(DELIVERABLE.ITEM_ID));
@@ -65,9 +86,33 @@ public final class TurnCounts {
     Field<Integer> nobodys = DSL.count().filterWhere(withClients.not().and(released));
     var counts = db.select(of, ours.as("ours"), clients.as("clients"), nobodys.as("nobodys")).from(DELIVERABLE).join(ITEM).on(ITEM.ID.eq(DELIVERABLE.ITEM_ID))
         .join(PROJECT).on(PROJECT.ID.eq(ITEM.PROJECT_ID)).where(ITEM.DELETED_AT.isNull()).and(condition).groupBy(ITEM.PROJECT_ID).asTable("counts");
-    return db.select(Projects.fields()).select(counts.fields()).from(PROJECT).join(CLIENT).on(CLIENT.ID.eq(PROJECT.CLIENT_ID)).leftJoin(counts).on(counts.field(of).eq(PROJECT.ID))
+    Field<ProjectId> inProject = ITEM.PROJECT_ID.as("in_project");
+    Condition client = TASK.SIDE.eq(Side.CLIENTS).and(TASK.BEGAN_ON.isNotNull());
+    Field<Integer> ourTasks = DSL.count().filterWhere(TASK.SIDE.eq(Side.OURS).and(TASK.BEGAN_ON.isNotNull().or(mayBegin(today))));
+    Field<Integer> clientTasks = DSL.count().filterWhere(client);
+    var tasks = db.select(inProject, ourTasks.as("our_tasks"), clientTasks.as("client_tasks")).from(TASK).join(ITEM).on(ITEM.ID.eq(TASK.ITEM_ID)).join(PROJECT).on(PROJECT.ID.eq(ITEM.PROJECT_ID))
+        .where(TASK.STAGE.in(Stage.TO_DO, Stage.UNDER_WAY, Stage.IN_CHECK), TASK.DAYS.gt(0), TASK.DELIVERABLE_ID.isNull(), isLeaf(), rooted()).and(condition).groupBy(ITEM.PROJECT_ID).asTable("tasks");
+    return db.select(Projects.fields()).select(counts.fields()).select(tasks.fields()).from(PROJECT).join(CLIENT).on(CLIENT.ID.eq(PROJECT.CLIENT_ID)).leftJoin(counts).on(counts.field(of).eq(PROJECT.ID)).leftJoin(tasks).on(tasks.field(inProject).eq(PROJECT.ID))
         .where(condition).orderBy(CLIENT.NAME, PROJECT.NAME, PROJECT.ID)
-        .fetch(row -> new Worked(Projects.project(row), new Counts(zero(row.get("ours", Integer.class)), zero(row.get("clients", Integer.class)), zero(row.get("nobodys", Integer.class)))));
+        .fetch(row -> new Worked(Projects.project(row), new Counts(zero(row.get("ours", Integer.class)), zero(row.get("clients", Integer.class)), zero(row.get("nobodys", Integer.class)), zero(row.get("our_tasks", Integer.class)), zero(row.get("client_tasks", Integer.class)))));
+  }
+
+  /** Nothing stands before it any more. */
+  private static Condition mayBegin(LocalDate today) {
+    var before = TASK.as("before");
+    return TASK.NOT_BEFORE.isNull().or(TASK.NOT_BEFORE.le(today)).and(DSL.notExists(selectOne().from(TASK_LINK).join(before).on(before.ITEM_ID.eq(TASK_LINK.PREDECESSOR_ITEM_ID))
+        .where(TASK_LINK.ITEM_ID.eq(TASK.ITEM_ID), before.STAGE.in(Stage.TO_DO, Stage.UNDER_WAY, Stage.IN_CHECK))));
+  }
+
+  private static Condition isLeaf() {
+    var part = ITEM.as("part");
+    return DSL.notExists(selectOne().from(part).where(part.PARENT_ID.eq(ITEM.ID), part.DELETED_AT.isNull()));
+  }
+
+  /** Neither it nor anything it is a part of was deleted. */
+  private static Condition rooted() {
+    var above = ITEM.as("above");
+    return DSL.notExists(selectOne().from(ITEM_ANCESTOR).join(above).on(above.ID.eq(ITEM_ANCESTOR.ANCESTOR_ID)).where(ITEM_ANCESTOR.ITEM_ID.eq(ITEM.ID), above.DELETED_AT.isNotNull()));
   }
 
   private static int zero(@Nullable Integer count) {

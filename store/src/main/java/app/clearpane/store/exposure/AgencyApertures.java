@@ -67,9 +67,9 @@ public final class AgencyApertures {
   }
 
   private void setFolders(TableField<?, Boolean> column, ContentKind kind, Set<String> folders) {
-    folders.forEach(folder -> db.insertInto(AGENCY_FILTER).set(AGENCY_FILTER.KIND, kind).set(AGENCY_FILTER.FOLDER, folder).set(AGENCY_FILTER.CEILING, false)
+    folders.forEach(folder -> db.insertInto(AGENCY_FILTER).set(AGENCY_FILTER.KIND, kind).set(AGENCY_FILTER.NAMED, folder).set(AGENCY_FILTER.CEILING, false)
         .set(AGENCY_FILTER.STARTING_POINT, false).onConflictDoNothing().execute());
-    db.update(AGENCY_FILTER).set(column, DSL.field(AGENCY_FILTER.FOLDER.in(folders))).where(AGENCY_FILTER.KIND.eq(kind)).execute();
+    db.update(AGENCY_FILTER).set(column, DSL.field(AGENCY_FILTER.NAMED.in(folders))).where(AGENCY_FILTER.KIND.eq(kind)).execute();
   }
 
   /** What panes follow that have nothing of their own. */

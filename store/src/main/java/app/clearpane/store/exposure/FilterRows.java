@@ -30,8 +30,8 @@ public record FilterRows(Map<PaneId, Map<ContentKind, Set<Filter>>> published, M
   /** The filters of the panes that meet a condition, and those of the agency. */
   public static FilterRows where(DSLContext db, Condition panes) {
     FilterRows read = new FilterRows(new HashMap<>(), new HashMap<>(), new EnumMap<>(ContentKind.class), new EnumMap<>(ContentKind.class));
-    db.select(PANE_FILTER.PANE_ID, PANE_FILTER.KIND, PANE_FILTER.FOLDER, PANE_FILTER.PUBLISHED, PANE_FILTER.PENDING).from(PANE_FILTER).join(PANE).on(PANE.ID.eq(PANE_FILTER.PANE_ID)).where(panes)
-        .unionAll(db.select(castNull(PANE_FILTER.PANE_ID), AGENCY_FILTER.KIND, AGENCY_FILTER.FOLDER, AGENCY_FILTER.CEILING, AGENCY_FILTER.STARTING_POINT).from(AGENCY_FILTER)).forEach(row -> {
+    db.select(PANE_FILTER.PANE_ID, PANE_FILTER.KIND, PANE_FILTER.NAMED, PANE_FILTER.PUBLISHED, PANE_FILTER.PENDING).from(PANE_FILTER).join(PANE).on(PANE.ID.eq(PANE_FILTER.PANE_ID)).where(panes)
+        .unionAll(db.select(castNull(PANE_FILTER.PANE_ID), AGENCY_FILTER.KIND, AGENCY_FILTER.NAMED, AGENCY_FILTER.CEILING, AGENCY_FILTER.STARTING_POINT).from(AGENCY_FILTER)).forEach(row -> {
           boolean agency = row.value1() == null;
           add(agency ? read.ceilings() : of(read.published(), row.value1()), row.value2(), row.value3(), row.value4());
           add(agency ? read.startingPoint() : of(read.pending(), row.value1()), row.value2(), row.value3(), row.value5());
@@ -45,7 +45,7 @@ public record FilterRows(Map<PaneId, Map<ContentKind, Set<Filter>>> published, M
 
   private static void add(Map<ContentKind, Set<Filter>> filters, ContentKind kind, String folder, boolean counts) {
     if (counts) {
-      filters.computeIfAbsent(kind, none -> new HashSet<>()).add(new Filter.Folder(folder));
+      filters.computeIfAbsent(kind, none -> new HashSet<>()).add(Filter.of(kind, folder));
     }
   }
 }

@@ -1,19 +1,25 @@
 package app.clearpane.store.exposure;
 
+import static app.clearpane.store.schema.Tables.AGENCY;
 import static app.clearpane.store.schema.Tables.FOLDER;
 import static app.clearpane.store.schema.Tables.ITEM;
 import static app.clearpane.store.schema.Tables.ITEM_ANCESTOR;
+import static app.clearpane.store.schema.Tables.MILESTONE;
 import static app.clearpane.store.schema.Tables.ROUND;
 import static app.clearpane.store.schema.Tables.ROUND_SIGNATORY;
+import static app.clearpane.store.schema.Tables.TASK;
 import static app.clearpane.store.schema.Tables.VERSION;
 
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.exposure.ContentKind;
+import app.clearpane.core.exposure.Filter;
 import app.clearpane.core.exposure.Item;
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.plan.Stage;
 import app.clearpane.core.project.ProjectId;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -22,6 +28,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.jooq.DSLContext;
 import org.jooq.impl.DSL;
 
@@ -76,22 +83,38 @@ public final class Items {
 
   private List<Item> ofProject(ProjectId project, Map<ItemId, Set<ContactId>> addressed) {
     Map<ItemId, Known> known = new LinkedHashMap<>();
-    db.select(ITEM.ID, ITEM.KIND, ITEM.NAME, ITEM.PARENT_ID, ITEM.DELETED_AT, FOLDER.ITEM_ID).from(ITEM).leftJoin(FOLDER).on(FOLDER.ITEM_ID.eq(ITEM.ID))
+    db.select(ITEM.ID, ITEM.KIND, ITEM.NAME, ITEM.PARENT_ID, ITEM.DELETED_AT, FOLDER.ITEM_ID, MILESTONE.ITEM_ID, TASK.STAGE, TASK.DAYS).from(ITEM)
+        .leftJoin(FOLDER).on(FOLDER.ITEM_ID.eq(ITEM.ID)).leftJoin(MILESTONE).on(MILESTONE.ITEM_ID.eq(ITEM.ID)).leftJoin(TASK).on(TASK.ITEM_ID.eq(ITEM.ID))
         .where(ITEM.PROJECT_ID.eq(project))
         .orderBy(ITEM.KIND, ITEM.NAME, ITEM.ID)
-        .forEach(row -> known.put(row.value1(), new Known(row.value2(), row.value3(), Optional.ofNullable(row.value4()), row.value5() != null, row.value6() != null)));
+        .forEach(row -> known.put(row.value1(), new Known(row.value2(), row.value3(), Optional.ofNullable(row.value4()), row.value5() != null, row.value6() != null, row.value7() != null || Integer.valueOf(0).equals(row.value9()), row.value8() == Stage.DONE)));
+    Set<ItemId> heads = known.values().stream().filter(item -> item.kind() == ContentKind.TASKS && !item.deleted()).flatMap(item -> item.parent().stream()).filter(parent -> known.get(parent).parent().isEmpty()).collect(Collectors.toSet());
     List<Item> items = new ArrayList<>();
-    known.forEach((id, item) -> items.add(new Item(id, item.kind(), item.name(), above(item, known),
-        item.deleted() ? Item.State.DELETED : Item.State.THERE, addressed.getOrDefault(id, Set.of()), item.folder())));
+    known.forEach((id, item) -> items.add(new Item(id, item.kind(), item.name(), above(item, known, heads),
+        item.deleted() ? Item.State.DELETED : Item.State.THERE, addressed.getOrDefault(id, Set.of()), item.folder(), item.traits(heads.contains(id)))));
     return items;
   }
 
-  private record Known(ContentKind kind, String name, Optional<ItemId> parent, boolean deleted, boolean folder) {}
+  private record Known(ContentKind kind, String name, Optional<ItemId> parent, boolean deleted, boolean folder, boolean milestone, boolean finished) {
+    Set<Filter.Trait> traits(boolean head) {
+      Set<Filter.Trait> traits = EnumSet.noneOf(Filter.Trait.class);
+      if (milestone) {
+        traits.add(Filter.Trait.MILESTONES);
+      }
+      if (head) {
+        traits.add(Filter.Trait.PHASE_HEADS);
+      }
+      if (finished) {
+        traits.add(Filter.Trait.FINISHED);
+      }
+      return traits;
+    }
+  }
 
-  private static List<Item.Ancestor> above(Known item, Map<ItemId, Known> known) {
+  private static List<Item.Ancestor> above(Known item, Map<ItemId, Known> known, Set<ItemId> heads) {
     List<Item.Ancestor> ancestors = new ArrayList<>();
     for (Optional<ItemId> next = item.parent(); next.isPresent(); next = known.get(next.get()).parent()) {
-      ancestors.add(new Item.Ancestor(next.get(), known.get(next.get()).name()));
+      ancestors.add(new Item.Ancestor(next.get(), known.get(next.get()).name(), known.get(next.get()).traits(heads.contains(next.get()))));
     }
     return ancestors;
   }
@@ -101,6 +124,8 @@ public final class Items {
     db.selectDistinct(VERSION.DELIVERABLE_ID, ROUND_SIGNATORY.CONTACT_ID).from(ROUND_SIGNATORY)
         .join(ROUND).on(ROUND.ID.eq(ROUND_SIGNATORY.ROUND_ID)).join(VERSION).on(VERSION.ID.eq(ROUND.VERSION_ID))
         .join(ITEM).on(ITEM.ID.eq(VERSION.DELIVERABLE_ID)).where(ITEM.PROJECT_ID.eq(project))
+        .unionAll(db.select(TASK.ITEM_ID, TASK.CONTACT_ID).from(TASK).join(ITEM).on(ITEM.ID.eq(TASK.ITEM_ID)).crossJoin(AGENCY)
+            .where(ITEM.PROJECT_ID.eq(project), TASK.CONTACT_ID.isNotNull(), AGENCY.CLIENTS_DO_TASKS.isTrue()))
         .forEach(row -> addressed.computeIfAbsent(row.value1(), id -> new HashSet<>()).add(row.value2()));
     return addressed;
   }

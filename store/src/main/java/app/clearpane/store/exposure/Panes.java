@@ -205,7 +205,7 @@ public final class Panes {
       StartingPoint start = new AgencyApertures(db).startingPoint();
       for (ContentKind kind : ContentKind.values()) {
         db.update(PANE_APERTURE).set(PANE_APERTURE.PENDING, start.of(kind)).where(PANE_APERTURE.PANE_ID.eq(pane), PANE_APERTURE.KIND.eq(kind)).execute();
-        setFolders(pane, kind, start.filters(kind).stream().map(filter -> ((Filter.Folder) filter).name()).collect(Collectors.toSet()));
+        setFolders(pane, kind, start.filters(kind).stream().map(filter -> filter.text()).collect(Collectors.toSet()));
       }
     }
   }
@@ -229,9 +229,9 @@ public final class Panes {
   }
 
   private void setFolders(PaneId pane, ContentKind kind, Set<String> folders) {
-    folders.forEach(folder -> db.insertInto(PANE_FILTER).set(PANE_FILTER.PANE_ID, pane).set(PANE_FILTER.KIND, kind).set(PANE_FILTER.FOLDER, folder)
+    folders.forEach(folder -> db.insertInto(PANE_FILTER).set(PANE_FILTER.PANE_ID, pane).set(PANE_FILTER.KIND, kind).set(PANE_FILTER.NAMED, folder)
         .set(PANE_FILTER.PUBLISHED, false).set(PANE_FILTER.PENDING, false).onConflictDoNothing().execute());
-    db.update(PANE_FILTER).set(PANE_FILTER.PENDING, DSL.field(PANE_FILTER.FOLDER.in(folders))).where(PANE_FILTER.PANE_ID.eq(pane), PANE_FILTER.KIND.eq(kind)).execute();
+    db.update(PANE_FILTER).set(PANE_FILTER.PENDING, DSL.field(PANE_FILTER.NAMED.in(folders))).where(PANE_FILTER.PANE_ID.eq(pane), PANE_FILTER.KIND.eq(kind)).execute();
   }
 
   /** From now on new items of a kind arrive Shown at a pane, or unset again. */
@@ -277,8 +277,8 @@ public final class Panes {
           .where(PANE_APERTURE.PANE_ID.eq(id), PANE_APERTURE.KIND.eq(kind)).execute();
     }
     setSections(id, sections(from));
-    db.insertInto(PANE_FILTER, PANE_FILTER.PANE_ID, PANE_FILTER.KIND, PANE_FILTER.FOLDER, PANE_FILTER.PUBLISHED, PANE_FILTER.PENDING)
-        .select(db.select(DSL.val(id, PANE_FILTER.PANE_ID), PANE_FILTER.KIND, PANE_FILTER.FOLDER, DSL.inline(false), PANE_FILTER.PENDING).from(PANE_FILTER).where(PANE_FILTER.PANE_ID.eq(from))).execute();
+    db.insertInto(PANE_FILTER, PANE_FILTER.PANE_ID, PANE_FILTER.KIND, PANE_FILTER.NAMED, PANE_FILTER.PUBLISHED, PANE_FILTER.PENDING)
+        .select(db.select(DSL.val(id, PANE_FILTER.PANE_ID), PANE_FILTER.KIND, PANE_FILTER.NAMED, DSL.inline(false), PANE_FILTER.PENDING).from(PANE_FILTER).where(PANE_FILTER.PANE_ID.eq(from))).execute();
     db.insertInto(PANE_ARRIVAL, PANE_ARRIVAL.PANE_ID, PANE_ARRIVAL.KIND, PANE_ARRIVAL.SET_BY, PANE_ARRIVAL.SET_AT)
         .select(db.select(DSL.val(id, PANE_ARRIVAL.PANE_ID), PANE_ARRIVAL.KIND, PANE_ARRIVAL.SET_BY, DSL.val(now, PANE_ARRIVAL.SET_AT)).from(PANE_ARRIVAL).where(PANE_ARRIVAL.PANE_ID.eq(from))).execute();
     db.insertInto(SHOWING, SHOWING.PANE_ID, SHOWING.ITEM_ID, SHOWING.PUBLISHED, SHOWING.PENDING, SHOWING.SET_BY, SHOWING.SET_AT)

@@ -18,9 +18,12 @@ import org.jspecify.annotations.Nullable;
  * @param taxPercent 0 to 100
  * @param agreedOn the finish both sides agreed on
  * @param archivedAt when it was put away; null while it is worked on
+ * @param pausedAt since when it rests; null while it does not
+ * @param pausedBecause why it rests
+ * @param planRevision another one whenever anything about its plan changed
  */
 public record Project(ProjectId id, ClientId client, String clientName, TeamMemberId manager, String name, String cover, String currency, BigDecimal taxPercent,
-    LocalDate startsOn, LocalDate agreedOn, @Nullable Instant archivedAt, int revision) {
+    LocalDate startsOn, LocalDate agreedOn, @Nullable Instant archivedAt, @Nullable Instant pausedAt, String pausedBecause, int planRevision, int revision) {
 
   /** The project's name with its client's before it. */
   public String fullName() {

@@ -11,13 +11,16 @@ import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.Stale;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.Collection;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.jooq.DSLContext;
 import org.jooq.Field;
 import org.jooq.Record;
 import org.jooq.SelectOnConditionStep;
+import org.jspecify.annotations.Nullable;
 
 /** Projects, their phases and milestones. */
 public final class Projects {
@@ -30,7 +33,7 @@ public final class Projects {
   /** Opens a project. */
   public void open(Project project, Instant now) {
     db.insertInto(PROJECT).set(PROJECT.ID, project.id()).set(PROJECT.CLIENT_ID, project.client()).set(PROJECT.MANAGER_ID, project.manager())
-        .set(PROJECT.NAME, project.name())        .set(PROJECT.COVER, project.cover()).set(PROJECT.CURRENCY, project.currency()).set(PROJECT.TAX_PERCENT, project.taxPercent())
+        .set(PROJECT.NAME, project.name()).set(PROJECT.COVER, project.cover()).set(PROJECT.CURRENCY, project.currency()).set(PROJECT.TAX_PERCENT, project.taxPercent())
         .set(PROJECT.STARTS_ON, project.startsOn()).set(PROJECT.AGREED_ON, project.agreedOn()).set(PROJECT.REVISION, 1)
         .set(PROJECT.CREATED_AT, now).execute();
   }
@@ -53,7 +56,7 @@ public final class Projects {
   /** What {@link #project} reads, of {@code project} joined with {@code client}. */
   public static List<Field<?>> fields() {
     return List.of(PROJECT.ID, PROJECT.CLIENT_ID, CLIENT.NAME, PROJECT.MANAGER_ID, PROJECT.NAME, PROJECT.COVER, PROJECT.CURRENCY, PROJECT.TAX_PERCENT, PROJECT.STARTS_ON, PROJECT.AGREED_ON,
-        PROJECT.ARCHIVED_AT, PROJECT.REVISION);
+        PROJECT.ARCHIVED_AT, PROJECT.PAUSED_AT, PROJECT.PAUSED_BECAUSE, PROJECT.PLAN_REVISION, PROJECT.REVISION);
   }
 
   private SelectOnConditionStep<? extends Record> select() {
@@ -64,13 +67,42 @@ public final class Projects {
   public static Project project(Record row) {
     return new Project(row.get(PROJECT.ID), row.get(PROJECT.CLIENT_ID), row.get(CLIENT.NAME), row.get(PROJECT.MANAGER_ID), row.get(PROJECT.NAME), row.get(PROJECT.COVER),
         row.get(PROJECT.CURRENCY), row.get(PROJECT.TAX_PERCENT), row.get(PROJECT.STARTS_ON), row.get(PROJECT.AGREED_ON),
-        row.get(PROJECT.ARCHIVED_AT), row.get(PROJECT.REVISION));
+        row.get(PROJECT.ARCHIVED_AT), row.get(PROJECT.PAUSED_AT), row.get(PROJECT.PAUSED_BECAUSE), row.get(PROJECT.PLAN_REVISION), row.get(PROJECT.REVISION));
   }
 
   /** Puts a project away. @throws Stale if it was changed since it was read */
   public void archive(Project read, Instant now) {
     Stale.unlessOne(db.update(PROJECT).set(PROJECT.ARCHIVED_AT, now).set(PROJECT.REVISION, PROJECT.REVISION.plus(1))
         .where(PROJECT.ID.eq(read.id()), PROJECT.REVISION.eq(read.revision())).execute(), read.name());
+  }
+
+  /** Takes a project up again that was put away. @throws Stale if it was changed since it was read */
+  public void restore(Project read) {
+    Stale.unlessOne(db.update(PROJECT).setNull(PROJECT.ARCHIVED_AT).set(PROJECT.REVISION, PROJECT.REVISION.plus(1)).where(PROJECT.ID.eq(read.id()), PROJECT.REVISION.eq(read.revision())).execute(), read.name());
+  }
+
+  /** Lets a project rest, or go on. @param since null to go on @throws Stale if it was changed since it was read */
+  public void pause(Project read, @Nullable Instant since, String because) {
+    Stale.unlessOne(db.update(PROJECT).set(PROJECT.PAUSED_AT, since).set(PROJECT.PAUSED_BECAUSE, because).set(PROJECT.REVISION, PROJECT.REVISION.plus(1))
+        .where(PROJECT.ID.eq(read.id()), PROJECT.REVISION.eq(read.revision())).execute(), read.name());
+  }
+
+  /** Notes that something about a project's plan changed, and locks it until the transaction ends. */
+  public void planChanged(ProjectId id) {
+    db.update(PROJECT).set(PROJECT.PLAN_REVISION, PROJECT.PLAN_REVISION.plus(1)).where(PROJECT.ID.eq(id)).execute();
+  }
+
+  /** The phases of some projects, in order. */
+  public Map<ProjectId, List<Phase>> phases(Collection<ProjectId> projects) {
+    return db.select(PHASE.PROJECT_ID, PHASE.ID, PHASE.NAME, PHASE.STARTS_ON, PHASE.ENDS_ON, PHASE.STAGE, PHASE.REVISION).from(PHASE).where(PHASE.PROJECT_ID.in(projects)).orderBy(PHASE.POSITION, PHASE.ID)
+        .fetchGroups(PHASE.PROJECT_ID, row -> new Phase(row.get(PHASE.ID), row.get(PHASE.NAME), row.get(PHASE.STARTS_ON), row.get(PHASE.ENDS_ON), Phase.Stage.valueOf(row.get(PHASE.STAGE)), row.get(PHASE.REVISION)));
+  }
+
+  /** The milestones of some projects, by day. */
+  public Map<ProjectId, List<Milestone>> milestones(Collection<ProjectId> projects) {
+    return db.select(ITEM.PROJECT_ID, ITEM.ID, ITEM.NAME, MILESTONE.FALLS_ON, MILESTONE.REACHED, MILESTONE.REVISION).from(MILESTONE).join(ITEM).on(ITEM.ID.eq(MILESTONE.ITEM_ID))
+        .where(ITEM.PROJECT_ID.in(projects), ITEM.DELETED_AT.isNull()).orderBy(MILESTONE.FALLS_ON, ITEM.NAME, ITEM.ID)
+        .fetchGroups(ITEM.PROJECT_ID, row -> new Milestone(row.get(ITEM.ID), row.get(ITEM.NAME), row.get(MILESTONE.FALLS_ON), row.get(MILESTONE.REACHED), row.get(MILESTONE.REVISION)));
   }
 
   /** The phases of a project, in order. */

@@ -6,6 +6,7 @@ import app.clearpane.core.deliverable.RoundId;
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.exposure.Aperture;
 import app.clearpane.core.exposure.ContentKind;
+import app.clearpane.core.exposure.Filter;
 import app.clearpane.core.exposure.Item;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.exposure.Pane;
@@ -18,6 +19,9 @@ import app.clearpane.core.exposure.Setting;
 import app.clearpane.core.exposure.Showing;
 import app.clearpane.core.exposure.Visibility;
 import app.clearpane.core.files.Sha256;
+import app.clearpane.core.plan.Side;
+import app.clearpane.core.plan.Stage;
+import app.clearpane.core.plan.Task;
 import app.clearpane.core.signoff.Rule;
 import app.clearpane.store.AHouse;
 import app.clearpane.store.FreshDatabase;
@@ -32,6 +36,9 @@ import app.clearpane.store.files.FileRow;
 import app.clearpane.store.files.ProjectFiles;
 import app.clearpane.store.files.Vault;
 import app.clearpane.store.files.clientside.VisibleFiles;
+import app.clearpane.store.plan.PlannedTask;
+import app.clearpane.store.plan.Tasks;
+import app.clearpane.store.plan.clientside.VisibleTasks;
 import app.clearpane.store.project.Milestone;
 import app.clearpane.store.project.Projects;
 import app.clearpane.store.project.clientside.VisibleDates;
@@ -39,6 +46,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.Random;
 import java.util.Set;
 import java.util.UUID;
@@ -67,8 +75,8 @@ class OneTruthTest {
       if (random.nextBoolean()) {
         new AgencyApertures(house.db).setCeiling(kind, Aperture.values()[random.nextInt(4)], "Bastian", AHouse.NOW);
         new AgencyApertures(house.db).setStartingPoint(kind, Aperture.values()[random.nextInt(4)], "Bastian", AHouse.NOW);
-        new AgencyApertures(house.db).setCeilingFolders(kind, names(random));
-        new AgencyApertures(house.db).setStartingFolders(kind, names(random));
+        new AgencyApertures(house.db).setCeilingFolders(kind, names(random, kind));
+        new AgencyApertures(house.db).setStartingFolders(kind, names(random, kind));
       }
     }
     for (PaneId pane : all) {
@@ -103,6 +111,7 @@ class OneTruthTest {
   private Set<ItemId> rows(Viewer viewer, ContentKind kind) {
     return switch (kind) {
       case DATES -> new VisibleDates(house.db).milestones(viewer).stream().map(Milestone::id).collect(Collectors.toSet());
+      case TASKS -> new VisibleTasks(house.db).all(viewer).stream().map(VisibleTasks.Row::id).collect(Collectors.toSet());
       case FILES -> new VisibleFiles(house.db).all(viewer).stream().map(FileRow::id).collect(Collectors.toSet());
       case DELIVERABLES -> new VisibleDeliverables(house.db).all(viewer).stream().map(VisibleDeliverables.Row::id).collect(Collectors.toSet());
       case STATUS -> Set.of();
@@ -112,16 +121,18 @@ class OneTruthTest {
   private List<ItemId> project(Random random, List<PaneId> all, List<Contact> contacts) {
     List<ItemId> made = new ArrayList<>();
     List<ItemId> folders = new ArrayList<>();
+    List<ItemId> tasks = new ArrayList<>();
     for (int i = 0; i < 40; i++) {
       Optional<ItemId> parent = folders.isEmpty() || random.nextInt(3) == 0 ? Optional.empty() : Optional.of(folders.get(random.nextInt(folders.size())));
-      ItemId item = switch (random.nextInt(4)) {
+      ItemId item = switch (random.nextInt(6)) {
+        case 4, 5 -> task(random, tasks, contacts);
         case 0 -> folder(parent, folders);
         case 1 -> file(parent);
         case 2 -> milestone();
         default -> deliverable(random, all.get(random.nextInt(2)), contacts);
       };
       made.add(item);
-      if (random.nextInt(8) == 0 && !folders.contains(item)) {
+      if (random.nextInt(8) == 0 && !folders.contains(item) && !tasks.contains(item)) {
         items.delete(item, AHouse.NOW);
       }
     }
@@ -135,13 +146,23 @@ class OneTruthTest {
     return item;
   }
 
-  private static Set<String> names(Random random) {
-    return FOLDER_NAMES.stream().filter(name -> random.nextBoolean()).collect(Collectors.toSet());
+  private static Set<String> names(Random random, ContentKind kind) {
+    return (kind.filters().isEmpty() ? FOLDER_NAMES : kind.filters().stream().map(Filter.Trait::text).toList()).stream().filter(name -> random.nextBoolean()).collect(Collectors.toSet());
   }
 
   private ItemId file(Optional<ItemId> parent) {
     ItemId item = items.add(house.project, ContentKind.FILES, "file", parent, AHouse.NOW);
     new ProjectFiles(house.db).addFile(item, new Vault.Stored(Sha256.ofText("x"), 1), "text/plain", "Teo");
+    return item;
+  }
+
+  private ItemId task(Random random, List<ItemId> tasks, List<Contact> contacts) {
+    Optional<ItemId> parent = tasks.isEmpty() || random.nextInt(3) == 0 ? Optional.empty() : Optional.of(tasks.get(random.nextInt(tasks.size())));
+    ItemId item = items.add(house.project, ContentKind.TASKS, "task", parent, AHouse.NOW);
+    PlannedTask.Hands hands = random.nextInt(4) == 0 ? new PlannedTask.Hands(Optional.of(contacts.get(random.nextInt(3)).id()), Optional.empty(), "") : PlannedTask.Hands.NOBODY;
+    new Tasks(house.db).add(new PlannedTask(new Task(item, parent, "task", Side.OURS, new Task.Shape(random.nextInt(2), Optional.empty(), List.of(), OptionalInt.empty()), Stage.values()[random.nextInt(5)], Task.Actual.NONE),
+        house.project, 0, hands, PlannedTask.Details.NONE, 1));
+    tasks.add(item);
     return item;
   }
 
@@ -169,7 +190,7 @@ class OneTruthTest {
     if (random.nextInt(3) > 0) {
       for (ContentKind kind : ContentKind.values()) {
         panes.setAperture(pane, kind, Aperture.values()[random.nextInt(4)]);
-        panes.setFilters(pane, kind, names(random));
+        panes.setFilters(pane, kind, names(random, kind));
       }
     }
     mark(random, pane, everything);
@@ -178,7 +199,7 @@ class OneTruthTest {
       for (ContentKind kind : ContentKind.values()) {
         if (random.nextBoolean()) {
           panes.setAperture(pane, kind, Aperture.values()[random.nextInt(4)]);
-          panes.setFilters(pane, kind, names(random));
+          panes.setFilters(pane, kind, names(random, kind));
         }
       }
       mark(random, pane, everything);

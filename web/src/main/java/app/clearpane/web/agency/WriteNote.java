@@ -50,7 +50,7 @@ public class WriteNote {
   /** @throws NotThere if the subject is not part of this project */
   private String page(ProjectId project, UUID subject) {
     if (subject.equals(project.value())) {
-      return "/t/projects/" + project + "/plan#notes";
+      return "/t/projects/" + project + "/plan?as=dates#notes";
     }
     if (items.find(new ItemId(subject)).filter(item -> item.project().equals(project)).isPresent()) {
       return "/t/items/" + subject + "#notes";
@@ -67,7 +67,7 @@ public class WriteNote {
       throw Refused.because("This note is " + note.writer() + "’s. Only who wrote a note can delete it.");
     }
     notes.delete(id, clock.instant());
-    return page(note.project(), note.subject()).replace("#", "?undo=" + id + "#");
+    return page(note.project(), note.subject()).replace("#", (page(note.project(), note.subject()).contains("?") ? "&" : "?") + "undo=" + id + "#");
   }
 
   /** Brings back one of one's own. @return the page where it stands */

@@ -23,6 +23,7 @@ import app.clearpane.web.layout.TheAgency;
 import app.clearpane.web.layout.Words;
 import app.clearpane.web.post.Letter;
 import app.clearpane.web.post.WriteMail;
+import app.clearpane.web.plan.ReviewsFollow;
 import app.clearpane.web.record.Tell;
 import app.clearpane.web.security.LinkKeys;
 import java.time.Clock;
@@ -46,12 +47,13 @@ public class SendVersion {
   private final Readers readers;
   private final WriteMail mail;
   private final LinkKeys keys;
+  private final ReviewsFollow reviewsFollow;
   private final Tell tell;
   private final TheAgency agency;
   private final Words words;
   private final Clock clock;
 
-  SendVersion(Deliverables deliverables, Markups markups, Seats seats, People people, Readers readers, WriteMail mail, LinkKeys keys, Tell tell, TheAgency agency,
+  SendVersion(Deliverables deliverables, Markups markups, Seats seats, People people, Readers readers, WriteMail mail, LinkKeys keys, ReviewsFollow reviewsFollow, Tell tell, TheAgency agency,
       Words words, Clock clock) {
     this.deliverables = deliverables;
     this.markups = markups;
@@ -60,6 +62,7 @@ public class SendVersion {
     this.readers = readers;
     this.mail = mail;
     this.keys = keys;
+    this.reviewsFollow = reviewsFollow;
     this.tell = tell;
     this.agency = agency;
     this.words = words;
@@ -85,6 +88,7 @@ public class SendVersion {
         deliverable.rule(), null, null, null, null,
         audience.signatories().stream().map(seat -> new Round.Signatory(seat.contact(), seat.name(), seat.leadVoice())).toList(), List.of());
     deliverables.open(round);
+    reviewsFollow.sent(deliverable.project(), deliverable.id(), by);
     tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening("version.sent", by, deliverable.name(),
         Map.of("version", sent.size() + 1, "sha256", draft.sha256(), "round", round.number(), "dueAt", round.dueAt(),
             "signatories", round.signatories().stream().map(Round.Signatory::name).toList(), "told", audience.others().stream().map(SeatRow::name).toList())));
@@ -108,6 +112,7 @@ public class SendVersion {
     deliverables.rounds(deliverable.id()).stream().filter(Round::open).forEach(open -> {
       Outcome outcome = new RoundState(deliverables.version(open.version()).orElseThrow().sha256(), false, open.panel(), open.decisions(), 0, 0, 0).closedByHand();
       deliverables.close(open.id(), outcome.agreed() ? outcome : Outcome.BACK, by, "replaced by version " + number, now);
+      reviewsFollow.closed(deliverable.project(), deliverable.id(), open.number(), outcome.agreed(), by);
     });
   }
 

@@ -61,6 +61,9 @@ import java.io.UncheckedIOException;
 import java.math.BigDecimal;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
+import app.clearpane.core.agency.ContactId;
+import java.util.ArrayList;
+import java.util.Comparator;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.EnumMap;
@@ -75,6 +78,7 @@ import org.springframework.stereotype.Component;
 @Component
 @Profile("demo")
 class Cast {
+  private static final ZoneId LONDON = ZoneId.of("Europe/London");
   static final String PASSWORD = "lantern moss tide seven";
   private final DemoClock clock;
   private final SetUp setUp;
@@ -106,6 +110,7 @@ class Cast {
   private final Viewers viewers;
   private final Deliverables deliverables;
   private final Markups markups;
+  private final List<Later> later = new ArrayList<>();
   private final Map<People, TeamMember> team = new EnumMap<>(People.class);
   private final Map<People, Contact> contacts = new EnumMap<>(People.class);
 
@@ -156,9 +161,36 @@ class Cast {
     return day;
   }
 
-  /** It is that many working days ago, at this time. */
+  /** It is that many working days ago, at this time; what was to happen before it has happened. */
   void at(int workingDaysAgo, int hour, int minute) {
-    clock.goTo(day(-workingDaysAgo).atTime(hour, minute).atZone(ZoneId.of("Europe/London")).toInstant());
+    Instant then = instant(workingDaysAgo, hour, minute);
+    happened(then);
+    clock.goTo(then);
+  }
+
+  /** Lets something happen at its time, whenever the story comes by. */
+  void later(int workingDaysAgo, int hour, int minute, Runnable what) {
+    later.add(new Later(instant(workingDaysAgo, hour, minute), later.size(), what));
+  }
+
+  /** Lets happen all that was to happen before an instant. */
+  void happened(Instant before) {
+    List<Later> due = later.stream().filter(one -> one.at().isBefore(before)).sorted(Comparator.comparing(Later::at).thenComparingInt(Later::number)).toList();
+    later.removeAll(due);
+    due.forEach(one -> {
+      clock.goTo(one.at());
+      one.what().run();
+    });
+  }
+
+  private record Later(Instant at, int number, Runnable what) {}
+
+  private Instant instant(int workingDaysAgo, int hour, int minute) {
+    return day(-workingDaysAgo).atTime(hour, minute).atZone(LONDON).toInstant();
+  }
+
+  ContactId contact(People person) {
+    return Objects.requireNonNull(contacts.get(person)).id();
   }
 
   void found(String name) {
@@ -228,9 +260,9 @@ class Cast {
   /** What holds for all panes of the agency. */
   void forAllPanes(Map<ContentKind, Aperture> start, ContentKind kind, Aperture ceiling, String folders) {
     start.forEach((each, aperture) -> setForAllPanes.startingPoint(each, aperture, by(People.BASTIAN)));
-    setForAllPanes.startingFolders(folders, by(People.BASTIAN));
+    setForAllPanes.startingFilters(ContentKind.FILES, folders, by(People.BASTIAN));
     setForAllPanes.ceiling(kind, ceiling, by(People.BASTIAN));
-    setForAllPanes.ceilingFolders(folders, by(People.BASTIAN));
+    setForAllPanes.ceilingFilters(ContentKind.FILES, folders, by(People.BASTIAN));
   }
 
   void noteOn(ProjectId project, People person, String body, boolean forTeam) {
@@ -253,8 +285,8 @@ class Cast {
     setForAllPanes.houseRules(rules, by(People.BASTIAN));
   }
 
-  void filter(PaneId pane, String folders) {
-    setUpPane.setFilters(pane, folders, by(People.INES));
+  void filter(PaneId pane, ContentKind kind, String filters) {
+    setUpPane.setFilters(pane, kind, filters, by(People.INES));
   }
 
   void arriveShown(PaneId pane, ContentKind kind) {

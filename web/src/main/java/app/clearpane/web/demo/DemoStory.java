@@ -31,27 +31,30 @@ import org.springframework.stereotype.Component;
 @Component
 @Profile("demo")
 class DemoStory {
-  private static final Map<ContentKind, Aperture> BOARD = Map.of(ContentKind.STATUS, Aperture.OPEN, ContentKind.DATES, Aperture.OPEN, ContentKind.FILES, Aperture.PICKED,
+  private static final Map<ContentKind, Aperture> BOARD = Map.of(ContentKind.STATUS, Aperture.OPEN, ContentKind.DATES, Aperture.OPEN, ContentKind.TASKS, Aperture.FILTERED, ContentKind.FILES, Aperture.PICKED,
       ContentKind.DELIVERABLES, Aperture.OPEN);
   private static final String FINISHED = "Finished artwork";
   private final Cast cast;
+  private final PlanStory plan;
   private final DemoClock clock;
 
-  DemoStory(Cast cast, DemoClock clock) {
+  DemoStory(Cast cast, PlanStory plan, DemoClock clock) {
     this.cast = cast;
+    this.plan = plan;
     this.clock = clock;
   }
 
   void tell() {
     cast.at(80, 9, 0);
     cast.found("Marram & Finch");
-    cast.forAllPanes(Map.of(ContentKind.STATUS, Aperture.OPEN, ContentKind.DATES, Aperture.OPEN, ContentKind.FILES, Aperture.FILTERED, ContentKind.DELIVERABLES, Aperture.OPEN),
+    cast.forAllPanes(Map.of(ContentKind.STATUS, Aperture.OPEN, ContentKind.DATES, Aperture.OPEN, ContentKind.TASKS, Aperture.PICKED, ContentKind.FILES, Aperture.FILTERED, ContentKind.DELIVERABLES, Aperture.OPEN),
         ContentKind.FILES, Aperture.FILTERED, FINISHED);
     cast.houseRules("We answer within one working day.\nEverything goes through this page, so that nothing is lost in mails.\nTwo rounds are included; we say so before a third begins.");
     ellerby();
     hobAndBarley();
     penwether();
     saltgrass();
+    cast.happened(java.time.Instant.now());
     clock.goToNow();
   }
 
@@ -60,9 +63,10 @@ class DemoStory {
     ProjectId project = cast.open("Penwether Observatory Trust", "Visitor centre", "night", PhaseTemplate.SPACE, cast.day(-50), cast.day(38));
     List.of(People.OTTOLINE, People.JASPER, People.MIRELA, People.PER).forEach(person -> cast.takeIn(project, "", person));
     List.of(People.DOV, People.ANNICK).forEach(person -> cast.takeIn(project, "Garrow Signworks", person));
-    cast.milestone(project, "Panels to the fabricators", cast.day(14));
+    cast.milestone(project, "Panels to the fabricators", cast.day(9));
     ItemId floor = cast.milestone(project, "Floor poured, internal", cast.day(9));
     PaneId board = cast.pane(project, "The board", "Here is everything that needs your eye, in one place.", BOARD);
+    cast.filter(board, ContentKind.TASKS, "FINISHED");
     SeatId lead = cast.leadSeat(board, People.OTTOLINE);
     cast.lead(lead);
     cast.seat(board, People.JASPER, SeatRole.SIGNATORY);
@@ -74,11 +78,14 @@ class DemoStory {
     files(project, board);
     PaneId fabricators = cast.pane(project, "Fabricators", "Artwork and dates for the workshop.",
         Map.of(ContentKind.DATES, Aperture.OPEN, ContentKind.FILES, Aperture.FILTERED, ContentKind.DELIVERABLES, Aperture.PICKED));
-    cast.filter(fabricators, FINISHED);
+    cast.filter(fabricators, ContentKind.FILES, FINISHED);
     cast.seat(fabricators, People.DOV, SeatRole.REVIEWER);
     cast.seat(fabricators, People.ANNICK, SeatRole.READER);
     cast.publish(board);
     cast.publish(fabricators);
+    cast.at(51, 10, 0);
+    plan.visitorCentre(project);
+    plan.asked(project);
     cast.at(50, 11, 5);
     List.of(People.OTTOLINE, People.JASPER, People.MIRELA, People.PER, People.DOV).forEach(cast::comesIn);
     cast.phase(project, "Discover", Phase.Stage.DONE);

@@ -3,6 +3,7 @@ package app.clearpane.web.exposure;
 import app.clearpane.core.exposure.Aperture;
 import app.clearpane.core.exposure.Ceilings;
 import app.clearpane.core.exposure.ContentKind;
+import app.clearpane.core.exposure.Filter;
 import app.clearpane.core.exposure.StartingPoint;
 import app.clearpane.store.agency.People;
 import app.clearpane.store.exposure.AgencyApertures;
@@ -11,6 +12,7 @@ import app.clearpane.web.layout.TeamController;
 import app.clearpane.web.security.Person;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Set;
 import java.util.function.Predicate;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.ui.Model;
@@ -38,7 +40,7 @@ class CeilingController {
    * @param following how many published panes follow the starting point
    * @param panes how many published panes there are
    */
-  record Line(ContentKind kind, Aperture ceiling, Aperture start, String ceilingFolders, String startFolders, int above, int following, int panes) {}
+  record Line(ContentKind kind, Aperture ceiling, Aperture start, String ceilingFolders, String startFolders, Set<Filter> ceilingFilters, Set<Filter> startFilters, int above, int following, int panes) {}
 
   @GetMapping("/t/ceilings")
   @ForOwners
@@ -48,6 +50,7 @@ class CeilingController {
     StartingPoint start = both.startingPoint();
     List<AgencyApertures.InUse> inUse = apertures.inUse();
     model.addAttribute("lines", Arrays.stream(ContentKind.values()).map(kind -> line(kind, ceilings, start, inUse)).toList());
+    model.addAttribute("clientsDoTasks", people.clientsDoTasks());
     model.addAttribute("rules", people.houseRules());
     return "exposure/ceilings";
   }
@@ -57,7 +60,7 @@ class CeilingController {
     Aperture start = starting.of(kind);
     List<AgencyApertures.InUse> own = inUse.stream().filter(one -> one.kind() == kind).toList();
     int above = panes(own, one -> (one.follows() ? start : one.aperture()).compareTo(ceiling) > 0);
-    return new Line(kind, ceiling, start, PaneBoard.folders(ceilings.filters(kind)), PaneBoard.folders(starting.filters(kind)), above, panes(own, AgencyApertures.InUse::follows), panes(own, one -> true));
+    return new Line(kind, ceiling, start, PaneBoard.folders(ceilings.filters(kind)), PaneBoard.folders(starting.filters(kind)), ceilings.filters(kind), starting.filters(kind), above, panes(own, AgencyApertures.InUse::follows), panes(own, one -> true));
   }
 
   private static int panes(List<AgencyApertures.InUse> sets, Predicate<AgencyApertures.InUse> which) {
@@ -78,17 +81,24 @@ class CeilingController {
     return "redirect:/t/ceilings";
   }
 
+  @PostMapping("/t/ceilings/tasks-for-clients")
+  @ForOwners
+  String clientsDoTasks(@RequestParam boolean asked, @RequestParam(defaultValue = "false") boolean may, @AuthenticationPrincipal Person me) {
+    set.clientsDoTasks(may, me.fullName());
+    return "redirect:/t/ceilings";
+  }
+
   @PostMapping("/t/ceilings/folders")
   @ForOwners
-  String ceilingFolders(@RequestParam String folders, @AuthenticationPrincipal Person me) {
-    set.ceilingFolders(folders, me.fullName());
+  String ceilingFilters(@RequestParam(defaultValue = "FILES") ContentKind kind, @RequestParam String folders, @AuthenticationPrincipal Person me) {
+    set.ceilingFilters(kind, folders, me.fullName());
     return "redirect:/t/ceilings";
   }
 
   @PostMapping("/t/starting-point/folders")
   @ForOwners
-  String startingFolders(@RequestParam String folders, @AuthenticationPrincipal Person me) {
-    set.startingFolders(folders, me.fullName());
+  String startingFilters(@RequestParam(defaultValue = "FILES") ContentKind kind, @RequestParam String folders, @AuthenticationPrincipal Person me) {
+    set.startingFilters(kind, folders, me.fullName());
     return "redirect:/t/ceilings";
   }
 

@@ -52,7 +52,7 @@ public class NewItem {
       Optional<String> filter = kind.filterable() && shown.isEmpty() ? passes(id, project, pane, now) : Optional.empty();
       if (shown.isPresent() || filter.isPresent()) {
         tell.of(project, id.value(), new Tell.Happening("item.arrived-shown", shown.map(Panes.Arrivals::by).orElse(pane.name()), name,
-            Map.of("pane", pane.name(), "kind", kind, "because", filter.map(folder -> "it lies in " + folder).orElse("items of its kind arrive shown"))));
+            Map.of("pane", pane.name(), "kind", kind, "because", filter.map(one -> "it passes the filter " + one).orElse("items of its kind arrive shown"))));
       }
     }
     return id;

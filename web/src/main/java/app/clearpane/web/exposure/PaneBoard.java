@@ -125,10 +125,11 @@ public class PaneBoard {
    * What is set for a kind beside its aperture.
    *
    * @param folders the names of those that pass where it is Filtered, as pending
+   * @param filters the same as filters
    * @param known the names of the folders at the top of the project
    * @param arrivals who made new items arrive Shown, and when; empty while they arrive unset
    */
-  public record CellSettings(String folders, List<String> known, Optional<Panes.Arrivals> arrivals) {}
+  public record CellSettings(String folders, Set<Filter> filters, List<String> known, Optional<Panes.Arrivals> arrivals) {}
 
   /** The board of a project. */
   public record Board(List<Audience> audiences, List<KindRow> kinds, Optional<Audience> selected, ContentKind kind, List<ItemLine> lines,
@@ -160,13 +161,13 @@ public class PaneBoard {
   }
 
   private CellSettings cellSettings(Pane pane, ContentKind kind, List<Item> all, List<Panes.Arrivals> arrivals) {
-    return new CellSettings(folders(pane.pending().filters(kind)), all.stream().filter(item -> item.folder() && item.ancestors().isEmpty() && item.state() == Item.State.THERE).map(Item::name).toList(),
+    return new CellSettings(folders(pane.pending().filters(kind)), pane.pending().filters(kind), all.stream().filter(item -> item.folder() && item.ancestors().isEmpty() && item.state() == Item.State.THERE).map(Item::name).toList(),
         arrivals.stream().filter(one -> one.pane().equals(pane.id()) && one.kind() == kind).findFirst());
   }
 
   /** The names of the folders that pass, set apart by commas. */
   static String folders(Set<Filter> filters) {
-    return filters.stream().map(filter -> ((Filter.Folder) filter).name()).sorted().collect(Collectors.joining(", "));
+    return filters.stream().map(filter -> filter.text()).sorted().collect(Collectors.joining(", "));
   }
 
   private static Pane pane(List<Pane> settings, PaneId id) {

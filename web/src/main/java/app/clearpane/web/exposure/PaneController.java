@@ -102,8 +102,8 @@ class PaneController {
 
   @PostMapping("/t/panes/{pane}/filters")
   @ForManagers
-  String setFilters(@PathVariable PaneId pane, @RequestParam(defaultValue = "") String folders, @AuthenticationPrincipal Person me) {
-    return at(setUpPane.setFilters(pane, folders, me.fullName()), pane, ContentKind.FILES);
+  String setFilters(@PathVariable PaneId pane, @RequestParam(defaultValue = "FILES") ContentKind kind, @RequestParam(defaultValue = "") String folders, @AuthenticationPrincipal Person me) {
+    return at(setUpPane.setFilters(pane, kind, folders, me.fullName()), pane, kind);
   }
 
   @PostMapping("/t/panes/{pane}/arrivals")

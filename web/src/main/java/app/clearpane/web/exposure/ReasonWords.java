@@ -4,6 +4,7 @@ import app.clearpane.core.exposure.Aperture;
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ExposureCheck;
 import app.clearpane.core.exposure.SeatRole;
+import app.clearpane.core.exposure.Filter;
 import app.clearpane.core.exposure.SecondLook;
 import app.clearpane.core.exposure.Verdict;
 import app.clearpane.core.exposure.Why;
@@ -44,21 +45,39 @@ public class ReasonWords implements Speech {
       case NOT_SENT -> "Not sent yet";
       case TEAM_ONLY -> "For the team only";
       case HELD_BACK -> "Held back by " + who(verdict);
-      case HELD_BACK_ABOVE -> "Held back: its folder “" + verdict.source().orElseThrow() + "” is held back by " + who(verdict);
+      case HELD_BACK_ABOVE -> "Held back with “" + verdict.source().orElseThrow() + "”, in which it stands, by " + who(verdict);
       case BY_NAME -> "Sent to them by name";
       case PARENT_NOT_SHOWN -> "What it stands in is not shown";
       case CEILING_CLOSED -> "The agency’s ceiling is closed for this kind";
       case CEILING_PICKED -> "The agency’s ceiling lets only what is shown pass";
       case APERTURE_CLOSED -> "The aperture is closed";
       case SHOWN -> "Shown by " + who(verdict);
-      case SHOWN_ABOVE -> "Shown: its folder “" + verdict.source().orElseThrow() + "” is shown by " + who(verdict);
+      case SHOWN_ABOVE -> "Shown with “" + verdict.source().orElseThrow() + "”, in which it stands, by " + who(verdict);
       case APERTURE_OPEN -> "The aperture is open";
-      case PASSES_FILTER -> "It lies in the folder “" + verdict.source().orElseThrow() + "”, which passes";
-      case NO_FILTER_PASSES -> "It lies in none of the folders that pass";
-      case CEILING_FILTERED -> "It lies in none of the folders that pass the agency’s ceiling";
+      case PASSES_FILTER -> passing(verdict.source().orElseThrow());
+      case NO_FILTER_PASSES -> "No filter lets it pass";
+      case CEILING_FILTERED -> "No filter of the agency’s ceiling lets it pass";
       case NOT_PICKED -> "Not picked";
     };
     return verdict.waits() ? reason + "; seen once published" : reason;
+  }
+
+  private static String passing(String filter) {
+    return switch (filter) {
+      case "MILESTONES" -> "It is a milestone, which passes";
+      case "PHASE_HEADS" -> "It gathers the tasks of a phase, which passes";
+      case "FINISHED" -> "It is finished, which passes";
+      default -> "It lies in the folder “" + filter + "”, which passes";
+    };
+  }
+
+  /** "milestones", "heads of phases", "what is finished". */
+  public String trait(Filter.Trait trait) {
+    return switch (trait) {
+      case MILESTONES -> "milestones";
+      case PHASE_HEADS -> "heads of phases";
+      case FINISHED -> "what is finished";
+    };
   }
 
   private String who(Verdict verdict) {

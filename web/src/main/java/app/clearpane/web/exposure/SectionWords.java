@@ -16,6 +16,7 @@ public final class SectionWords {
     Map<ContentKind, String> usual = new LinkedHashMap<>();
     usual.put(ContentKind.STATUS, "Where we are");
     usual.put(ContentKind.DELIVERABLES, "To look at");
+    usual.put(ContentKind.TASKS, "What is being done");
     usual.put(ContentKind.DATES, "Dates");
     usual.put(ContentKind.FILES, "Files");
     return java.util.Collections.unmodifiableMap(usual);

@@ -47,18 +47,18 @@ public class SetForAllPanes {
     tell("starting-point.set", kind, aperture, by);
   }
 
-  /** Names the folders that pass where the ceiling for files is Filtered. */
+  /** Names the filters of a kind whose ceiling is Filtered. */
   @Transactional
-  public void ceilingFolders(String folders, String by) {
-    apertures.setCeilingFolders(ContentKind.FILES, FolderNames.of(folders));
-    tell.ofAgency(agency.get().id(), new Tell.Happening("ceiling.folders", by, agency.get().name(), Map.of("folders", String.join(", ", FolderNames.of(folders)))));
+  public void ceilingFilters(ContentKind kind, String folders, String by) {
+    apertures.setCeilingFolders(kind, FolderNames.of(kind, folders));
+    tell.ofAgency(agency.get().id(), new Tell.Happening("ceiling.folders", by, agency.get().name(), Map.of("kind", kind, "folders", String.join(", ", FolderNames.of(kind, folders)))));
   }
 
-  /** Names the folders that pass where the starting point for files is Filtered. */
+  /** Names the filters of a kind whose starting point is Filtered. */
   @Transactional
-  public void startingFolders(String folders, String by) {
-    apertures.setStartingFolders(ContentKind.FILES, FolderNames.of(folders));
-    tell.ofAgency(agency.get().id(), new Tell.Happening("starting-point.folders", by, agency.get().name(), Map.of("folders", String.join(", ", FolderNames.of(folders)))));
+  public void startingFilters(ContentKind kind, String folders, String by) {
+    apertures.setStartingFolders(kind, FolderNames.of(kind, folders));
+    tell.ofAgency(agency.get().id(), new Tell.Happening("starting-point.folders", by, agency.get().name(), Map.of("kind", kind, "folders", String.join(", ", FolderNames.of(kind, folders)))));
   }
 
   /** Says how everybody works together; it stands in the guide of every pane. */
@@ -69,6 +69,13 @@ public class SetForAllPanes {
     input.allGood();
     people.setHouseRules(rules);
     tell.ofAgency(agency.get().id(), new Tell.Happening("house-rules.set", by, agency.get().name(), Map.of("rules", rules)));
+  }
+
+  /** Lets the clients' people be given tasks, or not. */
+  @Transactional
+  public void clientsDoTasks(boolean may, String by) {
+    people.setClientsDoTasks(may);
+    tell.ofAgency(agency.get().id(), new Tell.Happening(may ? "clients.do-tasks" : "clients.do-no-tasks", by, agency.get().name(), Map.of()));
   }
 
   static void pickableOrWhole(ContentKind kind, Aperture aperture) {

@@ -100,13 +100,13 @@ public class SetUpPane {
     return pane.project();
   }
 
-  /** Names the folders that pass where files are Filtered. Fewer work at once; more wait for publishing. */
+  /** Names the filters of a kind, for where it is Filtered. Fewer work at once; more wait for publishing. */
   @Transactional
-  public ProjectId setFilters(PaneId id, String folders, String by) {
+  public ProjectId setFilters(PaneId id, ContentKind kind, String folders, String by) {
     Panes.Row pane = NotThere.unless(panes.find(id));
-    Set<String> names = FolderNames.of(folders);
-    panes.setFilters(id, ContentKind.FILES, names);
-    tell.of(pane.project(), id.value(), new Tell.Happening("filter.set", by, pane.name(), Map.of("folders", String.join(", ", names))));
+    Set<String> names = FolderNames.of(kind, folders);
+    panes.setFilters(id, kind, names);
+    tell.of(pane.project(), id.value(), new Tell.Happening("filter.set", by, pane.name(), Map.of("kind", kind, "folders", String.join(", ", names))));
     return pane.project();
   }
 

@@ -3,9 +3,11 @@ package app.clearpane.web.layout;
 import app.clearpane.core.plan.WorkingCalendar;
 import app.clearpane.store.agency.Agency;
 import app.clearpane.store.agency.People;
+import app.clearpane.store.plan.Agreements;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.concurrent.atomic.AtomicReference;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
 /** The agency of this installation, its working days and its today. Remembered once it is founded. */
@@ -13,9 +15,12 @@ import org.springframework.stereotype.Component;
 public class TheAgency {
   private final People people;
   private final Clock clock;
+  private final Agreements agreements;
+  private final AtomicReference<@Nullable WorkingCalendar> working = new AtomicReference<>();
   private final AtomicReference<Agency> known = new AtomicReference<>();
 
-  TheAgency(People people, Clock clock) {
+  TheAgency(People people, Agreements agreements, Clock clock) {
+    this.agreements = agreements;
     this.people = people;
     this.clock = clock;
   }
@@ -37,7 +42,18 @@ public class TheAgency {
 
   /** When it works. */
   public WorkingCalendar calendar() {
-    return WorkingCalendar.weekdays(get().zone());
+    WorkingCalendar calendar = working.get();
+    if (calendar == null) {
+      WorkingCalendar weekdays = WorkingCalendar.weekdays(get().zone());
+      calendar = new WorkingCalendar(weekdays.hours(), agreements.freeDays().keySet(), weekdays.zone());
+      working.set(calendar);
+    }
+    return calendar;
+  }
+
+  /** Reads its free days anew, after they changed. */
+  public void freeDaysChanged() {
+    working.set(null);
   }
 
   /** The day it is there. */

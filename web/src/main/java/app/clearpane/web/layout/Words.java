@@ -1,6 +1,7 @@
 package app.clearpane.web.layout;
 
 import app.clearpane.core.turns.DaysHeld;
+import app.clearpane.formats.plan.Markdown;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
@@ -51,6 +52,11 @@ public class Words implements Speech {
     return LocalDate.ofInstant(instant, agency.get().zone()).toString();
   }
 
+  /** The day it is where the agency is. */
+  public LocalDate today() {
+    return agency.today();
+  }
+
   /** The zone that times are given in, e.g. "Europe/London". */
   public String zone() {
     return agency.get().zone().getId();
@@ -78,6 +84,11 @@ public class Words implements Speech {
       return bytes + " B";
     }
     return bytes < 1_000_000 ? Math.round(bytes / 1e3) + " KB" : String.format(Locale.ROOT, "%.1f MB", bytes / 1e6);
+  }
+
+  /** Markdown as HTML that is safe to show. */
+  public String markdown(String text) {
+    return Markdown.html(text);
   }
 
   /** The first word of a name. */

@@ -12,9 +12,11 @@ import org.springframework.web.context.annotation.RequestScope;
 @RequestScope
 public class WorkedOn {
   private final TurnCounts counts;
+  private final TheAgency agency;
   private @Nullable List<TurnCounts.Worked> known;
 
-  WorkedOn(TurnCounts counts) {
+  WorkedOn(TurnCounts counts, TheAgency agency) {
+    this.agency = agency;
     this.counts = counts;
   }
 
@@ -25,7 +27,7 @@ public class WorkedOn {
 
   /** Who holds what in one project, put away or not. */
   public TurnCounts.Counts in(Project project) {
-    return all().stream().filter(one -> one.project().id().equals(project.id())).findFirst().map(TurnCounts.Worked::turns).orElseGet(() -> counts.of(project.id()));
+    return all().stream().filter(one -> one.project().id().equals(project.id())).findFirst().map(TurnCounts.Worked::turns).orElseGet(() -> counts.of(project.id(), agency.today()));
   }
 
   /** Who holds what in all of them. */
@@ -36,7 +38,7 @@ public class WorkedOn {
   private List<TurnCounts.Worked> all() {
     List<TurnCounts.Worked> read = known;
     if (read == null) {
-      read = counts.workedOn();
+      read = counts.workedOn(agency.today());
       known = read;
     }
     return read;

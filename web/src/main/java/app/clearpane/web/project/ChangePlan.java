@@ -11,6 +11,7 @@ import app.clearpane.store.project.Project;
 import app.clearpane.store.project.Projects;
 import app.clearpane.web.layout.Input;
 import app.clearpane.web.layout.NotThere;
+import app.clearpane.web.plan.KeepPlan;
 import app.clearpane.web.record.Tell;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -25,12 +26,14 @@ import org.springframework.transaction.annotation.Transactional;
 public class ChangePlan {
   private final Projects projects;
   private final NewItem newItem;
+  private final KeepPlan keepPlan;
   private final Tell tell;
   private final Clock clock;
 
-  ChangePlan(Projects projects, NewItem newItem, Tell tell, Clock clock) {
+  ChangePlan(Projects projects, NewItem newItem, KeepPlan keepPlan, Tell tell, Clock clock) {
     this.projects = projects;
     this.newItem = newItem;
+    this.keepPlan = keepPlan;
     this.tell = tell;
     this.clock = clock;
   }
@@ -50,6 +53,7 @@ public class ChangePlan {
   @Transactional
   public void move(ProjectId project, Phase wanted, String by) {
     projects.changePhase(project, wanted);
+    keepPlan.changed(project);
     tell.of(project, wanted.id(), new Tell.Happening("phase.changed", by, wanted.name(),
         Map.of("startsOn", wanted.startsOn(), "endsOn", wanted.endsOn(), "stage", wanted.stage())));
   }
@@ -69,6 +73,7 @@ public class ChangePlan {
   public ItemId addMilestone(ProjectId project, Name name, LocalDate fallsOn, String by) {
     ItemId item = newItem.add(project, ContentKind.DATES, name.value(), Optional.empty());
     projects.addMilestone(item, fallsOn);
+    keepPlan.changed(project);
     tell.of(project, item.value(), new Tell.Happening("milestone.added", by, name.value(), Map.of("fallsOn", fallsOn)));
     return item;
   }
@@ -80,6 +85,7 @@ public class ChangePlan {
     Optional<LocalDate> day = input.day("The day of " + milestone.name(), form.fallsOn());
     input.allGood();
     projects.changeMilestone(new Milestone(id, milestone.name(), day.orElseThrow(), form.reached(), form.revision()));
+    keepPlan.changed(project);
     tell.of(project, id.value(), new Tell.Happening("milestone.changed", by, milestone.name(), Map.of("fallsOn", day.orElseThrow(), "reached", form.reached())));
   }
 
@@ -89,5 +95,13 @@ public class ChangePlan {
     Project project = NotThere.unless(projects.find(id));
     projects.archive(project, clock.instant());
     tell.of(id, id.value(), new Tell.Happening("project.archived", by, project.fullName(), Map.of()));
+  }
+
+  /** Takes a project up again that was put away. */
+  @Transactional
+  public void restore(ProjectId id, String by) {
+    Project project = NotThere.unless(projects.find(id));
+    projects.restore(project);
+    tell.of(id, id.value(), new Tell.Happening("project.restored", by, project.fullName(), Map.of()));
   }
 }

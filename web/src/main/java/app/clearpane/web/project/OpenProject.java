@@ -59,7 +59,7 @@ public class OpenProject {
     Instant now = clock.instant();
     ClientId client = people.clientNamed(wanted.client(), now);
     Project project = new Project(new ProjectId(UUID.randomUUID()), client, wanted.client().value(), by.memberId(), wanted.name().value(), wanted.cover(), wanted.currency(),
-        wanted.taxPercent(), wanted.startsOn(), wanted.agreedOn(), null, 1);
+        wanted.taxPercent(), wanted.startsOn(), wanted.agreedOn(), null, null, "", 0, 1);
     projects.open(project, now);
     int position = 0;
     for (PhaseTemplate.Laid phase : wanted.template().layOut(wanted.startsOn(), wanted.agreedOn(), agency.calendar())) {

@@ -2,15 +2,11 @@ package app.clearpane.web.project;
 
 import app.clearpane.core.project.PhaseTemplate;
 import app.clearpane.core.project.ProjectId;
-import app.clearpane.store.agency.Notes;
 import app.clearpane.store.agency.People;
-import app.clearpane.store.project.Project;
-import app.clearpane.web.exposure.Windows;
 import app.clearpane.web.layout.ForManagers;
 import app.clearpane.web.layout.TeamController;
 import app.clearpane.web.layout.TheAgency;
 import app.clearpane.web.security.Person;
-import java.util.Set;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -23,20 +19,12 @@ import org.springframework.web.bind.annotation.RequestParam;
 class ProjectController {
   private final OpenProject openProject;
   private final ChangePlan changePlan;
-  private final ProjectFrame frame;
-  private final PlanView plan;
-  private final Windows windows;
-  private final Notes notes;
   private final People people;
   private final TheAgency agency;
 
-  ProjectController(OpenProject openProject, ChangePlan changePlan, ProjectFrame frame, PlanView plan, Windows windows, Notes notes, People people, TheAgency agency) {
+  ProjectController(OpenProject openProject, ChangePlan changePlan, People people, TheAgency agency) {
     this.openProject = openProject;
     this.changePlan = changePlan;
-    this.frame = frame;
-    this.plan = plan;
-    this.windows = windows;
-    this.notes = notes;
     this.people = people;
     this.agency = agency;
   }
@@ -62,34 +50,32 @@ class ProjectController {
     return "redirect:/t/projects/" + project + "/deliverables";
   }
 
-  @GetMapping("/t/projects/{project}/plan")
-  String plan(@PathVariable ProjectId project, @AuthenticationPrincipal Person.OfTeam me, Model model) {
-    Project found = frame.above(model, project, "Plan");
-    model.addAttribute("plan", plan.of(found));
-    model.addAttribute("windows", windows.of(project));
-    model.addAttribute("notes", notes.on(Set.of(project.value()), me.memberId()));
-    return "project/plan";
-  }
-
   @PostMapping("/t/projects/{project}/phases/{phase}")
   @ForManagers
   String changePhase(@PathVariable ProjectId project, @PathVariable java.util.UUID phase, PhaseForm form, @AuthenticationPrincipal Person me) {
     changePlan.phase(project, phase, form, me.fullName());
-    return "redirect:/t/projects/" + project + "/plan";
+    return "redirect:/t/projects/" + project + "/plan?as=dates";
   }
 
   @PostMapping("/t/projects/{project}/milestones")
   @ForManagers
   String addMilestone(@PathVariable ProjectId project, @RequestParam String name, @RequestParam String fallsOn, @AuthenticationPrincipal Person me) {
     changePlan.addMilestone(project, name, fallsOn, me.fullName());
-    return "redirect:/t/projects/" + project + "/plan";
+    return "redirect:/t/projects/" + project + "/plan?as=dates";
   }
 
   @PostMapping("/t/projects/{project}/milestones/{milestone}")
   @ForManagers
   String changeMilestone(@PathVariable ProjectId project, @PathVariable app.clearpane.core.exposure.ItemId milestone, MilestoneForm form, @AuthenticationPrincipal Person me) {
     changePlan.milestone(project, milestone, form, me.fullName());
-    return "redirect:/t/projects/" + project + "/plan";
+    return "redirect:/t/projects/" + project + "/plan?as=dates";
+  }
+
+  @PostMapping("/t/projects/{project}/restore")
+  @ForManagers
+  String restore(@PathVariable ProjectId project, @AuthenticationPrincipal Person me) {
+    changePlan.restore(project, me.fullName());
+    return "redirect:/t/projects/" + project + "/deliverables";
   }
 
   @PostMapping("/t/projects/{project}/archive")

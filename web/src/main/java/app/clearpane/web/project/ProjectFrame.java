@@ -6,9 +6,10 @@ import app.clearpane.store.desk.TurnCounts;
 import app.clearpane.store.project.Project;
 import app.clearpane.store.project.Projects;
 import app.clearpane.web.layout.NotThere;
-import app.clearpane.web.layout.TheAgency;
 import app.clearpane.web.layout.Words;
 import app.clearpane.web.layout.WorkedOn;
+import app.clearpane.web.plan.PlanBook;
+import app.clearpane.web.plan.ThePlan;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
 
@@ -17,13 +18,13 @@ import org.springframework.ui.Model;
 public class ProjectFrame {
   private final Projects projects;
   private final WorkedOn workedOn;
-  private final TheAgency agency;
+  private final PlanBook plans;
   private final Words words;
 
-  ProjectFrame(Projects projects, WorkedOn workedOn, TheAgency agency, Words words) {
+  ProjectFrame(Projects projects, WorkedOn workedOn, PlanBook plans, Words words) {
     this.projects = projects;
     this.workedOn = workedOn;
-    this.agency = agency;
+    this.plans = plans;
     this.words = words;
   }
 
@@ -37,22 +38,37 @@ public class ProjectFrame {
   /** Puts a project's band above a page. @throws NotThere if there is no such project */
   public Project above(Model model, ProjectId id, String place) {
     Project project = workedOn.projects().stream().filter(one -> one.id().equals(id)).findFirst().orElseGet(() -> NotThere.unless(projects.find(id)));
-    model.addAttribute("frame", new Frame(project, sentence(project, workedOn.in(project)), place));
+    model.addAttribute("frame", new Frame(project, sentence(project, plans.of(project), workedOn.in(project)), place));
     return project;
   }
 
-  /** How a project stands, in one sentence. */
-  public String sentence(Project project, TurnCounts.Counts turns) {
-    boolean begun = !project.startsOn().isAfter(agency.today());
-    Standing standing = Standing.of(new Standing.Facts(project.archivedAt() != null, begun, turns.ours(), turns.clients(), turns.nobodys(), 1));
-    String finish = "Agreed for " + words.day(project.agreedOn()) + ".";
+  /** How a project stands, in one sentence or two. */
+  public String sentence(Project project, ThePlan plan, TurnCounts.Counts turns) {
+    Standing standing = plan.standing(turns);
+    int waiting = turns.allClients();
+    String atClient = words.count(waiting, "thing", "things");
     return switch (standing) {
       case ARCHIVED -> "Archived on " + words.dayOf(project.archivedAt()) + ".";
-      case TO_BE_PLANNED -> "To be planned.";
-      case COMPLETE -> "Complete: everything is released. " + finish;
-      case NOT_STARTED -> "Starts on " + words.day(project.startsOn()) + ". " + finish;
-      case WAITING_ON_THE_CLIENT -> "Waiting on the client for " + words.count(turns.clients(), "thing", "things") + ". " + finish;
-      case UNDER_WAY -> "Under way" + (turns.clients() > 0 ? ", with " + words.count(turns.clients(), "thing", "things") + " at the client" : "") + ". " + finish;
+      case PAUSED -> "Paused since " + words.dayOf(project.pausedAt()) + ": " + project.pausedBecause();
+      case TO_BE_PLANNED -> "To be planned. " + timing(plan, standing);
+      case COMPLETE -> "Complete. " + timing(plan, standing);
+      case NOT_STARTED -> "Starts on " + words.day(project.startsOn()) + ". " + timing(plan, standing);
+      case WAITING_ON_THE_CLIENT -> "Waiting on the client for " + atClient + ". " + timing(plan, standing);
+      case IN_REVIEW -> "In review" + (waiting > 0 ? ", with " + atClient + " at the client" : "") + ". " + timing(plan, standing);
+      case UNDER_WAY -> "Under way" + (waiting > 0 ? ", with " + atClient + " at the client" : "") + ". " + timing(plan, standing);
+    };
+  }
+
+  private String timing(ThePlan plan, Standing standing) {
+    int after = plan.daysAfterAgreed();
+    String days = words.count(Math.abs(after), "working day", "working days");
+    String agreed = words.day(plan.agreedFinish());
+    return switch (plan.timing(standing)) {
+      case FINISHED_ON_TIME -> plan.isPlanned() ? "Finished on time, on " + words.day(plan.finish()) + "." : "Agreed for " + agreed + ".";
+      case FINISHED_LATE -> "Finished " + days + " late, on " + words.day(plan.finish()) + ".";
+      case LATE -> plan.isPlanned() ? "Late: agreed for " + agreed + ", forecast " + words.day(plan.finish()) + ", " + days + " after." : "Late: agreed for " + agreed + ".";
+      case AT_RISK -> after > 0 ? "Forecast " + words.day(plan.finish()) + ", " + days + " after the date agreed." : "At risk: something is behind, and there is hardly a day to spare before " + agreed + ".";
+      case ON_COURSE -> !plan.isPlanned() ? "Agreed for " + agreed + "." : after == 0 ? "On course for " + agreed + ", the date agreed." : "On course: forecast " + words.day(plan.finish()) + ", " + days + " before the date agreed.";
     };
   }
 }

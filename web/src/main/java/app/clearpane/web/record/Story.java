@@ -33,7 +33,10 @@ class Story {
       Map.entry("item.let-go", "no longer holds back, for everybody,"), Map.entry("seat.given", "gave a seat at"), Map.entry("seat.accepted", "took their seat at"),
       Map.entry("seat.changed", "changed a seat at"), Map.entry("seat.ended", "ended a seat at"), Map.entry("seat.invited", "sent a link to"),
       Map.entry("lead-voice.named", "named the lead voice of"), Map.entry("file.added", "added the file"), Map.entry("file.deleted", "deleted the file"),
-      Map.entry("file.restored", "brought back the file"), Map.entry("folder.added", "added the folder"), Map.entry("looked.through", "looked through a seat at"));
+      Map.entry("file.restored", "brought back the file"), Map.entry("task.added", "added the task"), Map.entry("task.changed", "changed the task"), Map.entry("task.deleted", "deleted the task"), Map.entry("task.restored", "brought back the task"),
+      Map.entry("task.to-do", "put back to do the task"), Map.entry("task.under-way", "began the task"), Map.entry("task.in-check", "put in check the task"), Map.entry("task.done", "finished the task"), Map.entry("task.dropped", "dropped the task"), Map.entry("task.said", "said something of the task"),
+      Map.entry("free-days.set", "made days free at"), Map.entry("free-day.dropped", "lets work again on a free day"), Map.entry("tasks.brought", "brought tasks along in"), Map.entry("dates.agreed", "agreed on the dates of"), Map.entry("project.paused", "paused the project"), Map.entry("project.goes-on", "let go on the project"), Map.entry("project.restored", "took up again the project"),
+      Map.entry("clients.do-tasks", "lets clients be given tasks by"), Map.entry("clients.do-no-tasks", "lets clients be given no tasks by"), Map.entry("folder.added", "added the folder"), Map.entry("looked.through", "looked through a seat at"));
   private static final java.util.Set<String> UNTOLD = java.util.Set.of("mark", "release", "decision");
   private static final Map<String, String> DECISIONS = Map.of("SIGN_OFF", "signed off", "SIGN_OFF_WITH_NOTES", "signed off, with notes,", "SEND_BACK", "sent back", "STAND_ASIDE", "stood aside on");
   private static final Map<String, String> KEYS = Map.ofEntries(Map.entry("sha256", "SHA-256"), Map.entry("dueAt", "due"), Map.entry("fallsOn", "on"), Map.entry("startsOn", "from"),

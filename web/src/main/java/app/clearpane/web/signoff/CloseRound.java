@@ -18,6 +18,7 @@ import app.clearpane.web.layout.Refused;
 import app.clearpane.web.layout.TheAgency;
 import app.clearpane.web.post.Letter;
 import app.clearpane.web.post.WriteMail;
+import app.clearpane.web.plan.ReviewsFollow;
 import app.clearpane.web.record.Tell;
 import java.time.Clock;
 import java.util.List;
@@ -36,10 +37,11 @@ public class CloseRound {
   private final WriteMail mail;
   private final House house;
   private final TheAgency agency;
+  private final ReviewsFollow reviewsFollow;
   private final Tell tell;
   private final Clock clock;
 
-  CloseRound(VisibleDeliverables visible, Deliverables deliverables, Projects projects, People people, WriteMail mail, House house, TheAgency agency, Tell tell, Clock clock) {
+  CloseRound(VisibleDeliverables visible, Deliverables deliverables, Projects projects, People people, WriteMail mail, House house, TheAgency agency, ReviewsFollow reviewsFollow, Tell tell, Clock clock) {
     this.visible = visible;
     this.deliverables = deliverables;
     this.projects = projects;
@@ -47,6 +49,7 @@ public class CloseRound {
     this.mail = mail;
     this.house = house;
     this.agency = agency;
+    this.reviewsFollow = reviewsFollow;
     this.tell = tell;
     this.clock = clock;
   }
@@ -86,6 +89,7 @@ public class CloseRound {
     }
     Outcome outcome = new RoundState(version.sha256(), false, round.panel(), round.decisions(), 0, 0, 0).closedByHand();
     deliverables.close(round.id(), outcome, by, reason, clock.instant());
+    reviewsFollow.closed(deliverable.project(), deliverable.id(), round.number(), outcome.agreed(), by);
     tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening("round.closed", by, deliverable.name(),
         Map.of("round", round.number(), "version", version.number(), "outcome", outcome, "reason", reason)));
     return outcome;

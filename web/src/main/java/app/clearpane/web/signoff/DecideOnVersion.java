@@ -26,6 +26,7 @@ import app.clearpane.web.layout.Refused;
 import app.clearpane.web.layout.TheAgency;
 import app.clearpane.web.post.Letter;
 import app.clearpane.web.post.WriteMail;
+import app.clearpane.web.plan.ReviewsFollow;
 import app.clearpane.web.record.Tell;
 import java.time.Clock;
 import java.time.Instant;
@@ -45,12 +46,13 @@ public class DecideOnVersion {
   private final Projects projects;
   private final People people;
   private final WriteMail mail;
+  private final ReviewsFollow reviewsFollow;
   private final Tell tell;
   private final TheAgency agency;
   private final House house;
   private final Clock clock;
 
-  DecideOnVersion(VisibleDeliverables visible, Deliverables deliverables, Markups markups, Projects projects, People people, WriteMail mail, Tell tell,
+  DecideOnVersion(VisibleDeliverables visible, Deliverables deliverables, Markups markups, Projects projects, People people, WriteMail mail, ReviewsFollow reviewsFollow, Tell tell,
       TheAgency agency, House house, Clock clock) {
     this.visible = visible;
     this.deliverables = deliverables;
@@ -58,6 +60,7 @@ public class DecideOnVersion {
     this.projects = projects;
     this.people = people;
     this.mail = mail;
+    this.reviewsFollow = reviewsFollow;
     this.tell = tell;
     this.agency = agency;
     this.house = house;
@@ -118,6 +121,7 @@ public class DecideOnVersion {
     tell.of(viewer.project(), deliverable.id().value(), new Tell.Happening("signoff.made", viewer.name(), deliverable.name(), payload));
     if (taken.closes()) {
       deliverables.close(round.id(), taken.outcome(), "the last decision", null, said.at());
+      reviewsFollow.closed(viewer.project(), deliverable.id(), round.number(), taken.outcome().agreed(), viewer.name());
       tell.of(viewer.project(), deliverable.id().value(), new Tell.Happening("round.closed", viewer.name(), deliverable.name(),
           Map.of("round", round.number(), "version", version.number(), "outcome", taken.outcome())));
     }

@@ -94,10 +94,10 @@ class ReasonWordsTest {
     assertThat(seated(file(Item.State.NOT_SENT), open, Ceilings.NONE)).isEqualTo("Not sent yet");
     assertThat(seated(file(Item.State.TEAM_ONLY), open, Ceilings.NONE)).isEqualTo("For the team only");
     assertThat(seated(file(Item.State.THERE), settings(Aperture.OPEN, Set.of(), Map.of(MAP, HELD)), Ceilings.NONE)).isEqualTo("Held back by Teo, Thu 13 May");
-    assertThat(seated(file(Item.State.THERE), settings(Aperture.OPEN, Set.of(), Map.of(FOLDER, HELD)), Ceilings.NONE)).isEqualTo("Held back: its folder “Artwork” is held back by Teo, Thu 13 May");
+    assertThat(seated(file(Item.State.THERE), settings(Aperture.OPEN, Set.of(), Map.of(FOLDER, HELD)), Ceilings.NONE)).isEqualTo("Held back with “Artwork”, in which it stands, by Teo, Thu 13 May");
     assertThat(seated(file(Item.State.THERE, JASPER), settings(Aperture.CLOSED, Set.of(), Map.of()), ceiling(Aperture.CLOSED))).isEqualTo("Sent to them by name");
     assertThat(seated(file(Item.State.THERE), settings(Aperture.PICKED, Set.of(), Map.of(MAP, SHOWN)), Ceilings.NONE)).isEqualTo("Shown by Teo, Thu 13 May");
-    assertThat(seated(file(Item.State.THERE), settings(Aperture.PICKED, Set.of(), Map.of(FOLDER, SHOWN)), Ceilings.NONE)).isEqualTo("Shown: its folder “Artwork” is shown by Teo, Thu 13 May");
+    assertThat(seated(file(Item.State.THERE), settings(Aperture.PICKED, Set.of(), Map.of(FOLDER, SHOWN)), Ceilings.NONE)).isEqualTo("Shown with “Artwork”, in which it stands, by Teo, Thu 13 May");
   }
 
   @Test
@@ -108,10 +108,10 @@ class ReasonWordsTest {
     assertThat(seated(map, settings(Aperture.CLOSED, Set.of(), Map.of()), Ceilings.NONE)).isEqualTo("The aperture is closed");
     assertThat(seated(map, settings(Aperture.PICKED, Set.of(), Map.of()), Ceilings.NONE)).isEqualTo("Not picked");
     assertThat(seated(map, settings(Aperture.FILTERED, artwork, Map.of()), Ceilings.NONE)).isEqualTo("It lies in the folder “Artwork”, which passes");
-    assertThat(seated(map, settings(Aperture.FILTERED, Set.of(), Map.of()), Ceilings.NONE)).isEqualTo("It lies in none of the folders that pass");
+    assertThat(seated(map, settings(Aperture.FILTERED, Set.of(), Map.of()), Ceilings.NONE)).isEqualTo("No filter lets it pass");
     assertThat(seated(map, settings(Aperture.OPEN, Set.of(), Map.of()), ceiling(Aperture.CLOSED))).isEqualTo("The agency’s ceiling is closed for this kind");
     assertThat(seated(map, settings(Aperture.OPEN, Set.of(), Map.of()), ceiling(Aperture.PICKED))).isEqualTo("The agency’s ceiling lets only what is shown pass");
-    assertThat(seated(map, settings(Aperture.FILTERED, artwork, Map.of()), ceiling(Aperture.FILTERED))).isEqualTo("It lies in none of the folders that pass the agency’s ceiling");
+    assertThat(seated(map, settings(Aperture.FILTERED, artwork, Map.of()), ceiling(Aperture.FILTERED))).isEqualTo("No filter of the agency’s ceiling lets it pass");
   }
 
   @Test

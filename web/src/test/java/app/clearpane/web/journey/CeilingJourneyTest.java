@@ -63,7 +63,7 @@ class CeilingJourneyTest extends Journey {
     Someone ines = atDesk().comesBy(linkOfTeam("ines@marram-finch.example"));
     ines.goes("/t").follows("Star-hall panels").follows("Panes").page.locator(".board thead a", new Page.LocatorOptions().setHasText("Fabricators")).click();
     ines.page.locator("tr", new Page.LocatorOptions().setHasText("Files")).locator("a.cell-link").nth(1).click();
-    ines.sees("It lies in the folder “Finished artwork”, which passes").sees("none of the folders that pass").looksItOver();
+    ines.sees("It lies in the folder “Finished artwork”, which passes").sees("No filter lets it pass").looksItOver();
     assertThat(ines.page.getByLabel("Folders that pass")).hasValue("Finished artwork");
     ines.follows("Files");
     ines.page.locator("input[type=file]").setInputFiles(new FilePayload("Drilling template.txt", "text/plain", "Holes at 40 mm".getBytes(StandardCharsets.UTF_8)));

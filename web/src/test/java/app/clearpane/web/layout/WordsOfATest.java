@@ -17,6 +17,6 @@ public final class WordsOfATest {
   public static Words at(Instant now) {
     People people = Mockito.mock(People.class);
     Mockito.when(people.agency()).thenReturn(Optional.of(new Agency(UUID.randomUUID(), "Marram & Finch", ZoneId.of("Europe/London"))));
-    return new Words(new TheAgency(people, Clock.fixed(now, ZoneOffset.UTC)));
+    return new Words(new TheAgency(people, org.mockito.Mockito.mock(app.clearpane.store.plan.Agreements.class), Clock.fixed(now, ZoneOffset.UTC)));
   }
 }

@@ -46,7 +46,7 @@ import org.jooq.TableField;
 public final class Viewers {
   private static final List<TableField<?, Aperture>> FILTERABLE = List.of(PANE_APERTURE.PUBLISHED, PANE_APERTURE.PENDING, AGENCY_APERTURE.CEILING, AGENCY_APERTURE.STARTING_POINT);
   private static final List<Field<?>> OF_PANE = List.of(PANE.ID, PANE.PROJECT_ID, PANE_APERTURE.KIND, PANE_APERTURE.PUBLISHED, PANE_APERTURE.PENDING, PANE.FOLLOWS, PANE.FOLLOWS_PENDING,
-      AGENCY_APERTURE.CEILING, AGENCY_APERTURE.STARTING_POINT);
+      AGENCY_APERTURE.CEILING, AGENCY_APERTURE.STARTING_POINT, PROJECT.PLAN_REVISION);
   private static final State PUBLISHED = new State(PANE.FOLLOWS, PANE_APERTURE.PUBLISHED);
   private static final State PENDING = new State(PANE.FOLLOWS_PENDING, PANE_APERTURE.PENDING);
   private final DSLContext db;
@@ -76,12 +76,12 @@ public final class Viewers {
   }
 
   private Optional<Viewer> byLink(Condition condition, String guest, Viewer.Sight sight, boolean looking) {
-    Result<? extends Record> rows = db.select(LINK_SEAT.ID, LINK_SEAT.MAY_MARK).select(OF_PANE).from(LINK_SEAT).join(PANE).on(PANE.ID.eq(LINK_SEAT.PANE_ID)).join(PANE_APERTURE).on(PANE_APERTURE.PANE_ID.eq(PANE.ID))
+    Result<? extends Record> rows = db.select(LINK_SEAT.ID, LINK_SEAT.MAY_MARK).select(OF_PANE).from(LINK_SEAT).join(PANE).on(PANE.ID.eq(LINK_SEAT.PANE_ID)).join(PROJECT).on(PROJECT.ID.eq(PANE.PROJECT_ID)).join(PANE_APERTURE).on(PANE_APERTURE.PANE_ID.eq(PANE.ID))
         .leftJoin(AGENCY_APERTURE).on(AGENCY_APERTURE.KIND.eq(PANE_APERTURE.KIND)).where(condition).fetch();
     FilterRows filters = filters(rows);
     return rows.stream().findFirst().map(row -> new Viewer(new ContactId(row.get(LINK_SEAT.ID).value()), guest.isEmpty() ? "Guest" : guest, row.get(LINK_SEAT.ID),
         row.get(LINK_SEAT.MAY_MARK) && !guest.isEmpty() ? SeatRole.REVIEWER : SeatRole.READER, false, row.get(PANE.ID), row.get(PANE.PROJECT_ID), passages(rows, PUBLISHED, filters, filters.published()),
-        passages(rows, PENDING, filters, filters.pending()), sight, looking, true));
+        passages(rows, PENDING, filters, filters.pending()), sight, looking, true, row.get(PROJECT.PLAN_REVISION)));
   }
 
   private FilterRows filters(Result<? extends Record> rows) {
@@ -102,12 +102,12 @@ public final class Viewers {
   }
 
   private Optional<Viewer> viewer(Condition condition, Viewer.Sight sight, boolean looking) {
-    Result<? extends Record> rows = db.select(SEAT.CONTACT_ID, CONTACT.NAME, SEAT.ID, SEAT.ROLE, SEAT.LEAD_VOICE).select(OF_PANE).from(SEAT).join(PANE).on(PANE.ID.eq(SEAT.PANE_ID))
+    Result<? extends Record> rows = db.select(SEAT.CONTACT_ID, CONTACT.NAME, SEAT.ID, SEAT.ROLE, SEAT.LEAD_VOICE).select(OF_PANE).from(SEAT).join(PANE).on(PANE.ID.eq(SEAT.PANE_ID)).join(PROJECT).on(PROJECT.ID.eq(PANE.PROJECT_ID))
         .join(CONTACT).on(CONTACT.ID.eq(SEAT.CONTACT_ID)).join(PANE_APERTURE).on(PANE_APERTURE.PANE_ID.eq(PANE.ID))
         .leftJoin(AGENCY_APERTURE).on(AGENCY_APERTURE.KIND.eq(PANE_APERTURE.KIND)).where(condition).fetch();
     FilterRows filters = filters(rows);
     return rows.stream().findFirst().map(row -> new Viewer(row.get(SEAT.CONTACT_ID), row.get(CONTACT.NAME), row.get(SEAT.ID), row.get(SEAT.ROLE),
-        row.get(SEAT.LEAD_VOICE), row.get(PANE.ID), row.get(PANE.PROJECT_ID), passages(rows, PUBLISHED, filters, filters.published()), passages(rows, PENDING, filters, filters.pending()), sight, looking, false));
+        row.get(SEAT.LEAD_VOICE), row.get(PANE.ID), row.get(PANE.PROJECT_ID), passages(rows, PUBLISHED, filters, filters.published()), passages(rows, PENDING, filters, filters.pending()), sight, looking, false, row.get(PROJECT.PLAN_REVISION)));
   }
 
   /** The columns that say how a pane is set at one state. */

@@ -1,15 +1,19 @@
 package app.clearpane.store.exposure.clientside;
 
+import static app.clearpane.store.schema.Tables.AGENCY;
 import static app.clearpane.store.schema.Tables.FOLDER;
 import static app.clearpane.store.schema.Tables.HELD_BACK_EVERYWHERE;
 import static app.clearpane.store.schema.Tables.ITEM;
 import static app.clearpane.store.schema.Tables.ITEM_ANCESTOR;
+import static app.clearpane.store.schema.Tables.MILESTONE;
 import static app.clearpane.store.schema.Tables.ROUND;
 import static app.clearpane.store.schema.Tables.ROUND_SIGNATORY;
 import static app.clearpane.store.schema.Tables.SHOWING;
+import static app.clearpane.store.schema.Tables.TASK;
 import static app.clearpane.store.schema.Tables.VERSION;
 import static org.jooq.impl.DSL.exists;
 import static org.jooq.impl.DSL.falseCondition;
+import static org.jooq.impl.DSL.not;
 import static org.jooq.impl.DSL.notExists;
 import static org.jooq.impl.DSL.selectOne;
 import static org.jooq.impl.DSL.trueCondition;
@@ -18,6 +22,7 @@ import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.Filter;
 import app.clearpane.core.exposure.Passage;
 import app.clearpane.core.exposure.Showing;
+import app.clearpane.core.plan.Stage;
 import app.clearpane.store.schema.tables.Item;
 import java.util.Map;
 import java.util.Set;
@@ -53,8 +58,28 @@ public final class VisibleTo {
     return switch (passage.aperture()) {
       case CLOSED -> falseCondition();
       case PICKED -> shown;
-      case FILTERED -> kind.filterable() ? shown.or(passage.sieves().stream().map(VisibleTo::inTopFolder).reduce(trueCondition(), Condition::and)) : shown;
+      case FILTERED -> kind.filterable() ? shown.or(passage.sieves().stream().map(sieve -> sifted(kind, sieve)).reduce(trueCondition(), Condition::and)) : shown;
       case OPEN -> trueCondition();
+    };
+  }
+
+  private static Condition sifted(ContentKind kind, Set<Filter> filters) {
+    return kind == ContentKind.FILES ? inTopFolder(filters) : allAbovePass(filters);
+  }
+
+  /** What passes a filter under parents that all pass one too; where one of them is Shown, so is what stands in it. */
+  private static Condition allAbovePass(Set<Filter> filters) {
+    Item above = ITEM.as("above");
+    Condition passes = filters.stream().map(filter -> is((Filter.Trait) filter, above)).reduce(falseCondition(), Condition::or);
+    return notExists(selectOne().from(ITEM_ANCESTOR).join(above).on(above.ID.eq(ITEM_ANCESTOR.ANCESTOR_ID)).where(ITEM_ANCESTOR.ITEM_ID.eq(ITEM.ID), not(passes)));
+  }
+
+  private static Condition is(Filter.Trait trait, Item item) {
+    Item inside = ITEM.as("inside");
+    return switch (trait) {
+      case MILESTONES -> exists(selectOne().from(MILESTONE).where(MILESTONE.ITEM_ID.eq(item.ID))).or(exists(selectOne().from(TASK).where(TASK.ITEM_ID.eq(item.ID), TASK.DAYS.eq(0))));
+      case PHASE_HEADS -> item.PARENT_ID.isNull().and(exists(selectOne().from(inside).where(inside.PARENT_ID.eq(item.ID), inside.DELETED_AT.isNull())));
+      case FINISHED -> exists(selectOne().from(TASK).where(TASK.ITEM_ID.eq(item.ID), TASK.STAGE.eq(Stage.DONE)));
     };
   }
 
@@ -66,6 +91,9 @@ public final class VisibleTo {
   }
 
   private static Condition addressed(Viewer viewer, ContentKind kind) {
+    if (kind == ContentKind.TASKS) {
+      return exists(selectOne().from(TASK).crossJoin(AGENCY).where(TASK.ITEM_ID.eq(ITEM.ID), TASK.CONTACT_ID.eq(viewer.contact()), AGENCY.CLIENTS_DO_TASKS.isTrue()));
+    }
     return kind != ContentKind.DELIVERABLES ? falseCondition()
         : exists(selectOne().from(ROUND_SIGNATORY).join(ROUND).on(ROUND.ID.eq(ROUND_SIGNATORY.ROUND_ID)).join(VERSION).on(VERSION.ID.eq(ROUND.VERSION_ID))
             .where(VERSION.DELIVERABLE_ID.eq(ITEM.ID), ROUND_SIGNATORY.CONTACT_ID.eq(viewer.contact())));

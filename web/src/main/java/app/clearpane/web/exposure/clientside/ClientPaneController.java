@@ -2,11 +2,13 @@ package app.clearpane.web.exposure.clientside;
 
 import app.clearpane.store.exposure.clientside.Viewer;
 import app.clearpane.store.exposure.clientside.Viewers;
+import app.clearpane.store.plan.clientside.VisibleTasks;
 import app.clearpane.web.layout.NotThere;
 import app.clearpane.web.security.Person;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
@@ -30,7 +32,7 @@ class ClientPaneController {
   }
 
   /** A pane on the home page, with what awaits the reader there. */
-  record Tile(Viewers.Heading heading, List<PanePage.Shown> waiting, String base) {}
+  record Tile(Viewers.Heading heading, List<PanePage.Shown> waiting, List<VisibleTasks.Row> tasks, String base) {}
 
   @GetMapping("/c")
   String home(@AuthenticationPrincipal Person person, Model model) {
@@ -41,7 +43,7 @@ class ClientPaneController {
     List<Tile> tiles = new ArrayList<>();
     for (Viewers.Heading heading : viewers.panesOf(me.contactId(), clock.instant())) {
       Viewer viewer = NotThere.unless(viewers.at(heading.id(), me.contactId(), clock.instant()));
-      tiles.add(new Tile(heading, panePage.waiting(viewer), Through.base(viewer)));
+      tiles.add(new Tile(heading, panePage.waiting(viewer), panePage.tasksOf(viewer), Through.base(viewer)));
     }
     if (tiles.size() == 1) {
       return "redirect:" + tiles.get(0).base();
@@ -52,11 +54,13 @@ class ClientPaneController {
   }
 
   @GetMapping({"/c/panes/{pane}", "/t/look/{seat}/{sight}"})
-  String pane(Viewer viewer, @RequestParam(required = false) @Nullable String decided, Model model) {
+  String pane(Viewer viewer, @RequestParam(required = false) @Nullable String decided, @RequestParam(required = false) @Nullable String did, @RequestParam(required = false) @Nullable String was, Model model) {
     PanePage.Page page = panePage.of(viewer);
     looks.listed(viewer, PanePage.items(page));
     model.addAttribute("page", page);
     model.addAttribute("decided", decided);
+    model.addAttribute("did", page.tasks().stream().filter(task -> task.id().toString().equals(did)).findFirst().orElse(null));
+    model.addAttribute("was", Set.of("TO_DO", "UNDER_WAY", "DONE").contains(was == null ? "" : was) ? was : "TO_DO");
     return "exposure/clientside/pane";
   }
 }

@@ -13,12 +13,15 @@ import app.clearpane.store.exposure.clientside.Viewers;
 import app.clearpane.store.exposure.clientside.Visits;
 import app.clearpane.store.files.FileRow;
 import app.clearpane.store.files.clientside.VisibleFiles;
+import app.clearpane.store.plan.clientside.VisibleTasks;
 import app.clearpane.store.project.Milestone;
 import app.clearpane.store.project.Phase;
 import app.clearpane.store.project.clientside.VisibleDates;
 import app.clearpane.web.exposure.SectionWords;
+import app.clearpane.web.plan.PlanForClients;
 import java.time.Clock;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -36,20 +39,24 @@ import org.springframework.stereotype.Component;
 @Component
 class PanePage {
   private static final int NEWS_SHOWN = 8;
-  private static final Map<ContentKind, String> ANCHORS = Map.of(ContentKind.STATUS, "where", ContentKind.DELIVERABLES, "look", ContentKind.DATES, "dates", ContentKind.FILES, "files");
+  private static final Map<ContentKind, String> ANCHORS = Map.of(ContentKind.STATUS, "where", ContentKind.DELIVERABLES, "look", ContentKind.DATES, "dates", ContentKind.TASKS, "tasks", ContentKind.FILES, "files");
   private final Viewers viewers;
   private final VisibleDates dates;
+  private final PlanForClients plans;
+  private final VisibleTasks tasks;
   private final VisibleFiles files;
   private final VisibleDeliverables deliverables;
   private final Drawings drawings;
   private final Visits visits;
   private final Clock clock;
 
-  PanePage(Viewers viewers, VisibleDates dates, VisibleFiles files, VisibleDeliverables deliverables, Drawings drawings, Visits visits, Clock clock) {
+  PanePage(Viewers viewers, VisibleDates dates, PlanForClients plans, VisibleTasks tasks, VisibleFiles files, VisibleDeliverables deliverables, Drawings drawings, Visits visits, Clock clock) {
     this.visits = visits;
     this.clock = clock;
     this.viewers = viewers;
     this.dates = dates;
+    this.plans = plans;
+    this.tasks = tasks;
     this.files = files;
     this.deliverables = deliverables;
     this.drawings = drawings;
@@ -106,7 +113,7 @@ class PanePage {
    * @param parts the sections in order; those with nothing in them are left out
    * @param news what is new since the last visit, computed over what this viewer sees
    */
-  record Page(String base, Viewer viewer, Viewers.Heading heading, List<Shown> waiting, List<Phase> phases, List<Shown> deliverables, List<Milestone> milestones,
+  record Page(String base, Viewer viewer, Viewers.Heading heading, List<Shown> waiting, PlanForClients.HowFar done, List<Phase> phases, List<VisibleTasks.Row> tasks, List<Shown> deliverables, List<Milestone> milestones, Map<ItemId, LocalDate> forecast,
       Map<String, List<FileRow>> files, List<Part> parts, Visits.Visit visit, List<New> news) {
     /** The first of what is new. */
     public List<New> newsShown() {
@@ -133,6 +140,26 @@ class PanePage {
       return visit.isNew(item, happened);
     }
 
+    /** The day of a milestone, as it is forecast now. */
+    public LocalDate dayOf(Milestone milestone) {
+      return forecast.getOrDefault(milestone.id(), milestone.fallsOn());
+    }
+
+    /** The tasks that await the reader. */
+    public List<VisibleTasks.Row> yourTasks() {
+      return tasks.stream().filter(task -> task.yours() && task.stage().open()).toList();
+    }
+
+    /** The other tasks, and those the reader has done. */
+    public List<VisibleTasks.Row> otherTasks() {
+      return tasks.stream().filter(task -> !task.yours() || !task.stage().open()).toList();
+    }
+
+    /** How many things await the reader. */
+    public int waitingCount() {
+      return waiting.size() + yourTasks().size();
+    }
+
     /** The phase that is under way. */
     public Optional<Phase> current() {
       return phases.stream().filter(phase -> phase.stage() == Phase.Stage.UNDER_WAY).findFirst();
@@ -155,39 +182,46 @@ class PanePage {
     Map<String, List<FileRow>> byFolder = all.stream()
         .collect(Collectors.groupingBy(file -> Objects.requireNonNullElse(file.folderName(), ""), java.util.TreeMap::new, Collectors.toList()));
     Viewers.Heading heading = viewers.heading(viewer);
-    List<Phase> phases = viewer.open(ContentKind.STATUS) ? dates.phases(viewer) : List.of();
+    PlanForClients.HowFar howFar = plans.howFar(viewer);
     List<Milestone> milestones = dates.milestones(viewer);
-    Map<ContentKind, Integer> counts = Map.of(ContentKind.STATUS, phases.size(), ContentKind.DELIVERABLES, shown.size(), ContentKind.DATES, milestones.size(), ContentKind.FILES, all.size());
-    Map<ContentKind, Optional<Instant>> changed = Map.of(ContentKind.STATUS, Optional.empty(), ContentKind.DATES, Optional.empty(),
+    List<VisibleTasks.Row> visibleTasks = tasks.all(viewer);
+    Map<ContentKind, Integer> counts = Map.of(ContentKind.STATUS, howFar.phases().size(), ContentKind.DELIVERABLES, shown.size(), ContentKind.DATES, milestones.size(), ContentKind.TASKS, visibleTasks.size(), ContentKind.FILES, all.size());
+    Map<ContentKind, Optional<Instant>> changed = Map.of(ContentKind.STATUS, Optional.empty(), ContentKind.DATES, Optional.empty(), ContentKind.TASKS, Optional.empty(),
         ContentKind.DELIVERABLES, shown.stream().map(Shown::changed).filter(at -> !at.equals(Instant.EPOCH)).max(Instant::compareTo), ContentKind.FILES, all.stream().map(FileRow::addedAt).max(Instant::compareTo));
     List<Part> parts = SectionWords.USUAL.keySet().stream().filter(kind -> counts.get(kind) > 0 && heading.section(kind).filter(Section::off).isEmpty())
         .sorted(Comparator.comparingInt(kind -> heading.section(kind).map(Section::position).orElse(SectionWords.place(kind))))
         .map(kind -> new Part(kind, ANCHORS.get(kind), heading.section(kind).map(Section::title).filter(title -> !title.isEmpty()).orElse(SectionWords.USUAL.get(kind)),
             heading.section(kind).map(Section::line).orElse(""), changed.get(kind), counts.get(kind))).toList();
     Visits.Visit visit = viewer.byLink() ? Visits.Visit.FIRST : visits.visit(viewer.seat(), clock.instant());
-    return new Page(Through.base(viewer), viewer, heading, shown.stream().filter(s -> s.word() == Word.YOUR_TURN).toList(), phases, shown, milestones, byFolder, parts, visit,
-        news(Through.base(viewer), shown, milestones, all, visit, parts.stream().map(Part::kind).collect(Collectors.toSet())));
+    return new Page(Through.base(viewer), viewer, heading, shown.stream().filter(s -> s.word() == Word.YOUR_TURN).toList(), howFar, howFar.phases(), visibleTasks, shown, milestones, plans.days(viewer, milestones), byFolder, parts, visit,
+        news(Through.base(viewer), shown, milestones, visibleTasks, all, visit, parts.stream().map(Part::kind).collect(Collectors.toSet())));
   }
 
-  private static List<New> news(String base, List<Shown> shown, List<Milestone> milestones, List<FileRow> files, Visits.Visit visit, Set<ContentKind> parts) {
+  private static List<New> news(String base, List<Shown> shown, List<Milestone> milestones, List<VisibleTasks.Row> tasks, List<FileRow> files, Visits.Visit visit, Set<ContentKind> parts) {
     List<New> news = new ArrayList<>();
     shown.stream().filter(one -> parts.contains(ContentKind.DELIVERABLES) && visit.isNew(one.deliverable().id(), one.changed()))
         .forEach(one -> news.add(new New(one.version() == null ? one.deliverable().name() : one.deliverable().name() + ", " + one.version().called(),
             one.version() == null ? "#" + ANCHORS.get(ContentKind.DELIVERABLES) : base + "/versions/" + one.version().id())));
     milestones.stream().filter(one -> parts.contains(ContentKind.DATES) && visit.isNew(one.id(), Instant.EPOCH)).forEach(one -> news.add(new New(one.name(), "#" + ANCHORS.get(ContentKind.DATES))));
+    tasks.stream().filter(one -> parts.contains(ContentKind.TASKS) && visit.isNew(one.id(), Instant.EPOCH)).forEach(one -> news.add(new New(one.name(), base + "/tasks/" + one.id())));
     files.stream().filter(one -> parts.contains(ContentKind.FILES) && visit.isNew(one.id(), one.addedAt())).forEach(one -> news.add(new New(one.name(), base + "/files/" + one.id())));
     return news;
   }
 
   /** The items that stand on a page. */
   static List<ItemId> items(Page page) {
-    return Stream.of(page.deliverables().stream().map(one -> one.deliverable().id()), page.milestones().stream().map(Milestone::id),
+    return Stream.of(page.tasks().stream().map(VisibleTasks.Row::id), page.deliverables().stream().map(one -> one.deliverable().id()), page.milestones().stream().map(Milestone::id),
         page.files().values().stream().flatMap(List::stream).map(FileRow::id)).flatMap(Function.identity()).toList();
   }
 
   /** What awaits somebody at a pane. */
   List<Shown> waiting(Viewer viewer) {
     return shown(viewer).stream().filter(s -> s.word() == Word.YOUR_TURN).toList();
+  }
+
+  /** The tasks that await somebody at a pane. */
+  List<VisibleTasks.Row> tasksOf(Viewer viewer) {
+    return tasks.all(viewer).stream().filter(task -> task.yours() && task.stage().open()).toList();
   }
 
   private List<Shown> shown(Viewer viewer) {

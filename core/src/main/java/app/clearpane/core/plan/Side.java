@@ -1,0 +1,7 @@
+package app.clearpane.core.plan;
+
+/** Who does an activity: the agency, or the client with the outside parties it engaged. */
+public enum Side {
+  OURS,
+  CLIENTS
+}

@@ -1,0 +1,65 @@
+package app.clearpane.formats.plan;
+
+import biweekly.io.ParseContext;
+import biweekly.io.scribe.property.RecurrenceRuleScribe;
+import biweekly.ICalVersion;
+import biweekly.parameter.ICalParameters;
+import biweekly.property.RecurrenceRule;
+import biweekly.util.ICalDate;
+import biweekly.util.com.google.ical.compat.javautil.DateIterator;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.util.Date;
+import java.util.Optional;
+import java.util.TimeZone;
+
+/** Recurrence rules (RFC 5545, RRULE) of tasks that come again. */
+public final class Repeats {
+  private static final TimeZone UTC = TimeZone.getTimeZone(ZoneOffset.UTC);
+
+  private Repeats() {}
+
+  /**
+   * The rule as it is kept.
+   *
+   * @param rule e.g. {@code FREQ=WEEKLY;BYDAY=FR}
+   * @throws IllegalArgumentException if it is none
+   */
+  public static String checked(String rule) {
+    read(rule);
+    return rule;
+  }
+
+  private static RecurrenceRule read(String rule) {
+    try {
+      ParseContext context = new ParseContext();
+      context.setVersion(ICalVersion.V2_0);
+      RecurrenceRule read = new RecurrenceRuleScribe().parseText(rule, null, new ICalParameters(), context);
+      if (!context.getWarnings().isEmpty() || read.getValue() == null || read.getValue().getFrequency() == null || !rule.contains("FREQ=")) {
+        throw new IllegalArgumentException("not a recurrence rule: " + rule);
+      }
+      return read;
+    } catch (RuntimeException unreadable) {
+      throw new IllegalArgumentException("not a recurrence rule: " + rule, unreadable);
+    }
+  }
+
+  /**
+   * The first day after one on which a rule comes again.
+   *
+   * @param from the day it last fell on, from which it counts
+   * @param after it comes after this one
+   * @return empty if it comes no more
+   * @throws IllegalArgumentException if it is no rule
+   */
+  public static Optional<LocalDate> next(String rule, LocalDate from, LocalDate after) {
+    return next(read(rule), from, after);
+  }
+
+  /** The same for a rule that was read already. */
+  static Optional<LocalDate> next(RecurrenceRule rule, LocalDate from, LocalDate after) {
+    DateIterator days = rule.getDateIterator(new ICalDate(Date.from(from.atStartOfDay(ZoneOffset.UTC).toInstant()), false), UTC);
+    days.advanceTo(Date.from(after.plusDays(1).atStartOfDay(ZoneOffset.UTC).toInstant()));
+    return days.hasNext() ? Optional.of(LocalDate.ofInstant(days.next().toInstant(), ZoneOffset.UTC)) : Optional.empty();
+  }
+}

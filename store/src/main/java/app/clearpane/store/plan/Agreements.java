@@ -1,0 +1,83 @@
+package app.clearpane.store.plan;
+
+import static app.clearpane.store.schema.Tables.AGREEMENT;
+import static app.clearpane.store.schema.Tables.FREE_DAY;
+import static app.clearpane.store.schema.Tables.PLAN_DAY;
+
+import app.clearpane.core.project.ProjectId;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.Collection;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.jooq.DSLContext;
+import org.jooq.Records;
+
+/** What was agreed with the client, and what the plan was at the end of each day on which it changed. */
+public final class Agreements {
+  private final DSLContext db;
+
+  public Agreements(DSLContext db) {
+    this.db = db;
+  }
+
+  /**
+   * A finish both sides agreed on.
+   *
+   * @param setOn the day on which it was agreed
+   * @param withClient whether the client said so, not only the team
+   * @param plan the plan on the morning of that day, as text
+   */
+  public record Agreement(UUID id, LocalDate finish, LocalDate setOn, String setBy, boolean withClient, String plan) {}
+
+  /** Keeps an agreement; it is the one that counts from now on. */
+  public void add(ProjectId project, Agreement agreement, Instant now) {
+    db.insertInto(AGREEMENT).set(AGREEMENT.ID, agreement.id()).set(AGREEMENT.PROJECT_ID, project).set(AGREEMENT.FINISH_ON, agreement.finish()).set(AGREEMENT.SET_ON, agreement.setOn())
+        .set(AGREEMENT.SET_BY, agreement.setBy()).set(AGREEMENT.WITH_CLIENT, agreement.withClient()).set(AGREEMENT.PLAN, agreement.plan()).set(AGREEMENT.CREATED_AT, now).execute();
+  }
+
+  /** All agreements of a project, the latest first. */
+  public List<Agreement> ofProject(ProjectId project) {
+    return db.select(AGREEMENT.ID, AGREEMENT.FINISH_ON, AGREEMENT.SET_ON, AGREEMENT.SET_BY, AGREEMENT.WITH_CLIENT, AGREEMENT.PLAN).from(AGREEMENT).where(AGREEMENT.PROJECT_ID.eq(project))
+        .orderBy(AGREEMENT.SEQUENCE.desc()).fetch(Records.mapping(Agreement::new));
+  }
+
+  /** The latest agreement of each of some projects. */
+  public Map<ProjectId, Agreement> latest(Collection<ProjectId> projects) {
+    return db.select(AGREEMENT.PROJECT_ID, AGREEMENT.ID, AGREEMENT.FINISH_ON, AGREEMENT.SET_ON, AGREEMENT.SET_BY, AGREEMENT.WITH_CLIENT, AGREEMENT.PLAN).from(AGREEMENT).where(AGREEMENT.PROJECT_ID.in(projects))
+        .orderBy(AGREEMENT.SEQUENCE).stream().collect(Collectors.toMap(row -> row.get(AGREEMENT.PROJECT_ID), row -> new Agreement(row.get(AGREEMENT.ID), row.get(AGREEMENT.FINISH_ON), row.get(AGREEMENT.SET_ON),
+            row.get(AGREEMENT.SET_BY), row.get(AGREEMENT.WITH_CLIENT), row.get(AGREEMENT.PLAN)), (earlier, later) -> later));
+  }
+
+  /** Keeps what the plan is as this day ends, so far. */
+  public void endOfDay(ProjectId project, LocalDate day, String plan) {
+    if (db.update(PLAN_DAY).set(PLAN_DAY.PLAN, plan).where(PLAN_DAY.PROJECT_ID.eq(project), PLAN_DAY.ENDS_ON.eq(day)).execute() == 0) {
+      db.insertInto(PLAN_DAY).set(PLAN_DAY.PROJECT_ID, project).set(PLAN_DAY.ENDS_ON, day).set(PLAN_DAY.PLAN, plan).execute();
+    }
+  }
+
+  /** The plan at the end of each day on which it changed, from a day on. */
+  public TreeMap<LocalDate, String> days(ProjectId project, LocalDate from) {
+    return new TreeMap<>(db.select(PLAN_DAY.ENDS_ON, PLAN_DAY.PLAN).from(PLAN_DAY).where(PLAN_DAY.PROJECT_ID.eq(project), PLAN_DAY.ENDS_ON.ge(from)).fetchMap(PLAN_DAY.ENDS_ON, PLAN_DAY.PLAN));
+  }
+
+  /** The days on which nobody works, with their names. */
+  public Map<LocalDate, String> freeDays() {
+    return new TreeMap<>(db.select(FREE_DAY.FALLS_ON, FREE_DAY.NAME).from(FREE_DAY).fetchMap(FREE_DAY.FALLS_ON, FREE_DAY.NAME));
+  }
+
+  /** Makes a day free, or gives it another name. */
+  public void setFree(LocalDate day, String name) {
+    if (db.update(FREE_DAY).set(FREE_DAY.NAME, name).where(FREE_DAY.FALLS_ON.eq(day)).execute() == 0) {
+      db.insertInto(FREE_DAY).set(FREE_DAY.FALLS_ON, day).set(FREE_DAY.NAME, name).execute();
+    }
+  }
+
+  /** Makes a day a working day again, where its day of the week is one. */
+  public void setWorking(LocalDate day) {
+    db.deleteFrom(FREE_DAY).where(FREE_DAY.FALLS_ON.eq(day)).execute();
+  }
+}

@@ -1,0 +1,69 @@
+package app.clearpane.store.plan;
+
+import app.clearpane.core.agency.ContactId;
+import app.clearpane.core.agency.TeamMemberId;
+import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.plan.Priority;
+import app.clearpane.core.plan.Task;
+import app.clearpane.core.project.ProjectId;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+
+/**
+ * A task as its team keeps it.
+ *
+ * @param task what the rules of the plan know of it
+ * @param position its place among those of the same parent
+ * @param hands who does it
+ * @param details what else is said of it
+ * @param revision of its row
+ */
+public record PlannedTask(Task task, ProjectId project, int position, Hands hands, Details details, int revision) {
+
+  /**
+   * Who does a task.
+   *
+   * @param contact a person outside the agency; else a member of the team, or nobody in person
+   * @param name theirs; empty where it is nobody in person
+   */
+  public record Hands(Optional<ContactId> contact, Optional<TeamMemberId> member, String name) {
+    /** Nobody in person. */
+    public static final Hands NOBODY = new Hands(Optional.empty(), Optional.empty(), "");
+  }
+
+  /**
+   * What else is said of a task.
+   *
+   * @param milestone the milestone that waits for it
+   * @param deliverable the deliverable whose review it is
+   * @param due a day it is to be done by, apart from the plan
+   * @param labels in the order written
+   * @param notes Markdown
+   * @param repeats a recurrence rule (RFC 5545 RRULE) by which the next one is made when it is done; empty for once
+   */
+  public record Details(Optional<UUID> phase, Optional<ItemId> milestone, Optional<ItemId> deliverable, Optional<LocalDate> due, Priority priority, List<String> labels, String notes, String repeats) {
+    /** Nothing in particular. */
+    public static final Details NONE = new Details(Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), Priority.USUAL, List.of(), "", "");
+
+    public Details {
+      labels = List.copyOf(labels);
+    }
+  }
+
+  /** Its identifier, the same as that of its item. */
+  public ItemId id() {
+    return task.id();
+  }
+
+  /** Its name. */
+  public String name() {
+    return task.name();
+  }
+
+  /** The same with other knowledge for the rules. */
+  public PlannedTask with(Task changed) {
+    return new PlannedTask(changed, project, position, hands, details, revision);
+  }
+}

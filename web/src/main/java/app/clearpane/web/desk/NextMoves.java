@@ -1,0 +1,125 @@
+package app.clearpane.web.desk;
+
+import app.clearpane.core.agency.TeamMemberId;
+import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.plan.Side;
+import app.clearpane.core.plan.Task;
+import app.clearpane.core.project.ProjectId;
+import app.clearpane.core.turns.NextMove;
+import app.clearpane.core.turns.Turn;
+import app.clearpane.core.turns.TurnLedger;
+import app.clearpane.store.plan.PlannedTask;
+import app.clearpane.store.project.Milestone;
+import app.clearpane.store.project.Project;
+import app.clearpane.web.deliverable.DeliverableState;
+import app.clearpane.web.layout.TheAgency;
+import app.clearpane.web.layout.Words;
+import app.clearpane.web.plan.ThePlan;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalInt;
+import org.springframework.stereotype.Component;
+
+/** What is to be done next over all projects, with what waiting costs (T3). */
+@Component
+class NextMoves {
+  private final TheAgency agency;
+  private final Words words;
+  private final Clock clock;
+
+  NextMoves(TheAgency agency, Words words, Clock clock) {
+    this.agency = agency;
+    this.words = words;
+    this.clock = clock;
+  }
+
+  /**
+   * One of them.
+   *
+   * @param address its page
+   * @param todo what is to be done with it
+   * @param cost what waiting costs; empty where it costs nothing that could be computed
+   * @param chip who has it, and for how long
+   * @param tone the colour of the chip
+   * @param mine whether it is for the one who looks
+   */
+  record Line(NextMove move, String name, String address, String todo, String cost, boolean presses, String chip, String tone, Turn turn, Project project, boolean mine) {
+    /** Whether it is our turn. */
+    public boolean ours() {
+      return turn == Turn.OURS;
+    }
+  }
+
+  /** All of them in order, of works and tasks. */
+  List<Line> of(List<DeliverableState> works, Map<ProjectId, ThePlan> plans, Map<ItemId, TurnLedger> ledgers, TeamMemberId me) {
+    List<Line> lines = new ArrayList<>();
+    works.stream().filter(state -> state.turn() != Turn.NOBODYS && plans.containsKey(state.deliverable().project())).forEach(state -> lines.add(work(state, plans.get(state.deliverable().project()), me)));
+    plans.values().forEach(plan -> plan.open().stream().filter(task -> !task.task().milestone() && task.details().deliverable().isEmpty()).filter(task -> ThePlan.isClientsTurn(task) || mayBegin(plan, task)).forEach(task -> lines.add(task(task, plan, ledgers.get(task.id()), me))));
+    lines.sort(Comparator.comparing(Line::move, NextMove.ORDER));
+    return lines;
+  }
+
+  /** Ours, and begun, or nothing stands before it. */
+  static boolean mayBegin(ThePlan plan, PlannedTask task) {
+    return task.task().side() == Side.OURS && (task.task().actual().began().isPresent() || task.task().shape().notBefore().map(day -> !day.isAfter(plan.today())).orElse(true)
+        && task.task().shape().after().stream().map(Task.After::predecessor).allMatch(before -> plan.task(before).isEmpty() || !plan.outline().stage(before).open()));
+  }
+
+  private Line task(PlannedTask task, ThePlan plan, TurnLedger ledger, TeamMemberId me) {
+    boolean client = ThePlan.isClientsTurn(task);
+    double held = ledger == null ? 0 : agency.calendar().workingDaysHeld(ledger.heldSince(), clock.instant());
+    boolean head = plan.forecast().head().filter(first -> first.id().equals(task.id())).isPresent();
+    Optional<Instant> due = task.details().due().map(day -> day.plusDays(1).atStartOfDay(agency.get().zone()).toInstant());
+    NextMove move = new NextMove(task.id(), head, OptionalInt.of(plan.spare().getOrDefault(task.id(), 0)), due, held);
+    boolean overdue = task.details().due().filter(day -> day.isBefore(plan.today())).isPresent();
+    String when = task.details().due().map(day -> overdue ? "was due " + words.day(day) : "due " + words.day(day)).orElse("");
+    String who = task.hands().name().isEmpty() ? "" : words.first(task.hands().name());
+    return new Line(move, task.name(), "/t/tasks/" + task.id(), when, cost(move, plan), move.everyDayCounts(), (client ? who.isEmpty() ? "client" : who : who.isEmpty() ? "us" : who) + " · " + words.held(held),
+        overdue ? "late" : client ? "client" : "ours", client ? Turn.CLIENTS : Turn.OURS, plan.project(), task.hands().member().filter(me::equals).isPresent());
+  }
+
+  private String cost(NextMove move, ThePlan plan) {
+    if (move.everyDayCounts()) {
+      return "each working day moves " + plan.milestones().stream().reduce((earlier, later) -> later).map(Milestone::name).map(name -> "“" + name + "”").orElse("the finish") + " by one day";
+    }
+    return move.spareDays().isPresent() ? words.count(move.spareDays().getAsInt(), "working day", "working days") + " to spare" : "";
+  }
+
+  private Line work(DeliverableState state, ThePlan plan, TeamMemberId me) {
+    ItemId id = state.deliverable().id();
+    Optional<PlannedTask> review = plan.open().stream().filter(task -> task.details().deliverable().filter(id::equals).isPresent()).findFirst();
+    OptionalInt spare = review.map(task -> OptionalInt.of(plan.spare().getOrDefault(task.id(), 0))).orElse(OptionalInt.empty());
+    boolean head = review.filter(task -> plan.forecast().head().filter(first -> first.id().equals(task.id())).isPresent()).isPresent();
+    Optional<Instant> due = state.round().filter(round -> round.open()).map(round -> round.dueAt());
+    NextMove move = new NextMove(id, head, spare, due, state.daysHeld());
+    boolean client = state.turn() == Turn.CLIENTS;
+    String name = client ? state.deliverable().name() + ", " + state.current().orElseThrow().called() : state.deliverable().name();
+    String chip = client ? (state.overdue() ? "late" : "client") : switch (state.phase()) {
+      case CAME_BACK -> "came back";
+      case SIGNED -> "signed off";
+      default -> "us";
+    };
+    String tone = client ? state.overdue() ? "late" : "client" : switch (state.phase()) {
+      case CAME_BACK -> "late";
+      case SIGNED -> "sign";
+      default -> "ours";
+    };
+    return new Line(move, name, "/t/deliverables/" + id, todo(state), spare.isPresent() ? cost(move, plan) : "", move.everyDayCounts(), chip + " · " + words.held(state.daysHeld()), tone, state.turn(), plan.project(), plan.project().manager().equals(me));
+  }
+
+  private String todo(DeliverableState state) {
+    return switch (state.phase()) {
+      case CAME_BACK -> words.count(state.asking(), "change", "changes") + " to make";
+      case SIGNED -> "signed off; see whether it may be released";
+      case NOBODY_LEFT -> "nobody is left to sign; name somebody";
+      case WILL_GO_BACK -> "will go back; others may still decide · due " + words.when(state.round().orElseThrow().dueAt());
+      case WITH_CLIENT -> state.signed() + " of " + state.signatories() + " signed · due " + words.when(state.round().orElseThrow().dueAt());
+      default -> state.draft().isPresent() ? "a draft waits to be sent" : "to be made";
+    };
+  }
+}

@@ -1,0 +1,78 @@
+package app.clearpane.web.plan;
+
+import app.clearpane.core.project.ProjectId;
+import app.clearpane.store.plan.Agreements;
+import app.clearpane.store.project.Project;
+import app.clearpane.store.project.Projects;
+import app.clearpane.web.layout.Input;
+import app.clearpane.web.layout.NotThere;
+import app.clearpane.web.layout.Refused;
+import app.clearpane.web.record.Tell;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Agrees on the dates of a project: from now on what moves is counted from the plan as it is today. */
+@Component
+public class AgreeDates {
+  private final Projects projects;
+  private final Agreements agreements;
+  private final KeepPlan keepPlan;
+  private final Tell tell;
+  private final Clock clock;
+
+  AgreeDates(Projects projects, Agreements agreements, KeepPlan keepPlan, Tell tell, Clock clock) {
+    this.projects = projects;
+    this.agreements = agreements;
+    this.keepPlan = keepPlan;
+    this.tell = tell;
+    this.clock = clock;
+  }
+
+  @Transactional
+  void typed(ProjectId project, String finish, boolean withClient, String by) {
+    Input input = new Input();
+    Optional<LocalDate> day = input.day("The finish", finish);
+    input.allGood();
+    on(project, day.orElseThrow(), withClient, by);
+  }
+
+  /** Agrees on a finish. Earlier agreements are kept. */
+  @Transactional
+  public void on(ProjectId project, LocalDate finish, boolean withClient, String by) {
+    NotThere.unless(projects.find(project));
+    ThePlan plan = keepPlan.changed(project);
+    if (finish.isBefore(plan.project().startsOn())) {
+      throw Refused.because("The finish lies before the project’s start. Nothing was changed.");
+    }
+    agreements.add(project, new Agreements.Agreement(UUID.randomUUID(), finish, plan.today(), by, withClient, PlanBook.text(plan).write()), clock.instant());
+    keepPlan.changed(project);
+    tell.of(project, project.value(), new Tell.Happening("dates.agreed", by, plan.project().name(), Map.of("agreedOn", finish, "forecast", plan.finish(), "withTheClient", withClient)));
+  }
+
+  /** Lets a project rest: whose days these are nobody has to answer for. */
+  @Transactional
+  public void pause(ProjectId id, String because, String by) {
+    Input input = new Input();
+    String why = input.text("The reason", because, 400);
+    input.require(!why.isEmpty(), "Say why the project rests; it stands in the Record.");
+    input.allGood();
+    Project project = NotThere.unless(projects.find(id));
+    projects.pause(project, clock.instant(), why);
+    keepPlan.changed(id);
+    tell.of(id, id.value(), new Tell.Happening("project.paused", by, project.name(), Map.of("reason", why)));
+  }
+
+  /** Lets it go on. */
+  @Transactional
+  public void goOn(ProjectId id, String by) {
+    Project project = NotThere.unless(projects.find(id));
+    projects.pause(project, null, "");
+    keepPlan.changed(id);
+    tell.of(id, id.value(), new Tell.Happening("project.goes-on", by, project.name(), Map.of()));
+  }
+}

@@ -1,0 +1,83 @@
+package app.clearpane.web.plan;
+
+import app.clearpane.core.project.ProjectId;
+import app.clearpane.store.plan.Agreements;
+import app.clearpane.store.plan.Feeds;
+import app.clearpane.web.layout.ForManagers;
+import app.clearpane.web.layout.TeamController;
+import app.clearpane.web.layout.WorkedOn;
+import app.clearpane.web.security.Person;
+import java.io.IOException;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
+
+/** Calendar addresses of the team, and the days on which nobody works. */
+@TeamController
+class CalendarController {
+  private final Feeds feeds;
+  private final MakeFeed makeFeed;
+  private final SetFreeDays setFreeDays;
+  private final Agreements agreements;
+  private final WorkedOn workedOn;
+
+  CalendarController(Feeds feeds, MakeFeed makeFeed, SetFreeDays setFreeDays, Agreements agreements, WorkedOn workedOn) {
+    this.feeds = feeds;
+    this.makeFeed = makeFeed;
+    this.setFreeDays = setFreeDays;
+    this.agreements = agreements;
+    this.workedOn = workedOn;
+  }
+
+  @GetMapping("/t/calendar")
+  String calendar(@AuthenticationPrincipal Person.OfTeam me, Model model) {
+    return page(me, model);
+  }
+
+  private String page(Person.OfTeam me, Model model) {
+    model.addAttribute("feeds", feeds.of(me.memberId()));
+    model.addAttribute("freeDays", agreements.freeDays());
+    model.addAttribute("projects", workedOn.projects());
+    return "plan/calendar";
+  }
+
+  /** The answer shows the address, this once. */
+  @PostMapping("/t/calendar/feeds")
+  String make(@RequestParam String project, @AuthenticationPrincipal Person.OfTeam me, Model model) {
+    model.addAttribute("address", project.isEmpty() ? makeFeed.own(me) : makeFeed.ofProject(ProjectId.of(project), me));
+    return page(me, model);
+  }
+
+  @PostMapping("/t/calendar/feeds/{feed}/revoke")
+  String revoke(@PathVariable UUID feed, @AuthenticationPrincipal Person.OfTeam me) {
+    makeFeed.revoke(feed, me);
+    return "redirect:/t/calendar";
+  }
+
+  @PostMapping("/t/calendar/holidays")
+  @ForManagers
+  String holidays(@RequestParam MultipartFile file, @AuthenticationPrincipal Person me) throws IOException {
+    setFreeDays.from(Optional.ofNullable(file.getOriginalFilename()).orElse(""), file.getInputStream(), me.fullName());
+    return "redirect:/t/calendar#free";
+  }
+
+  @PostMapping("/t/calendar/free")
+  @ForManagers
+  String free(@RequestParam String day, @RequestParam String name, @AuthenticationPrincipal Person me) {
+    setFreeDays.free(day, name, me.fullName());
+    return "redirect:/t/calendar#free";
+  }
+
+  @PostMapping("/t/calendar/working")
+  @ForManagers
+  String working(@RequestParam String day, @AuthenticationPrincipal Person me) {
+    setFreeDays.working(day, me.fullName());
+    return "redirect:/t/calendar#free";
+  }
+}

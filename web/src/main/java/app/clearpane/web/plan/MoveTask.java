@@ -1,0 +1,113 @@
+package app.clearpane.web.plan;
+
+import app.clearpane.core.exposure.ContentKind;
+import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.plan.Side;
+import app.clearpane.core.plan.Stage;
+import app.clearpane.core.plan.Task;
+import app.clearpane.core.project.ProjectId;
+import app.clearpane.core.turns.TurnEvent;
+import app.clearpane.formats.plan.Repeats;
+import app.clearpane.store.plan.PlannedTask;
+import app.clearpane.store.plan.Tasks;
+import app.clearpane.web.exposure.NewItem;
+import app.clearpane.web.layout.NotThere;
+import app.clearpane.web.layout.TheAgency;
+import app.clearpane.web.record.Tell;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Moves tasks from stage to stage, with what follows: whose turn it is, what may begin now, what comes again. */
+@Component
+public class MoveTask {
+  private final Tasks tasks;
+  private final NewItem newItem;
+  private final KeepPlan keepPlan;
+  private final TellDoer tellDoer;
+  private final TheAgency agency;
+  private final Tell tell;
+  private final Clock clock;
+
+  MoveTask(Tasks tasks, NewItem newItem, KeepPlan keepPlan, TellDoer tellDoer, TheAgency agency, Tell tell, Clock clock) {
+    this.tasks = tasks;
+    this.newItem = newItem;
+    this.keepPlan = keepPlan;
+    this.tellDoer = tellDoer;
+    this.agency = agency;
+    this.tell = tell;
+    this.clock = clock;
+  }
+
+  /** Moves a task; of one that gathers others, all leaves that are not there yet. @return the stage it had, and its project */
+  @Transactional
+  public Moved to(ItemId id, Stage stage, String by) {
+    PlannedTask task = NotThere.unless(tasks.find(id));
+    ThePlan before = keepPlan.changed(task.project());
+    Stage was = before.outline().stage(id);
+    List<Task> leaves = before.outline().leavesOf(id);
+    leaves.forEach(leaf -> move(before.task(leaf.id()).orElseThrow(), stage, by));
+    after(task.project(), by);
+    tell.of(task.project(), id.value(), new Tell.Happening("task." + stage.name().toLowerCase(Locale.ROOT).replace('_', '-'), by, task.name(), Map.of("was", was)));
+    return new Moved(task.project(), was);
+  }
+
+  /** Where a task was moved from. */
+  public record Moved(ProjectId project, Stage was) {}
+
+  /** Moves several tasks. */
+  @Transactional
+  public void all(List<ItemId> ids, Stage stage, String by) {
+    ids.forEach(id -> to(id, stage, by));
+  }
+
+  private void move(PlannedTask planned, Stage stage, String by) {
+    Task task = planned.task();
+    if (task.stage() == stage) {
+      return;
+    }
+    LocalDate today = agency.today();
+    Optional<LocalDate> began = stage == Stage.TO_DO ? task.actual().began().filter(day -> task.side() == Side.CLIENTS)
+        : stage == Stage.DROPPED ? task.actual().began() : task.actual().began().or(() -> Optional.of(today));
+    Task moved = new Task(task.id(), task.parent(), task.name(), task.side(), task.shape(), stage,
+        new Task.Actual(began, stage == Stage.DONE ? Optional.of(today) : Optional.empty(), stage.open() && stage != Stage.TO_DO ? task.actual().remaining() : Optional.empty()));
+    tasks.change(planned.with(moved));
+    if (stage.open() != task.stage().open()) {
+      tasks.turned(task.id(), stage == Stage.DONE ? TurnEvent.TASK_DONE : stage == Stage.DROPPED ? TurnEvent.TASK_DROPPED : ThePlan.isClientsTurn(planned.with(moved)) ? TurnEvent.TASK_GIVEN_TO_CLIENT : TurnEvent.TASK_WITH_US, by,
+          clock.instant());
+    }
+    if (stage == Stage.DONE && !planned.details().repeats().isEmpty()) {
+      again(planned);
+    }
+  }
+
+  /** The next one of a task that repeats. */
+  private void again(PlannedTask done) {
+    LocalDate from = done.details().due().or(() -> done.task().shape().notBefore()).orElse(agency.today());
+    Repeats.next(done.details().repeats(), from, from).ifPresent(day -> {
+      ItemId id = newItem.add(done.project(), ContentKind.TASKS, done.name(), done.task().parent());
+      Task old = done.task();
+      Task next = new Task(id, old.parent(), old.name(), old.side(), new Task.Shape(old.shape().days(), done.details().due().isPresent() ? Optional.empty() : Optional.of(day), List.of(), old.shape().effortMinutes()), Stage.TO_DO, Task.Actual.NONE);
+      PlannedTask.Details said = done.details();
+      tasks.add(new PlannedTask(next, done.project(), done.position(), done.hands(),
+          new PlannedTask.Details(said.phase(), said.milestone(), Optional.empty(), said.due().map(due -> day), said.priority(), said.labels(), said.notes(), said.repeats()), 1));
+    });
+  }
+
+  /** What waited for it may begin: what the client's people are to do is sent to them. */
+  private void after(ProjectId project, String by) {
+    ThePlan plan = keepPlan.changed(project);
+    boolean sent = false;
+    for (PlannedTask task : plan.open()) {
+      sent |= tellDoer.ifReady(plan, task, by);
+    }
+    if (sent) {
+      keepPlan.changed(project);
+    }
+  }
+}

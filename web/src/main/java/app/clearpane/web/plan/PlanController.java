@@ -1,0 +1,215 @@
+package app.clearpane.web.plan;
+
+import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.plan.Stage;
+import app.clearpane.core.project.ProjectId;
+import app.clearpane.store.agency.Notes;
+import app.clearpane.store.plan.Agreements;
+import app.clearpane.store.plan.Tasks;
+import app.clearpane.store.project.Project;
+import app.clearpane.web.exposure.Windows;
+import app.clearpane.web.layout.ForManagers;
+import app.clearpane.web.layout.Refused;
+import app.clearpane.web.layout.TeamController;
+import app.clearpane.web.layout.TheAgency;
+import app.clearpane.web.project.ProjectFrame;
+import app.clearpane.web.security.Person;
+import jakarta.servlet.http.Cookie;
+import jakarta.servlet.http.HttpServletResponse;
+import java.time.DateTimeException;
+import java.time.LocalDate;
+import java.time.YearMonth;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.CookieValue;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** The plan of a project, four ways, and what is agreed on of it. */
+@TeamController
+class PlanController {
+  private static final int A_YEAR = 31_536_000;
+  private static final Set<String> WAYS = Set.of("lines", "time", "columns", "month", "dates");
+  private final PlanBook book;
+  private final SlipBook slips;
+  private final PlanTask planTask;
+  private final MoveTask moveTask;
+  private final AgreeDates agreeDates;
+  private final Agreements agreements;
+  private final Tasks tasks;
+  private final Doers doers;
+  private final ProjectFrame frame;
+  private final Windows windows;
+  private final Notes notes;
+  private final TheAgency agency;
+
+  PlanController(PlanBook book, SlipBook slips, PlanTask planTask, MoveTask moveTask, AgreeDates agreeDates, Agreements agreements, Tasks tasks, Doers doers, ProjectFrame frame, Windows windows, Notes notes, TheAgency agency) {
+    this.book = book;
+    this.slips = slips;
+    this.planTask = planTask;
+    this.moveTask = moveTask;
+    this.agreeDates = agreeDates;
+    this.agreements = agreements;
+    this.tasks = tasks;
+    this.doers = doers;
+    this.frame = frame;
+    this.windows = windows;
+    this.notes = notes;
+    this.agency = agency;
+  }
+
+  /** How somebody looks at plans: which way, and what is left out. */
+  record Look(String as, String who, String phase, boolean open, String month) {
+    private static Look remembered(String kept) {
+      String[] parts = kept.split("~", -1);
+      return parts.length == 3 && WAYS.contains(parts[0]) ? new Look(parts[0], parts[1], "", parts[2].equals("open"), "") : new Look("lines", "all", "", false, "");
+    }
+
+    String kept() {
+      return as + "~" + who + "~" + (open ? "open" : "");
+    }
+  }
+
+  @GetMapping("/t/projects/{project}/plan")
+  String plan(@PathVariable ProjectId project, @RequestParam Map<String, String> asked, @CookieValue(name = "plan", defaultValue = "") String kept, @AuthenticationPrincipal Person.OfTeam me, HttpServletResponse response, Model model) {
+    Project found = frame.above(model, project, "Plan");
+    ThePlan plan = book.of(found);
+    Look look = look(asked, Look.remembered(kept));
+    remember(look, kept, response);
+    PlanFilter filter = new PlanFilter(look.who(), me.memberId(), id(look.phase()), look.open());
+    PlanLines lines = new PlanLines(plan, filter);
+    model.addAttribute("plan", plan);
+    model.addAttribute("look", look);
+    model.addAttribute("narrows", filter.narrows());
+    model.addAttribute("doers", doers.of(project));
+    model.addAttribute("slip", slips.latest(plan).orElse(null));
+    model.addAttribute("windows", windows.of(project));
+    model.addAttribute("added", asked.get("added"));
+    model.addAttribute("moved", moved(plan, asked));
+    model.addAttribute("deleted", asked.get("deleted"));
+    switch (look.as()) {
+      case "time" -> model.addAttribute("drawing", new PlanTime(plan, tasks.ledgers(project), agency.get().zone()).of(lines.groups()));
+      case "columns" -> model.addAttribute("columns", columns(lines));
+      case "month" -> month(look, lines, plan, model);
+      case "dates" -> {
+        model.addAttribute("agreements", agreements.ofProject(project));
+        model.addAttribute("notes", notes.on(Set.of(project.value()), me.memberId()));
+      }
+      default -> model.addAttribute("groups", lines.groups());
+    }
+    return "plan/" + look.as();
+  }
+
+  private static Look look(Map<String, String> asked, Look before) {
+    String as = WAYS.contains(asked.getOrDefault("as", "")) ? asked.get("as") : before.as();
+    boolean filtering = asked.containsKey("who");
+    return new Look(as, asked.getOrDefault("who", before.who()), asked.getOrDefault("phase", ""), filtering ? asked.containsKey("open") : before.open(), asked.getOrDefault("month", ""));
+  }
+
+  private static void remember(Look look, String kept, HttpServletResponse response) {
+    if (!look.as().equals("dates") && !look.kept().equals(kept) && look.kept().matches("[a-z0-9:~-]{1,80}")) {
+      Cookie cookie = new Cookie("plan", look.kept());
+      cookie.setPath("/t");
+      cookie.setMaxAge(A_YEAR);
+      cookie.setHttpOnly(true);
+      cookie.setAttribute("SameSite", "Lax");
+      response.addCookie(cookie);
+    }
+  }
+
+  private static Optional<UUID> id(@Nullable String typed) {
+    try {
+      return typed == null || typed.isEmpty() ? Optional.empty() : Optional.of(UUID.fromString(typed));
+    } catch (IllegalArgumentException notAnId) {
+      return Optional.empty();
+    }
+  }
+
+  /** What was moved just now, to offer its undoing. */
+  record Moved(ItemId id, String name, Stage was) {}
+
+  private static @Nullable Moved moved(ThePlan plan, Map<String, String> asked) {
+    try {
+      return id(asked.get("moved")).map(ItemId::new).flatMap(plan::task).map(task -> new Moved(task.id(), task.name(), Stage.valueOf(asked.getOrDefault("was", "")))).orElse(null);
+    } catch (IllegalArgumentException notAStage) {
+      return null;
+    }
+  }
+
+  private static Map<Stage, List<PlanLines.Line>> columns(PlanLines lines) {
+    Map<Stage, List<PlanLines.Line>> columns = new LinkedHashMap<>();
+    for (Stage stage : Stage.values()) {
+      columns.put(stage, lines.at(stage));
+    }
+    return columns;
+  }
+
+  private static void month(Look look, PlanLines lines, ThePlan plan, Model model) {
+    YearMonth month;
+    try {
+      month = look.month().isEmpty() ? YearMonth.from(plan.today()) : YearMonth.parse(look.month());
+    } catch (DateTimeException notAMonth) {
+      month = YearMonth.from(plan.today());
+    }
+    month = month.getYear() < 1901 || month.getYear() > 9_990 ? YearMonth.from(plan.today()) : month;
+    model.addAttribute("month", month.atDay(1));
+    model.addAttribute("weeks", lines.month(month.atDay(1)));
+  }
+
+  @PostMapping("/t/projects/{project}/tasks")
+  String add(@PathVariable ProjectId project, @RequestParam String line, @RequestParam(defaultValue = "") String phase, @RequestParam(defaultValue = "") String parent, @AuthenticationPrincipal Person.OfTeam me) {
+    ItemId added = planTask.line(project, line, id(parent).map(ItemId::new), id(phase), me);
+    return "redirect:/t/projects/" + project + "/plan?added=" + (phase.isEmpty() ? "none" : phase) + "#task-" + added;
+  }
+
+  @PostMapping("/t/projects/{project}/tasks/many")
+  String many(@PathVariable ProjectId project, @RequestParam(required = false) @Nullable List<ItemId> task, @RequestParam Stage stage, @AuthenticationPrincipal Person me) {
+    if (task == null || task.isEmpty()) {
+      throw Refused.because("Nothing is ticked. Tick the tasks that are meant, then choose again.");
+    }
+    List<ItemId> ofThis = new ArrayList<>(task);
+    ofThis.removeIf(id -> tasks.find(id).filter(found -> found.project().equals(project)).isEmpty());
+    moveTask.all(ofThis, stage, me.fullName());
+    return "redirect:/t/projects/" + project + "/plan";
+  }
+
+  @PostMapping("/t/projects/{project}/agreements")
+  @ForManagers
+  String agree(@PathVariable ProjectId project, @RequestParam String finish, @RequestParam(defaultValue = "false") boolean withClient, @AuthenticationPrincipal Person me) {
+    agreeDates.typed(project, finish, withClient, me.fullName());
+    return "redirect:/t/projects/" + project + "/plan?as=dates";
+  }
+
+  @PostMapping("/t/projects/{project}/pause")
+  @ForManagers
+  String pause(@PathVariable ProjectId project, @RequestParam String because, @AuthenticationPrincipal Person me) {
+    agreeDates.pause(project, because, me.fullName());
+    return "redirect:/t/projects/" + project + "/plan?as=dates";
+  }
+
+  @PostMapping("/t/projects/{project}/go-on")
+  @ForManagers
+  String goOn(@PathVariable ProjectId project, @AuthenticationPrincipal Person me) {
+    agreeDates.goOn(project, me.fullName());
+    return "redirect:/t/projects/" + project + "/plan?as=dates";
+  }
+
+  /** The day a drawing's first pixel stands for is in its data; nothing is computed here. */
+  static LocalDate day(String typed) {
+    try {
+      return LocalDate.parse(typed);
+    } catch (DateTimeException notADay) {
+      throw Refused.because("“" + typed + "” is not a day. Nothing was changed.");
+    }
+  }
+}

@@ -1,0 +1,155 @@
+package app.clearpane.web.plan;
+
+import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.plan.Side;
+import app.clearpane.core.plan.Stage;
+import app.clearpane.core.plan.Task;
+import app.clearpane.store.plan.PlannedTask;
+import app.clearpane.store.project.Milestone;
+import app.clearpane.store.project.Phase;
+import java.time.DayOfWeek;
+import java.time.LocalDate;
+import java.time.temporal.TemporalAdjusters;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+
+/** The tasks of a plan in the order in which they are read: phase by phase, parts below what they are parts of. */
+final class PlanLines {
+  private final ThePlan plan;
+  private final PlanFilter filter;
+  private final Set<ItemId> kept = new HashSet<>();
+
+  PlanLines(ThePlan plan, PlanFilter filter) {
+    this.plan = plan;
+    this.filter = filter;
+    plan.tasks().stream().filter(task -> plan.outline().isLeaf(task.id()) && filter.keeps(task)).forEach(task -> {
+      for (Optional<PlannedTask> at = Optional.of(task); at.isPresent(); at = at.get().task().parent().flatMap(plan::task)) {
+        kept.add(at.get().id());
+      }
+    });
+  }
+
+  /**
+   * One task.
+   *
+   * @param depth 0 at the top
+   * @param first its first day, as it was or is forecast; null where it was dropped
+   * @param spare working days it may lose; null where it is done, dropped or only gathers
+   * @param behind working days by which it lies behind what was agreed
+   */
+  record Line(PlannedTask task, int depth, boolean gathers, Stage stage, @Nullable LocalDate first, @Nullable LocalDate last, @Nullable Integer spare, boolean critical,
+      int behind, boolean overdue) {
+    /** Which colour its edge has. */
+    public String turn() {
+      return !stage.open() ? "nobody" : ThePlan.isClientsTurn(task) ? "client" : task.task().side() == Side.CLIENTS ? "client-later" : "ours";
+    }
+
+    /** Whether it is done. */
+    public boolean done() {
+      return stage == Stage.DONE;
+    }
+
+    /** The initials of whoever does it. */
+    public String initials() {
+      String name = task.hands().name();
+      return name.isEmpty() ? "" : Arrays.stream(name.split("[ -]+")).map(word -> word.substring(0, 1)).limit(2).collect(Collectors.joining());
+    }
+  }
+
+  /** A phase with its tasks; without a phase for those that stand in none. */
+  record Group(@Nullable Phase phase, OptionalInt percent, List<Line> lines) {
+    /** Its heading. */
+    public String name() {
+      return phase == null ? "In no phase" : phase.name();
+    }
+
+    /** Where lines are added to it. */
+    public String key() {
+      return phase == null ? "" : phase.id().toString();
+    }
+  }
+
+  /** Phase by phase; phases without a task too, unless something is filtered out. */
+  List<Group> groups() {
+    List<Group> groups = new ArrayList<>();
+    for (Phase phase : plan.phases()) {
+      if (filter.phase().isEmpty() || filter.phase().get().equals(phase.id())) {
+        List<Line> lines = lines(Optional.of(phase.id()));
+        if (!lines.isEmpty() || !filter.narrows() || filter.phase().isPresent()) {
+          groups.add(new Group(phase, plan.percentOf(phase.id()), lines));
+        }
+      }
+    }
+    List<Line> loose = filter.phase().isPresent() ? List.of() : lines(Optional.empty());
+    if (!loose.isEmpty() || groups.isEmpty() && !filter.narrows()) {
+      groups.add(new Group(null, OptionalInt.empty(), loose));
+    }
+    return groups;
+  }
+
+  private List<Line> lines(Optional<UUID> phase) {
+    List<Line> lines = new ArrayList<>();
+    plan.tasks().stream().filter(task -> task.task().parent().isEmpty() && task.details().phase().filter(id -> plan.phases().stream().anyMatch(one -> one.id().equals(id))).equals(phase)).forEach(task -> add(task, 0, lines));
+    return lines;
+  }
+
+  private void add(PlannedTask task, int depth, List<Line> lines) {
+    if (kept.contains(task.id())) {
+      lines.add(line(task, depth));
+      plan.outline().parts(task.id()).forEach(part -> add(plan.task(part.id()).orElseThrow(), depth + 1, lines));
+    }
+  }
+
+  Line line(PlannedTask task, int depth) {
+    boolean days = plan.hasDays(task.id());
+    boolean leaf = plan.outline().isLeaf(task.id());
+    Stage stage = plan.outline().stage(task.id());
+    boolean overdue = stage.open() && task.details().due().filter(due -> due.isBefore(plan.today())).isPresent();
+    return new Line(task, depth, !leaf, stage, days ? plan.firstDay(task.id()) : null, days ? plan.lastDay(task.id()) : null, leaf && stage.open() ? plan.spare().get(task.id()) : null, plan.critical().contains(task.id()),
+        stage.open() ? plan.behind(task.id()) : 0, overdue);
+  }
+
+  /** A day with what ends on it. */
+  record Day(LocalDate day, boolean inMonth, boolean today, boolean working, List<Milestone> milestones, List<Line> lines) {}
+
+  /** The weeks of a month, Monday to Sunday, each task on the day it is due or else its last day. */
+  List<List<Day>> month(LocalDate first) {
+    List<List<Day>> weeks = new ArrayList<>();
+    for (LocalDate monday = first.with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY)); monday.isBefore(first.plusMonths(1)); monday = monday.plusWeeks(1)) {
+      List<Day> week = new ArrayList<>();
+      for (int i = 0; i < 7; i++) {
+        LocalDate day = monday.plusDays(i);
+        week.add(new Day(day, day.getMonth() == first.getMonth(), day.equals(plan.today()), plan.timeline().calendar().isWorkingDay(day), plan.milestones().stream().filter(one -> plan.lastDay(one.id()).equals(day)).toList(), endingOn(day)));
+      }
+      weeks.add(week);
+    }
+    return weeks;
+  }
+
+  private List<Line> endingOn(LocalDate day) {
+    return leaves().stream().filter(line -> line.stage() != Stage.DROPPED && (line.task().details().due().isPresent() ? line.task().details().due().get() : line.last()).equals(day)).toList();
+  }
+
+  /** The leaves that pass, in order. */
+  List<Line> leaves() {
+    return plan.tasks().stream().filter(task -> plan.outline().isLeaf(task.id()) && kept.contains(task.id())).map(task -> line(task, 0)).toList();
+  }
+
+  /** The leaves at a stage. */
+  List<Line> at(Stage stage) {
+    return leaves().stream().filter(line -> line.stage() == stage).toList();
+  }
+
+  /** What a task's name is read with: the names above it. */
+  static String path(ThePlan plan, Task task) {
+    return task.parent().flatMap(plan::task).map(above -> path(plan, above.task()) + " · ").orElse("") + task.name();
+  }
+}

@@ -1,0 +1,301 @@
+package app.clearpane.web.plan;
+
+import app.clearpane.core.agency.Name;
+import app.clearpane.core.exposure.ContentKind;
+import app.clearpane.core.exposure.Item;
+import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.exposure.Reason;
+import app.clearpane.core.exposure.Seat;
+import app.clearpane.core.exposure.SeatState;
+import app.clearpane.core.exposure.Verdict;
+import app.clearpane.core.exposure.Visibility;
+import app.clearpane.core.plan.Network;
+import app.clearpane.core.plan.Outline;
+import app.clearpane.core.plan.Side;
+import app.clearpane.core.plan.Stage;
+import app.clearpane.core.plan.Task;
+import app.clearpane.core.plan.TaskLine;
+import app.clearpane.core.project.ProjectId;
+import app.clearpane.core.turns.TurnEvent;
+import app.clearpane.store.exposure.Items;
+import app.clearpane.store.exposure.Panes;
+import app.clearpane.store.exposure.SeatRow;
+import app.clearpane.store.exposure.Seats;
+import app.clearpane.store.plan.PlannedTask;
+import app.clearpane.store.plan.Tasks;
+import app.clearpane.store.project.Project;
+import app.clearpane.store.project.Projects;
+import app.clearpane.web.exposure.NewItem;
+import app.clearpane.web.layout.NotThere;
+import app.clearpane.web.layout.Refused;
+import app.clearpane.web.layout.TheAgency;
+import app.clearpane.web.record.Tell;
+import app.clearpane.web.security.Person;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Plans tasks: adds them, changes them, gives them to somebody, takes them away. */
+@Component
+public class PlanTask {
+  private final Tasks tasks;
+  private final Items items;
+  private final NewItem newItem;
+  private final Projects projects;
+  private final Panes panes;
+  private final Seats seats;
+  private final Doers doers;
+  private final TellDoer tellDoer;
+  private final KeepPlan keepPlan;
+  private final PlanBook book;
+  private final TheAgency agency;
+  private final Tell tell;
+  private final Clock clock;
+
+  PlanTask(Tasks tasks, Items items, NewItem newItem, Projects projects, Panes panes, Seats seats, Doers doers, TellDoer tellDoer, KeepPlan keepPlan, PlanBook book, TheAgency agency, Tell tell, Clock clock) {
+    this.tasks = tasks;
+    this.items = items;
+    this.newItem = newItem;
+    this.projects = projects;
+    this.panes = panes;
+    this.seats = seats;
+    this.doers = doers;
+    this.tellDoer = tellDoer;
+    this.keepPlan = keepPlan;
+    this.book = book;
+    this.agency = agency;
+    this.tell = tell;
+    this.clock = clock;
+  }
+
+  /**
+   * A task to be made.
+   *
+   * @param after the tasks it waits for
+   */
+  public record Wanted(String name, Optional<ItemId> parent, Optional<UUID> phase, int days, Optional<LocalDate> due, Side side, PlannedTask.Hands hands, List<Task.After> after, Optional<ItemId> milestone) {
+    /** One of ours that waits for nothing. */
+    public static Wanted ours(String name, Optional<UUID> phase, int days) {
+      return new Wanted(name, Optional.empty(), phase, days, Optional.empty(), Side.OURS, PlannedTask.Hands.NOBODY, List.of(), Optional.empty());
+    }
+  }
+
+  /** Adds what one line says. @return the task */
+  @Transactional
+  ItemId line(ProjectId project, String line, Optional<ItemId> parent, Optional<UUID> phase, Person.OfTeam by) {
+    NotThere.unless(projects.find(project));
+    TaskLine read;
+    try {
+      read = TaskLine.parse(line, agency.today(), agency.calendar());
+    } catch (IllegalArgumentException e) {
+      throw Refused.because("Nothing was saved: " + e.getMessage() + ". For instance “Draw the map @teo 3d fri”.");
+    }
+    String name;
+    try {
+      name = new Name(read.name()).value();
+    } catch (IllegalArgumentException e) {
+      throw Refused.because("The task: " + e.getMessage());
+    }
+    Optional<Doers.Doer> doer = read.who().map(who -> doers.named(project, who));
+    return add(project, new Wanted(name, parent, phase, read.days().orElse(1), read.due(), doer.map(Doers.Doer::side).orElse(Side.OURS), doer.map(Doers.Doer::hands).orElse(PlannedTask.Hands.NOBODY), List.of(), Optional.empty()), by);
+  }
+
+  /** Adds a task. */
+  @Transactional
+  public ItemId add(ProjectId project, Wanted wanted, Person.OfTeam by) {
+    ItemId id = make(project, wanted, tasks.nextPosition(project), by);
+    ThePlan plan = keepPlan.changed(project);
+    tell.of(project, id.value(), new Tell.Happening("task.added", by.fullName(), wanted.name(), Map.of("days", wanted.days(), "side", wanted.side())));
+    given(plan, id, Optional.empty(), by.fullName());
+    return id;
+  }
+
+  /** Adds many at once. */
+  @Transactional
+  void addAll(ProjectId project, List<Wanted> all, Person.OfTeam by) {
+    int position = tasks.nextPosition(project);
+    List<ItemId> made = new ArrayList<>();
+    for (Wanted wanted : all) {
+      made.add(make(project, wanted, position++, by));
+    }
+    ThePlan plan = keepPlan.changed(project);
+    made.forEach(id -> given(plan, id, Optional.empty(), by.fullName()));
+  }
+
+  private ItemId make(ProjectId project, Wanted wanted, int position, Person.OfTeam by) {
+    wanted.parent().ifPresent(parent -> NotThere.unless(tasks.find(parent).filter(found -> found.project().equals(project))));
+    ItemId id = newItem.add(project, ContentKind.TASKS, wanted.name(), wanted.parent());
+    Task task = new Task(id, wanted.parent(), wanted.name(), wanted.side(), new Task.Shape(wanted.days(), Optional.empty(), wanted.after(), OptionalInt.empty()), Stage.TO_DO, Task.Actual.NONE);
+    PlannedTask.Details details = new PlannedTask.Details(wanted.phase().filter(phase -> wanted.parent().isEmpty()), wanted.milestone(), Optional.empty(), wanted.due(), app.clearpane.core.plan.Priority.USUAL, List.of(), "", "");
+    PlannedTask planned = new PlannedTask(task, project, position, wanted.hands(), details, 1);
+    mayGive(planned, by);
+    tasks.add(planned);
+    return id;
+  }
+
+  /** Changes a task. @throws Refused if it would wait for itself, naming the circle */
+  @Transactional
+  ProjectId change(ItemId id, TaskForm form, Person.OfTeam by) {
+    PlannedTask before = NotThere.unless(tasks.find(id));
+    TaskForm.Read read = form.read(before.task().stage());
+    Doers.Doer doer = doers.chosen(before.project(), form.doer());
+    Task old = before.task();
+    Optional<Task.Remaining> remaining = read.remaining().isEmpty() ? Optional.empty()
+        : old.actual().remaining().filter(said -> said.days() == read.remaining().getAsInt()).or(() -> Optional.of(new Task.Remaining(read.remaining().getAsInt(), agency.today())));
+    Task task = new Task(id, old.parent(), read.name(), doer.side(), new Task.Shape(Math.max(read.days(), doer.side() == Side.CLIENTS ? 1 : 0), read.notBefore(), read.after(), read.effort()), old.stage(),
+        new Task.Actual(read.began(), old.stage() == Stage.DONE ? read.done().or(() -> old.actual().done()) : Optional.empty(), remaining));
+    PlannedTask.Details details = new PlannedTask.Details(old.parent().isPresent() ? Optional.empty() : uuid(form.phase()), uuid(form.milestone()).map(ItemId::new), form.deliverable() == null ? before.details().deliverable() : uuid(form.deliverable()).map(ItemId::new), read.due(), read.priority(), read.labels(), read.notes(), read.repeats());
+    PlannedTask wanted = new PlannedTask(task, before.project(), before.position(), doer.hands(), details, form.revision());
+    save(before, wanted, by);
+    return before.project();
+  }
+
+  private static Optional<UUID> uuid(String typed) {
+    return typed.isBlank() ? Optional.empty() : Optional.of(UUID.fromString(typed));
+  }
+
+  /** Saves a task that was changed, with all that follows. */
+  private void save(PlannedTask before, PlannedTask wanted, Person.OfTeam by) {
+    if (!before.hands().contact().equals(wanted.hands().contact())) {
+      mayGive(wanted, by);
+    }
+    noCircle(wanted);
+    tasks.change(wanted);
+    ThePlan plan = keepPlan.changed(before.project());
+    tell.of(before.project(), before.id().value(), new Tell.Happening("task.changed", by.fullName(), wanted.name(), Changes.between(before, wanted)));
+    given(plan, before.id(), Optional.of(before), by.fullName());
+  }
+
+  /** Moves or stretches a task in time. @param from the first day it may begin @param days how long it takes */
+  @Transactional
+  ProjectId reshape(ItemId id, LocalDate from, int days, int revision, Person.OfTeam by) {
+    PlannedTask before = NotThere.unless(tasks.find(id));
+    save(before, reshaped(before, from, days, revision), by);
+    return before.project();
+  }
+
+  /** The plan as it would be with a task moved or stretched; nothing is saved. */
+  ThePlan ifReshaped(ItemId id, LocalDate from, int days) {
+    PlannedTask before = NotThere.unless(tasks.find(id));
+    ThePlan plan = book.of(NotThere.unless(projects.find(before.project())));
+    return plan.with(reshaped(before, from, days, before.revision()));
+  }
+
+  private static PlannedTask reshaped(PlannedTask before, LocalDate from, int days, int revision) {
+    Task old = before.task();
+    if (days < 1 || days > Task.MOST_DAYS) {
+      throw Refused.because("A task takes 1 to " + Task.MOST_DAYS + " working days. Nothing was changed.");
+    }
+    boolean begun = old.actual().began().isPresent();
+    Task task = new Task(old.id(), old.parent(), old.name(), old.side(), new Task.Shape(days, begun ? old.shape().notBefore() : Optional.of(from), old.shape().after(), old.shape().effortMinutes()), old.stage(),
+        begun ? new Task.Actual(old.actual().began(), old.actual().done(), Optional.empty()) : old.actual());
+    return new PlannedTask(task, before.project(), before.position(), before.hands(), before.details(), revision);
+  }
+
+  private void noCircle(PlannedTask wanted) {
+    List<Task> all = new ArrayList<>(tasks.ofProject(wanted.project()).stream().map(PlannedTask::task).filter(task -> !task.id().equals(wanted.id())).toList());
+    all.add(wanted.task());
+    wanted.task().shape().after().stream().filter(link -> all.stream().noneMatch(task -> task.id().equals(link.predecessor()))).findAny().ifPresent(gone -> {
+      throw Refused.changedMeanwhile("Something this task waits for was deleted meanwhile. Nothing was saved; choose again.");
+    });
+    List<Task> activities;
+    try {
+      activities = new Outline(all).activities();
+    } catch (IllegalArgumentException gone) {
+      throw Refused.changedMeanwhile("What this task is a part of was deleted meanwhile. Nothing was saved.");
+    }
+    Network.circle(activities).ifPresent(circle -> {
+      throw Refused.because("These would wait for each other: " + String.join(" → ", circle.stream().map(Task::name).toList()) + ". Nothing was saved; take one of the links away.");
+    });
+  }
+
+  /** Whether a task may be given to whom it is meant for (V6). */
+  private void mayGive(PlannedTask task, Person.OfTeam by) {
+    if (task.hands().contact().isEmpty()) {
+      return;
+    }
+    if (!by.role().mayPublish()) {
+      throw Refused.because("Only managers and owners give tasks to the client’s people. Nothing was saved; leave it with us and ask " + manager(task.project()) + ".");
+    }
+    if (!doers.clientsDoTasks()) {
+      throw Refused.because("Clients are given no tasks here: the owner switched that off under Ceilings. Nothing was saved.");
+    }
+    heldBack(task).ifPresent(verdict -> {
+      throw Refused.because("“" + verdict.source().orElse(task.name()) + "” is held back by " + verdict.setting().orElseThrow().by() + ", so it cannot be given to " + task.hands().name() + ". Nothing was saved; let it go on the Panes page first.");
+    });
+  }
+
+  private String manager(ProjectId project) {
+    return projects.find(project).map(Project::manager).flatMap(doers::nameOf).orElse("one of them");
+  }
+
+  /** What holds a task back at every pane at which its doer sits. */
+  private Optional<Verdict> heldBack(PlannedTask task) {
+    var contact = task.hands().contact().orElseThrow();
+    Item known = items.ofProject(task.project()).stream().filter(item -> item.id().equals(task.id())).findFirst().orElseThrow();
+    Item item = new Item(known.id(), known.kind(), known.name(), known.ancestors(), known.state(), java.util.Set.of(contact));
+    List<Verdict> verdicts = new ArrayList<>();
+    Panes.All all = panes.all(task.project());
+    for (SeatRow seat : seats.ofProject(task.project())) {
+      if (seat.contact().equals(contact) && seat.state() != SeatState.ENDED) {
+        all.panes().stream().filter(pane -> pane.id().equals(seat.pane())).forEach(pane -> verdicts.add(
+            Visibility.decide(item, pane, Optional.of(new Seat(seat.id(), seat.pane(), contact, seat.role(), SeatState.ACCEPTED, seat.leadVoice())), clock.instant())));
+      }
+    }
+    boolean everywhere = !verdicts.isEmpty() && verdicts.stream().allMatch(one -> one.reason() == Reason.HELD_BACK || one.reason() == Reason.HELD_BACK_ABOVE);
+    return everywhere ? Optional.of(verdicts.get(0)) : Optional.empty();
+  }
+
+  /** After a task was given to somebody else: whose turn it is, when it began for the client, and a mail. */
+  private void given(ThePlan plan, ItemId id, Optional<PlannedTask> before, String by) {
+    PlannedTask task = plan.task(id).orElseThrow();
+    boolean same = before.filter(was -> was.hands().equals(task.hands()) && was.task().side() == task.task().side()).isPresent();
+    if (same) {
+      return;
+    }
+    Side was = before.map(one -> ThePlan.isClientsTurn(one) ? Side.CLIENTS : Side.OURS).orElse(Side.OURS);
+    if (task.hands().contact().isPresent()) {
+      if (tellDoer.ifReady(plan, task, by)) {
+        keepPlan.changed(task.project());
+      }
+    } else if (was == Side.CLIENTS) {
+      tasks.turned(id, TurnEvent.TASK_WITH_US, by, clock.instant());
+    }
+  }
+
+  /** Lets a milestone wait for a task. */
+  @Transactional
+  public void waitsFor(ItemId milestone, ItemId id, Person.OfTeam by) {
+    PlannedTask before = NotThere.unless(tasks.find(id));
+    PlannedTask.Details was = before.details();
+    save(before, new PlannedTask(before.task(), before.project(), before.position(), before.hands(),
+        new PlannedTask.Details(was.phase(), Optional.of(milestone), was.deliverable(), was.due(), was.priority(), was.labels(), was.notes(), was.repeats()), before.revision()), by);
+  }
+
+  /** Takes a task away with its parts; it can be brought back. */
+  @Transactional
+  ProjectId delete(ItemId id, String by) {
+    PlannedTask task = NotThere.unless(tasks.find(id));
+    items.delete(id, clock.instant());
+    keepPlan.changed(task.project());
+    tell.of(task.project(), id.value(), new Tell.Happening("task.deleted", by, task.name(), Map.of()));
+    return task.project();
+  }
+
+  /** Brings it back. */
+  @Transactional
+  ProjectId restore(ItemId id, String by) {
+    Items.Row item = NotThere.unless(items.find(id).filter(row -> row.kind() == ContentKind.TASKS));
+    items.restore(id);
+    keepPlan.changed(item.project());
+    tell.of(item.project(), id.value(), new Tell.Happening("task.restored", by, item.name(), Map.of()));
+    return item.project();
+  }
+}

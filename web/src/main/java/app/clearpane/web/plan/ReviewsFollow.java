@@ -1,0 +1,100 @@
+package app.clearpane.web.plan;
+
+import app.clearpane.core.exposure.ContentKind;
+import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.plan.Side;
+import app.clearpane.core.plan.Stage;
+import app.clearpane.core.plan.Task;
+import app.clearpane.core.project.ProjectId;
+import app.clearpane.core.turns.TurnEvent;
+import app.clearpane.store.plan.PlannedTask;
+import app.clearpane.store.plan.Tasks;
+import app.clearpane.web.exposure.NewItem;
+import app.clearpane.web.layout.TheAgency;
+import java.time.Clock;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalInt;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Propagation;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Lets the plan follow what happens to a deliverable: its making is done when a version is sent, its review when the round closes; one that comes back adds another fix and review. */
+@Component
+public class ReviewsFollow {
+  private static final int DAYS_TO_FIX = 3;
+  private final Tasks tasks;
+  private final NewItem newItem;
+  private final KeepPlan keepPlan;
+  private final TheAgency agency;
+  private final Clock clock;
+
+  ReviewsFollow(Tasks tasks, NewItem newItem, KeepPlan keepPlan, TheAgency agency, Clock clock) {
+    this.tasks = tasks;
+    this.newItem = newItem;
+    this.keepPlan = keepPlan;
+    this.agency = agency;
+    this.clock = clock;
+  }
+
+  private List<PlannedTask> of(ProjectId project, ItemId deliverable) {
+    return tasks.ofProject(project).stream().filter(task -> task.details().deliverable().filter(deliverable::equals).isPresent() && task.task().stage().open()).toList();
+  }
+
+  /** A version was sent. */
+  @Transactional(propagation = Propagation.MANDATORY)
+  public void sent(ProjectId project, ItemId deliverable, String by) {
+    List<PlannedTask> open = of(project, deliverable);
+    open.stream().filter(task -> task.task().side() == Side.OURS).forEach(task -> move(task, Stage.DONE, TurnEvent.TASK_DONE, by));
+    open.stream().filter(task -> task.task().side() == Side.CLIENTS).findFirst().ifPresent(task -> move(task, Stage.IN_CHECK, TurnEvent.TASK_GIVEN_TO_CLIENT, by));
+    if (!open.isEmpty()) {
+      keepPlan.changed(project);
+    }
+  }
+
+  /** A round closed. @param round its number @param agreed whether it was signed */
+  @Transactional(propagation = Propagation.MANDATORY)
+  public void closed(ProjectId project, ItemId deliverable, int round, boolean agreed, String by) {
+    of(project, deliverable).stream().filter(task -> task.task().side() == Side.CLIENTS && task.task().actual().began().isPresent()).findFirst().ifPresent(review -> {
+      move(review, Stage.DONE, TurnEvent.TASK_DONE, by);
+      if (!agreed) {
+        again(review, round);
+      }
+      keepPlan.changed(project);
+    });
+  }
+
+  private void move(PlannedTask planned, Stage stage, TurnEvent what, String by) {
+    Task task = planned.task();
+    Task moved = new Task(task.id(), task.parent(), task.name(), task.side(), task.shape(), stage,
+        new Task.Actual(task.actual().began().or(() -> Optional.of(agency.today())), stage == Stage.DONE ? Optional.of(agency.today()) : Optional.empty(), Optional.empty()));
+    tasks.change(planned.with(moved));
+    tasks.turned(task.id(), what, by, clock.instant());
+  }
+
+  /** What waited for the review waits for the next one from now on. */
+  private void again(PlannedTask review, int round) {
+    String name = review.name().replaceAll(", round \\d+$", "");
+    PlannedTask fix = add(review, "Changes: " + name + ", round " + (round + 1), Side.OURS, DAYS_TO_FIX, review.id());
+    PlannedTask next = add(review, name + ", round " + (round + 1), Side.CLIENTS, review.task().shape().days(), fix.id());
+    for (PlannedTask waiting : tasks.ofProject(review.project())) {
+      List<Task.After> links = waiting.task().shape().after();
+      if (!waiting.id().equals(fix.id()) && links.stream().anyMatch(link -> link.predecessor().equals(review.id()))) {
+        List<Task.After> moved = links.stream().map(link -> link.predecessor().equals(review.id()) ? new Task.After(next.id(), link.lagDays()) : link).toList();
+        Task task = waiting.task();
+        tasks.change(waiting.with(new Task(task.id(), task.parent(), task.name(), task.side(), new Task.Shape(task.shape().days(), task.shape().notBefore(), moved, task.shape().effortMinutes()), task.stage(), task.actual())));
+      }
+    }
+  }
+
+  private PlannedTask add(PlannedTask like, String name, Side side, int days, ItemId after) {
+    String shortened = name.length() > 120 ? name.substring(0, 120) : name;
+    ItemId id = newItem.add(like.project(), ContentKind.TASKS, shortened, like.task().parent());
+    Task task = new Task(id, like.task().parent(), shortened, side, new Task.Shape(days, Optional.empty(), List.of(new Task.After(after, 0)), OptionalInt.empty()), Stage.TO_DO, Task.Actual.NONE);
+    PlannedTask.Details was = like.details();
+    PlannedTask planned = new PlannedTask(task, like.project(), like.position(), PlannedTask.Hands.NOBODY,
+        new PlannedTask.Details(was.phase(), side == Side.CLIENTS ? was.milestone() : Optional.empty(), was.deliverable(), Optional.empty(), was.priority(), was.labels(), "", ""), 1);
+    tasks.add(planned);
+    return planned;
+  }
+}

@@ -1,0 +1,164 @@
+package app.clearpane.web.plan;
+
+import app.clearpane.core.agency.TeamMemberId;
+import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.plan.Stage;
+import app.clearpane.core.project.ProjectId;
+import app.clearpane.core.turns.Turn;
+import app.clearpane.core.turns.TurnLedger;
+import app.clearpane.store.deliverable.Deliverables;
+import app.clearpane.store.exposure.Items;
+import app.clearpane.store.plan.PlannedTask;
+import app.clearpane.store.plan.Tasks;
+import app.clearpane.store.project.Project;
+import app.clearpane.web.exposure.Windows;
+import app.clearpane.web.layout.NotThere;
+import app.clearpane.web.layout.TeamController;
+import app.clearpane.web.layout.TheAgency;
+import app.clearpane.web.project.ProjectFrame;
+import app.clearpane.web.security.Person;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.http.ResponseEntity;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
+
+/** One task. */
+@TeamController
+class TaskController {
+  private static final TeamMemberId NOBODY = new TeamMemberId(new UUID(0, 0));
+  private final PlanBook book;
+  private final PlanTask planTask;
+  private final MoveTask moveTask;
+  private final SayOfTask sayOfTask;
+  private final Consequence consequence;
+  private final Tasks tasks;
+  private final Items items;
+  private final Deliverables deliverables;
+  private final Doers doers;
+  private final ProjectFrame frame;
+  private final Windows windows;
+  private final TheAgency agency;
+  private final Clock clock;
+
+  TaskController(PlanBook book, PlanTask planTask, MoveTask moveTask, SayOfTask sayOfTask, Consequence consequence, Tasks tasks, Items items, Deliverables deliverables, Doers doers, ProjectFrame frame, Windows windows, TheAgency agency, Clock clock) {
+    this.book = book;
+    this.planTask = planTask;
+    this.moveTask = moveTask;
+    this.sayOfTask = sayOfTask;
+    this.consequence = consequence;
+    this.tasks = tasks;
+    this.items = items;
+    this.deliverables = deliverables;
+    this.doers = doers;
+    this.frame = frame;
+    this.windows = windows;
+    this.agency = agency;
+    this.clock = clock;
+  }
+
+  /** How long each side held a task. */
+  record Held(double ours, double clients, Turn holder) {}
+
+  @GetMapping("/t/tasks/{task}")
+  String one(@PathVariable ItemId task, Model model) {
+    Items.Row found = NotThere.unless(items.find(task));
+    Project project = frame.above(model, found.project(), "Plan");
+    ThePlan plan = book.of(project);
+    PlannedTask planned = NotThere.unless(plan.task(task));
+    PlanLines lines = new PlanLines(plan, new PlanFilter("all", NOBODY, Optional.empty(), false));
+    model.addAttribute("plan", plan);
+    model.addAttribute("task", planned);
+    model.addAttribute("line", lines.line(planned, 0));
+    model.addAttribute("path", planned.task().parent().flatMap(plan::task).map(above -> PlanLines.path(plan, above.task())).orElse(""));
+    model.addAttribute("parts", plan.outline().parts(task).stream().map(part -> lines.line(plan.task(part.id()).orElseThrow(), 0)).toList());
+    model.addAttribute("others", plan.tasks().stream().filter(other -> !other.id().equals(task)).map(other -> new Other(other.id(), PlanLines.path(plan, other.task()))).toList());
+    model.addAttribute("doers", doers.of(project.id()));
+    model.addAttribute("doer", Doers.value(planned));
+    model.addAttribute("window", windows.of(project.id(), task));
+    model.addAttribute("works", deliverables.of(project.id()));
+    model.addAttribute("comments", tasks.comments(task));
+    model.addAttribute("held", held(task, project.id()));
+    model.addAttribute("spent", sayOfTask.spentOn(task));
+    return "plan/task";
+  }
+
+  /** A task that another may wait for. */
+  record Other(ItemId id, String path) {}
+
+  private Held held(ItemId task, ProjectId project) {
+    TurnLedger ledger = tasks.ledgers(project).get(task);
+    return new Held(ledger.daysHeldBy(Turn.OURS, clock.instant(), agency.calendar()), ledger.daysHeldBy(Turn.CLIENTS, clock.instant(), agency.calendar()), ledger.holder());
+  }
+
+  @PostMapping("/t/tasks/{task}")
+  String change(@PathVariable ItemId task, TaskForm form, @AuthenticationPrincipal Person.OfTeam me) {
+    planTask.change(task, form, me);
+    return "redirect:/t/tasks/" + task;
+  }
+
+  @PostMapping("/t/tasks/{task}/stage")
+  String stage(@PathVariable ItemId task, @RequestParam Stage stage, @RequestParam(defaultValue = "") String from, @AuthenticationPrincipal Person me) {
+    MoveTask.Moved moved = moveTask.to(task, stage, me.fullName());
+    return from.equals("task") ? "redirect:/t/tasks/" + task : "redirect:/t/projects/" + moved.project() + "/plan?moved=" + task + "&was=" + moved.was();
+  }
+
+  @PostMapping("/t/projects/{project}/plan/shape")
+  String shape(@PathVariable ProjectId project, @RequestParam ItemId task, @RequestParam String from, @RequestParam String to, @RequestParam int revision, @AuthenticationPrincipal Person.OfTeam me) {
+    NotThere.unless(tasks.find(task).filter(found -> found.project().equals(project)));
+    planTask.reshape(task, PlanController.day(from), days(from, to), revision, me);
+    return "redirect:/t/projects/" + project + "/plan";
+  }
+
+  /** What moving or stretching a task would do, before it is done. */
+  @GetMapping("/t/tasks/{task}/if")
+  @ResponseBody
+  ResponseEntity<List<String>> ifShaped(@PathVariable ItemId task, @RequestParam String from, @RequestParam String to) {
+    PlannedTask found = NotThere.unless(tasks.find(task));
+    ThePlan now = book.fresh(found.project());
+    return ResponseEntity.ok(consequence.of(now, planTask.ifReshaped(task, PlanController.day(from), days(from, to)), task));
+  }
+
+  private int days(String from, String to) {
+    LocalDate first = PlanController.day(from);
+    LocalDate last = PlanController.day(to);
+    return Math.max(1, last.toEpochDay() - first.toEpochDay() > 20_000 ? Integer.MAX_VALUE : agency.calendar().workingDays(first, last.plusDays(1)));
+  }
+
+  @PostMapping("/t/tasks/{task}/comments")
+  String say(@PathVariable ItemId task, @RequestParam String said, @RequestParam(defaultValue = "false") boolean teamOnly, @AuthenticationPrincipal Person.OfTeam me) {
+    sayOfTask.byTeam(task, said, teamOnly, me);
+    return "redirect:/t/tasks/" + task + "#said";
+  }
+
+  @PostMapping("/t/tasks/{task}/time")
+  String spend(@PathVariable ItemId task, @RequestParam String time, @RequestParam String day, @AuthenticationPrincipal Person.OfTeam me) {
+    sayOfTask.spent(task, time, day, me);
+    return "redirect:/t/tasks/" + task + "#time";
+  }
+
+  @PostMapping("/t/tasks/{task}/parts")
+  String addPart(@PathVariable ItemId task, @RequestParam String line, @AuthenticationPrincipal Person.OfTeam me) {
+    planTask.line(NotThere.unless(tasks.find(task)).project(), line, Optional.of(task), Optional.empty(), me);
+    return "redirect:/t/tasks/" + task + "#parts";
+  }
+
+  @PostMapping("/t/tasks/{task}/delete")
+  String delete(@PathVariable ItemId task, @AuthenticationPrincipal Person me) {
+    return "redirect:/t/projects/" + planTask.delete(task, me.fullName()) + "/plan?deleted=" + task;
+  }
+
+  @PostMapping("/t/tasks/{task}/restore")
+  String restore(@PathVariable ItemId task, @AuthenticationPrincipal Person me) {
+    planTask.restore(task, me.fullName());
+    return "redirect:/t/tasks/" + task;
+  }
+}

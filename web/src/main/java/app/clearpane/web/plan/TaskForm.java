@@ -1,0 +1,99 @@
+package app.clearpane.web.plan;
+
+import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.plan.Priority;
+import app.clearpane.core.plan.Stage;
+import app.clearpane.core.plan.Task;
+import app.clearpane.formats.plan.Repeats;
+import app.clearpane.web.layout.Input;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
+
+/** A task as typed on its page. */
+record TaskForm(String name, String doer, String days, String notBefore, String due, String effort, String phase, String milestone, String priority, String labels, String notes, String repeats, String remaining,
+    @Nullable List<String> after, @Nullable List<String> lag, String began, String done, @Nullable String deliverable, int revision) {
+  private static final int LONGEST_NOTES = 8_000;
+  private static final int MOST_LABELS = 12;
+  private static final int LONGEST_LABEL = 40;
+  private static final Pattern EFFORT = Pattern.compile("(?:(\\d{1,5})(?:[.,](\\d))?\\s*h)?\\s*(?:(\\d{1,5})\\s*m)?");
+
+  /** What it says, once everything could be read. */
+  record Read(String name, int days, Optional<LocalDate> notBefore, Optional<LocalDate> due, OptionalInt effort, Priority priority, List<String> labels, String notes, String repeats, OptionalInt remaining,
+      List<Task.After> after, Optional<LocalDate> began, Optional<LocalDate> done) {}
+
+  /** @throws app.clearpane.web.layout.Refused with all that could not be read */
+  Read read(Stage stage) {
+    Input input = new Input();
+    Optional<app.clearpane.core.agency.Name> named = input.name("The task", name);
+    Optional<Integer> length = input.number("Working days", days, 0, Task.MOST_DAYS);
+    Optional<LocalDate> from = optional(input, "Not before", notBefore);
+    Optional<LocalDate> until = optional(input, "Due", due);
+    Optional<LocalDate> beginning = optional(input, "Began", began);
+    Optional<LocalDate> ended = stage == Stage.DONE ? optional(input, "Done", done) : Optional.empty();
+    input.require(beginning.isEmpty() || ended.isEmpty() || !ended.get().isBefore(beginning.get()), "It was done before it began. Change one of the two days.");
+    OptionalInt minutes = effort(input);
+    Optional<Integer> left = remaining.isBlank() ? Optional.empty() : input.number("Days remaining", remaining, 0, Task.MOST_DAYS);
+    List<Task.After> links = links(input);
+    String text = input.text("The notes", notes, LONGEST_NOTES);
+    List<String> tags = Arrays.stream(labels.split(",")).map(String::strip).filter(label -> !label.isEmpty()).distinct().toList();
+    input.require(tags.size() <= MOST_LABELS && tags.stream().allMatch(label -> label.length() <= LONGEST_LABEL), "Labels: up to " + MOST_LABELS + ", each of up to " + LONGEST_LABEL + " characters.");
+    Optional<String> rule = repeating(input);
+    input.allGood();
+    return new Read(named.orElseThrow().value(), length.orElseThrow(), from, until, minutes, Priority.valueOf(priority), tags, text, rule.orElseThrow(), left.map(OptionalInt::of).orElse(OptionalInt.empty()), links, beginning, ended);
+  }
+
+  private Optional<String> repeating(Input input) {
+    String rule = repeats.strip().toUpperCase(Locale.ROOT).replaceFirst("^RRULE:", "");
+    try {
+      return Optional.of(rule.isEmpty() ? "" : Repeats.checked(rule));
+    } catch (IllegalArgumentException unreadable) {
+      input.require(false, "Repeats: “" + repeats.strip() + "” is not a rule like FREQ=WEEKLY;BYDAY=FR.");
+      return Optional.empty();
+    }
+  }
+
+  private static Optional<LocalDate> optional(Input input, String what, String typed) {
+    return typed.isBlank() ? Optional.empty() : input.day(what, typed);
+  }
+
+  private OptionalInt effort(Input input) {
+    if (effort.isBlank()) {
+      return OptionalInt.empty();
+    }
+    int minutes = minutes(effort);
+    input.require(minutes > 0, "Estimate: “" + effort.strip() + "” is not a time like 2.5h or 90m.");
+    return minutes > 0 ? OptionalInt.of(minutes) : OptionalInt.empty();
+  }
+
+  /** Minutes of a time like "2.5h", "1h 30m" or "90m"; 0 if it is none. */
+  static int minutes(String typed) {
+    Matcher read = EFFORT.matcher(typed.strip().toLowerCase(Locale.ROOT));
+    return read.matches() ? number(read.group(1)) * 60 + number(read.group(2)) * 6 + number(read.group(3)) : 0;
+  }
+
+  private static int number(@Nullable String digits) {
+    return digits == null ? 0 : Integer.parseInt(digits);
+  }
+
+  private List<Task.After> links(Input input) {
+    List<Task.After> links = new ArrayList<>();
+    List<String> ids = after == null ? List.of() : after;
+    List<String> lags = lag == null ? List.of() : lag;
+    for (int i = 0; i < ids.size(); i++) {
+      if (!ids.get(i).isBlank()) {
+        ItemId id = ItemId.of(ids.get(i));
+        String days = i < lags.size() && !lags.get(i).isBlank() ? lags.get(i) : "0";
+        input.number("Days between", days, 0, Task.MOST_DAYS).filter(between -> links.stream().noneMatch(link -> link.predecessor().equals(id))).ifPresent(between -> links.add(new Task.After(id, between)));
+      }
+    }
+    return links;
+  }
+}

@@ -1,0 +1,75 @@
+package app.clearpane.web.plan;
+
+import app.clearpane.core.exposure.SeatState;
+import app.clearpane.core.plan.Task;
+import app.clearpane.core.turns.TurnEvent;
+import app.clearpane.store.agency.Contact;
+import app.clearpane.store.agency.People;
+import app.clearpane.store.exposure.Panes;
+import app.clearpane.store.exposure.SeatRow;
+import app.clearpane.store.exposure.Seats;
+import app.clearpane.store.plan.PlannedTask;
+import app.clearpane.store.plan.Tasks;
+import app.clearpane.web.layout.TheAgency;
+import app.clearpane.web.layout.Words;
+import app.clearpane.web.post.Letter;
+import app.clearpane.web.post.WriteMail;
+import app.clearpane.web.security.LinkKeys;
+import java.time.Clock;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+
+/** Sends a task to whoever of the clients' side is to do it, once nothing stands before it: from then on it is their turn. */
+@Component
+class TellDoer {
+  private final Tasks tasks;
+  private final Panes panes;
+  private final Seats seats;
+  private final People people;
+  private final LinkKeys keys;
+  private final WriteMail mail;
+  private final TheAgency agency;
+  private final Words words;
+  private final Clock clock;
+
+  TellDoer(Tasks tasks, Panes panes, Seats seats, People people, LinkKeys keys, WriteMail mail, TheAgency agency, Words words, Clock clock) {
+    this.tasks = tasks;
+    this.panes = panes;
+    this.seats = seats;
+    this.people = people;
+    this.keys = keys;
+    this.mail = mail;
+    this.agency = agency;
+    this.words = words;
+    this.clock = clock;
+  }
+
+  /** Whether a task waits for nothing any more. */
+  private static boolean isReady(ThePlan plan, PlannedTask task) {
+    Task activity = plan.forecast().network().activities().stream().filter(one -> one.id().equals(task.id())).findFirst().orElse(task.task());
+    return activity.shape().notBefore().map(day -> !day.isAfter(plan.today())).orElse(true)
+        && activity.shape().after().stream().allMatch(link -> !plan.forecast().has(link.predecessor()) || plan.forecast().isDone(link.predecessor()));
+  }
+
+  /** Sends it, if it is ready and was not sent yet. @return whether it was sent */
+  boolean ifReady(ThePlan plan, PlannedTask task, String by) {
+    if (task.hands().contact().isEmpty() || task.task().actual().began().isPresent() || !task.task().stage().open() || !isReady(plan, task)) {
+      return false;
+    }
+    Task sent = new Task(task.id(), task.task().parent(), task.name(), task.task().side(), task.task().shape(), task.task().stage(), new Task.Actual(Optional.of(plan.today()), Optional.empty(), Optional.empty()));
+    tasks.change(new PlannedTask(sent, task.project(), task.position(), task.hands(), task.details(), task.revision()));
+    tasks.turned(task.id(), TurnEvent.TASK_GIVEN_TO_CLIENT, by, clock.instant());
+    people.contact(task.hands().contact().get()).ifPresent(contact -> write(plan, task, contact));
+    return true;
+  }
+
+  private void write(ThePlan plan, PlannedTask task, Contact contact) {
+    Optional<SeatRow> at = seats.ofProject(task.project()).stream().filter(seat -> seat.contact().equals(contact.id()) && seat.state() != SeatState.ENDED)
+        .filter(seat -> panes.find(seat.pane()).filter(row -> row.publishedAt() != null).isPresent()).findFirst();
+    at.ifPresent(seat -> seats.invited(seat.id(), clock.instant()));
+    at.map(SeatRow::pane).ifPresent(id -> mail.to(contact, new Letter("For you: " + task.name(),
+        List.of("We would like you to do something for “" + plan.project().name() + "”: " + task.name() + "." + task.details().due().map(day -> " It should be done by " + words.day(day) + ".").orElse("")),
+        "See what to do", keys.forContact(contact.id(), "/c/panes/" + id + "/tasks/" + task.id()), agency.get().name())));
+  }
+}

@@ -1,0 +1,71 @@
+package app.clearpane.web.plan.clientside;
+
+import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.plan.Stage;
+import app.clearpane.store.exposure.clientside.Viewer;
+import app.clearpane.store.exposure.clientside.Viewers;
+import app.clearpane.store.plan.clientside.VisibleTasks;
+import app.clearpane.web.exposure.clientside.Looks;
+import app.clearpane.web.exposure.clientside.Through;
+import app.clearpane.web.layout.NotThere;
+import app.clearpane.web.plan.DoTask;
+import app.clearpane.web.plan.MakeFeed;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** A task, for those who see it; to be done by whom it was given to. */
+@Controller
+class VisibleTaskController {
+  private final VisibleTasks tasks;
+  private final DoTask doTask;
+  private final MakeFeed makeFeed;
+  private final Viewers viewers;
+  private final Looks looks;
+
+  VisibleTaskController(VisibleTasks tasks, DoTask doTask, MakeFeed makeFeed, Viewers viewers, Looks looks) {
+    this.tasks = tasks;
+    this.doTask = doTask;
+    this.makeFeed = makeFeed;
+    this.viewers = viewers;
+    this.looks = looks;
+  }
+
+  @GetMapping({"/c/panes/{pane}/tasks/{task}", "/t/look/{seat}/{sight}/tasks/{task}"})
+  String look(Viewer viewer, @PathVariable ItemId task, Model model) {
+    VisibleTasks.Row found = NotThere.unless(tasks.find(viewer, task));
+    looks.opened(viewer, task);
+    model.addAttribute("task", found);
+    model.addAttribute("comments", tasks.comments(viewer, task));
+    model.addAttribute("base", Through.base(viewer));
+    model.addAttribute("viewer", viewer);
+    model.addAttribute("heading", viewers.heading(viewer));
+    return "plan/clientside/task";
+  }
+
+  /** The answer shows the address of a calendar with what they see here, this once. */
+  @PostMapping("/c/panes/{pane}/calendar")
+  String calendar(Viewer viewer, Model model) {
+    Viewers.Heading heading = viewers.heading(viewer);
+    model.addAttribute("address", makeFeed.ofSeat(viewer, heading.project()));
+    model.addAttribute("base", Through.base(viewer));
+    model.addAttribute("viewer", viewer);
+    model.addAttribute("heading", heading);
+    return "plan/clientside/calendar";
+  }
+
+  @PostMapping("/c/panes/{pane}/tasks/{task}/stage")
+  String stage(Viewer viewer, @PathVariable ItemId task, @RequestParam Stage stage, @RequestParam(defaultValue = "") String from) {
+    Stage was = doTask.to(viewer, task, stage);
+    return "redirect:" + Through.base(viewer) + (from.equals("task") ? "/tasks/" + task + "?was=" + was : "?did=" + task + "&was=" + was);
+  }
+
+  @PostMapping("/c/panes/{pane}/tasks/{task}/comments")
+  String say(Viewer viewer, @PathVariable ItemId task, @RequestParam String said) {
+    doTask.say(viewer, task, said);
+    return "redirect:" + Through.base(viewer) + "/tasks/" + task + "#said";
+  }
+}

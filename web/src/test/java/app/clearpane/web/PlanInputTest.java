@@ -1,0 +1,195 @@
+package app.clearpane.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.plan.Stage;
+import app.clearpane.core.project.ProjectId;
+import app.clearpane.store.plan.PlannedTask;
+import app.clearpane.store.plan.Tasks;
+import app.clearpane.store.project.Project;
+import java.net.http.HttpResponse;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.springframework.beans.factory.annotation.Autowired;
+
+/** What is typed wrongly, too much of or too late on a plan; on a project of its own that is put away again. */
+class PlanInputTest extends DemoHouse {
+  @Autowired private Tasks tasks;
+  private ProjectId project;
+  private Visitor ines;
+  private Visitor teo;
+
+  @BeforeEach
+  void aProjectOfItsOwn() throws Exception {
+    Project like = projects.active().stream().filter(one -> one.name().equals("Visitor centre")).findFirst().orElseThrow();
+    project = new ProjectId(UUID.randomUUID());
+    projects.open(new Project(project, like.client(), like.clientName(), like.manager(), "Plans", "night", "GBP", like.taxPercent(), LocalDate.now(), LocalDate.now().plusDays(30), null, null, "", 0, 1), Instant.now());
+    ines = Visitor.by(address(), linkOfTeam("ines@marram-finch.example"));
+    teo = Visitor.by(address(), linkOfTeam("teo@marram-finch.example"));
+  }
+
+  @AfterEach
+  void putAway() {
+    projects.archive(projects.find(project).orElseThrow(), Instant.now());
+  }
+
+  private HttpResponse<String> post(String path, Map<String, String> form) throws Exception {
+    return ines.post(path, ines.token(), form);
+  }
+
+  private ItemId task(String line) throws Exception {
+    HttpResponse<String> added = post("/t/projects/" + project + "/tasks", Map.of("line", line));
+    assertThat(added.statusCode()).as(added.body()).isEqualTo(302);
+    return ItemId.of(added.headers().firstValue("Location").orElseThrow().replaceAll(".*#task-", ""));
+  }
+
+  private Map<String, String> form(ItemId id) {
+    PlannedTask task = tasks.find(id).orElseThrow();
+    Map<String, String> form = new HashMap<>(Map.of("name", task.name(), "doer", "us", "days", String.valueOf(task.task().shape().days()), "notBefore", "", "due", "", "effort", "", "phase", "", "milestone", "", "priority", "USUAL", "labels", ""));
+    form.putAll(Map.of("notes", "", "repeats", "", "remaining", "", "began", "", "done", "", "revision", String.valueOf(task.revision())));
+    return form;
+  }
+
+  @ParameterizedTest(name = "{0} = “{1}”: {2}")
+  @CsvSource({"name, '', 'The task'", "days, 10000, 'from 0 to 2500'", "days, -1, 'from 0 to 2500'", "days, soon, 'from 0 to 2500'", "notBefore, 2027-02-30, 'is not a date'", "due, 0001-01-01, '1900 to 9999'", "effort, much, 'like 2.5h or 90m'", "effort, 0h, 'like 2.5h or 90m'",
+      "repeats, every friday, 'is not a rule'", "remaining, 9999, 'from 0 to 2500'", "labels, 'a,b,c,d,e,f,g,h,i,j,k,l,m', 'up to 12'"})
+  void saysWhatCannotBeReadAndKeepsTheTask(String field, String typed, String says) throws Exception {
+    ItemId id = task("Draw the posts 3d");
+    Map<String, String> form = form(id);
+    form.put(field, typed);
+    HttpResponse<String> answer = post("/t/tasks/" + id, form);
+    assertThat(answer.statusCode()).isEqualTo(422);
+    assertThat(answer.body()).contains(says);
+    assertThat(tasks.find(id).orElseThrow().task().shape().days()).isEqualTo(3);
+  }
+
+  @Test
+  void namesTheCircleAndSavesNothing() throws Exception {
+    ItemId posts = task("Draw the posts");
+    ItemId marks = task("Measure the marks");
+    Map<String, String> after = form(marks);
+    after.put("after", posts.toString());
+    assertThat(post("/t/tasks/" + marks, after).statusCode()).isEqualTo(302);
+    Map<String, String> circle = form(posts);
+    circle.put("after", marks.toString());
+    HttpResponse<String> refused = post("/t/tasks/" + posts, circle);
+    assertThat(refused.statusCode()).isEqualTo(422);
+    assertThat(refused.body()).contains("wait for each other").containsAnyOf("Draw the posts → Measure the marks → Draw the posts", "Measure the marks → Draw the posts → Measure the marks");
+    assertThat(tasks.find(posts).orElseThrow().task().shape().after()).isEmpty();
+  }
+
+  @Test
+  void oneOfTwoWhoDragTheSameTaskIsToldSo() throws Exception {
+    ItemId id = task("Draw the posts 2d");
+    Map<String, String> drag = Map.of("task", id.toString(), "from", LocalDate.now().plusDays(7).toString(), "to", LocalDate.now().plusDays(10).toString(), "revision", "1");
+    assertThat(post("/t/projects/" + project + "/plan/shape", drag).statusCode()).isEqualTo(302);
+    assertThat(teo.post("/t/projects/" + project + "/plan/shape", teo.token(), drag).statusCode()).isEqualTo(409);
+    HttpResponse<String> far = post("/t/projects/" + project + "/plan/shape", Map.of("task", id.toString(), "from", LocalDate.now().toString(), "to", "9999-12-31", "revision", "2"));
+    assertThat(far.statusCode()).isEqualTo(422);
+    assertThat(far.body()).contains("1 to 2500 working days");
+    assertThat(post("/t/projects/" + project + "/plan/shape", Map.of("task", id.toString(), "from", "soon", "to", "later", "revision", "2")).statusCode()).isEqualTo(422);
+  }
+
+  @Test
+  void saysWhatMovingWouldDoWithoutDoingIt() throws Exception {
+    ItemId id = task("Draw the posts 2d");
+    String answer = ines.get("/t/tasks/" + id + "/if?from=" + LocalDate.now().plusDays(70) + "&to=" + LocalDate.now().plusDays(80)).body();
+    assertThat(answer).contains("Draw the posts: ").contains("The finish moves to");
+    assertThat(tasks.find(id).orElseThrow().task().shape().days()).isEqualTo(2);
+  }
+
+  @Test
+  void gathersWhatItsPartsComeTo() throws Exception {
+    ItemId whole = task("Panel texts");
+    assertThat(post("/t/tasks/" + whole + "/parts", Map.of("line", "Write them 2d")).statusCode()).isEqualTo(302);
+    assertThat(post("/t/tasks/" + whole + "/parts", Map.of("line", "Set them")).statusCode()).isEqualTo(302);
+    List<PlannedTask> parts = tasks.ofProject(project).stream().filter(task -> task.task().parent().filter(whole::equals).isPresent()).toList();
+    assertThat(parts).hasSize(2);
+    post("/t/tasks/" + parts.get(0).id() + "/stage", Map.of("stage", "DONE"));
+    assertThat(tasks.find(whole).orElseThrow().task().stage()).isEqualTo(Stage.UNDER_WAY);
+    post("/t/tasks/" + parts.get(1).id() + "/stage", Map.of("stage", "DROPPED"));
+    assertThat(tasks.find(whole).orElseThrow().task().stage()).isEqualTo(Stage.DONE);
+    assertThat(ines.get("/t/projects/" + project + "/plan?as=lines").body()).contains("Panel texts");
+    post("/t/tasks/" + whole + "/delete", Map.of());
+    assertThat(ines.get("/t/projects/" + project + "/plan?as=lines").body()).as("its parts are gone with it").doesNotContain("Write them");
+    post("/t/tasks/" + whole + "/restore", Map.of());
+    assertThat(ines.get("/t/projects/" + project + "/plan?as=lines").body()).contains("Write them");
+  }
+
+  @Test
+  void whatRepeatsComesAgainWhenItIsDone() throws Exception {
+    ItemId id = task("Water the models fri");
+    Map<String, String> form = form(id);
+    form.put("due", LocalDate.of(2027, 3, 5).toString());
+    form.put("repeats", "FREQ=WEEKLY;BYDAY=FR");
+    assertThat(post("/t/tasks/" + id, form).statusCode()).isEqualTo(302);
+    post("/t/tasks/" + id + "/stage", Map.of("stage", "DONE"));
+    assertThat(tasks.ofProject(project)).filteredOn(task -> task.task().stage() == Stage.TO_DO).singleElement().satisfies(next -> assertThat(next.details().due()).hasValue(LocalDate.of(2027, 3, 12)));
+  }
+
+  @Test
+  void onlyManagersGiveTasksToClients() throws Exception {
+    ItemId id = tasks.ofProject(projects.active().stream().filter(one -> one.name().equals("Visitor centre")).findFirst().orElseThrow().id()).stream().filter(task -> task.name().equals("Map artwork")).findFirst().orElseThrow().id();
+    Map<String, String> form = form(id);
+    form.put("doer", "c:" + tasks.ofProject(tasks.find(id).orElseThrow().project()).stream().filter(task -> task.name().equals("Opening hours for the leaflet")).findFirst().orElseThrow().hands().contact().orElseThrow());
+    HttpResponse<String> refused = teo.post("/t/tasks/" + id, teo.token(), form);
+    assertThat(refused.statusCode()).isEqualTo(422);
+    assertThat(refused.body()).contains("Only managers and owners give tasks");
+  }
+
+  @Test
+  void restsForAReasonAndGoesOn() throws Exception {
+    assertThat(post("/t/projects/" + project + "/pause", Map.of("because", " ")).statusCode()).isEqualTo(422);
+    assertThat(post("/t/projects/" + project + "/pause", Map.of("because", "The roof leaks.")).statusCode()).isEqualTo(302);
+    assertThat(ines.get("/t/projects/" + project + "/plan").body()).contains("Paused since").contains("The roof leaks.");
+    assertThat(post("/t/projects/" + project + "/go-on", Map.of()).statusCode()).isEqualTo(302);
+    assertThat(ines.get("/t/projects/" + project + "/plan").body()).doesNotContain("Paused since");
+  }
+
+  @Test
+  void datesAreAgreedOnAndKeptAsPapers() throws Exception {
+    task("Draw the posts 4d");
+    assertThat(ines.get("/t/projects/" + project + "/slip").body()).contains("Nothing was agreed on yet");
+    assertThat(post("/t/projects/" + project + "/agreements", Map.of("finish", "1999-01-01")).body()).contains("before the project’s start");
+    assertThat(post("/t/projects/" + project + "/agreements", Map.of("finish", LocalDate.now().plusDays(20).toString(), "withClient", "true")).statusCode()).isEqualTo(302);
+    assertThat(ines.get("/t/projects/" + project + "/slip").body()).contains("No day was lost");
+    assertThat(ines.get("/t/projects/" + project + "/slip.csv").body()).startsWith("day,client,team,plan change").contains("sum,0,0,0");
+    assertThat(ines.get("/t/projects/" + project + "/slip.pdf").body()).startsWith("%PDF");
+  }
+
+  @Test
+  void aCalendarHoldsWhatItIsForUntilItIsTakenBack() throws Exception {
+    task("Draw the posts @ines 4d");
+    String page = post("/t/calendar/feeds", Map.of("project", project.toString())).body();
+    String address = page.replaceAll("(?s).*<code[^>]*>([^<]+)</code>.*", "$1");
+    Visitor program = new Visitor(address());
+    String path = address.replaceAll("https?://[^/]+", "");
+    HttpResponse<String> calendar = program.get(path);
+    assertThat(calendar.headers().firstValue("Content-Type").orElse("")).startsWith("text/calendar");
+    assertThat(calendar.body()).contains("BEGIN:VCALENDAR").contains("SUMMARY:Draw the posts");
+    String revoke = ines.get("/t/calendar").body().replaceAll("(?s).*Plans</td>.*?(/t/calendar/feeds/[0-9a-f-]+/revoke).*", "$1");
+    assertThat(post(revoke, Map.of()).statusCode()).isEqualTo(302);
+    assertThat(program.get(path).statusCode()).isEqualTo(404);
+    assertThat(program.get(path).body()).isEqualTo(program.get("/p/calendar/no-such-key").body());
+  }
+
+  @Test
+  void freeDaysCountForEveryPlanAndNeverAllOfThem() throws Exception {
+    LocalDate day = LocalDate.now().plusDays(400);
+    assertThat(post("/t/calendar/free", Map.of("day", day.toString(), "name", "Fair day")).statusCode()).isEqualTo(302);
+    assertThat(ines.get("/t/calendar").body()).contains("Fair day");
+    assertThat(post("/t/calendar/working", Map.of("day", day.toString())).statusCode()).isEqualTo(302);
+    assertThat(ines.get("/t/calendar").body()).doesNotContain("Fair day");
+    assertThat(post("/t/calendar/free", Map.of("day", "soon", "name", "")).statusCode()).isEqualTo(422);
+  }
+}
