@@ -2,29 +2,42 @@ package app.clearpane.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.plan.Side;
 import app.clearpane.core.plan.Stage;
+import app.clearpane.core.plan.Task;
 import app.clearpane.core.project.ProjectId;
+import app.clearpane.store.exposure.Items;
 import app.clearpane.store.plan.PlannedTask;
 import app.clearpane.store.plan.Tasks;
 import app.clearpane.store.project.Project;
+import app.clearpane.web.plan.ReviewsFollow;
+import java.io.ByteArrayInputStream;
 import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.transaction.support.TransactionTemplate;
 
 /** What is typed wrongly, too much of or too late on a plan; on a project of its own that is put away again. */
 class PlanInputTest extends DemoHouse {
   @Autowired private Tasks tasks;
+  @Autowired private Items items;
+  @Autowired private ReviewsFollow reviewsFollow;
+  @Autowired private TransactionTemplate transactions;
   private ProjectId project;
   private Visitor ines;
   private Visitor teo;
@@ -191,5 +204,76 @@ class PlanInputTest extends DemoHouse {
     assertThat(post("/t/calendar/working", Map.of("day", day.toString())).statusCode()).isEqualTo(302);
     assertThat(ines.get("/t/calendar").body()).doesNotContain("Fair day");
     assertThat(post("/t/calendar/free", Map.of("day", "soon", "name", "")).statusCode()).isEqualTo(422);
+  }
+
+  /** What a page says, in the letters it says it in. */
+  private String page(String path) throws Exception {
+    return new String(ines.get(path).body().getBytes(StandardCharsets.ISO_8859_1), StandardCharsets.UTF_8);
+  }
+
+  private String bring(String name, byte[] bytes) throws Exception {
+    HttpResponse<String> brought = ines.upload("/t/projects/" + project + "/tables", ines.token(), name, () -> new ByteArrayInputStream(bytes), Map.of());
+    return brought.statusCode() == 302 ? brought.headers().firstValue("Location").orElseThrow().replaceAll("https?://[^/]+", "") : brought.body();
+  }
+
+  @Test
+  void aTableIsLookedAtRowByRowBeforeItIsTakenIn() throws Exception {
+    String table = bring("tasks.csv", "Task;Who;Days;Due\r\nDraw the posts;Teo;3;24.3.2027\r\nAsk;Nobody;;\r\n;Teo;;\r\nCut;;soon;\r\nPaint;;2;30 Feb\r\nCafé sign;;;\r\n".getBytes("windows-1252"));
+    String page = page(table);
+    assertThat(page).contains("2 tasks would be added").contains("4 rows left out").contains("nobody here is called “Nobody”").contains("“soon” should be 1 to 2500 working days").contains("“30 Feb” is not a date").contains("Café sign");
+    assertThat(tasks.ofProject(project)).isEmpty();
+    String others = page(table + "?NAME=1&WHO=-1&DAYS=-1&DUE=-1&PHASE=-1");
+    assertThat(others).as("another column as the name").contains("3 tasks would be added");
+    assertThat(teo.get(table).statusCode()).as("somebody else’s table").isEqualTo(404);
+    assertThat(post(table, Map.of()).statusCode()).isEqualTo(302);
+    assertThat(tasks.ofProject(project)).extracting(PlannedTask::name).containsExactly("Draw the posts", "Café sign");
+    assertThat(tasks.ofProject(project).get(0).hands().name()).isEqualTo("Teo Brandt");
+    assertThat(post(table, Map.of()).statusCode()).as("twice").isEqualTo(404);
+    assertThat(ines.get("/t/projects/" + project + "/tasks.csv").body()).startsWith("Task,Phase,Who").contains("Draw the posts,,Teo Brandt,to do,3,2027-03-24");
+  }
+
+  @Test
+  void aLongTableIsReadAndItsBadRowsAreListed() throws Exception {
+    StringBuilder rows = new StringBuilder("Task,Days\n");
+    for (int i = 0; i < 50_000; i++) {
+      rows.append("Task ").append(i).append(i % 1_000 == 7 ? ",never\n" : ",1\n");
+    }
+    String page = page(bring("long.csv", rows.toString().getBytes("UTF-8")));
+    assertThat(page).contains("49950 tasks would be added").contains("50 rows left out").contains("“never” should be 1 to 2500 working days").contains("Up to 2000 can be taken in at once");
+    assertThat(bring("longer.csv", (rows + "one more,1\n").getBytes("UTF-8"))).contains("more than 50,000 rows");
+    assertThat(bring("empty.csv", new byte[0])).contains("Choose a file first");
+    assertThat(bring("picture.csv", "Task".getBytes("UTF-8"))).contains("no row below its first one");
+  }
+
+  @Test
+  void thePlanFollowsADeliverable() throws Exception {
+    ItemId work = items.add(project, ContentKind.DELIVERABLES, "Path signs", Optional.empty(), Instant.now());
+    ItemId making = of(work, task("Draw the signs 5d"), "us", "");
+    ItemId review = of(work, task("The parish looks 3d"), "them", making.toString());
+    ItemId print = of(null, task("Print the signs 4d"), "us", review.toString());
+    transactions.executeWithoutResult(status -> reviewsFollow.sent(project, work, "Ines"));
+    assertThat(tasks.find(making).orElseThrow().task().stage()).isEqualTo(Stage.DONE);
+    assertThat(tasks.find(review).orElseThrow().task().stage()).isEqualTo(Stage.IN_CHECK);
+    transactions.executeWithoutResult(status -> reviewsFollow.closed(project, work, 1, false, "Ottoline"));
+    assertThat(tasks.find(review).orElseThrow().task().stage()).isEqualTo(Stage.DONE);
+    PlannedTask again = tasks.ofProject(project).stream().filter(task -> task.name().equals("The parish looks, round 2")).findFirst().orElseThrow();
+    PlannedTask fix = tasks.ofProject(project).stream().filter(task -> task.name().equals("Changes: The parish looks, round 2")).findFirst().orElseThrow();
+    assertThat(again.task().side()).isEqualTo(Side.CLIENTS);
+    assertThat(again.task().shape().after()).containsExactly(new Task.After(fix.id(), 0));
+    assertThat(tasks.find(print).orElseThrow().task().shape().after()).as("what waited for the review waits for the next one").containsExactly(new Task.After(again.id(), 0));
+    transactions.executeWithoutResult(status -> reviewsFollow.sent(project, work, "Ines"));
+    assertThat(tasks.find(fix.id()).orElseThrow().task().stage()).isEqualTo(Stage.DONE);
+    transactions.executeWithoutResult(status -> reviewsFollow.closed(project, work, 2, true, "Ottoline"));
+    assertThat(tasks.find(again.id()).orElseThrow().task().stage()).isEqualTo(Stage.DONE);
+    assertThat(tasks.ofProject(project)).filteredOn(task -> task.name().contains("round 3")).isEmpty();
+  }
+
+  private ItemId of(@Nullable ItemId work, ItemId id, String doer, String after) throws Exception {
+    Map<String, String> form = form(id);
+    form.put("doer", doer);
+    form.put("after", after);
+    form.put("deliverable", work == null ? "" : work.toString());
+    assertThat(post("/t/tasks/" + id, form).statusCode()).isEqualTo(302);
+    return id;
   }
 }
