@@ -141,3 +141,9 @@ create table brought_table (
   content text not null,
   created_at timestamp with time zone not null
 );
+
+-- The account of where the days of a project went, as a thing that can be shown to a pane or held back.
+create table slip_account (
+  item_id uuid primary key references item,
+  project_id uuid not null unique references project
+);

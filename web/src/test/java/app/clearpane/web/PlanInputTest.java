@@ -276,4 +276,23 @@ class PlanInputTest extends DemoHouse {
     assertThat(post("/t/tasks/" + id, form).statusCode()).isEqualTo(302);
     return id;
   }
+
+  @Test
+  void aProjectOpenedWithItsUsualTasksEndsOnItsAgreedDay() throws Exception {
+    LocalDate finish = LocalDate.now().plusDays(91);
+    Map<String, String> form = new HashMap<>(Map.of("client", "Lower Brede Parish", "name", "Bridge plates", "cover", "mill", "currency", "GBP", "tax", "20", "startsOn", LocalDate.now().toString(), "agreedOn", finish.toString(), "template", "PRINTED"));
+    form.putAll(Map.of("contacts", "", "tasks", "true"));
+    String opened = post("/t/projects", form).headers().firstValue("Location").orElseThrow();
+    ProjectId id = ProjectId.of(opened.replaceAll(".*/projects/([^/]+)/.*", "$1"));
+    try {
+      String plan = page("/t/projects/" + id + "/plan?as=lines");
+      assertThat(plan).contains("Write the brief").contains("Send words and pictures").contains("client, not sent").containsAnyOf("On course for", "On course: forecast");
+      assertThat(tasks.ofProject(id)).hasSizeGreaterThan(8).filteredOn(task -> task.details().milestone().isPresent()).hasSize(1);
+      assertThat(page("/t/projects/" + id + "/plan?as=time")).contains("Print and bind");
+      assertThat(page("/t/projects/" + id + "/plan?as=month&month=9999-12")).contains("Mon");
+      assertThat(page("/t/projects/" + id + "/plan?as=lines&who=nobody&phase=x&month=x")).contains("Nothing passes these filters");
+    } finally {
+      projects.archive(projects.find(id).orElseThrow(), Instant.now());
+    }
+  }
 }

@@ -1,5 +1,6 @@
 package app.clearpane.core.project;
 
+import app.clearpane.core.plan.Side;
 import app.clearpane.core.plan.WorkingCalendar;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -7,10 +8,25 @@ import java.util.List;
 
 /** The phases a kind of work usually has, with their shares of its working days. */
 public enum PhaseTemplate {
-  SPACE("A place or an exhibition", "Opening", List.of(new Part("Discover", 2), new Part("Concept", 3), new Part("Design", 4), new Part("Artwork", 4),
-      new Part("Fabrication", 5), new Part("Opening", 1))),
-  PRINTED("Something printed", "Delivery", List.of(new Part("Brief", 1), new Part("Concept", 2), new Part("Design", 3), new Part("Artwork", 2), new Part("Print", 3))),
-  SCREEN("A website or a film", "Launch", List.of(new Part("Brief", 1), new Part("Structure", 2), new Part("Design", 3), new Part("Making", 5), new Part("Launch", 1)));
+  SPACE("A place or an exhibition", "Opening", List.of(
+      part("Discover", 2, ours("Walk the place", 1), theirs("Send plans and photographs", 2), ours("Write down what is wanted", 1)),
+      part("Concept", 3, ours("Draw directions", 3), theirs("Choose a direction", 1)),
+      part("Design", 4, ours("Design the parts", 3), theirs("Look at the design", 1), ours("Change what came back", 1)),
+      part("Artwork", 4, ours("Draw the artwork", 3), theirs("Sign the artwork off", 1)),
+      part("Fabrication", 5, theirs("Make the parts", 4), ours("Look over what was made", 1)),
+      part("Opening", 1, ours("Fit and check", 1)))),
+  PRINTED("Something printed", "Delivery", List.of(
+      part("Brief", 1, ours("Write the brief", 1), theirs("Send words and pictures", 1)),
+      part("Concept", 2, ours("Draw directions", 2), theirs("Choose a direction", 1)),
+      part("Design", 3, ours("Lay out the pages", 2), theirs("Look at the pages", 1), ours("Change what came back", 1)),
+      part("Artwork", 2, ours("Make it ready for print", 1), theirs("Sign it off", 1)),
+      part("Print", 3, ours("Print and bind", 3)))),
+  SCREEN("A website or a film", "Launch", List.of(
+      part("Brief", 1, ours("Write the brief", 1), theirs("Send words and pictures", 1)),
+      part("Structure", 2, ours("Draw the structure", 2), theirs("Agree on the structure", 1)),
+      part("Design", 3, ours("Design the screens", 2), theirs("Look at the design", 1), ours("Change what came back", 1)),
+      part("Making", 5, ours("Make it", 4), theirs("Try it", 1)),
+      part("Launch", 1, ours("Put it out", 1))));
 
   private final String title;
   private final String finish;
@@ -22,7 +38,29 @@ public enum PhaseTemplate {
     this.parts = parts;
   }
 
-  private record Part(String name, int share) {}
+  private record Part(String name, int share, List<Usual> usual) {}
+
+  private record Usual(String name, Side side, int share) {}
+
+  private static Part part(String name, int share, Usual... usual) {
+    return new Part(name, share, List.of(usual));
+  }
+
+  private static Usual ours(String name, int share) {
+    return new Usual(name, Side.OURS, share);
+  }
+
+  private static Usual theirs(String name, int share) {
+    return new Usual(name, Side.CLIENTS, share);
+  }
+
+  /**
+   * A task this kind of work usually has, to be done after the one before it.
+   *
+   * @param phase its phase
+   * @param days working days, 1 or more
+   */
+  public record LaidTask(String phase, String name, Side side, int days) {}
 
   /**
    * A phase with its days.
@@ -72,5 +110,25 @@ public enum PhaseTemplate {
       usedDays = until;
     }
     return laid;
+  }
+
+  /** The usual tasks one after another, each phase's working days shared out among its own, at least a day each. Where there are too few days they run past the finish. */
+  public List<LaidTask> tasks(LocalDate start, LocalDate finish, WorkingCalendar calendar) {
+    List<Laid> laid = layOut(start, finish, calendar);
+    List<LaidTask> tasks = new ArrayList<>();
+    for (int i = 0; i < parts.size(); i++) {
+      Part part = parts.get(i);
+      int days = calendar.workingDays(laid.get(i).startsOn(), laid.get(i).endsOn().plusDays(1));
+      int shares = part.usual().stream().mapToInt(Usual::share).sum();
+      int before = 0;
+      int used = 0;
+      for (Usual usual : part.usual()) {
+        before += usual.share();
+        int until = Math.max(used + 1, Math.round((float) days * before / shares));
+        tasks.add(new LaidTask(part.name(), usual.name(), usual.side(), until - used));
+        used = until;
+      }
+    }
+    return tasks;
   }
 }

@@ -34,6 +34,22 @@ class PhaseTemplateTest {
     }
   }
 
+  @ParameterizedTest
+  @EnumSource(PhaseTemplate.class)
+  void laysItsTasksOverTheSameDays(PhaseTemplate template) {
+    for (int length = 60; length < 400; length += 13) {
+      LocalDate finish = START.plusDays(length);
+      List<PhaseTemplate.LaidTask> tasks = template.tasks(START, finish, DAYS);
+      int all = tasks.stream().mapToInt(PhaseTemplate.LaidTask::days).sum();
+      assertThat(all).isEqualTo(DAYS.workingDays(START, finish.plusDays(1)));
+      for (PhaseTemplate.Laid phase : template.layOut(START, finish, DAYS)) {
+        assertThat(tasks.stream().filter(task -> task.phase().equals(phase.name())).mapToInt(PhaseTemplate.LaidTask::days).sum()).isEqualTo(DAYS.workingDays(phase.startsOn(), phase.endsOn().plusDays(1)));
+      }
+      assertThat(tasks).extracting(PhaseTemplate.LaidTask::days).allMatch(days -> days >= 1);
+    }
+    assertThat(template.tasks(START, START, DAYS)).extracting(PhaseTemplate.LaidTask::days).containsOnly(1);
+  }
+
   @Test
   void refusesAFinishBeforeTheStart() {
     assertThatIllegalArgumentException().isThrownBy(() -> PhaseTemplate.PRINTED.layOut(START, START.minusDays(1), DAYS));

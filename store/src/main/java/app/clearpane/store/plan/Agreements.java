@@ -3,13 +3,16 @@ package app.clearpane.store.plan;
 import static app.clearpane.store.schema.Tables.AGREEMENT;
 import static app.clearpane.store.schema.Tables.FREE_DAY;
 import static app.clearpane.store.schema.Tables.PLAN_DAY;
+import static app.clearpane.store.schema.Tables.SLIP_ACCOUNT;
 
+import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.project.ProjectId;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Collection;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -62,6 +65,16 @@ public final class Agreements {
   /** The plan at the end of each day on which it changed, from a day on. */
   public TreeMap<LocalDate, String> days(ProjectId project, LocalDate from) {
     return new TreeMap<>(db.select(PLAN_DAY.ENDS_ON, PLAN_DAY.PLAN).from(PLAN_DAY).where(PLAN_DAY.PROJECT_ID.eq(project), PLAN_DAY.ENDS_ON.ge(from)).fetchMap(PLAN_DAY.ENDS_ON, PLAN_DAY.PLAN));
+  }
+
+  /** The thing by which the account of a project's days is shown to panes or held back; empty before anything was agreed on. */
+  public Optional<ItemId> account(ProjectId project) {
+    return db.select(SLIP_ACCOUNT.ITEM_ID).from(SLIP_ACCOUNT).where(SLIP_ACCOUNT.PROJECT_ID.eq(project)).fetchOptional(SLIP_ACCOUNT.ITEM_ID);
+  }
+
+  /** Makes an item of kind Dates the account of a project's days. */
+  public void addAccount(ProjectId project, ItemId item) {
+    db.insertInto(SLIP_ACCOUNT).set(SLIP_ACCOUNT.ITEM_ID, item).set(SLIP_ACCOUNT.PROJECT_ID, project).execute();
   }
 
   /** The days on which nobody works, with their names. */

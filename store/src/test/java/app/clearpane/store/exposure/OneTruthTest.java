@@ -36,6 +36,7 @@ import app.clearpane.store.files.FileRow;
 import app.clearpane.store.files.ProjectFiles;
 import app.clearpane.store.files.Vault;
 import app.clearpane.store.files.clientside.VisibleFiles;
+import app.clearpane.store.plan.Agreements;
 import app.clearpane.store.plan.PlannedTask;
 import app.clearpane.store.plan.Tasks;
 import app.clearpane.store.plan.clientside.VisibleTasks;
@@ -51,6 +52,7 @@ import java.util.Random;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
@@ -110,7 +112,7 @@ class OneTruthTest {
 
   private Set<ItemId> rows(Viewer viewer, ContentKind kind) {
     return switch (kind) {
-      case DATES -> new VisibleDates(house.db).milestones(viewer).stream().map(Milestone::id).collect(Collectors.toSet());
+      case DATES -> Stream.concat(new VisibleDates(house.db).milestones(viewer).stream().map(Milestone::id), new VisibleDates(house.db).account(viewer).stream()).collect(Collectors.toSet());
       case TASKS -> new VisibleTasks(house.db).all(viewer).stream().map(VisibleTasks.Row::id).collect(Collectors.toSet());
       case FILES -> new VisibleFiles(house.db).all(viewer).stream().map(FileRow::id).collect(Collectors.toSet());
       case DELIVERABLES -> new VisibleDeliverables(house.db).all(viewer).stream().map(VisibleDeliverables.Row::id).collect(Collectors.toSet());
@@ -122,6 +124,7 @@ class OneTruthTest {
     List<ItemId> made = new ArrayList<>();
     List<ItemId> folders = new ArrayList<>();
     List<ItemId> tasks = new ArrayList<>();
+    made.add(account());
     for (int i = 0; i < 40; i++) {
       Optional<ItemId> parent = folders.isEmpty() || random.nextInt(3) == 0 ? Optional.empty() : Optional.of(folders.get(random.nextInt(folders.size())));
       ItemId item = switch (random.nextInt(6)) {
@@ -163,6 +166,12 @@ class OneTruthTest {
     new Tasks(house.db).add(new PlannedTask(new Task(item, parent, "task", Side.OURS, new Task.Shape(random.nextInt(2), Optional.empty(), List.of(), OptionalInt.empty()), Stage.values()[random.nextInt(5)], Task.Actual.NONE),
         house.project, 0, hands, PlannedTask.Details.NONE, 1));
     tasks.add(item);
+    return item;
+  }
+
+  private ItemId account() {
+    ItemId item = items.add(house.project, ContentKind.DATES, "Where the days went", Optional.empty(), AHouse.NOW);
+    new Agreements(house.db).addAccount(house.project, item);
     return item;
   }
 

@@ -219,7 +219,7 @@ class Cast {
   }
 
   ProjectId open(String client, String name, String cover, PhaseTemplate template, LocalDate start, LocalDate finish) {
-    return openProject.open(new OpenProject.Wanted(new Name2(client).value(), new Name2(name).value(), cover, "GBP", new BigDecimal("20.00"), start, finish, template,
+    return openProject.open(new OpenProject.Wanted(new Name2(client).value(), new Name2(name).value(), cover, "GBP", new BigDecimal("20.00"), start, finish, template, false,
         List.of()), as(People.INES));
   }
 

@@ -1,9 +1,13 @@
 package app.clearpane.web.plan;
 
+import app.clearpane.core.exposure.ContentKind;
+import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.project.ProjectId;
+import app.clearpane.store.exposure.Panes;
 import app.clearpane.store.plan.Agreements;
 import app.clearpane.store.project.Project;
 import app.clearpane.store.project.Projects;
+import app.clearpane.web.exposure.NewItem;
 import app.clearpane.web.layout.Input;
 import app.clearpane.web.layout.NotThere;
 import app.clearpane.web.layout.Refused;
@@ -21,13 +25,17 @@ import org.springframework.transaction.annotation.Transactional;
 public class AgreeDates {
   private final Projects projects;
   private final Agreements agreements;
+  private final NewItem newItem;
+  private final Panes panes;
   private final KeepPlan keepPlan;
   private final Tell tell;
   private final Clock clock;
 
-  AgreeDates(Projects projects, Agreements agreements, KeepPlan keepPlan, Tell tell, Clock clock) {
+  AgreeDates(Projects projects, Agreements agreements, NewItem newItem, Panes panes, KeepPlan keepPlan, Tell tell, Clock clock) {
     this.projects = projects;
     this.agreements = agreements;
+    this.newItem = newItem;
+    this.panes = panes;
     this.keepPlan = keepPlan;
     this.tell = tell;
     this.clock = clock;
@@ -41,13 +49,18 @@ public class AgreeDates {
     on(project, day.orElseThrow(), withClient, by);
   }
 
-  /** Agrees on a finish. Earlier agreements are kept. */
+  /** Agrees on a finish. Earlier agreements are kept. The account of the days that begins is held back from every pane until somebody lets it go. */
   @Transactional
   public void on(ProjectId project, LocalDate finish, boolean withClient, String by) {
     NotThere.unless(projects.find(project));
     ThePlan plan = keepPlan.changed(project);
     if (finish.isBefore(plan.project().startsOn())) {
       throw Refused.because("The finish lies before the project’s start. Nothing was changed.");
+    }
+    if (agreements.account(project).isEmpty()) {
+      ItemId account = newItem.add(project, ContentKind.DATES, "Where the days went", Optional.empty());
+      agreements.addAccount(project, account);
+      panes.holdBackEverywhere(account, by, clock.instant());
     }
     agreements.add(project, new Agreements.Agreement(UUID.randomUUID(), finish, plan.today(), by, withClient, PlanBook.text(plan).write()), clock.instant());
     keepPlan.changed(project);

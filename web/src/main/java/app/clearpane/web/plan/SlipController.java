@@ -7,6 +7,7 @@ import app.clearpane.formats.plan.SlipTable;
 import app.clearpane.store.plan.Agreements;
 import app.clearpane.store.project.Project;
 import app.clearpane.store.project.Projects;
+import app.clearpane.web.exposure.Windows;
 import app.clearpane.web.layout.NotThere;
 import app.clearpane.web.layout.Pages;
 import app.clearpane.web.layout.TeamController;
@@ -35,15 +36,17 @@ class SlipController {
   private final SlipBook slips;
   private final Agreements agreements;
   private final Projects projects;
+  private final Windows windows;
   private final ProjectFrame frame;
   private final Pages pages;
   private final TheAgency agency;
 
-  SlipController(PlanBook book, SlipBook slips, Agreements agreements, Projects projects, ProjectFrame frame, Pages pages, TheAgency agency) {
+  SlipController(PlanBook book, SlipBook slips, Agreements agreements, Projects projects, Windows windows, ProjectFrame frame, Pages pages, TheAgency agency) {
     this.book = book;
     this.slips = slips;
     this.agreements = agreements;
     this.projects = projects;
+    this.windows = windows;
     this.frame = frame;
     this.pages = pages;
     this.agency = agency;
@@ -68,6 +71,8 @@ class SlipController {
     ThePlan plan = book.of(found);
     model.addAttribute("plan", plan);
     model.addAttribute("account", account(plan, since).orElse(null));
+    model.addAttribute("item", agreements.account(project).orElse(null));
+    model.addAttribute("windows", windows.of(project));
     return "plan/slip";
   }
 

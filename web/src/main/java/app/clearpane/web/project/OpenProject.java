@@ -4,16 +4,20 @@ import app.clearpane.core.agency.ClientId;
 import app.clearpane.core.agency.EmailAddress;
 import app.clearpane.core.agency.Name;
 import app.clearpane.core.exposure.ContentKind;
+import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.plan.Task;
 import app.clearpane.core.project.PhaseTemplate;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.agency.Contact;
 import app.clearpane.store.agency.People;
 import app.clearpane.web.exposure.NewItem;
+import app.clearpane.store.plan.PlannedTask;
 import app.clearpane.store.project.Phase;
 import app.clearpane.store.project.Project;
 import app.clearpane.store.project.Projects;
 import app.clearpane.web.layout.Refused;
 import app.clearpane.web.layout.TheAgency;
+import app.clearpane.web.plan.PlanTask;
 import app.clearpane.web.record.Tell;
 import app.clearpane.web.security.Person;
 import java.math.BigDecimal;
@@ -24,6 +28,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -34,14 +39,16 @@ public class OpenProject {
   private final People people;
   private final NewItem newItem;
   private final TheAgency agency;
+  private final PlanTask planTask;
   private final Tell tell;
   private final Clock clock;
 
-  OpenProject(Projects projects, People people, NewItem newItem, TheAgency agency, Tell tell, Clock clock) {
+  OpenProject(Projects projects, People people, NewItem newItem, TheAgency agency, PlanTask planTask, Tell tell, Clock clock) {
     this.projects = projects;
     this.people = people;
     this.newItem = newItem;
     this.agency = agency;
+    this.planTask = planTask;
     this.tell = tell;
     this.clock = clock;
   }
@@ -51,7 +58,7 @@ public class OpenProject {
 
   /** What a project is opened with. */
   public record Wanted(Name client, Name name, String cover, String currency, BigDecimal taxPercent, LocalDate startsOn, LocalDate agreedOn,
-      PhaseTemplate template, List<NewContact> contacts) {}
+      PhaseTemplate template, boolean usualTasks, List<NewContact> contacts) {}
 
   /** Opens it. @throws Refused if an address belongs to somebody at another client */
   @Transactional
@@ -65,11 +72,27 @@ public class OpenProject {
     for (PhaseTemplate.Laid phase : wanted.template().layOut(wanted.startsOn(), wanted.agreedOn(), agency.calendar())) {
       projects.addPhase(project.id(), new Phase(UUID.randomUUID(), phase.name(), phase.startsOn(), phase.endsOn(), Phase.Stage.TO_DO, 1), position++);
     }
-    projects.addMilestone(newItem.add(project.id(), ContentKind.DATES, wanted.template().finish(), Optional.empty()), wanted.agreedOn());
+    ItemId finish = newItem.add(project.id(), ContentKind.DATES, wanted.template().finish(), Optional.empty());
+    projects.addMilestone(finish, wanted.agreedOn());
+    if (wanted.usualTasks()) {
+      plan(project, wanted, finish, by);
+    }
     wanted.contacts().forEach(contact -> takeIn(client, contact));
     tell.of(project.id(), project.id().value(), new Tell.Happening("project.opened", by.fullName(), project.fullName(),
         Map.of("startsOn", wanted.startsOn(), "agreedOn", wanted.agreedOn(), "currency", wanted.currency(), "taxPercent", wanted.taxPercent())));
     return project.id();
+  }
+
+  /** The usual tasks one after another; the finish waits for the last. */
+  private void plan(Project project, Wanted wanted, ItemId finish, Person.OfTeam by) {
+    Map<String, UUID> phases = projects.phases(project.id()).stream().collect(Collectors.toMap(Phase::name, Phase::id));
+    List<PhaseTemplate.LaidTask> tasks = wanted.template().tasks(wanted.startsOn(), wanted.agreedOn(), agency.calendar());
+    Optional<ItemId> before = Optional.empty();
+    for (int i = 0; i < tasks.size(); i++) {
+      PhaseTemplate.LaidTask task = tasks.get(i);
+      before = Optional.of(planTask.add(project.id(), new PlanTask.Wanted(task.name(), Optional.empty(), Optional.ofNullable(phases.get(task.phase())), task.days(), Optional.empty(), task.side(), PlannedTask.Hands.NOBODY,
+          before.stream().map(one -> new Task.After(one, 0)).toList(), i == tasks.size() - 1 ? Optional.of(finish) : Optional.empty()), by));
+    }
   }
 
   /** Takes in a contact, unless they are known at this client already. */

@@ -10,13 +10,14 @@ import java.util.ArrayList;
 import java.util.Currency;
 import java.util.List;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /** The form a project is opened with, as typed. Contacts are lines of "Name, address, what they do". */
-record ProjectForm(String client, String name, String cover, String currency, String tax, String startsOn, String agreedOn, String template, String contacts) {
+record ProjectForm(String client, String name, String cover, String currency, String tax, String startsOn, String agreedOn, String template, @Nullable Boolean tasks, String contacts) {
   static final List<String> COVERS = List.of("night", "shore", "mill", "garden", "paper");
 
   static ProjectForm empty(LocalDate today) {
-    return new ProjectForm("", "", COVERS.get(0), "GBP", "20", today.toString(), today.plusMonths(3).toString(), PhaseTemplate.SPACE.name(), "");
+    return new ProjectForm("", "", COVERS.get(0), "GBP", "20", today.toString(), today.plusMonths(3).toString(), PhaseTemplate.SPACE.name(), true, "");
   }
 
   /** @throws app.clearpane.web.layout.Refused with everything that is wrong */
@@ -34,7 +35,7 @@ record ProjectForm(String client, String name, String cover, String currency, St
     List<OpenProject.NewContact> people = contacts(input);
     input.allGood();
     return new OpenProject.Wanted(clientName.orElseThrow(), projectName.orElseThrow(), cover, currency, percent.orElseThrow(), start.orElseThrow(),
-        agreed.orElseThrow(), PhaseTemplate.valueOf(template), people);
+        agreed.orElseThrow(), PhaseTemplate.valueOf(template), Boolean.TRUE.equals(tasks), people);
   }
 
   private boolean currencyIsKnown() {

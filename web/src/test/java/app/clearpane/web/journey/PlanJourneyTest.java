@@ -32,6 +32,7 @@ class PlanJourneyTest extends Journey {
     ines.goes("/").writes("Mail address", "ines@marram-finch.example").writes("Password", "lantern moss tide seven").presses("Sign in").sees("Our turn").follows("New project");
     ines.writes("Client", "Penwether Observatory Trust").writes("Project", "Flood marks").writes("Starts on", LocalDate.now().toString()).writes("Agreed finish", LocalDate.now().plusDays(40).toString()).writes("Tax, in per cent", "20");
     ines.page.getByLabel("Something printed").check();
+    ines.page.getByLabel("with their usual tasks").uncheck();
     ines.presses("Open the project").sees("Penwether Observatory Trust: Flood marks");
   }
 

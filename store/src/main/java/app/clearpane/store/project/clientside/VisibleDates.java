@@ -3,13 +3,16 @@ package app.clearpane.store.project.clientside;
 import static app.clearpane.store.exposure.clientside.VisibleTo.visibleTo;
 import static app.clearpane.store.schema.Tables.ITEM;
 import static app.clearpane.store.schema.Tables.MILESTONE;
+import static app.clearpane.store.schema.Tables.SLIP_ACCOUNT;
 
 import app.clearpane.core.exposure.ContentKind;
+import app.clearpane.core.exposure.ItemId;
 import app.clearpane.store.exposure.clientside.Viewer;
 import app.clearpane.store.project.Milestone;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import org.jooq.DSLContext;
-import org.jooq.Records;
 
 /** Dates, as far as a viewer sees them. */
 public final class VisibleDates {
@@ -19,10 +22,35 @@ public final class VisibleDates {
     this.db = db;
   }
 
+  /**
+   * What a viewer sees of this kind.
+   *
+   * @param milestones by day
+   * @param account of where the days went; empty if they do not see it
+   */
+  public record Dates(List<Milestone> milestones, Optional<ItemId> account) {}
+
+  /** All of it, in one statement. */
+  public Dates all(Viewer viewer) {
+    List<Milestone> milestones = new ArrayList<>();
+    List<ItemId> accounts = new ArrayList<>();
+    db.select(ITEM.ID, ITEM.NAME, MILESTONE.FALLS_ON, MILESTONE.REACHED, MILESTONE.REVISION, SLIP_ACCOUNT.ITEM_ID).from(ITEM).leftJoin(MILESTONE).on(MILESTONE.ITEM_ID.eq(ITEM.ID)).leftJoin(SLIP_ACCOUNT).on(SLIP_ACCOUNT.ITEM_ID.eq(ITEM.ID))
+        .where(visibleTo(viewer, ContentKind.DATES)).orderBy(MILESTONE.FALLS_ON, ITEM.NAME, ITEM.ID).forEach(row -> {
+          if (row.value3() != null) {
+            milestones.add(new Milestone(row.value1(), row.value2(), row.value3(), row.value4(), row.value5()));
+          }
+          Optional.ofNullable(row.value6()).ifPresent(accounts::add);
+        });
+    return new Dates(milestones, accounts.stream().findFirst());
+  }
+
   /** The milestones, by day. */
   public List<Milestone> milestones(Viewer viewer) {
-    return db.select(ITEM.ID, ITEM.NAME, MILESTONE.FALLS_ON, MILESTONE.REACHED, MILESTONE.REVISION).from(MILESTONE)
-        .join(ITEM).on(ITEM.ID.eq(MILESTONE.ITEM_ID)).where(visibleTo(viewer, ContentKind.DATES))
-        .orderBy(MILESTONE.FALLS_ON, ITEM.NAME, ITEM.ID).fetch(Records.mapping(Milestone::new));
+    return all(viewer).milestones();
+  }
+
+  /** The account of where the days went, if the viewer sees it. */
+  public Optional<ItemId> account(Viewer viewer) {
+    return all(viewer).account();
   }
 }

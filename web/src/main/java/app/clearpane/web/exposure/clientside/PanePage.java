@@ -113,7 +113,7 @@ class PanePage {
    * @param parts the sections in order; those with nothing in them are left out
    * @param news what is new since the last visit, computed over what this viewer sees
    */
-  record Page(String base, Viewer viewer, Viewers.Heading heading, List<Shown> waiting, PlanForClients.HowFar done, List<Phase> phases, List<VisibleTasks.Row> tasks, List<Shown> deliverables, List<Milestone> milestones, Map<ItemId, LocalDate> forecast,
+  record Page(String base, Viewer viewer, Viewers.Heading heading, List<Shown> waiting, PlanForClients.HowFar done, List<Phase> phases, List<VisibleTasks.Row> tasks, List<Shown> deliverables, List<Milestone> milestones, Map<ItemId, LocalDate> forecast, @Nullable ItemId account,
       Map<String, List<FileRow>> files, List<Part> parts, Visits.Visit visit, List<New> news) {
     /** The first of what is new. */
     public List<New> newsShown() {
@@ -183,7 +183,8 @@ class PanePage {
         .collect(Collectors.groupingBy(file -> Objects.requireNonNullElse(file.folderName(), ""), java.util.TreeMap::new, Collectors.toList()));
     Viewers.Heading heading = viewers.heading(viewer);
     PlanForClients.HowFar howFar = plans.howFar(viewer);
-    List<Milestone> milestones = dates.milestones(viewer);
+    VisibleDates.Dates visibleDates = dates.all(viewer);
+    List<Milestone> milestones = visibleDates.milestones();
     List<VisibleTasks.Row> visibleTasks = tasks.all(viewer);
     Map<ContentKind, Integer> counts = Map.of(ContentKind.STATUS, howFar.phases().size(), ContentKind.DELIVERABLES, shown.size(), ContentKind.DATES, milestones.size(), ContentKind.TASKS, visibleTasks.size(), ContentKind.FILES, all.size());
     Map<ContentKind, Optional<Instant>> changed = Map.of(ContentKind.STATUS, Optional.empty(), ContentKind.DATES, Optional.empty(), ContentKind.TASKS, Optional.empty(),
@@ -193,7 +194,7 @@ class PanePage {
         .map(kind -> new Part(kind, ANCHORS.get(kind), heading.section(kind).map(Section::title).filter(title -> !title.isEmpty()).orElse(SectionWords.USUAL.get(kind)),
             heading.section(kind).map(Section::line).orElse(""), changed.get(kind), counts.get(kind))).toList();
     Visits.Visit visit = viewer.byLink() ? Visits.Visit.FIRST : visits.visit(viewer.seat(), clock.instant());
-    return new Page(Through.base(viewer), viewer, heading, shown.stream().filter(s -> s.word() == Word.YOUR_TURN).toList(), howFar, howFar.phases(), visibleTasks, shown, milestones, plans.days(viewer, milestones), byFolder, parts, visit,
+    return new Page(Through.base(viewer), viewer, heading, shown.stream().filter(s -> s.word() == Word.YOUR_TURN).toList(), howFar, howFar.phases(), visibleTasks, shown, milestones, plans.days(viewer, milestones), visibleDates.account().orElse(null), byFolder, parts, visit,
         news(Through.base(viewer), shown, milestones, visibleTasks, all, visit, parts.stream().map(Part::kind).collect(Collectors.toSet())));
   }
 

@@ -5,11 +5,15 @@ import app.clearpane.core.plan.Stage;
 import app.clearpane.store.exposure.clientside.Viewer;
 import app.clearpane.store.exposure.clientside.Viewers;
 import app.clearpane.store.plan.clientside.VisibleTasks;
+import app.clearpane.store.project.clientside.VisibleDates;
 import app.clearpane.web.exposure.clientside.Looks;
 import app.clearpane.web.exposure.clientside.Through;
 import app.clearpane.web.layout.NotThere;
 import app.clearpane.web.plan.DoTask;
 import app.clearpane.web.plan.MakeFeed;
+import app.clearpane.web.plan.PlanForClients;
+import java.util.Map;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -21,13 +25,17 @@ import org.springframework.web.bind.annotation.RequestParam;
 @Controller
 class VisibleTaskController {
   private final VisibleTasks tasks;
+  private final VisibleDates dates;
+  private final PlanForClients plans;
   private final DoTask doTask;
   private final MakeFeed makeFeed;
   private final Viewers viewers;
   private final Looks looks;
 
-  VisibleTaskController(VisibleTasks tasks, DoTask doTask, MakeFeed makeFeed, Viewers viewers, Looks looks) {
+  VisibleTaskController(VisibleTasks tasks, VisibleDates dates, PlanForClients plans, DoTask doTask, MakeFeed makeFeed, Viewers viewers, Looks looks) {
     this.tasks = tasks;
+    this.dates = dates;
+    this.plans = plans;
     this.doTask = doTask;
     this.makeFeed = makeFeed;
     this.viewers = viewers;
@@ -44,6 +52,17 @@ class VisibleTaskController {
     model.addAttribute("viewer", viewer);
     model.addAttribute("heading", viewers.heading(viewer));
     return "plan/clientside/task";
+  }
+
+  @GetMapping({"/c/panes/{pane}/days", "/t/look/{seat}/{sight}/days"})
+  String days(Viewer viewer, Model model) {
+    looks.opened(viewer, NotThere.unless(dates.account(viewer)));
+    Map<ItemId, String> seen = tasks.all(viewer).stream().collect(Collectors.toMap(VisibleTasks.Row::id, VisibleTasks.Row::name));
+    model.addAttribute("account", NotThere.unless(plans.account(viewer, seen)));
+    model.addAttribute("base", Through.base(viewer));
+    model.addAttribute("viewer", viewer);
+    model.addAttribute("heading", viewers.heading(viewer));
+    return "plan/clientside/days";
   }
 
   /** The answer shows the address of a calendar with what they see here, this once. */
