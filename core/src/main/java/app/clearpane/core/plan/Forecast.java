@@ -52,7 +52,7 @@ public final class Forecast {
   private void place(int i) {
     Task task = network.activities().get(i);
     Task.Actual actual = task.actual();
-    int ready = task.shape().notBefore().map(day -> Math.max(0, timeline.offset(day))).orElse(0);
+    int ready = task.shape().notBefore().isPresent() ? Math.max(0, timeline.offset(task.shape().notBefore().get())) : 0;
     boolean allDone = true;
     for (int k = 0; k < network.predecessors[i].length; k++) {
       ready = Math.max(ready, finishes[network.predecessors[i][k]] + network.lags[i][k]);
@@ -62,7 +62,7 @@ public final class Forecast {
       milestone(i, task, ready, allDone);
     } else if (actual.done().isPresent()) {
       finishes[i] = timeline.offsetAfter(actual.done().get());
-      starts[i] = Math.min(finishes[i], actual.began().map(day -> began(task, day)).orElse(finishes[i] - task.shape().days()));
+      starts[i] = Math.min(finishes[i], actual.began().isPresent() ? began(task, actual.began().get()) : finishes[i] - task.shape().days());
       done.set(i);
       begun.set(i);
     } else if (actual.began().isPresent()) {

@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.function.UnaryOperator;
 
 /**
  * The activities of a plan with what each waits for (D2), in an order in which nothing stands before its predecessors. Links to what is not
@@ -17,7 +18,7 @@ import java.util.OptionalInt;
  */
 public final class Network {
   private final List<Task> activities;
-  private final Map<ItemId, Integer> places = new HashMap<>();
+  private final Map<ItemId, Integer> places;
   private final int[] order;
   final int[][] predecessors;
   final int[][] lags;
@@ -25,6 +26,7 @@ public final class Network {
   /** @throws IllegalArgumentException if they wait for each other in a circle, naming who */
   public Network(List<Task> activities) {
     this.activities = List.copyOf(activities);
+    places = new HashMap<>();
     for (int i = 0; i < activities.size(); i++) {
       places.put(activities.get(i).id(), i);
     }
@@ -39,6 +41,21 @@ public final class Network {
     if (order.length < activities.size()) {
       throw new IllegalArgumentException(String.join(" → ", circle(activities).orElseThrow().stream().map(Task::name).toList()) + " wait for each other");
     }
+  }
+
+  private Network(List<Task> activities, Network like) {
+    this.activities = activities;
+    places = like.places;
+    predecessors = like.predecessors;
+    lags = like.lags;
+    order = like.order;
+  }
+
+  /** The same plan with other knowledge of what was done. @param known gives for each activity the same one, its shape unchanged */
+  Network knowing(UnaryOperator<Task> known) {
+    List<Task> changed = new ArrayList<>(activities.size());
+    activities.forEach(task -> changed.add(known.apply(task)));
+    return new Network(changed, this);
   }
 
   private int[] sorted() {

@@ -3,10 +3,10 @@ package app.clearpane.core.plan;
 import app.clearpane.core.exposure.ItemId;
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.stream.IntStream;
 
 /**
@@ -111,11 +111,11 @@ public record SlipLedger(int reserve, List<Day> days) {
 
   /** The new plan with what was known the day before. */
   private static Network knownBefore(Network now, Network before) {
-    Map<ItemId, Task> known = new HashMap<>();
-    before.activities().forEach(task -> known.put(task.id(), task));
-    return new Network(now.activities().stream().map(task -> {
-      Task then = known.get(task.id());
-      return new Task(task.id(), task.parent(), task.name(), task.side(), task.shape(), then == null ? Stage.TO_DO : then.stage(), then == null ? Task.Actual.NONE : then.actual());
-    }).toList());
+    return now.knowing(task -> {
+      OptionalInt place = before.place(task.id());
+      Task then = place.isEmpty() ? null : before.activities().get(place.getAsInt());
+      return then == task || then != null && then.actual().equals(task.actual()) && then.stage() == task.stage() ? task
+          : new Task(task.id(), task.parent(), task.name(), task.side(), task.shape(), then == null ? Stage.TO_DO : then.stage(), then == null ? Task.Actual.NONE : then.actual());
+    });
   }
 }
