@@ -5,11 +5,13 @@ import app.clearpane.core.plan.Task;
 import app.clearpane.core.turns.TurnEvent;
 import app.clearpane.store.agency.Contact;
 import app.clearpane.store.agency.People;
-import app.clearpane.store.exposure.Panes;
 import app.clearpane.store.exposure.SeatRow;
 import app.clearpane.store.exposure.Seats;
+import app.clearpane.store.exposure.clientside.Viewer;
+import app.clearpane.store.exposure.clientside.Viewers;
 import app.clearpane.store.plan.PlannedTask;
 import app.clearpane.store.plan.Tasks;
+import app.clearpane.store.plan.clientside.VisibleTasks;
 import app.clearpane.web.layout.TheAgency;
 import app.clearpane.web.layout.Words;
 import app.clearpane.web.post.Letter;
@@ -24,7 +26,8 @@ import org.springframework.stereotype.Component;
 @Component
 class TellDoer {
   private final Tasks tasks;
-  private final Panes panes;
+  private final Viewers viewers;
+  private final VisibleTasks visible;
   private final Seats seats;
   private final People people;
   private final LinkKeys keys;
@@ -33,9 +36,10 @@ class TellDoer {
   private final Words words;
   private final Clock clock;
 
-  TellDoer(Tasks tasks, Panes panes, Seats seats, People people, LinkKeys keys, WriteMail mail, TheAgency agency, Words words, Clock clock) {
+  TellDoer(Tasks tasks, Viewers viewers, VisibleTasks visible, Seats seats, People people, LinkKeys keys, WriteMail mail, TheAgency agency, Words words, Clock clock) {
     this.tasks = tasks;
-    this.panes = panes;
+    this.viewers = viewers;
+    this.visible = visible;
     this.seats = seats;
     this.people = people;
     this.keys = keys;
@@ -57,19 +61,27 @@ class TellDoer {
     if (task.hands().contact().isEmpty() || task.task().actual().began().isPresent() || !task.task().stage().open() || !isReady(plan, task)) {
       return false;
     }
+    Optional<SeatRow> seat = seeing(task);
+    if (seat.isEmpty()) {
+      return false;
+    }
     Task sent = new Task(task.id(), task.task().parent(), task.name(), task.task().side(), task.task().shape(), task.task().stage(), new Task.Actual(Optional.of(plan.today()), Optional.empty(), Optional.empty()));
     tasks.change(new PlannedTask(sent, task.project(), task.position(), task.hands(), task.details(), task.revision()));
     tasks.turned(task.id(), TurnEvent.TASK_GIVEN_TO_CLIENT, by, clock.instant());
-    people.contact(task.hands().contact().get()).ifPresent(contact -> write(plan, task, contact));
+    people.contact(task.hands().contact().get()).ifPresent(contact -> write(plan, task, contact, seat.get()));
     return true;
   }
 
-  private void write(ThePlan plan, PlannedTask task, Contact contact) {
-    Optional<SeatRow> at = seats.ofProject(task.project()).stream().filter(seat -> seat.contact().equals(contact.id()) && seat.state() != SeatState.ENDED)
-        .filter(seat -> panes.find(seat.pane()).filter(row -> row.publishedAt() != null).isPresent()).findFirst();
-    at.ifPresent(seat -> seats.invited(seat.id(), clock.instant()));
-    at.map(SeatRow::pane).ifPresent(id -> mail.to(contact, new Letter("For you: " + task.name(),
+  /** A seat of its doer through which the task is seen, their link opened or not. What is held back meanwhile, or whose doer may be given none, is sent to nobody. */
+  private Optional<SeatRow> seeing(PlannedTask task) {
+    return seats.ofProject(task.project()).stream().filter(seat -> task.hands().contact().filter(seat.contact()::equals).isPresent() && seat.state() != SeatState.ENDED)
+        .filter(seat -> viewers.lookingThrough(seat.id(), Viewer.Sight.NOW, clock.instant()).flatMap(viewer -> visible.find(viewer, task.id())).isPresent()).findFirst();
+  }
+
+  private void write(ThePlan plan, PlannedTask task, Contact contact, SeatRow seat) {
+    seats.invited(seat.id(), clock.instant());
+    mail.to(contact, new Letter("For you: " + task.name(),
         List.of("We would like you to do something for “" + plan.project().name() + "”: " + task.name() + "." + task.details().due().map(day -> " It should be done by " + words.day(day) + ".").orElse("")),
-        "See what to do", keys.forContact(contact.id(), "/c/panes/" + id + "/tasks/" + task.id()), agency.get().name())));
+        "See what to do", keys.forContact(contact.id(), "/c/panes/" + seat.pane() + "/tasks/" + task.id()), agency.get().name()));
   }
 }
