@@ -10,7 +10,9 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import org.openjdk.jmh.results.RunResult;
 import org.openjdk.jmh.runner.Runner;
+import org.openjdk.jmh.runner.RunnerException;
 import org.openjdk.jmh.runner.options.OptionsBuilder;
 import org.openjdk.jmh.runner.options.VerboseMode;
 
@@ -30,10 +32,13 @@ final class Bench {
   private Bench() {}
 
   public static void main(String[] arguments) throws Exception {
-    double check = new Runner(new OptionsBuilder().include(ExposureCheckBench.class.getSimpleName()).verbosity(VerboseMode.SILENT).build()).run().iterator().next().getPrimaryResult().getScore();
+    double check = milliseconds(ExposureCheckBench.class).get("check");
     say("exposure check, 10,000 items and 50 seats: %.1f ms (at most 20)", check);
-    double slip = new Runner(new OptionsBuilder().include(SlipBench.class.getSimpleName()).verbosity(VerboseMode.SILENT).build()).run().iterator().next().getPrimaryResult().getScore();
-    say("forecast and slip, 500 activities over 250 days: %.1f ms (at most 100)", slip);
+    say("forecast and slip, 500 activities over 250 days: %.1f ms (at most 100)", milliseconds(SlipBench.class).get("ledger"));
+    comparing();
+    if (List.of(arguments).contains("core")) {
+      return;
+    }
     Path data = Files.createTempDirectory("clear-pane-bench");
     int port = freePort();
     double first;
@@ -52,6 +57,27 @@ final class Bench {
       say("%-34s %5.1f (%4.1f) %5.1f (%4.1f) %8.2f", name, few.get(name), few.get(name + P95), many.get(name), many.get(name + P95), many.get(name) / few.get(name));
     }
     say("targets: the client's pane page at most 1.30 times as long; any page of the team p95 at most 60 ms, the plan of 500 tasks 120 ms");
+  }
+
+  /** Change maps beside public pixel differs on the same pages. */
+  private static void comparing() throws Exception {
+    Map<String, Double> ours = milliseconds(ChangeMapBench.class);
+    Map<String, Double> others = PublicDiffers.measured();
+    say("change map, two pages of 3840 × 2160, 1 %% changed: %.1f ms, with registration %.1f ms (at most 200)", ours.get("differing"), ours.get("withRegistration"));
+    others.forEach((name, time) -> say("  %s on the same pages: %.1f ms%s; ours takes %.2f times as long%s", name, time,
+        "odiff".equals(name) ? " with reading and writing the files" : "", ours.get("differing") / time, "pixelmatch".equals(name) ? " (at most 1.00)" : ""));
+    if (others.isEmpty()) {
+      say("  public differs were not measured: they come from npm, which could not be reached");
+    }
+  }
+
+  /** What each benchmark of a class takes, by its method's name. */
+  private static Map<String, Double> milliseconds(Class<?> benchmarks) throws RunnerException {
+    Map<String, Double> result = new LinkedHashMap<>();
+    for (RunResult run : new Runner(new OptionsBuilder().include(benchmarks.getSimpleName()).verbosity(VerboseMode.SILENT).build()).run()) {
+      result.put(run.getPrimaryResult().getLabel(), run.getPrimaryResult().getScore());
+    }
+    return result;
   }
 
   /** Pages of the first of so many projects, and pages over all of them. */

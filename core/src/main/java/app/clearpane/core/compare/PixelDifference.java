@@ -1,0 +1,205 @@
+package app.clearpane.core.compare;
+
+import java.util.Arrays;
+
+/**
+ * Which pixels differ to the eye (C3).
+ *
+ * <p><b>Algorithm.</b> Colours are brought to linear light, lifted by a little flare ({@code (c + 0.005) / 1.005}) so that darks count as the eye
+ * sees them, averaged over 3 × 3 pixels and taken to OKLab (Ottosson, 2020); a distance above the tolerance counts. Pixels that differ only
+ * because an edge is smoothed differently do not: those between a darker and a lighter neighbour, of which one lies in an even area, in both
+ * pictures (after Vyšniauskas, 2009). Means are taken only where, among the 3 × 3 pixels, raw colours differ by more than that.
+ */
+final class PixelDifference {
+  private static final int STEPS = 4_096;
+  private static final float[] LINEAR = new float[256];
+  private static final float[] CUBE_ROOT = new float[STEPS + 2];
+  /** How much lighter or darker a neighbour must be to make an edge, of 255 · 256. */
+  private static final int EDGE = 256 * 3;
+  /** What two pixels hardly differ by, of 255 · 256. */
+  private static final int HARDLY = 256 * 40;
+
+  static {
+    for (int i = 0; i < 256; i++) {
+      double c = i / 255.0;
+      double linear = c <= 0.04045 ? c / 12.92 : Math.pow((c + 0.055) / 1.055, 2.4);
+      LINEAR[i] = (float) ((linear + 0.005) / 1.005);
+    }
+    for (int i = 0; i < CUBE_ROOT.length; i++) {
+      CUBE_ROOT[i] = (float) Math.cbrt((double) i / STEPS);
+    }
+  }
+
+  private final Raster a;
+  private final Raster b;
+  private final int dx;
+  private final int dy;
+  private final float tolerance;
+
+  /**
+   * Lays the second picture on the first.
+   *
+   * @param dx by how many pixels the second lies further right
+   * @param dy by how many further down
+   * @param tolerance the distance in OKLab up to which colours are the same
+   */
+  PixelDifference(Raster a, Raster b, int dx, int dy, double tolerance) {
+    this.a = a;
+    this.b = b;
+    this.dx = dx;
+    this.dy = dy;
+    this.tolerance = (float) tolerance;
+  }
+
+  /** The pixels of the first picture that differ, where both are. */
+  Bits differing() {
+    Bits raw = raw();
+    Bits result = new Bits(a.width(), a.height());
+    long[] wanted = new long[raw.words()];
+    for (int y = top(); y < bottom(); y++) {
+      if (raw.around(y, wanted)) {
+        row(y, wanted, result);
+      }
+    }
+    return result;
+  }
+
+  private int top() {
+    return Math.max(0, -dy);
+  }
+
+  private int bottom() {
+    return Math.min(a.height(), b.height() - dy);
+  }
+
+  private int left() {
+    return Math.max(0, -dx);
+  }
+
+  private int right() {
+    return Math.min(a.width(), b.width() - dx);
+  }
+
+  /** The pixels whose raw colours differ by more than how an edge is smoothed. */
+  private Bits raw() {
+    Bits bits = new Bits(a.width(), a.height());
+    for (int y = top(); y < bottom(); y++) {
+      int from = y * a.width();
+      int other = (y + dy) * b.width() + dx;
+      int end = right();
+      int x = left();
+      while (x < end) {
+        int same = Arrays.mismatch(a.rgb(), from + x, from + end, b.rgb(), other + x, other + end);
+        if (same < 0) {
+          break;
+        }
+        x += same;
+        for (; x < end && a.rgb()[from + x] != b.rgb()[other + x]; x++) {
+          if (!onlySmoothed(x, y)) {
+            bits.set(x, y);
+          }
+        }
+      }
+    }
+    return bits;
+  }
+
+  /** Whether a pixel smooths an edge in both pictures; in one is enough where they hardly differ, since an edge may end at a pixel's. */
+  private boolean onlySmoothed(int x, int y) {
+    boolean first = smoothed(a, x, y);
+    boolean second = smoothed(b, x + dx, y + dy);
+    return first && second || (first || second) && Math.abs(AreaMean.light(a.at(x, y)) - AreaMean.light(b.at(x + dx, y + dy))) < HARDLY;
+  }
+
+  private void row(int y, long[] wanted, Bits result) {
+    for (int word = 0; word < wanted.length; word++) {
+      for (long left = wanted[word]; left != 0; left &= left - 1) {
+        int x = word * 64 + Long.numberOfTrailingZeros(left);
+        if (x >= left() && x < right() && differs(x, y)) {
+          result.set(x, y);
+        }
+      }
+    }
+  }
+
+  /** Whether the means around a pixel are further apart than the tolerance. */
+  private boolean differs(int x, int y) {
+    float r1 = 0;
+    float g1 = 0;
+    float b1 = 0;
+    float r2 = 0;
+    float g2 = 0;
+    float b2 = 0;
+    for (int j = -1; j <= 1; j++) {
+      int row = Math.max(top(), Math.min(bottom() - 1, y + j));
+      int first = row * a.width();
+      int second = (row + dy) * b.width() + dx;
+      for (int i = -1; i <= 1; i++) {
+        int column = Math.max(left(), Math.min(right() - 1, x + i));
+        int p = a.rgb()[first + column];
+        int q = b.rgb()[second + column];
+        r1 += LINEAR[p >> 16 & 255];
+        g1 += LINEAR[p >> 8 & 255];
+        b1 += LINEAR[p & 255];
+        r2 += LINEAR[q >> 16 & 255];
+        g2 += LINEAR[q >> 8 & 255];
+        b2 += LINEAR[q & 255];
+      }
+    }
+    return distance(r1 / 9, g1 / 9, b1 / 9, r2 / 9, g2 / 9, b2 / 9) > tolerance;
+  }
+
+  private static float distance(float r1, float g1, float b1, float r2, float g2, float b2) {
+    float l = root(0.4122214708f * r1 + 0.5363325363f * g1 + 0.0514459929f * b1) - root(0.4122214708f * r2 + 0.5363325363f * g2 + 0.0514459929f * b2);
+    float m = root(0.2119034982f * r1 + 0.6806995451f * g1 + 0.1073969566f * b1) - root(0.2119034982f * r2 + 0.6806995451f * g2 + 0.1073969566f * b2);
+    float s = root(0.0883024619f * r1 + 0.2817188376f * g1 + 0.6299787005f * b1) - root(0.0883024619f * r2 + 0.2817188376f * g2 + 0.6299787005f * b2);
+    float light = 0.2104542553f * l + 0.7936177850f * m - 0.0040720468f * s;
+    float green = 1.9779984951f * l - 2.4285922050f * m + 0.4505937099f * s;
+    float blue = 0.0259040371f * l + 0.7827717662f * m - 0.8086757660f * s;
+    return (float) Math.sqrt(light * light + green * green + blue * blue);
+  }
+
+  private static float root(float value) {
+    float at = value * STEPS;
+    int step = (int) at;
+    return CUBE_ROOT[step] + (at - step) * (CUBE_ROOT[step + 1] - CUBE_ROOT[step]);
+  }
+
+  /** Whether a pixel smooths an edge: it has a darker and a lighter neighbour, and one of the two lies in an even area. */
+  private static boolean smoothed(Raster picture, int x, int y) {
+    int here = AreaMean.light(picture.at(x, y));
+    int darkest = 0;
+    int lightest = 0;
+    int dark = -1;
+    int light = -1;
+    int even = 0;
+    for (int row = Math.max(0, y - 1); row <= Math.min(picture.height() - 1, y + 1); row++) {
+      for (int column = Math.max(0, x - 1); column <= Math.min(picture.width() - 1, x + 1); column++) {
+        int against = AreaMean.light(picture.at(column, row)) - here;
+        even += Math.abs(against) < EDGE ? 1 : 0;
+        if (against < darkest) {
+          darkest = against;
+          dark = row * picture.width() + column;
+        }
+        if (against > lightest) {
+          lightest = against;
+          light = row * picture.width() + column;
+        }
+      }
+    }
+    return even <= 4 && darkest <= -EDGE && lightest >= EDGE && (inEvenArea(picture, dark) || inEvenArea(picture, light));
+  }
+
+  private static boolean inEvenArea(Raster picture, int at) {
+    int x = at % picture.width();
+    int y = at / picture.width();
+    int here = AreaMean.light(picture.rgb()[at]);
+    int even = 0;
+    for (int row = Math.max(0, y - 1); row <= Math.min(picture.height() - 1, y + 1); row++) {
+      for (int column = Math.max(0, x - 1); column <= Math.min(picture.width() - 1, x + 1); column++) {
+        even += Math.abs(AreaMean.light(picture.at(column, row)) - here) < EDGE ? 1 : 0;
+      }
+    }
+    return even > 3;
+  }
+}

@@ -1,0 +1,10 @@
+package app.clearpane.core.compare;
+
+/**
+ * A part of a page that differs between two versions.
+ *
+ * @param box around it, in fractions of the page both versions share
+ * @param share how much of the box differs, above 0 up to 1
+ * @param words whether only its words say so: text that differs where the pixels do not, or too little to count
+ */
+public record Region(Box box, double share, boolean words) {}
