@@ -1,5 +1,8 @@
 package app.clearpane.core.markup;
 
+import java.util.DoubleSummaryStatistics;
+import java.util.List;
+
 /**
  * Where a mark is: a page and a shape on it, in fractions of the upright page from its top left corner (M1).
  */
@@ -54,6 +57,86 @@ public sealed interface Place {
       return y + height / 2;
     }
   }
+
+  /**
+   * An ellipse in a box with its sides along the page's.
+   *
+   * @param width above 0; the right edge may not leave the page
+   * @param height above 0; the lower edge may not leave the page
+   */
+  record Ellipse(int page, double x, double y, double width, double height) implements Place {
+    public Ellipse {
+      onPage(page, x, y, x + width, y + height);
+      if (width <= 0 || height <= 0) {
+        throw new OutOfRange("an ellipse needs a width and a height above 0, got " + width + " × " + height);
+      }
+    }
+
+    @Override
+    public double centreX() {
+      return x + width / 2;
+    }
+
+    @Override
+    public double centreY() {
+      return y + height / 2;
+    }
+  }
+
+  /** A straight line between two spots. */
+  record Line(int page, double fromX, double fromY, double toX, double toY) implements Place {
+    public Line {
+      onPage(page, fromX, fromY, toX, toY);
+    }
+
+    @Override
+    public double centreX() {
+      return (fromX + toX) / 2;
+    }
+
+    @Override
+    public double centreY() {
+      return (fromY + toY) / 2;
+    }
+  }
+
+  /**
+   * A line drawn by hand.
+   *
+   * @param spots in the order they were drawn, 2 to 10,000
+   */
+  record Freehand(int page, List<Spot> spots) implements Place {
+    /** The most spots one line may have. */
+    public static final int MOST_SPOTS = 10_000;
+
+    public Freehand {
+      spots = List.copyOf(spots);
+      if (spots.size() < 2 || spots.size() > MOST_SPOTS) {
+        throw new OutOfRange("a line drawn by hand has 2 to " + MOST_SPOTS + " spots, got " + spots.size());
+      }
+      spots.forEach(spot -> onPage(page, spot.x, spot.y));
+    }
+
+    /** The line as it was drawn, without the spots that are not needed to tell its course. */
+    public static Freehand drawn(int page, List<Spot> spots) {
+      return new Freehand(page, Simplified.of(spots));
+    }
+
+    @Override
+    public double centreX() {
+      DoubleSummaryStatistics across = spots.stream().mapToDouble(Spot::x).summaryStatistics();
+      return (across.getMin() + across.getMax()) / 2;
+    }
+
+    @Override
+    public double centreY() {
+      DoubleSummaryStatistics down = spots.stream().mapToDouble(Spot::y).summaryStatistics();
+      return (down.getMin() + down.getMax()) / 2;
+    }
+  }
+
+  /** A spot on a page, in fractions of its width and height. */
+  record Spot(double x, double y) {}
 
   /** An arrow from its tail to its tip. What it is about lies at the tip. */
   record Arrow(int page, double fromX, double fromY, double toX, double toY) implements Place {

@@ -79,11 +79,11 @@ class ChangeMapTest {
 
   @Test
   void overlooksEdgesThatAreOnlySmoothedDifferently() {
-    BufferedImage before = new BufferedImage(WIDTH, 800, BufferedImage.TYPE_INT_RGB);
+    BufferedImage before = new BufferedImage(800, 400, BufferedImage.TYPE_INT_RGB);
     shapes(before, 1, RenderingHints.VALUE_ANTIALIAS_ON);
-    BufferedImage large = new BufferedImage(WIDTH * 4, 3_200, BufferedImage.TYPE_INT_RGB);
-    shapes(large, 4, RenderingHints.VALUE_ANTIALIAS_OFF);
-    Raster after = Drawn.raster(large).narrowedTo(WIDTH);
+    BufferedImage large = new BufferedImage(6_400, 3_200, BufferedImage.TYPE_INT_RGB);
+    shapes(large, 8, RenderingHints.VALUE_ANTIALIAS_OFF);
+    Raster after = Drawn.raster(large).narrowedTo(800);
     ChangeMap map = ChangeMap.of(Drawn.raster(before), after);
     assertThat(Arrays.mismatch(Drawn.raster(before).rgb(), after.rgb())).as("they do differ").isNotNegative();
     System.out.printf("%-34s %3d regions, %6.3f %% changed%n", "edges smoothed differently", map.regions().size(), map.share() * 100);
@@ -98,11 +98,11 @@ class ChangeMapTest {
     g.fillRect(0, 0, image.getWidth(), image.getHeight());
     g.scale(scale, scale);
     g.setColor(new Color(0x22282C));
-    g.fill(new java.awt.geom.Ellipse2D.Double(400.3, 120.5, 500.4, 219.8));
+    g.fill(new java.awt.geom.Ellipse2D.Double(200.3, 60.7, 250, 110));
     g.setStroke(new java.awt.BasicStroke(3.3f));
-    g.draw(new java.awt.geom.Line2D.Double(60.5, 700.2, 1_500.1, 420.9));
+    g.draw(new java.awt.geom.Line2D.Double(30.5, 350.2, 750.1, 210.9));
     g.setColor(new Color(0xA8321F));
-    g.draw(new java.awt.geom.Line2D.Double(100.2, 90.4, 380.6, 660.3));
+    g.draw(new java.awt.geom.Line2D.Double(50.2, 45.4, 190.6, 330.3));
     g.dispose();
   }
 
