@@ -1,5 +1,7 @@
 package app.clearpane.core.compare;
 
+import app.clearpane.core.markup.Box;
+import app.clearpane.core.markup.Place;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -96,12 +98,9 @@ public record ChangeMap(List<Region> regions, double share, boolean aligned, boo
   }
 
   /** Where a spot of the earlier page is on the later one: both in fractions of their page, 0 to 1. */
-  public Spot across(double x, double y) {
-    return new Spot(within(x + dx), within((y * beforeHeight + dy) / afterHeight));
+  public Place.Spot across(double x, double y) {
+    return new Place.Spot(within(x + dx), within((y * beforeHeight + dy) / afterHeight));
   }
-
-  /** A spot on a page. */
-  public record Spot(double x, double y) {}
 
   private static double within(double fraction) {
     return Math.min(1, Math.max(0, fraction));

@@ -1,5 +1,7 @@
 package app.clearpane.core.compare;
 
+import app.clearpane.core.markup.Box;
+
 /**
  * A part of a page that differs between two versions.
  *

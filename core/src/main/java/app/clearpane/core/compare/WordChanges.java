@@ -1,5 +1,6 @@
 package app.clearpane.core.compare;
 
+import app.clearpane.core.markup.Box;
 import com.github.difflib.DiffUtils;
 import com.github.difflib.patch.AbstractDelta;
 import com.github.difflib.patch.Patch;

@@ -2,6 +2,7 @@ package app.clearpane.core.markup;
 
 import java.util.DoubleSummaryStatistics;
 import java.util.List;
+import java.util.function.UnaryOperator;
 
 /**
  * Where a mark is: a page and a shape on it, in fractions of the upright page from its top left corner (M1).
@@ -15,6 +16,14 @@ public sealed interface Place {
 
   /** The middle from left to right, in fractions of the page's width. */
   double centreX();
+
+  /**
+   * The same shape on another page, each of its spots brought there.
+   *
+   * @param bring may not leave the page
+   * @return a point where a box would have no size any more
+   */
+  Place brought(int toPage, UnaryOperator<Spot> bring);
 
   /** A spot. */
   record Point(int page, double x, double y) implements Place {
@@ -30,6 +39,12 @@ public sealed interface Place {
     @Override
     public double centreY() {
       return y;
+    }
+
+    @Override
+    public Place brought(int toPage, UnaryOperator<Spot> bring) {
+      Spot spot = bring.apply(new Spot(x, y));
+      return new Point(toPage, spot.x, spot.y);
     }
   }
 
@@ -56,6 +71,13 @@ public sealed interface Place {
     public double centreY() {
       return y + height / 2;
     }
+
+    @Override
+    public Place brought(int toPage, UnaryOperator<Spot> bring) {
+      Spot from = bring.apply(new Spot(x, y));
+      Spot to = bring.apply(new Spot(x + width, y + height));
+      return to.x > from.x && to.y > from.y ? new Rectangle(toPage, from.x, from.y, to.x - from.x, to.y - from.y) : new Point(toPage, from.x, from.y);
+    }
   }
 
   /**
@@ -81,6 +103,13 @@ public sealed interface Place {
     public double centreY() {
       return y + height / 2;
     }
+
+    @Override
+    public Place brought(int toPage, UnaryOperator<Spot> bring) {
+      Spot from = bring.apply(new Spot(x, y));
+      Spot to = bring.apply(new Spot(x + width, y + height));
+      return to.x > from.x && to.y > from.y ? new Ellipse(toPage, from.x, from.y, to.x - from.x, to.y - from.y) : new Point(toPage, from.x, from.y);
+    }
   }
 
   /** A straight line between two spots. */
@@ -97,6 +126,13 @@ public sealed interface Place {
     @Override
     public double centreY() {
       return (fromY + toY) / 2;
+    }
+
+    @Override
+    public Place brought(int toPage, UnaryOperator<Spot> bring) {
+      Spot from = bring.apply(new Spot(fromX, fromY));
+      Spot to = bring.apply(new Spot(toX, toY));
+      return new Line(toPage, from.x, from.y, to.x, to.y);
     }
   }
 
@@ -133,6 +169,11 @@ public sealed interface Place {
       DoubleSummaryStatistics down = spots.stream().mapToDouble(Spot::y).summaryStatistics();
       return (down.getMin() + down.getMax()) / 2;
     }
+
+    @Override
+    public Place brought(int toPage, UnaryOperator<Spot> bring) {
+      return new Freehand(toPage, spots.stream().map(bring).toList());
+    }
   }
 
   /** A spot on a page, in fractions of its width and height. */
@@ -152,6 +193,13 @@ public sealed interface Place {
     @Override
     public double centreY() {
       return (fromY + toY) / 2;
+    }
+
+    @Override
+    public Place brought(int toPage, UnaryOperator<Spot> bring) {
+      Spot from = bring.apply(new Spot(fromX, fromY));
+      Spot to = bring.apply(new Spot(toX, toY));
+      return new Arrow(toPage, from.x, from.y, to.x, to.y);
     }
   }
 

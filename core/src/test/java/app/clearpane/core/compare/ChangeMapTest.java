@@ -3,6 +3,8 @@ package app.clearpane.core.compare;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import app.clearpane.core.markup.Box;
+import app.clearpane.core.markup.Place;
 import java.awt.Color;
 import java.awt.Graphics2D;
 import java.awt.RenderingHints;
@@ -121,7 +123,7 @@ class ChangeMapTest {
     assertThat(map.dx() * WIDTH).isCloseTo(dx, within(0.26));
     assertThat(map.dy() * HEIGHT).isCloseTo(dy, within(0.26));
     assertThat(map.share()).isLessThan(0.002);
-    ChangeMap.Spot there = map.across(0.5, 0.5);
+    Place.Spot there = map.across(0.5, 0.5);
     assertThat(there.x()).isCloseTo(0.5 + dx / WIDTH, within(0.0002));
     assertThat(there.y()).isCloseTo(0.5 + dy / HEIGHT, within(0.0002));
   }

@@ -1,4 +1,4 @@
-package app.clearpane.core.compare;
+package app.clearpane.core.markup;
 
 /**
  * A rectangle in fractions of a page's width and height from its top left corner.
