@@ -6,6 +6,9 @@ const GAP = 12;
 const NOTE_WIDTH = 244;
 const SVG = "http://www.w3.org/2000/svg";
 const INTENTS = ["change", "question", "idea", "keep"];
+const BOXES = ["RECTANGLE", "ELLIPSE"];
+const MOST_SPOTS = 10000;
+const TOOLS = { p: "POINT", r: "RECTANGLE", e: "ELLIPSE", a: "ARROW", l: "LINE", f: "FREEHAND" };
 
 class Table {
   constructor(root) {
@@ -118,7 +121,7 @@ class Table {
       .map(({ note, shape }) => ({ note, shape, id: note.dataset.note, x: Number(shape.dataset.x), y: Number(shape.dataset.y), kind: INTENTS.find(k => note.classList.contains(k)), settled: note.classList.contains("settled") }));
     if (this.form && !this.form.hidden) {
       const value = name => Number(this.form.elements[name].value);
-      const half = this.form.elements.shape.value === "RECTANGLE" ? 0.5 : 0;
+      const half = BOXES.includes(this.form.elements.shape.value) ? 0.5 : 0;
       all.push({ note: this.form, id: "new", x: (value("x1") + value("x2") * half) * 1000, y: (value("y1") + value("y2") * half) * this.height, kind: "new", settled: false });
     }
     return all;
@@ -139,6 +142,10 @@ class Table {
   /** Leaders end at the near edge of a rectangle, at the middle of anything else. */
   edgeX(entry, side) {
     const box = entry.shape?.querySelector("rect");
+    const round = entry.shape?.querySelector("ellipse");
+    if (round) {
+      return entry.x + (side === "LEFT" ? -1 : 1) * Number(round.getAttribute("rx"));
+    }
     return box ? Number(box.getAttribute("x")) + (side === "LEFT" ? 0 : Number(box.getAttribute("width"))) : entry.x;
   }
 
@@ -198,37 +205,49 @@ class Table {
     if (this.tool && event.button === 0) {
       event.preventDefault();
       this.start = this.spot(event);
+      this.trace = [this.start];
       this.sheet.setPointerCapture(event.pointerId);
     }
   }
 
   move(event) {
     if (this.tool && this.start) {
-      this.draw(this.start, this.spot(event));
+      this.follow(this.spot(event));
     }
   }
 
   up(event) {
     if (this.tool && this.start) {
-      this.place(this.start, this.spot(event));
+      const to = this.spot(event);
+      this.follow(to);
+      this.place(this.start, to);
     }
   }
 
+  /** Draws on to a spot; a line drawn by hand keeps every spot it came by. */
+  follow(to) {
+    if (this.tool === "FREEHAND" && this.trace.length < MOST_SPOTS) {
+      this.trace.push(to);
+    }
+    this.draw(this.start, to);
+  }
+
   place(from, to) {
-    const far = Math.hypot(to.x - from.x, to.y - from.y) > 0.008;
+    const far = Math.hypot(to.x - from.x, to.y - from.y) > 0.008 || this.tool === "FREEHAND" && this.trace.length > 8;
     const shape = this.tool === "POINT" || !far ? "POINT" : this.tool;
+    const box = BOXES.includes(shape);
+    const line = shape === "ARROW" || shape === "LINE";
     const set = (name, value) => (this.form.elements[name].value = value);
     set("shape", shape);
-    set("x1", shape === "RECTANGLE" ? Math.min(from.x, to.x) : from.x);
-    set("y1", shape === "RECTANGLE" ? Math.min(from.y, to.y) : from.y);
-    set("x2", shape === "RECTANGLE" ? Math.max(0.001, Math.abs(to.x - from.x)) : shape === "ARROW" ? to.x : 0);
-    set("y2", shape === "RECTANGLE" ? Math.max(0.001, Math.abs(to.y - from.y)) : shape === "ARROW" ? to.y : 0);
-    const drawn = this.tool;
+    set("x1", box ? Math.min(from.x, to.x) : from.x);
+    set("y1", box ? Math.min(from.y, to.y) : from.y);
+    set("x2", box ? Math.max(0.001, Math.abs(to.x - from.x)) : line ? to.x : 0);
+    set("y2", box ? Math.max(0.001, Math.abs(to.y - from.y)) : line ? to.y : 0);
+    set("spots", shape === "FREEHAND" ? this.trace.map(spot => `${spot.x.toFixed(5)},${spot.y.toFixed(5)}`).join(" ") : "");
     this.choose(null);
     this.tool = shape;
     this.draw(from, to);
     this.tool = null;
-    this.lastTool = drawn;
     this.form.hidden = false;
     this.layOut();
     this.form.elements.note.focus({ preventScroll: this.page.clientWidth >= WIDE });
@@ -242,10 +261,15 @@ class Table {
       Object.entries(attributes).forEach(([key, value]) => element.setAttribute(key, value));
       return element;
     };
-    const element = this.tool === "RECTANGLE"
-      ? make("rect", { x: x(Math.min(from.x, to.x)), y: y(Math.min(from.y, to.y)), width: x(Math.abs(to.x - from.x)), height: y(Math.abs(to.y - from.y)) })
-      : this.tool === "ARROW" ? make("path", { d: `M${x(from.x)} ${y(from.y)}L${x(to.x)} ${y(to.y)}` }) : make("circle", { cx: x(to.x), cy: y(to.y), r: 9 });
-    this.drawing.replaceChildren(element);
+    const shapes = {
+      RECTANGLE: () => make("rect", { x: x(Math.min(from.x, to.x)), y: y(Math.min(from.y, to.y)), width: x(Math.abs(to.x - from.x)), height: y(Math.abs(to.y - from.y)) }),
+      ELLIPSE: () => make("ellipse", { cx: x((from.x + to.x) / 2), cy: y((from.y + to.y) / 2), rx: x(Math.abs(to.x - from.x) / 2), ry: y(Math.abs(to.y - from.y) / 2) }),
+      ARROW: () => make("path", { d: `M${x(from.x)} ${y(from.y)}L${x(to.x)} ${y(to.y)}` }),
+      LINE: () => make("path", { d: `M${x(from.x)} ${y(from.y)}L${x(to.x)} ${y(to.y)}` }),
+      FREEHAND: () => make("path", { d: (this.trace || [from, to]).map((spot, i) => `${i ? "L" : "M"}${x(spot.x)} ${y(spot.y)}`).join("") }),
+      POINT: () => make("circle", { cx: x(to.x), cy: y(to.y), r: 9 })
+    };
+    this.drawing.replaceChildren(shapes[this.tool]());
   }
 
   cancel() {
@@ -275,9 +299,12 @@ class Table {
   }
 
   action(event) {
-    const tools = this.form ? { p: "POINT", r: "RECTANGLE", a: "ARROW" } : {};
-    if (tools[event.key]) {
-      return () => this.choose(tools[event.key]);
+    if (this.form && TOOLS[event.key]) {
+      return () => this.choose(TOOLS[event.key]);
+    }
+    const changes = this.page.querySelector("[data-changes]");
+    if (changes && (event.key === "d" || event.key === "w")) {
+      return () => { changes.href += event.key === "w" ? "&as=wipe" : ""; changes.click(); };
     }
     if (/^[1-9]$/.test(event.key)) {
       const link = this.page.querySelector(`[data-version-number="${event.key}"]`);
@@ -297,11 +324,16 @@ class Table {
     if (moves[event.key]) {
       const within = value => Math.min(1, Math.max(0, value));
       this.cursor = { x: within(at.x + moves[event.key][0]), y: within(at.y + moves[event.key][1]) };
-      this.draw(this.start || this.cursor, this.cursor);
+      if (this.start) {
+        this.follow(this.cursor);
+      } else {
+        this.draw(this.cursor, this.cursor);
+      }
     } else if (this.tool === "POINT" || this.start) {
       this.place(this.start || at, at);
     } else {
       this.start = at;
+      this.trace = [at];
       this.draw(at, at);
     }
   }

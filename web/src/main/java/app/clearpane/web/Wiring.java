@@ -4,6 +4,7 @@ import app.clearpane.store.agency.Notes;
 import app.clearpane.store.agency.People;
 import app.clearpane.store.agency.WaysIn;
 import app.clearpane.store.clearance.Releases;
+import app.clearpane.store.compare.Comparisons;
 import app.clearpane.store.deliverable.Deliverables;
 import app.clearpane.store.deliverable.Drawings;
 import app.clearpane.store.deliverable.clientside.VisibleDeliverables;
@@ -21,6 +22,7 @@ import app.clearpane.store.files.ProjectFiles;
 import app.clearpane.store.files.Vault;
 import app.clearpane.store.files.clientside.VisibleFiles;
 import app.clearpane.store.markup.Markups;
+import app.clearpane.store.markup.Rulings;
 import app.clearpane.store.markup.clientside.VisibleMarkups;
 import app.clearpane.store.plan.Agreements;
 import app.clearpane.store.plan.BroughtTables;
@@ -159,6 +161,16 @@ class Wiring {
   @Bean
   Markups markups(DSLContext db) {
     return new Markups(db);
+  }
+
+  @Bean
+  Rulings rulings(DSLContext db) {
+    return new Rulings(db);
+  }
+
+  @Bean
+  Comparisons comparisons(DSLContext db) {
+    return new Comparisons(db);
   }
 
   @Bean

@@ -6,6 +6,8 @@ public enum Condition {
   SIGNED,
   /** (2) No Change markup open, taken on or fixed. */
   NO_CHANGE_LEFT,
+  /** (3) No clash without a ruling. */
+  NO_CLASH_OPEN,
   /** (6) The stored bytes still hash to the signed SHA-256. */
   SAME_BYTES
 }

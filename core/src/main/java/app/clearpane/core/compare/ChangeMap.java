@@ -20,17 +20,21 @@ import java.util.List;
  * @param dy by how much further down, in heights of the shared frame
  * @param beforeHeight the height of the earlier page in heights of the shared frame, above 0 up to 1
  * @param afterHeight that of the later page
+ * @param ratio the height of the shared frame over its width
  */
-public record ChangeMap(List<Region> regions, double share, boolean aligned, boolean scaled, double dx, double dy, double beforeHeight, double afterHeight) {
+public record ChangeMap(List<Region> regions, double share, boolean aligned, boolean scaled, double dx, double dy, double beforeHeight, double afterHeight, double ratio) {
   private static final double TOLERANCE = 0.02;
   /** Where one was made smaller or both are moved by parts of a pixel: drawing anew softens them differently. */
   private static final double TOLERANCE_WHEN_REDRAWN = 0.06;
 
-  /** Two pages with the same bytes. */
-  public static final ChangeMap NOTHING = new ChangeMap(List.of(), 0, true, false, 0, 0, 1, 1);
 
   public ChangeMap {
     regions = List.copyOf(regions);
+  }
+
+  /** Two pages with the same picture. @param ratio their height over their width */
+  public static ChangeMap nothing(double ratio) {
+    return new ChangeMap(List.of(), 0, true, false, 0, 0, 1, 1, ratio);
   }
 
   /** Compares two pages. The same pages the other way round give the same regions. */
@@ -62,7 +66,7 @@ public record ChangeMap(List<Region> regions, double share, boolean aligned, boo
       regions.add(new Region(new Box(0, low / height, 1, 1 - low / height), 1, false));
       regions.sort(Comparator.comparingDouble((Region region) -> region.box().area()).reversed());
     }
-    return new ChangeMap(regions, differing / (width * height), laid.aligned(), laid.scaled(), laid.dx() / width, laid.dy() / height, a.height() / height, b.height() / height);
+    return new ChangeMap(regions, differing / (width * height), laid.aligned(), laid.scaled(), laid.dx() / width, laid.dy() / height, a.height() / height, b.height() / height, height / width);
   }
 
   /** Whether nothing differs. */
@@ -80,11 +84,22 @@ public record ChangeMap(List<Region> regions, double share, boolean aligned, boo
       }
     }
     all.sort(Comparator.comparingDouble((Region region) -> region.box().area()).reversed());
-    return new ChangeMap(all, share, aligned, scaled, dx, dy, beforeHeight, afterHeight);
+    return new ChangeMap(all, share, aligned, scaled, dx, dy, beforeHeight, afterHeight, ratio);
   }
 
   private static boolean meets(Box a, Box b) {
     return a.x() <= b.right() && b.x() <= a.right() && a.y() <= b.bottom() && b.y() <= a.bottom();
+  }
+
+  /** What changed where a mark stands on the earlier page (C4). */
+  public Touch touch(Place ofBefore) {
+    return Touch.of(ofBefore, regions.stream().map(region -> before(region.box())).toList(), ratio * beforeHeight);
+  }
+
+  /** The regions at which none of these places on the earlier page asked for anything. */
+  public List<Region> unasked(List<Place> asked) {
+    List<Box> boxes = Touch.unasked(asked, regions.stream().map(region -> before(region.box())).toList(), ratio * beforeHeight);
+    return regions.stream().filter(region -> boxes.contains(before(region.box()))).toList();
   }
 
   /** A box of the shared frame on the earlier page, in fractions of it. */
@@ -95,6 +110,16 @@ public record ChangeMap(List<Region> regions, double share, boolean aligned, boo
   /** A box of the shared frame on the later page, in fractions of it. */
   public Box after(Box box) {
     return new Box(box.x() + dx / 2, (box.y() + dy / 2) / afterHeight, box.width(), box.height() / afterHeight).onPage();
+  }
+
+  /** A box of the earlier page in the shared frame. */
+  public Box fromBefore(Box box) {
+    return new Box(box.x() + dx / 2, box.y() * beforeHeight + dy / 2, box.width(), box.height() * beforeHeight);
+  }
+
+  /** A box of the later page in the shared frame. */
+  public Box fromAfter(Box box) {
+    return new Box(box.x() - dx / 2, box.y() * afterHeight - dy / 2, box.width(), box.height() * afterHeight);
   }
 
   /** Where a spot of the earlier page is on the later one: both in fractions of their page, 0 to 1. */

@@ -1,15 +1,17 @@
 package app.clearpane.core.compare;
 
-import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Objects;
 
 /**
  * Gathers differing pixels into regions (C3): gaps close, what touches in eight directions belongs together, noise is left out, and regions
  * near each other join.
  *
  * <p><b>Algorithm.</b> Each row becomes runs, runs nearer than the gap being one; a run joins those of the rows below it within the gap that it
- * touches (union-find). Boxes nearer than the joining distance are merged until none is.
+ * touches (union-find). What is left after noise is joined the same way over the joining distance, so that it is the parts themselves that must
+ * be near, not the boxes around them.
  */
 final class Regions {
   /** The width of page that the pixel figures below are said for. */
@@ -17,14 +19,11 @@ final class Regions {
   private static final double GAP = 6;
   private static final double NOISE = 12;
   private static final double JOIN = 16;
-  /** More pieces than this are not joined pair by pair: the whole page differs. */
-  private static final int MOST_PIECES = 4_000;
-
   private final Bits bits;
   private final int gap;
   private final double noise;
-  private final double join;
-  private final IntList runs = new IntList();
+  private final int join;
+  private IntList runs = new IntList();
   private final int[] firstOfRow;
   private int[] parent = new int[0];
 
@@ -33,7 +32,7 @@ final class Regions {
     this.bits = bits;
     gap = (int) Math.round(GAP * scale);
     noise = NOISE * scale * scale;
-    join = JOIN * scale;
+    join = (int) Math.round(JOIN * scale);
     firstOfRow = new int[bits.height() + 1];
   }
 
@@ -45,12 +44,6 @@ final class Regions {
   record Piece(int left, int top, int right, int bottom, long pixels) {
     Piece with(Piece other) {
       return new Piece(Math.min(left, other.left), Math.min(top, other.top), Math.max(right, other.right), Math.max(bottom, other.bottom), pixels + other.pixels);
-    }
-
-    private boolean within(Piece other, double distance) {
-      int across = Math.max(Math.max(left - other.right, other.left - right), 0);
-      int down = Math.max(Math.max(top - other.bottom, other.top - bottom), 0);
-      return across * across + down * down < distance * distance;
     }
 
     long area() {
@@ -65,9 +58,10 @@ final class Regions {
 
   private List<Piece> gather() {
     findRuns();
-    connect();
-    List<Piece> pieces = pieces();
-    return joined(pieces).stream().sorted(Comparator.comparingLong(Piece::area).reversed().thenComparingInt(Piece::top).thenComparingInt(Piece::left)).toList();
+    connect(gap, 0);
+    dropNoise();
+    connect(join, join);
+    return pieces().stream().sorted(Comparator.comparingLong(Piece::area).reversed().thenComparingInt(Piece::top).thenComparingInt(Piece::left)).toList();
   }
 
   /** Runs of differing pixels, as left, right (exclusive) and how many differ. */
@@ -91,29 +85,32 @@ final class Regions {
     firstOfRow[bits.height()] = runs.size() / 3;
   }
 
-  private void connect() {
+  /**
+   * Joins runs to those of the rows below.
+   *
+   * @param down how many rows may lie between them
+   * @param across how many columns may, where they do not lie above each other; runs of neighbouring rows always join at their corners
+   */
+  private void connect(int down, int across) {
     parent = new int[runs.size() / 3];
     for (int i = 0; i < parent.length; i++) {
       parent[i] = i;
     }
     for (int y = 0; y < bits.height(); y++) {
-      for (int below = y + 1; below <= Math.min(bits.height() - 1, y + 1 + gap); below++) {
-        connectRows(y, below, below == y + 1 ? 1 : 0);
+      for (int below = y; below <= Math.min(bits.height() - 1, y + 1 + down); below++) {
+        connectRows(y, below, Math.max(across, below == y + 1 ? 1 : 0));
       }
     }
   }
 
-  private void connectRows(int y, int below, int diagonal) {
-    int i = firstOfRow[y];
-    int j = firstOfRow[below];
-    while (i < firstOfRow[y + 1] && j < firstOfRow[below + 1]) {
-      if (runs.get(i * 3) < runs.get(j * 3 + 1) + diagonal && runs.get(j * 3) < runs.get(i * 3 + 1) + diagonal) {
-        union(i, j);
+  private void connectRows(int y, int below, int across) {
+    int first = firstOfRow[below];
+    for (int i = firstOfRow[y]; i < firstOfRow[y + 1]; i++) {
+      while (first < firstOfRow[below + 1] && runs.get(first * 3 + 1) + across <= runs.get(i * 3)) {
+        first++;
       }
-      if (runs.get(i * 3 + 1) < runs.get(j * 3 + 1)) {
-        i++;
-      } else {
-        j++;
+      for (int j = first; j < firstOfRow[below + 1] && runs.get(j * 3) < runs.get(i * 3 + 1) + across; j++) {
+        union(i, j);
       }
     }
   }
@@ -131,6 +128,26 @@ final class Regions {
     return at;
   }
 
+  /** Leaves out the runs that belong to nothing larger than noise, so that they join nothing. */
+  private void dropNoise() {
+    long[] pixels = new long[parent.length];
+    for (int i = 0; i < parent.length; i++) {
+      pixels[find(i)] += runs.get(i * 3 + 2);
+    }
+    IntList left = new IntList();
+    for (int y = 0; y < bits.height(); y++) {
+      int from = firstOfRow[y];
+      firstOfRow[y] = left.size() / 3;
+      for (int i = from; i < firstOfRow[y + 1]; i++) {
+        for (int part = 0; pixels[find(i)] >= noise && part < 3; part++) {
+          left.add(runs.get(i * 3 + part));
+        }
+      }
+    }
+    firstOfRow[bits.height()] = left.size() / 3;
+    runs = left;
+  }
+
   private List<Piece> pieces() {
     Piece[] byRoot = new Piece[parent.length];
     for (int y = 0; y < bits.height(); y++) {
@@ -140,32 +157,7 @@ final class Regions {
         byRoot[root] = byRoot[root] == null ? run : byRoot[root].with(run);
       }
     }
-    List<Piece> kept = new ArrayList<>();
-    for (Piece piece : byRoot) {
-      if (piece != null && piece.pixels >= noise) {
-        kept.add(piece);
-      }
-    }
-    return kept;
-  }
-
-  private List<Piece> joined(List<Piece> pieces) {
-    if (pieces.size() > MOST_PIECES) {
-      return pieces.stream().reduce(Piece::with).stream().toList();
-    }
-    List<Piece> left = new ArrayList<>(pieces);
-    left.sort(Comparator.comparingInt(Piece::top).thenComparingInt(Piece::left));
-    for (int i = 0; i < left.size(); i++) {
-      for (int j = 0; j < left.size(); j++) {
-        if (i != j && left.get(i).within(left.get(j), join)) {
-          left.set(Math.min(i, j), left.get(i).with(left.get(j)));
-          left.remove(Math.max(i, j));
-          i = -1;
-          break;
-        }
-      }
-    }
-    return left;
+    return Arrays.stream(byRoot).filter(Objects::nonNull).toList();
   }
 
   /** Numbers one after another. */
@@ -175,7 +167,7 @@ final class Regions {
 
     void add(int number) {
       if (size == values.length) {
-        values = java.util.Arrays.copyOf(values, size * 2);
+        values = Arrays.copyOf(values, size * 2);
       }
       values[size++] = number;
     }

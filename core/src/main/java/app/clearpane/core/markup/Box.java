@@ -8,6 +8,11 @@ package app.clearpane.core.markup;
  */
 public record Box(double x, double y, double width, double height) {
 
+  /** The box with these two spots in opposite corners. */
+  public static Box between(double x1, double y1, double x2, double y2) {
+    return new Box(Math.min(x1, x2), Math.min(y1, y2), Math.abs(x1 - x2), Math.abs(y1 - y2));
+  }
+
   /** The right edge. */
   public double right() {
     return x + width;

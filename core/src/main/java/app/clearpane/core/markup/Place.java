@@ -11,11 +11,18 @@ public sealed interface Place {
   /** The page, from 1. */
   int page();
 
+  /** The smallest box around it, in fractions of the page. */
+  Box bounds();
+
   /** The height at which its note wants to stand, in fractions of the page's height. */
-  double centreY();
+  default double centreY() {
+    return bounds().y() + bounds().height() / 2;
+  }
 
   /** The middle from left to right, in fractions of the page's width. */
-  double centreX();
+  default double centreX() {
+    return bounds().x() + bounds().width() / 2;
+  }
 
   /**
    * The same shape on another page, each of its spots brought there.
@@ -32,13 +39,8 @@ public sealed interface Place {
     }
 
     @Override
-    public double centreX() {
-      return x;
-    }
-
-    @Override
-    public double centreY() {
-      return y;
+    public Box bounds() {
+      return new Box(x, y, 0, 0);
     }
 
     @Override
@@ -63,13 +65,8 @@ public sealed interface Place {
     }
 
     @Override
-    public double centreX() {
-      return x + width / 2;
-    }
-
-    @Override
-    public double centreY() {
-      return y + height / 2;
+    public Box bounds() {
+      return new Box(x, y, width, height);
     }
 
     @Override
@@ -95,13 +92,8 @@ public sealed interface Place {
     }
 
     @Override
-    public double centreX() {
-      return x + width / 2;
-    }
-
-    @Override
-    public double centreY() {
-      return y + height / 2;
+    public Box bounds() {
+      return new Box(x, y, width, height);
     }
 
     @Override
@@ -119,13 +111,8 @@ public sealed interface Place {
     }
 
     @Override
-    public double centreX() {
-      return (fromX + toX) / 2;
-    }
-
-    @Override
-    public double centreY() {
-      return (fromY + toY) / 2;
+    public Box bounds() {
+      return Box.between(fromX, fromY, toX, toY);
     }
 
     @Override
@@ -159,15 +146,10 @@ public sealed interface Place {
     }
 
     @Override
-    public double centreX() {
+    public Box bounds() {
       DoubleSummaryStatistics across = spots.stream().mapToDouble(Spot::x).summaryStatistics();
-      return (across.getMin() + across.getMax()) / 2;
-    }
-
-    @Override
-    public double centreY() {
       DoubleSummaryStatistics down = spots.stream().mapToDouble(Spot::y).summaryStatistics();
-      return (down.getMin() + down.getMax()) / 2;
+      return Box.between(across.getMin(), down.getMin(), across.getMax(), down.getMax());
     }
 
     @Override
@@ -186,13 +168,8 @@ public sealed interface Place {
     }
 
     @Override
-    public double centreX() {
-      return (fromX + toX) / 2;
-    }
-
-    @Override
-    public double centreY() {
-      return (fromY + toY) / 2;
+    public Box bounds() {
+      return Box.between(fromX, fromY, toX, toY);
     }
 
     @Override

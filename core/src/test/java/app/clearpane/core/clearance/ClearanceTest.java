@@ -12,10 +12,11 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 class ClearanceTest {
-  @ParameterizedTest(name = "{0}, {1} changes, same bytes {2}: {3} open")
-  @CsvSource({"SIGNED, 0, true, 0", "SIGNED_WITH_NOTES, 0, true, 0", "SIGNED, 1, true, 1", "SIGNED, 0, false, 1", "BACK, 0, true, 2", "NOBODY_LEFT, 2, true, 3", ", 0, true, 2"})
-  void isClearedOnlyWhenEveryConditionIsMet(Outcome outcome, int changes, boolean sameBytes, int open) {
-    Clearance clearance = Clearance.of(new Clearance.Facts(Optional.ofNullable(outcome), changes, sameBytes));
+  @ParameterizedTest(name = "{0}, {1} changes, {2} clashes, same bytes {3}: {4} open")
+  @CsvSource({"SIGNED, 0, 0, true, 0", "SIGNED_WITH_NOTES, 0, 0, true, 0", "SIGNED, 1, 0, true, 1", "SIGNED, 0, 1, true, 1", "SIGNED, 0, 0, false, 1", "BACK, 0, 0, true, 2", "NOBODY_LEFT, 2, 0, true, 3",
+    "BACK, 2, 1, true, 4", ", 0, 0, true, 2"})
+  void isClearedOnlyWhenEveryConditionIsMet(Outcome outcome, int changes, int clashes, boolean sameBytes, int open) {
+    Clearance clearance = Clearance.of(new Clearance.Facts(Optional.ofNullable(outcome), changes, clashes, sameBytes));
     assertThat(clearance.open()).isEqualTo(open);
     assertThat(clearance.cleared()).isEqualTo(open == 0);
     assertThat(clearance.findings()).extracting(Clearance.Finding::condition).containsExactly(Condition.values());

@@ -24,7 +24,7 @@ class CarryOverTest {
 
   @Test
   void movesAsThePagesContentMoved() {
-    ChangeMap moved = new ChangeMap(List.of(), 0, true, false, 0.125, -0.25, 1, 1);
+    ChangeMap moved = new ChangeMap(List.of(), 0, true, false, 0.125, -0.25, 1, 1, 1);
     assertThat(CarryOver.of(MARKED, PAGES, Optional.of(moved))).contains(new Place.Rectangle(3, 0.375, 0.25, 0.25, 0.25));
     assertThat(CarryOver.of(new Place.Arrow(1, 0.25, 0.5, 0.5, 0.75), PAGES, Optional.of(moved))).contains(new Place.Arrow(1, 0.375, 0.25, 0.625, 0.5));
     assertThat(CarryOver.of(new Place.Freehand(1, List.of(new Place.Spot(0, 0.25), new Place.Spot(0.5, 0.75))), PAGES, Optional.of(moved)))
@@ -33,13 +33,13 @@ class CarryOverTest {
 
   @Test
   void keepsItsPlaceOnAPageThatBecameHigher() {
-    ChangeMap higher = new ChangeMap(List.of(), 0.5, true, false, 0, 0, 0.5, 1);
+    ChangeMap higher = new ChangeMap(List.of(), 0.5, true, false, 0, 0, 0.5, 1, 1);
     assertThat(CarryOver.of(MARKED, PAGES, Optional.of(higher))).contains(new Place.Rectangle(3, 0.25, 0.25, 0.25, 0.125));
   }
 
   @Test
   void becomesAPointAtTheEdgeWhenItsPlaceLeftThePage() {
-    ChangeMap away = new ChangeMap(List.of(), 0, true, false, 0.9, 0, 1, 1);
+    ChangeMap away = new ChangeMap(List.of(), 0, true, false, 0.9, 0, 1, 1, 1);
     assertThat(CarryOver.of(MARKED, PAGES, Optional.of(away))).contains(new Place.Point(3, 1, 0.5));
   }
 }

@@ -172,7 +172,7 @@ class ChangeMapTest {
 
   @Test
   void letsWordsThatDifferBeRegionsOfAnySize() {
-    ChangeMap map = ChangeMap.NOTHING.withWords(List.of(new Box(0.2, 0.3, 0.01, 0.004)));
+    ChangeMap map = ChangeMap.nothing(1).withWords(List.of(new Box(0.2, 0.3, 0.01, 0.004)));
     assertThat(map.regions()).containsExactly(new Region(new Box(0.2, 0.3, 0.01, 0.004), 1, true));
     assertThat(map.withWords(List.of(new Box(0.205, 0.301, 0.02, 0.002))).regions()).hasSize(1);
   }

@@ -13,6 +13,7 @@ import app.clearpane.core.deliverable.RoundId;
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.exposure.PaneId;
+import app.clearpane.core.files.Sha256;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.signoff.Outcome;
 import app.clearpane.core.signoff.Rule;
@@ -90,6 +91,11 @@ public final class Deliverables {
   /** The versions of a deliverable, oldest first. */
   public List<VersionRow> versions(ItemId deliverable) {
     return VersionRows.where(db, VERSION.DELIVERABLE_ID.eq(deliverable));
+  }
+
+  /** The deliverables that have a version with this content. */
+  public List<ItemId> withContent(Sha256 content) {
+    return db.selectDistinct(VERSION.DELIVERABLE_ID).from(VERSION).where(VERSION.SHA256.eq(content)).orderBy(VERSION.DELIVERABLE_ID).fetch(VERSION.DELIVERABLE_ID);
   }
 
   /** The versions of all deliverables of a project, oldest first. */

@@ -37,6 +37,11 @@ public record MarkupRow(MarkupId id, VersionId version, @Nullable Integer versio
    */
   public record Answer(@Nullable String act, String said, boolean teamOnly, Author author, Instant at) {}
 
+  /** The same mark at another place. */
+  public MarkupRow at(Place other) {
+    return new MarkupRow(id, version, versionNumber, pane, number, teamNumber, other, intent, progress, note, author, fixedIn, fixedInNumber, revision, createdAt, answers);
+  }
+
   /** What it is called. */
   public MarkupLabel label() {
     if (number != null && versionNumber != null) {

@@ -6,12 +6,14 @@ import static app.clearpane.store.schema.Tables.VERSION;
 
 import app.clearpane.core.markup.MarkupId;
 import app.clearpane.core.markup.Place;
+import app.clearpane.core.markup.Spots;
 import app.clearpane.store.schema.tables.Version;
 import java.util.List;
 import java.util.Map;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.Record;
+import org.jspecify.annotations.Nullable;
 
 /** How marks are read, on either side of the glass. */
 public final class MarkupRows {
@@ -66,21 +68,33 @@ public final class MarkupRows {
     return switch (row.get(MARKUP.SHAPE)) {
       case "POINT" -> new Place.Point(page, x1, y1);
       case "RECTANGLE" -> new Place.Rectangle(page, x1, y1, x2, y2);
+      case "ELLIPSE" -> new Place.Ellipse(page, x1, y1, x2, y2);
+      case "LINE" -> new Place.Line(page, x1, y1, x2, y2);
+      case "FREEHAND" -> new Place.Freehand(page, Spots.read(row.get(MARKUP.SPOTS)));
       case "ARROW" -> new Place.Arrow(page, x1, y1, x2, y2);
       default -> throw new IllegalStateException("the database refuses other shapes");
     };
   }
 
-  /** The columns a place is written to. */
-  record Columns(String shape, double x1, double y1, double x2, double y2) {
+  /** The columns a place is written to. @param spots those of a line drawn by hand; null for other shapes */
+  record Columns(String shape, double x1, double y1, double x2, double y2, @Nullable String spots) {
     static Columns of(Place place) {
       if (place instanceof Place.Rectangle r) {
-        return new Columns("RECTANGLE", r.x(), r.y(), r.width(), r.height());
+        return new Columns("RECTANGLE", r.x(), r.y(), r.width(), r.height(), null);
+      }
+      if (place instanceof Place.Ellipse e) {
+        return new Columns("ELLIPSE", e.x(), e.y(), e.width(), e.height(), null);
+      }
+      if (place instanceof Place.Line l) {
+        return new Columns("LINE", l.fromX(), l.fromY(), l.toX(), l.toY(), null);
       }
       if (place instanceof Place.Arrow a) {
-        return new Columns("ARROW", a.fromX(), a.fromY(), a.toX(), a.toY());
+        return new Columns("ARROW", a.fromX(), a.fromY(), a.toX(), a.toY(), null);
       }
-      return new Columns("POINT", place.centreX(), place.centreY(), 0, 0);
+      if (place instanceof Place.Freehand f) {
+        return new Columns("FREEHAND", f.centreX(), f.centreY(), 0, 0, Spots.write(f.spots()));
+      }
+      return new Columns("POINT", place.centreX(), place.centreY(), 0, 0, null);
     }
   }
 }

@@ -77,7 +77,7 @@ public final class Markups {
     MarkupRows.Columns at = MarkupRows.Columns.of(mark.place());
     db.insertInto(MARKUP).set(MARKUP.ID, mark.id()).set(MARKUP.VERSION_ID, mark.version()).set(MARKUP.PANE_ID, mark.pane())
         .set(MARKUP.NUMBER, mark.number()).set(MARKUP.TEAM_NUMBER, mark.teamNumber()).set(MARKUP.PAGE, mark.place().page()).set(MARKUP.SHAPE, at.shape())
-        .set(MARKUP.X1, at.x1()).set(MARKUP.Y1, at.y1()).set(MARKUP.X2, at.x2()).set(MARKUP.Y2, at.y2()).set(MARKUP.INTENT, mark.intent())
+        .set(MARKUP.X1, at.x1()).set(MARKUP.Y1, at.y1()).set(MARKUP.X2, at.x2()).set(MARKUP.Y2, at.y2()).set(MARKUP.SPOTS, at.spots()).set(MARKUP.INTENT, mark.intent())
         .set(MARKUP.PROGRESS, mark.progress()).set(MARKUP.NOTE, mark.note()).set(MARKUP.AUTHOR, mark.author().name())
         .set(MARKUP.AUTHOR_CONTACT, mark.author().contact()).set(MARKUP.AUTHOR_MEMBER, mark.author().member()).set(MARKUP.REVISION, 1)
         .set(MARKUP.CREATED_AT, mark.createdAt()).execute();

@@ -5,6 +5,7 @@ import app.clearpane.store.deliverable.Round;
 import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.store.files.Vault;
 import app.clearpane.web.deliverable.DeliverableState;
+import app.clearpane.web.markup.Clashes;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.Optional;
@@ -14,13 +15,16 @@ import org.springframework.stereotype.Component;
 @Component
 class ClearanceOf {
   private final Vault vault;
+  private final Clashes clashes;
 
-  ClearanceOf(Vault vault) {
+  ClearanceOf(Vault vault, Clashes clashes) {
+    this.clashes = clashes;
     this.vault = vault;
   }
 
   Clearance of(DeliverableState state) {
-    return Clearance.of(new Clearance.Facts(state.round().filter(r -> !r.open()).map(Round::soFar), state.asking(), state.current().filter(this::intact).isPresent()));
+    return Clearance.of(new Clearance.Facts(state.round().filter(r -> !r.open()).map(Round::soFar), state.asking(),
+        state.current().map(version -> clashes.of(version, state.deliverable().pane(), state.marks()).size()).orElse(0), state.current().filter(this::intact).isPresent()));
   }
 
   private boolean intact(VersionRow version) {

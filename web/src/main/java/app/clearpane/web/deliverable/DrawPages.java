@@ -9,6 +9,7 @@ import app.clearpane.web.jobs.Job;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Component;
 
 /** Draws the pages of a file one by one, so that the first can be looked at while the rest is drawn. Takes up where it was stopped. */
@@ -18,8 +19,10 @@ class DrawPages implements Job {
   private final Drawings drawings;
   private final Vault vault;
   private final Progress progress;
+  private final ApplicationEventPublisher events;
 
-  DrawPages(Drawings drawings, Vault vault, Progress progress) {
+  DrawPages(Drawings drawings, Vault vault, Progress progress, ApplicationEventPublisher events) {
+    this.events = events;
     this.drawings = drawings;
     this.vault = vault;
     this.progress = progress;
@@ -35,6 +38,7 @@ class DrawPages implements Job {
     Sha256 source = new Sha256(about);
     drawings.find(source).filter(drawing -> drawing.state() == Drawings.State.WAITING).ifPresent(this::draw);
     progress.moved(source);
+    events.publishEvent(new Drawn(source));
   }
 
   private void draw(Drawings.Drawing drawing) {

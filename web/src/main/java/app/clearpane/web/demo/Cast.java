@@ -380,19 +380,19 @@ class Cast {
   }
 
   static MarkForm point(int page, double x, double y, Intent intent, String note) {
-    return new MarkForm(page, "POINT", x, y, 0, 0, intent.name(), note, "client");
+    return new MarkForm(page, "POINT", x, y, 0, 0, null, intent.name(), note, "client");
   }
 
   static MarkForm rectangle(int page, double x, double y, double width, double height, Intent intent, String note) {
-    return new MarkForm(page, "RECTANGLE", x, y, width, height, intent.name(), note, "client");
+    return new MarkForm(page, "RECTANGLE", x, y, width, height, null, intent.name(), note, "client");
   }
 
   static MarkForm arrow(int page, double fromX, double fromY, double toX, double toY, Intent intent, String note) {
-    return new MarkForm(page, "ARROW", fromX, fromY, toX, toY, intent.name(), note, "client");
+    return new MarkForm(page, "ARROW", fromX, fromY, toX, toY, null, intent.name(), note, "client");
   }
 
   static MarkForm forTeam(MarkForm form) {
-    return new MarkForm(form.page(), form.shape(), form.x1(), form.y1(), form.x2(), form.y2(), form.intent(), form.note(), "team");
+    return new MarkForm(form.page(), form.shape(), form.x1(), form.y1(), form.x2(), form.y2(), form.spots(), form.intent(), form.note(), "team");
   }
 
   void answer(MarkupRow mark, People person, PaneId pane, Optional<MarkupProgress.Act> act, String said) {

@@ -11,6 +11,7 @@ import app.clearpane.store.exposure.clientside.Viewer;
 import app.clearpane.store.exposure.clientside.Viewers;
 import app.clearpane.store.markup.MarkupRow;
 import app.clearpane.store.markup.clientside.VisibleMarkups;
+import app.clearpane.web.compare.Compared;
 import app.clearpane.web.exposure.clientside.Looks;
 import app.clearpane.web.layout.NotThere;
 import java.util.HashMap;
@@ -30,8 +31,17 @@ public class ClientTable {
   private final Drawings drawings;
   private final PlaceMark placeMark;
   private final AnswerMark answerMark;
+  private final RuleClash ruleClash;
+  private final Clashes clashes;
+  private final Compared compared;
+  private final LayChanges layChanges;
 
-  ClientTable(VisibleDeliverables deliverables, VisibleMarkups markups, Viewers viewers, Drawings drawings, PlaceMark placeMark, AnswerMark answerMark, Looks looks) {
+  ClientTable(VisibleDeliverables deliverables, VisibleMarkups markups, Viewers viewers, Drawings drawings, PlaceMark placeMark, AnswerMark answerMark, RuleClash ruleClash,
+      Clashes clashes, Compared compared, LayChanges layChanges, Looks looks) {
+    this.layChanges = layChanges;
+    this.ruleClash = ruleClash;
+    this.clashes = clashes;
+    this.compared = compared;
     this.looks = looks;
     this.deliverables = deliverables;
     this.markups = markups;
@@ -47,10 +57,11 @@ public class ClientTable {
    * @param asked whether this viewer is asked to sign
    * @param mine what they said; empty if nothing yet
    * @param unsettled Change marks open or taken on: while there are any, nobody can sign
+   * @param clashes how many nobody ruled on yet: while there are any, nobody can sign
    * @param fixed marks that their sign-off would confirm, by label
    * @param current whether this version is the newest they see
    */
-  public record Bar(Optional<Round> round, boolean asked, Optional<Round.Said> mine, int unsettled, List<String> fixed, boolean current, boolean leadVoice) {
+  public record Bar(Optional<Round> round, boolean asked, Optional<Round.Said> mine, int unsettled, int clashes, List<String> fixed, boolean current, boolean leadVoice) {
     /** Whether they may decide now. */
     public boolean mayDecide() {
       return asked && current && round.filter(Round::open).isPresent();
@@ -58,7 +69,7 @@ public class ClientTable {
 
     /** Whether they may sign now. */
     public boolean maySign() {
-      return mayDecide() && unsettled == 0;
+      return mayDecide() && unsettled == 0 && clashes == 0;
     }
 
     /** Whether they may close the round with what was said so far. */
@@ -72,28 +83,49 @@ public class ClientTable {
     VersionRow version = NotThere.unless(deliverables.version(viewer, id));
     VisibleDeliverables.Row deliverable = NotThere.unless(deliverables.find(viewer, version.deliverable()));
     looks.opened(viewer, deliverable.id());
-    List<VersionRow> versions = deliverables.versions(viewer).stream().filter(v -> v.deliverable().equals(version.deliverable())).toList();
+    List<VersionRow> versions = versionsOf(viewer, version);
     Drawings.Drawing drawing = drawings.find(version.sha256()).orElseThrow();
     int shown = Math.max(1, Math.min(page, drawing.pages()));
     List<MarkupRow> marks = markups.of(viewer, version.deliverable());
-    LightTable table = LightTable.of(base, deliverable.name(), version, versions, shown, drawing, drawings.sheet(version.sha256(), shown), marks, new Side.Client(viewer));
-    Map<String, Object> model = new HashMap<>(Map.of("table", table, "bar", bar(viewer, version, versions, marks), "viewer", viewer, "heading", viewers.heading(viewer), "deliverable", deliverable));
+    LightTable table = LightTable.of(base, deliverable.name(), version, versions, shown, drawing, drawings.sheet(version.sha256(), shown), marks,
+        compared.across(versions), new Side.Client(viewer));
+    List<Clashes.Open> open = clashes.of(version, viewer.pane(), marks);
+    Map<String, Object> model = new HashMap<>(Map.of("table", table, "bar", bar(viewer, version, versions, marks, open.size()), "clashes", open, "mayRule", viewer.leadVoice() && !viewer.looking(), "viewer", viewer, "heading", viewers.heading(viewer), "deliverable", deliverable));
+    clashes.leadVoice(viewer.pane()).ifPresent(seat -> model.put("leadVoice", seat.name()));
     Spot.of(atX, atY, table).ifPresent(spot -> model.put("spot", spot));
     return model;
   }
 
-  private Bar bar(Viewer viewer, VersionRow version, List<VersionRow> versions, List<MarkupRow> marks) {
+  private Bar bar(Viewer viewer, VersionRow version, List<VersionRow> versions, List<MarkupRow> marks, int clashes) {
     Optional<Round> round = deliverables.round(viewer, version.id());
     boolean asked = round.filter(r -> r.signatories().stream().anyMatch(s -> s.contact().equals(viewer.contact()))).isPresent();
     boolean completes = asked && round.orElseThrow().panel().completedBy(viewer.contact(), round.orElseThrow().decisions());
     List<String> fixed = marks.stream().filter(m -> m.told() == MarkupProgress.FIXED && (completes || viewer.contact().equals(m.author().contact()))).map(m -> m.label().toString()).toList();
     boolean current = versions.get(versions.size() - 1).id().equals(version.id());
-    return new Bar(round, asked, round.flatMap(r -> r.saidBy(viewer.contact())), LightTable.unsettledChanges(marks), fixed, current, viewer.leadVoice());
+    return new Bar(round, asked, round.flatMap(r -> r.saidBy(viewer.contact())), LightTable.unsettledChanges(marks), clashes, fixed, current, viewer.leadVoice());
+  }
+
+  private List<VersionRow> versionsOf(Viewer viewer, VersionRow version) {
+    return deliverables.versions(viewer).stream().filter(v -> v.deliverable().equals(version.deliverable())).toList();
+  }
+
+  /** What changed since an earlier version. @throws NotThere if they do not see both */
+  public Map<String, Object> changes(Viewer viewer, String base, VersionId id, LayChanges.Wish wish) {
+    VersionRow version = NotThere.unless(deliverables.version(viewer, id));
+    VisibleDeliverables.Row deliverable = NotThere.unless(deliverables.find(viewer, version.deliverable()));
+    looks.opened(viewer, deliverable.id());
+    Changes changes = layChanges.of(base, false, deliverable.name(), version, versionsOf(viewer, version), markups.of(viewer, version.deliverable()), wish);
+    return Map.of("changes", changes, "viewer", viewer, "heading", viewers.heading(viewer));
   }
 
   /** Places a mark. */
   public void place(Viewer viewer, VersionId version, MarkForm form) {
     placeMark.on(NotThere.unless(deliverables.version(viewer, version)), form, new Side.Client(viewer));
+  }
+
+  /** Settles a clash. @return the page it was about */
+  public int rule(Viewer viewer, VersionId version, RuleClash.RulingForm form) {
+    return ruleClash.on(NotThere.unless(deliverables.version(viewer, version)), form, new Side.Client(viewer));
   }
 
   /** Answers a mark. @return the page it stands on */

@@ -1,5 +1,6 @@
 package app.clearpane.web.markup;
 
+import app.clearpane.core.compare.Touch;
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.markup.Intent;
 import app.clearpane.core.markup.MarkupProgress;
@@ -8,6 +9,7 @@ import app.clearpane.core.markup.ReadingOrder;
 import app.clearpane.store.deliverable.Drawings;
 import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.store.markup.MarkupRow;
+import app.clearpane.web.compare.Across;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
@@ -39,11 +41,13 @@ public record LightTable(String base, String deliverable, VersionRow version, Li
   /**
    * One mark with its note.
    *
+   * @param at where it stands on this version; empty if its page is gone
    * @param carried whether it was placed on an earlier version
+   * @param touch what changed at its place since; empty if it was placed on this version, or if that is not known
    * @param progress what this side is told
    * @param buttons what may be done to it by whoever looks
    */
-  public record Note(MarkupRow mark, boolean carried, String progress, List<Button> buttons, boolean own) {
+  public record Note(MarkupRow mark, Optional<Place> at, boolean carried, Optional<Touch> touch, String progress, List<Button> buttons, boolean own) {
     private static final Set<MarkupProgress.Act> NEED_WORDS = EnumSet.of(MarkupProgress.Act.SET_ASIDE);
     private static final Set<MarkupProgress.Act> TAKE_BACK = EnumSet.of(MarkupProgress.Act.WITHDRAW);
 
@@ -68,8 +72,18 @@ public record LightTable(String base, String deliverable, VersionRow version, Li
     }
 
     /** What the mark looks like on the sheet, in thousandths of its width. */
-    public Drawn drawn(Drawings.Sheet sheet) {
-      return Drawn.of(mark.place(), sheet.size().ratio());
+    public Optional<Drawn> drawn(Drawings.Sheet sheet) {
+      return at.map(place -> Drawn.of(place, sheet.size().ratio()));
+    }
+
+    /** The page it stands on, from 1; where its page is gone, the page it was on. */
+    int page() {
+      return at.orElse(mark.place()).page();
+    }
+
+    /** What became of its place since it was marked; empty if that is not known. */
+    public Optional<String> since() {
+      return !carried ? Optional.empty() : at.isEmpty() ? Optional.of("its page is gone") : touch.map(MarkWords::touch);
     }
 
     /** Whether it still asks for something. */
@@ -81,51 +95,23 @@ public record LightTable(String base, String deliverable, VersionRow version, Li
   /** Something that may be done to a mark. */
   public record Button(MarkupProgress.Act act, String label) {}
 
-  /** A shape in a drawing that is 1,000 wide; of a rectangle the second pair is its size, of an arrow its tip. */
-  public record Drawn(String shape, double x1, double y1, double x2, double y2, double anchorX, double anchorY, String head) {
-    private static final double WIDTH = 1_000;
-    private static final double HEAD = 14;
-
-    static Drawn of(Place place, double ratio) {
-      double height = WIDTH * ratio;
-      double cx = place.centreX() * WIDTH;
-      double cy = place.centreY() * height;
-      if (place instanceof Place.Rectangle r) {
-        return new Drawn("rectangle", r.x() * WIDTH, r.y() * height, r.width() * WIDTH, r.height() * height, cx, cy, "");
-      }
-      if (place instanceof Place.Arrow a) {
-        double x1 = a.fromX() * WIDTH;
-        double y1 = a.fromY() * height;
-        double x2 = a.toX() * WIDTH;
-        double y2 = a.toY() * height;
-        return new Drawn("arrow", x1, y1, x2, y2, x1, y1, head(x1, y1, x2, y2));
-      }
-      return new Drawn("point", cx, cy, 0, 0, cx, cy, "");
-    }
-
-    private static String head(double x1, double y1, double x2, double y2) {
-      double along = Math.atan2(y2 - y1, x2 - x1);
-      return "M%.1f %.1fL%.1f %.1fL%.1f %.1f".formatted(x2 - HEAD * Math.cos(along - 0.45), y2 - HEAD * Math.sin(along - 0.45), x2, y2,
-          x2 - HEAD * Math.cos(along + 0.45), y2 - HEAD * Math.sin(along + 0.45));
-    }
-  }
-
   /**
    * Lays a version out.
    *
    * @param all the marks on this and earlier versions that this side sees
+   * @param across brings marks of earlier versions onto this one
    */
   static LightTable of(String base, String deliverable, VersionRow version, List<VersionRow> versions, int page, Drawings.Drawing drawing,
-      Optional<Drawings.Sheet> sheet, List<MarkupRow> all, Side side) {
+      Optional<Drawings.Sheet> sheet, List<MarkupRow> all, Across across, Side side) {
     boolean ofTeam = side instanceof Side.Team;
-    List<Note> notes = all.stream().filter(mark -> stands(mark, version, versions)).map(mark -> note(mark, version, versions, side))
-        .sorted(Comparator.comparing((Note note) -> note.mark().place(), ReadingOrder.BY_BANDS).thenComparing(note -> note.mark().createdAt())).toList();
+    List<Note> notes = all.stream().filter(mark -> stands(mark, version, versions)).map(mark -> note(mark, version, versions, across, side))
+        .sorted(Comparator.comparing((Note note) -> note.at().orElse(note.mark().place()), ReadingOrder.BY_BANDS).thenComparing(note -> note.mark().createdAt())).toList();
     List<PageTab> tabs = IntStream.rangeClosed(1, drawing.pages())
         .filter(p -> drawing.pages() <= 2 * TABS_EACH_WAY || p == 1 || p == drawing.pages() || Math.abs(p - page) <= TABS_EACH_WAY)
-        .mapToObj(p -> new PageTab(p, (int) notes.stream().filter(note -> note.mark().place().page() == p).count())).toList();
+        .mapToObj(p -> new PageTab(p, (int) notes.stream().filter(note -> note.page() == p).count())).toList();
     boolean mayMarkUp = ofTeam || side instanceof Side.Client client && client.viewer().role().mayMarkUp() && !client.viewer().looking();
     return new LightTable(base, deliverable, version, versions, page, drawing.pages(), sheet, Optional.ofNullable(drawing.failure()),
-        notes.stream().filter(note -> note.mark().place().page() == page || note.mark().place().page() > drawing.pages() && page == drawing.pages()).toList(),
+        notes.stream().filter(note -> note.page() == page || note.page() > drawing.pages() && page == drawing.pages()).toList(),
         tabs, mayMarkUp, ofTeam);
   }
 
@@ -137,7 +123,7 @@ public record LightTable(String base, String deliverable, VersionRow version, Li
     return mark.version().equals(version.id()) || earlier && (mark.progress().carriesOver() || confirmedHere);
   }
 
-  private static Note note(MarkupRow mark, VersionRow version, List<VersionRow> versions, Side side) {
+  private static Note note(MarkupRow mark, VersionRow version, List<VersionRow> versions, Across across, Side side) {
     boolean ofTeam = side instanceof Side.Team;
     boolean newer = !versions.get(versions.size() - 1).id().equals(mark.version());
     MarkupProgress told = ofTeam ? mark.progress() : mark.told();
@@ -145,7 +131,8 @@ public record LightTable(String base, String deliverable, VersionRow version, Li
     List<Button> buttons = side instanceof Side.Client client && (!client.viewer().role().mayMarkUp() || client.viewer().looking()) ? List.of()
         : Arrays.stream(MarkupProgress.Act.values()).filter(act -> told.after(act, side.actorOn(mark)).isPresent()).filter(act -> mark.intent().asks() || !act.works())
             .filter(act -> act != MarkupProgress.Act.FIX || newer).map(act -> new Button(act, MarkWords.button(act))).toList();
-    return new Note(mark, !mark.version().equals(version.id()), progress, buttons, side.actorOn(mark).author());
+    return new Note(mark, across.place(mark.place(), mark.version(), version.id()), !mark.version().equals(version.id()), across.touch(mark.place(), mark.version(), version.id()), progress,
+        buttons, side.actorOn(mark).author());
   }
 
   /** How many Change marks on this page and others are open or taken on. */
@@ -157,6 +144,16 @@ public record LightTable(String base, String deliverable, VersionRow version, Li
   public Optional<VersionRow> earlier() {
     int at = versions.stream().map(VersionRow::id).toList().indexOf(version.id());
     return at > 0 ? Optional.of(versions.get(at - 1)) : Optional.empty();
+  }
+
+  /** What a mark that was placed on this version looks like on its sheet. */
+  public Drawn drawn(MarkupRow mark) {
+    return Drawn.of(mark.place(), sheet.orElseThrow().size().ratio());
+  }
+
+  /** What of the sheet to show of such a mark, as a view box. */
+  public String cut(MarkupRow mark) {
+    return Cut.around(mark.place(), sheet.orElseThrow().size().ratio());
   }
 
   /** The pages before and after. */

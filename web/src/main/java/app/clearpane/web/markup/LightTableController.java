@@ -1,14 +1,18 @@
 package app.clearpane.web.markup;
 
+import app.clearpane.core.agency.TeamRole;
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.markup.MarkupId;
 import app.clearpane.store.deliverable.Deliverables;
 import app.clearpane.store.deliverable.Drawings;
 import app.clearpane.store.deliverable.VersionRow;
+import app.clearpane.store.exposure.SeatRow;
 import app.clearpane.store.markup.MarkupRow;
 import app.clearpane.store.markup.Markups;
+import app.clearpane.web.compare.Compared;
 import app.clearpane.web.deliverable.DeliverableState;
 import app.clearpane.web.deliverable.States;
+import app.clearpane.web.layout.ForManagers;
 import app.clearpane.web.layout.NotThere;
 import app.clearpane.web.layout.TeamController;
 import app.clearpane.web.security.Person;
@@ -28,8 +32,15 @@ class LightTableController {
   private final Markups markups;
   private final PlaceMark placeMark;
   private final AnswerMark answerMark;
+  private final RuleClash ruleClash;
+  private final Clashes clashes;
+  private final Compared compared;
 
-  LightTableController(States states, Deliverables deliverables, Drawings drawings, Markups markups, PlaceMark placeMark, AnswerMark answerMark) {
+  LightTableController(States states, Deliverables deliverables, Drawings drawings, Markups markups, PlaceMark placeMark, AnswerMark answerMark, RuleClash ruleClash, Clashes clashes,
+      Compared compared) {
+    this.ruleClash = ruleClash;
+    this.clashes = clashes;
+    this.compared = compared;
     this.states = states;
     this.deliverables = deliverables;
     this.drawings = drawings;
@@ -46,10 +57,13 @@ class LightTableController {
     Drawings.Drawing drawing = drawings.find(found.sha256()).orElseThrow();
     int shown = Math.max(1, Math.min(page, drawing.pages()));
     LightTable table = LightTable.of("/t", state.deliverable().name(), found, state.versions(), shown, drawing, drawings.sheet(found.sha256(), shown),
-        state.marks(), new Side.Team(me));
+        state.marks(), compared.across(state.versions()), new Side.Team(me));
     model.addAttribute("sashOf", state.deliverable().project());
     model.addAttribute("table", table);
     model.addAttribute("state", state);
+    model.addAttribute("clashes", clashes.of(found, state.deliverable().pane(), state.marks()));
+    model.addAttribute("leadVoice", clashes.leadVoice(state.deliverable().pane()).map(SeatRow::name).orElse(null));
+    model.addAttribute("mayRule", clashes.leadVoice(state.deliverable().pane()).isEmpty() && me.role() != TeamRole.MAKER);
     model.addAttribute("round", state.rounds().stream().filter(r -> r.version().equals(version)).findFirst().orElse(null));
     Spot.of(atX, atY, table).ifPresent(spot -> model.addAttribute("spot", spot));
     return "markup/light-table";
@@ -59,6 +73,13 @@ class LightTableController {
   String place(@PathVariable VersionId version, MarkForm form, @AuthenticationPrincipal Person.OfTeam me) {
     placeMark.on(NotThere.unless(deliverables.version(version)), form, new Side.Team(me));
     return "redirect:/t/versions/" + version + "/light-table?page=" + form.page();
+  }
+
+  @PostMapping("/t/versions/{version}/rulings")
+  @ForManagers
+  String rule(@PathVariable VersionId version, RuleClash.RulingForm form, @AuthenticationPrincipal Person.OfTeam me) {
+    int page = ruleClash.on(NotThere.unless(deliverables.version(version)), form, new Side.Team(me));
+    return "redirect:/t/versions/" + version + "/light-table?page=" + page;
   }
 
   @PostMapping("/t/marks/{mark}/answers")

@@ -1,5 +1,6 @@
 package app.clearpane.web.markup;
 
+import app.clearpane.core.compare.Touch;
 import app.clearpane.core.markup.Intent;
 import app.clearpane.core.markup.MarkupProgress;
 
@@ -38,6 +39,15 @@ public final class MarkWords {
       case CONFIRM -> "confirmed it";
       case REOPEN -> "reopened it";
       case WITHDRAW -> "withdrew it";
+    };
+  }
+
+  /** What became of a mark's place on the next version. */
+  static String touch(Touch touch) {
+    return switch (touch.kind()) {
+      case TOUCHED -> "changed here";
+      case NEARBY -> "changed nearby";
+      case UNTOUCHED -> "nothing changed here";
     };
   }
 

@@ -23,7 +23,7 @@ class Story {
       Map.entry("version.sent", "sent a version of"), Map.entry("mark.placed", "marked up"), Map.entry("mark.placed.for-team", "marked up, for the team only,"),
       Map.entry("mark.answered", "answered a mark on"), Map.entry("mark.take-on", "took on a mark on"), Map.entry("mark.fix", "fixed a mark on"),
       Map.entry("mark.set-aside", "set aside a mark on"), Map.entry("mark.confirm", "confirmed a mark on"), Map.entry("mark.reopen", "reopened a mark on"),
-      Map.entry("mark.withdraw", "withdrew a mark on"), Map.entry("signoff.made", "decided on"), Map.entry("round.closed", "closed the round of"),
+      Map.entry("mark.withdraw", "withdrew a mark on"), Map.entry("clash.ruled", "settled a clash on"), Map.entry("signoff.made", "decided on"), Map.entry("round.closed", "closed the round of"),
       Map.entry("version.released", "released"), Map.entry("pane.added", "made the pane"), Map.entry("pane.published", "published the pane"),
       Map.entry("pane.follows", "let follow the starting point: the pane"), Map.entry("pane.has-its-own", "gave its own apertures to the pane"), Map.entry("pane.discarded", "dropped what was pending at the pane"), Map.entry("pane.changed", "changed the pane"), Map.entry("aperture.set", "set an aperture of the pane"), Map.entry("pane.sections", "gave sections their words and order at the pane"), Map.entry("house-rules.set", "said how everybody works at"), Map.entry("link.made", "made a link to"), Map.entry("link.renewed", "gave another key to a link to"), Map.entry("link.revoked", "took back a link to"), Map.entry("link.opened", "came by a link to"), Map.entry("filter.set", "named the folders that pass at the pane"), Map.entry("arrivals.shown", "let new things arrive shown at the pane"), Map.entry("arrivals.unset", "let new things arrive as the aperture says at the pane"),
       Map.entry("item.arrived-shown", "let arrive shown"), Map.entry("ceiling.folders", "named the folders that pass the ceiling of"), Map.entry("starting-point.folders", "named the folders that pass at the start for"),
@@ -40,7 +40,7 @@ class Story {
   private static final java.util.Set<String> UNTOLD = java.util.Set.of("mark", "release", "decision");
   private static final Map<String, String> DECISIONS = Map.of("SIGN_OFF", "signed off", "SIGN_OFF_WITH_NOTES", "signed off, with notes,", "SEND_BACK", "sent back", "STAND_ASIDE", "stood aside on");
   private static final Map<String, String> KEYS = Map.ofEntries(Map.entry("sha256", "SHA-256"), Map.entry("dueAt", "due"), Map.entry("fallsOn", "on"), Map.entry("startsOn", "from"),
-      Map.entry("endsOn", "to"), Map.entry("agreedOn", "agreed finish"), Map.entry("taxPercent", "tax %"), Map.entry("lastDay", "until"), Map.entry("label", "mark"), Map.entry("typedName", "signed as"), Map.entry("name", "for"), Map.entry("address", "at"),
+      Map.entry("endsOn", "to"), Map.entry("agreedOn", "agreed finish"), Map.entry("taxPercent", "tax %"), Map.entry("lastDay", "until"), Map.entry("label", "mark"), Map.entry("typedName", "signed as"), Map.entry("holds", "is followed:"), Map.entry("setAside", "set aside:"), Map.entry("name", "for"), Map.entry("address", "at"),
       Map.entry("role", "as"), Map.entry("forTeam", "for the team only:"), Map.entry("decidedBy", "decided by"));
   private final Words words;
 

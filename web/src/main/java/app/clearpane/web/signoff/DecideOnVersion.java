@@ -24,6 +24,7 @@ import app.clearpane.web.layout.Input;
 import app.clearpane.web.layout.NotThere;
 import app.clearpane.web.layout.Refused;
 import app.clearpane.web.layout.TheAgency;
+import app.clearpane.web.markup.Clashes;
 import app.clearpane.web.post.Letter;
 import app.clearpane.web.post.WriteMail;
 import app.clearpane.web.plan.ReviewsFollow;
@@ -43,6 +44,7 @@ public class DecideOnVersion {
   private final VisibleDeliverables visible;
   private final Deliverables deliverables;
   private final Markups markups;
+  private final Clashes clashes;
   private final Projects projects;
   private final People people;
   private final WriteMail mail;
@@ -52,11 +54,12 @@ public class DecideOnVersion {
   private final House house;
   private final Clock clock;
 
-  DecideOnVersion(VisibleDeliverables visible, Deliverables deliverables, Markups markups, Projects projects, People people, WriteMail mail, ReviewsFollow reviewsFollow, Tell tell,
+  DecideOnVersion(VisibleDeliverables visible, Deliverables deliverables, Markups markups, Clashes clashes, Projects projects, People people, WriteMail mail, ReviewsFollow reviewsFollow, Tell tell,
       TheAgency agency, House house, Clock clock) {
     this.visible = visible;
     this.deliverables = deliverables;
     this.markups = markups;
+    this.clashes = clashes;
     this.projects = projects;
     this.people = people;
     this.mail = mail;
@@ -111,7 +114,8 @@ public class DecideOnVersion {
     VersionRow current = deliverables.versions(version.deliverable()).stream().filter(v -> !v.draft()).reduce((earlier, later) -> later.number() > earlier.number() ? later : earlier).orElseThrow();
     return new RoundState(current.id().equals(version.id()) ? version.sha256() : Sha256.ofText("replaced:" + current.sha256()), !round.open(), round.panel(), round.decisions(),
         (int) changes.stream().filter(m -> m.told().unsettled()).count(),
-        (int) changes.stream().filter(m -> viewer.contact().equals(m.author().contact()) && m.progress() != MarkupProgress.WITHDRAWN).count(), 0);
+        (int) changes.stream().filter(m -> viewer.contact().equals(m.author().contact()) && m.progress() != MarkupProgress.WITHDRAWN).count(),
+        clashes.of(version, viewer.pane(), marks).size());
   }
 
   private void keep(Viewer viewer, VersionRow version, Deliverable deliverable, Round round, Round.Said said, RoundState.Answer.Taken taken) {

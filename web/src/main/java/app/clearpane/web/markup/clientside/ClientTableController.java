@@ -7,6 +7,7 @@ import app.clearpane.web.exposure.clientside.Through;
 import app.clearpane.web.markup.AnswerMark;
 import app.clearpane.web.markup.ClientTable;
 import app.clearpane.web.markup.MarkForm;
+import app.clearpane.web.markup.RuleClash;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -35,6 +36,11 @@ class ClientTableController {
   String place(Viewer viewer, @PathVariable VersionId version, MarkForm form) {
     tables.place(viewer, version, form);
     return "redirect:" + Through.base(viewer) + "/versions/" + version + "?page=" + form.page();
+  }
+
+  @PostMapping("/c/panes/{pane}/versions/{version}/rulings")
+  String rule(Viewer viewer, @PathVariable VersionId version, RuleClash.RulingForm form) {
+    return "redirect:" + Through.base(viewer) + "/versions/" + version + "?page=" + tables.rule(viewer, version, form);
   }
 
   @PostMapping("/c/panes/{pane}/marks/{mark}/answers")

@@ -1,0 +1,25 @@
+-- What changed between two files, known by their content: the same pair is compared once.
+create table comparison (
+  id uuid primary key,
+  before_sha256 varchar(64) not null,
+  after_sha256 varchar(64) not null,
+  state varchar(16) not null check (position('|' || state || '|' in '|WAITING|DONE|FAILED|') > 0),
+  pages_compared integer not null,
+  pages integer not null,
+  result text,
+  failure varchar(1000),
+  unique (before_sha256, after_sha256)
+);
+
+-- The settlement of a clash between two marks.
+create table ruling (
+  first_markup uuid not null references markup,
+  second_markup uuid not null references markup,
+  holds uuid not null references markup,
+  reason varchar(2000) not null,
+  ruled_by varchar(480) not null,
+  ruled_at timestamp with time zone not null,
+  primary key (first_markup, second_markup)
+);
+create index ruling_second on ruling (second_markup);
+create index ruling_holds on ruling (holds);

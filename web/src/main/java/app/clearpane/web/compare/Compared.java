@@ -1,0 +1,103 @@
+package app.clearpane.web.compare;
+
+import app.clearpane.core.compare.Comparison;
+import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.files.Sha256;
+import app.clearpane.formats.compare.ComparisonText;
+import app.clearpane.store.compare.Comparisons;
+import app.clearpane.store.deliverable.Deliverables;
+import app.clearpane.store.deliverable.Drawings;
+import app.clearpane.store.deliverable.VersionRow;
+import app.clearpane.web.deliverable.Drawn;
+import app.clearpane.web.jobs.Jobs;
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What changed between versions, as far as it is known; what is not known yet is put in the queue. */
+@Component
+public class Compared {
+  private static final int KEPT_READ = 300;
+  private final Comparisons comparisons;
+  private final Deliverables deliverables;
+  private final Drawings drawings;
+  private final Jobs jobs;
+  private final Cache<Comparisons.Pair, Comparison> read = Caffeine.newBuilder().maximumSize(KEPT_READ).build();
+
+  Compared(Comparisons comparisons, Deliverables deliverables, Drawings drawings, Jobs jobs) {
+    this.comparisons = comparisons;
+    this.deliverables = deliverables;
+    this.drawings = drawings;
+    this.jobs = jobs;
+  }
+
+  /** When a file is drawn, compares it with the versions before and after it. */
+  @EventListener
+  @Transactional
+  public void drawn(Drawn event) {
+    for (ItemId deliverable : deliverables.withContent(event.source())) {
+      List<VersionRow> versions = deliverables.versions(deliverable);
+      List<VersionRow> sent = versions.stream().filter(version -> !version.draft()).toList();
+      neighbours(versions).forEach(this::want);
+      neighbours(sent).forEach(this::want);
+    }
+  }
+
+  private static List<Comparisons.Pair> neighbours(List<VersionRow> versions) {
+    List<Comparisons.Pair> pairs = new ArrayList<>();
+    for (int i = 1; i < versions.size(); i++) {
+      pairs.add(pair(versions.get(i - 1), versions.get(i)));
+    }
+    return pairs;
+  }
+
+  private static Comparisons.Pair pair(VersionRow before, VersionRow after) {
+    return new Comparisons.Pair(before.sha256(), after.sha256());
+  }
+
+  /** Puts a comparison in the queue unless it is known or one of the files is not drawn yet. */
+  private void want(Comparisons.Pair pair) {
+    UUID id = UUID.randomUUID();
+    if (isDrawn(pair.before()) && isDrawn(pair.after()) && comparisons.begin(id, pair)) {
+      jobs.enqueue(CompareVersions.NAME, id);
+    }
+  }
+
+  private boolean isDrawn(Sha256 source) {
+    return drawings.find(source).filter(drawing -> drawing.state() == Drawings.State.DONE).isPresent();
+  }
+
+  /** How far the comparison of two versions is; asks for it if nobody did. Empty while one of them is still being drawn or cannot be. */
+  @Transactional
+  public Optional<Comparisons.Kept> progress(VersionRow before, VersionRow after) {
+    Comparisons.Pair pair = pair(before, after);
+    Optional<Comparisons.Kept> known = comparisons.find(pair);
+    if (known.isPresent()) {
+      return known;
+    }
+    want(pair);
+    return comparisons.find(pair);
+  }
+
+  /** A finished comparison. */
+  public Comparison result(Comparisons.Kept kept) {
+    return read.get(kept.pair(), pair -> ComparisonText.read(Objects.requireNonNull(kept.result())));
+  }
+
+  /** What changed from each of these versions to the next, as far as it is known. @param versions oldest first */
+  public Across across(List<VersionRow> versions) {
+    List<Comparisons.Pair> pairs = neighbours(versions);
+    Map<Comparisons.Pair, Comparison> known = new HashMap<>();
+    comparisons.of(pairs).stream().filter(kept -> kept.state() == Comparisons.State.DONE).forEach(kept -> known.put(kept.pair(), result(kept)));
+    return new Across(versions.stream().map(VersionRow::id).toList(), pairs.stream().map(pair -> Optional.ofNullable(known.get(pair))).toList());
+  }
+}

@@ -1,0 +1,96 @@
+package app.clearpane.web.markup;
+
+import app.clearpane.core.deliverable.VersionId;
+import app.clearpane.core.exposure.PaneId;
+import app.clearpane.core.exposure.SeatState;
+import app.clearpane.core.markup.Clash;
+import app.clearpane.core.markup.Intent;
+import app.clearpane.core.markup.MarkupId;
+import app.clearpane.store.deliverable.Drawings;
+import app.clearpane.store.deliverable.VersionRow;
+import app.clearpane.store.exposure.SeatRow;
+import app.clearpane.store.exposure.Seats;
+import app.clearpane.store.markup.MarkupRow;
+import app.clearpane.store.markup.Rulings;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Component;
+
+/** The clashes on a version that nobody ruled on yet, and who is to (M6). */
+@Component
+public class Clashes {
+  /** More sheets than this are taken for as wide as high where clashes are looked for. */
+  private static final int SHEETS = 500;
+  private final Drawings drawings;
+  private final Rulings rulings;
+  private final Seats seats;
+
+  Clashes(Drawings drawings, Rulings rulings, Seats seats) {
+    this.drawings = drawings;
+    this.rulings = rulings;
+    this.seats = seats;
+  }
+
+  /**
+   * Two marks that cannot both be followed.
+   *
+   * @param first the one placed earlier
+   */
+  public record Open(MarkupRow first, MarkupRow second) {
+    /** The page it is on. */
+    public int page() {
+      return first.place().page();
+    }
+
+    /** Both, in their order. */
+    public List<MarkupRow> both() {
+      return List.of(first, second);
+    }
+  }
+
+  /** Those on a version, as far as its marks at one pane go. @param marks of any versions, with or without threads */
+  public List<Open> of(VersionRow version, PaneId pane, List<MarkupRow> marks) {
+    List<MarkupRow> standing = standing(version.id(), pane, marks);
+    if (standing.stream().noneMatch(mark -> mark.intent() == Intent.KEEP) || standing.stream().noneMatch(mark -> mark.intent() == Intent.CHANGE)) {
+      return List.of();
+    }
+    Map<MarkupId, MarkupRow> byId = standing.stream().collect(Collectors.toMap(MarkupRow::id, Function.identity()));
+    Set<Clash> ruled = rulings.of(List.of(version.deliverable())).stream().map(Rulings.Ruling::clash).collect(Collectors.toSet());
+    return Clash.among(wishes(version, standing)).stream().filter(clash -> !ruled.contains(clash))
+        .map(clash -> new Open(Objects.requireNonNull(byId.get(clash.first())), Objects.requireNonNull(byId.get(clash.second())))).toList();
+  }
+
+  /** Pairs of marks by two people that ask for a change at one place. */
+  List<Clash> sameWishes(VersionRow version, PaneId pane, List<MarkupRow> marks) {
+    List<MarkupRow> changes = standing(version.id(), pane, marks).stream().filter(mark -> mark.intent() == Intent.CHANGE).toList();
+    return changes.stream().map(Clashes::person).distinct().count() < 2 ? List.of() : Clash.sameWishes(wishes(version, changes));
+  }
+
+  private List<Clash.Wish> wishes(VersionRow version, List<MarkupRow> marks) {
+    Map<Integer, Double> ratios = new HashMap<>();
+    drawings.sheets(version.sha256(), SHEETS).forEach(sheet -> ratios.put(sheet.page(), sheet.size().ratio()));
+    return marks.stream().map(mark -> new Clash.Wish(mark.id(), person(mark), mark.place(), mark.intent(), ratios.getOrDefault(mark.place().page(), 1.0))).toList();
+  }
+
+  private static List<MarkupRow> standing(VersionId version, PaneId pane, List<MarkupRow> marks) {
+    return marks.stream().filter(mark -> mark.version().equals(version) && mark.pane().equals(pane) && !mark.teamOnly() && mark.progress().carriesOver())
+        .sorted(Comparator.comparing(MarkupRow::createdAt)).toList();
+  }
+
+  private static Object person(MarkupRow mark) {
+    return Stream.of(mark.author().contact(), mark.author().member(), mark.author().name()).filter(Objects::nonNull).findFirst().orElseThrow();
+  }
+
+  /** Who speaks for the client at a pane; empty if nobody does, and the manager rules. */
+  public Optional<SeatRow> leadVoice(PaneId pane) {
+    return seats.of(pane).stream().filter(seat -> seat.leadVoice() && seat.state() != SeatState.ENDED).findFirst();
+  }
+}

@@ -1,0 +1,87 @@
+package app.clearpane.web.markup;
+
+import app.clearpane.core.compare.Comparison;
+import app.clearpane.core.compare.PageMatch;
+import app.clearpane.core.deliverable.VersionId;
+import app.clearpane.store.compare.Comparisons;
+import app.clearpane.store.deliverable.Drawings;
+import app.clearpane.store.deliverable.VersionRow;
+import app.clearpane.store.markup.MarkupRow;
+import app.clearpane.web.compare.Across;
+import app.clearpane.web.compare.Compared;
+import app.clearpane.web.layout.NotThere;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+
+/** Lays two versions beside or on each other, for either side. */
+@Component
+public class LayChanges {
+  private final Compared compared;
+  private final Drawings drawings;
+
+  LayChanges(Compared compared, Drawings drawings) {
+    this.compared = compared;
+    this.drawings = drawings;
+  }
+
+  /**
+   * What is asked for.
+   *
+   * @param since the earlier version; the one before if it is missing
+   * @param page which page of the comparison, from 1; the first that differs if it is missing
+   * @param as how they are laid out
+   */
+  public record Wish(@Nullable VersionId since, @Nullable Integer page, @Nullable String as) {}
+
+  /**
+   * Lays out a version beside an earlier one.
+   *
+   * @param versions those that may be looked at, oldest first
+   * @param marks those that may be seen, on any of these versions
+   * @throws NotThere if there is no such earlier version
+   */
+  Changes of(String base, boolean ofTeam, String deliverable, VersionRow after, List<VersionRow> versions, List<MarkupRow> marks, Wish wish) {
+    VersionRow before = NotThere.unless(earlier(after, versions, wish.since()));
+    Optional<Comparisons.Kept> kept = compared.progress(before, after);
+    Changes.As as = Changes.As.of(wish.as());
+    Optional<Comparison> done = kept.filter(known -> known.state() == Comparisons.State.DONE).map(compared::result);
+    if (done.isEmpty()) {
+      return new Changes(base, ofTeam, deliverable, before, after, versions, as, kept, List.of(), 1, Optional.empty());
+    }
+    List<Changes.Tab> tabs = Changes.tabs(done.get());
+    int chosen = wish.page() == null ? tabs.stream().filter(Changes.Tab::changed).map(Changes.Tab::number).findFirst().orElse(1) : Math.max(1, Math.min(wish.page(), tabs.size()));
+    Comparison.Page page = done.get().pages().get(chosen - 1);
+    return new Changes(base, ofTeam, deliverable, before, after, versions, as, kept, tabs, chosen, Optional.of(Changes.leaf(page, standing(marks, before, versions), ratio(page, before, after))));
+  }
+
+  private static Optional<VersionRow> earlier(VersionRow after, List<VersionRow> versions, @Nullable VersionId since) {
+    List<VersionId> order = versions.stream().map(VersionRow::id).toList();
+    int at = order.indexOf(after.id());
+    int wanted = since == null ? at - 1 : order.indexOf(since);
+    return wanted >= 0 && wanted < at ? Optional.of(versions.get(wanted)) : Optional.empty();
+  }
+
+  /** The marks that were placed on a version or carried over to it, with their places there. */
+  private List<MarkupRow> standing(List<MarkupRow> marks, VersionRow before, List<VersionRow> versions) {
+    List<VersionId> order = versions.stream().map(VersionRow::id).toList();
+    Across across = compared.across(versions.subList(0, order.indexOf(before.id()) + 1));
+    List<MarkupRow> result = new ArrayList<>();
+    for (MarkupRow mark : marks) {
+      boolean own = mark.version().equals(before.id());
+      boolean carried = across.versions().contains(mark.version()) && mark.progress().carriesOver();
+      if (own || carried) {
+        across.place(mark.place(), mark.version(), before.id()).ifPresent(place -> result.add(mark.at(place)));
+      }
+    }
+    return result;
+  }
+
+  private double ratio(Comparison.Page page, VersionRow before, VersionRow after) {
+    Optional<Drawings.Sheet> sheet = page.match() instanceof PageMatch.Inserted added ? drawings.sheet(after.sha256(), added.after())
+        : page.match() instanceof PageMatch.Removed gone ? drawings.sheet(before.sha256(), gone.before()) : Optional.empty();
+    return sheet.map(found -> found.size().ratio()).orElse(1.0);
+  }
+}

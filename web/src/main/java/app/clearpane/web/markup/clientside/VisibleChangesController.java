@@ -1,0 +1,27 @@
+package app.clearpane.web.markup.clientside;
+
+import app.clearpane.core.deliverable.VersionId;
+import app.clearpane.store.exposure.clientside.Viewer;
+import app.clearpane.web.exposure.clientside.Through;
+import app.clearpane.web.markup.ClientTable;
+import app.clearpane.web.markup.LayChanges;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+
+/** What changed between two sent versions, for clients. */
+@Controller
+class VisibleChangesController {
+  private final ClientTable tables;
+
+  VisibleChangesController(ClientTable tables) {
+    this.tables = tables;
+  }
+
+  @GetMapping({"/c/panes/{pane}/versions/{version}/changes", "/t/look/{seat}/{sight}/versions/{version}/changes"})
+  String changes(Viewer viewer, @PathVariable VersionId version, LayChanges.Wish wish, Model model) {
+    model.addAllAttributes(tables.changes(viewer, Through.base(viewer), version, wish));
+    return "markup/clientside/changes";
+  }
+}
