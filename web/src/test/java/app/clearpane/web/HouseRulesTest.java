@@ -20,7 +20,7 @@ import org.springframework.stereotype.Controller;
 @AnalyzeClasses(packages = "app.clearpane", importOptions = ImportOption.DoNotIncludeTests.class)
 class HouseRulesTest {
   @ArchTest static final ArchRule CORE_IS_PLAIN = classes().that().resideInAPackage("app.clearpane.core..").should().onlyDependOnClassesThat()
-      .resideInAnyPackage("app.clearpane.core..", "java..", "org.jspecify..", "org.erdtman.jcs..");
+      .resideInAnyPackage("app.clearpane.core..", "java..", "org.jspecify..", "org.erdtman.jcs..", "org.locationtech.jts..", "com.github.difflib..");
 
   @ArchTest static final ArchRule STORE_KNOWS_THE_CORE_ONLY = noClasses().that().resideInAPackage("app.clearpane.store..").should().dependOnClassesThat()
       .resideInAnyPackage("app.clearpane.web..", "app.clearpane.formats..", "org.springframework..", "jakarta.servlet..");

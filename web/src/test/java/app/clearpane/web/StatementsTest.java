@@ -35,7 +35,9 @@ class StatementsTest extends DemoHouse {
     pages.put(pane, jasper);
     pages.put(pane + "/tasks/" + task, jasper);
     pages.put(pane + "/versions/" + map.id(), jasper);
-    for (String read : new String[] {"/t", base + "/plan?as=lines", pane}) {
+    pages.put("/t/versions/" + map.id() + "/changes", bastian);
+    pages.put(pane + "/versions/" + map.id() + "/changes", jasper);
+    for (String read : new String[] {"/t", base + "/plan?as=lines", pane, pane + "/versions/" + map.id()}) {
       pages.get(read).get(read);
     }
     Map<String, Integer> tooMany = new LinkedHashMap<>();

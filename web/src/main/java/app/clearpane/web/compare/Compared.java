@@ -96,8 +96,9 @@ public class Compared {
   /** What changed from each of these versions to the next, as far as it is known. @param versions oldest first */
   public Across across(List<VersionRow> versions) {
     List<Comparisons.Pair> pairs = neighbours(versions);
-    Map<Comparisons.Pair, Comparison> known = new HashMap<>();
-    comparisons.of(pairs).stream().filter(kept -> kept.state() == Comparisons.State.DONE).forEach(kept -> known.put(kept.pair(), result(kept)));
+    Map<Comparisons.Pair, Comparison> known = new HashMap<>(read.getAllPresent(pairs));
+    comparisons.of(pairs.stream().filter(pair -> !known.containsKey(pair)).toList()).stream().filter(kept -> kept.state() == Comparisons.State.DONE)
+        .forEach(kept -> known.put(kept.pair(), result(kept)));
     return new Across(versions.stream().map(VersionRow::id).toList(), pairs.stream().map(pair -> Optional.ofNullable(known.get(pair))).toList());
   }
 }

@@ -170,7 +170,7 @@ class DemoStory {
     MarkupRow dome = cast.mark(board, People.MIRELA, first, point(1, 0.643, 0.23, Intent.QUESTION, "Is the dome drawn at the real angle?"));
     cast.mark(board, People.MIRELA, first, rectangle(1, 0.25, 0.465, 0.15, 0.12, Intent.KEEP, "The car park is right for the school buses."));
     MarkupRow torch = cast.mark(board, People.OTTOLINE, first, point(1, 0.2, 0.935, Intent.CHANGE, "Say something about torches here."));
-    MarkupRow back = cast.mark(board, People.MIRELA, first, point(2, 0.35, 0.917, Intent.CHANGE, "Until midnight, please: people ask."));
+    MarkupRow back = cast.mark(board, People.MIRELA, first, rectangle(2, 0.4, 0.893, 0.2, 0.045, Intent.CHANGE, "Until midnight, please: people ask."));
     cast.mark(board, People.TEO, first, forTeam(point(1, 0.45, 0.25, Intent.QUESTION, "Old dome sits two metres too far east. Tell them, or just move it?")));
     cast.answer(dome, People.TEO, board, Optional.empty(), "Yes, from the survey.");
     cast.at(10, 9, 30);

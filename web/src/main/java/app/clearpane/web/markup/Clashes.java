@@ -3,6 +3,7 @@ package app.clearpane.web.markup;
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.exposure.SeatState;
+import app.clearpane.core.files.Sha256;
 import app.clearpane.core.markup.Clash;
 import app.clearpane.core.markup.Intent;
 import app.clearpane.core.markup.MarkupId;
@@ -12,8 +13,9 @@ import app.clearpane.store.exposure.SeatRow;
 import app.clearpane.store.exposure.Seats;
 import app.clearpane.store.markup.MarkupRow;
 import app.clearpane.store.markup.Rulings;
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -22,6 +24,7 @@ import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
 /** The clashes on a version that nobody ruled on yet, and who is to (M6). */
@@ -29,6 +32,8 @@ import org.springframework.stereotype.Component;
 public class Clashes {
   /** More sheets than this are taken for as wide as high where clashes are looked for. */
   private static final int SHEETS = 500;
+  private static final int KEPT_READ = 300;
+  private final Cache<Sha256, Map<Integer, Double>> ratiosOf = Caffeine.newBuilder().maximumSize(KEPT_READ).build();
   private final Drawings drawings;
   private final Rulings rulings;
   private final Seats seats;
@@ -75,9 +80,16 @@ public class Clashes {
   }
 
   private List<Clash.Wish> wishes(VersionRow version, List<MarkupRow> marks) {
-    Map<Integer, Double> ratios = new HashMap<>();
-    drawings.sheets(version.sha256(), SHEETS).forEach(sheet -> ratios.put(sheet.page(), sheet.size().ratio()));
+    Map<Integer, Double> ratios = Objects.requireNonNullElse(ratiosOf.get(version.sha256(), this::ratios), Map.of());
     return marks.stream().map(mark -> new Clash.Wish(mark.id(), person(mark), mark.place(), mark.intent(), ratios.getOrDefault(mark.place().page(), 1.0))).toList();
+  }
+
+  /** The height over the width of each sheet of a file; null until all are drawn, so that it is not kept. */
+  private @Nullable Map<Integer, Double> ratios(Sha256 source) {
+    if (drawings.find(source).filter(drawing -> drawing.state() == Drawings.State.DONE).isEmpty()) {
+      return null;
+    }
+    return drawings.sheets(source, SHEETS).stream().collect(Collectors.toMap(Drawings.Sheet::page, sheet -> sheet.size().ratio()));
   }
 
   private static List<MarkupRow> standing(VersionId version, PaneId pane, List<MarkupRow> marks) {

@@ -80,18 +80,20 @@ public class ClientTable {
 
   /** The table's page. @throws NotThere if they do not see the version */
   public Map<String, Object> of(Viewer viewer, String base, VersionId id, int page, @Nullable Integer atX, @Nullable Integer atY) {
-    VersionRow version = NotThere.unless(deliverables.version(viewer, id));
+    List<VersionRow> all = deliverables.versions(viewer);
+    VersionRow version = NotThere.unless(all.stream().filter(one -> one.id().equals(id)).findFirst());
     VisibleDeliverables.Row deliverable = NotThere.unless(deliverables.find(viewer, version.deliverable()));
     looks.opened(viewer, deliverable.id());
-    List<VersionRow> versions = versionsOf(viewer, version);
+    List<VersionRow> versions = all.stream().filter(one -> one.deliverable().equals(version.deliverable())).toList();
     Drawings.Drawing drawing = drawings.find(version.sha256()).orElseThrow();
     int shown = Math.max(1, Math.min(page, drawing.pages()));
     List<MarkupRow> marks = markups.of(viewer, version.deliverable());
     LightTable table = LightTable.of(base, deliverable.name(), version, versions, shown, drawing, drawings.sheet(version.sha256(), shown), marks,
         compared.across(versions), new Side.Client(viewer));
     List<Clashes.Open> open = clashes.of(version, viewer.pane(), marks);
-    Map<String, Object> model = new HashMap<>(Map.of("table", table, "bar", bar(viewer, version, versions, marks, open.size()), "clashes", open, "mayRule", viewer.leadVoice() && !viewer.looking(), "viewer", viewer, "heading", viewers.heading(viewer), "deliverable", deliverable));
-    clashes.leadVoice(viewer.pane()).ifPresent(seat -> model.put("leadVoice", seat.name()));
+    Bar bar = bar(viewer, version, versions, marks, open.size());
+    Map<String, Object> model = new HashMap<>(Map.of("table", table, "bar", bar, "clashes", open, "mayRule", viewer.leadVoice() && !viewer.looking(), "viewer", viewer, "heading", viewers.heading(viewer), "deliverable", deliverable));
+    bar.round().flatMap(round -> round.signatories().stream().filter(Round.Signatory::leadVoice).findFirst()).ifPresent(seat -> model.put("leadVoice", seat.name()));
     Spot.of(atX, atY, table).ifPresent(spot -> model.put("spot", spot));
     return model;
   }
@@ -105,16 +107,13 @@ public class ClientTable {
     return new Bar(round, asked, round.flatMap(r -> r.saidBy(viewer.contact())), LightTable.unsettledChanges(marks), clashes, fixed, current, viewer.leadVoice());
   }
 
-  private List<VersionRow> versionsOf(Viewer viewer, VersionRow version) {
-    return deliverables.versions(viewer).stream().filter(v -> v.deliverable().equals(version.deliverable())).toList();
-  }
-
   /** What changed since an earlier version. @throws NotThere if they do not see both */
   public Map<String, Object> changes(Viewer viewer, String base, VersionId id, LayChanges.Wish wish) {
     VersionRow version = NotThere.unless(deliverables.version(viewer, id));
     VisibleDeliverables.Row deliverable = NotThere.unless(deliverables.find(viewer, version.deliverable()));
     looks.opened(viewer, deliverable.id());
-    Changes changes = layChanges.of(base, false, deliverable.name(), version, versionsOf(viewer, version), markups.of(viewer, version.deliverable()), wish);
+    List<VersionRow> versions = deliverables.versions(viewer).stream().filter(one -> one.deliverable().equals(version.deliverable())).toList();
+    Changes changes = layChanges.of(base, false, deliverable.name(), version, versions, markups.of(viewer, version.deliverable()), wish);
     return Map.of("changes", changes, "viewer", viewer, "heading", viewers.heading(viewer));
   }
 
