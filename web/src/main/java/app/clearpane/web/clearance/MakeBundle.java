@@ -2,6 +2,7 @@ package app.clearpane.web.clearance;
 
 import app.clearpane.formats.clearance.PdfWriter;
 import app.clearpane.formats.clearance.ReleaseBag;
+import app.clearpane.formats.markup.Annotation;
 import app.clearpane.formats.markup.WebAnnotations;
 import app.clearpane.store.agency.People;
 import app.clearpane.store.clearance.Releases;
@@ -18,7 +19,6 @@ import app.clearpane.web.deliverable.DeliverableState;
 import app.clearpane.web.deliverable.States;
 import app.clearpane.web.jobs.Job;
 import app.clearpane.web.layout.Pages;
-import app.clearpane.web.markup.MarkWords;
 import app.clearpane.web.record.RecordLines;
 import java.io.IOException;
 import java.io.InputStream;
@@ -115,15 +115,15 @@ class MakeBundle implements Job {
 
   private String marks(DeliverableState state, VersionRow version) {
     Drawings.Sheet first = drawings.sheet(version.sha256(), 1).orElseThrow();
-    List<WebAnnotations.Annotation> annotations = state.marks().stream().filter(mark -> !mark.teamOnly() && mark.pane().equals(state.deliverable().pane()))
+    List<Annotation> annotations = state.marks().stream().filter(mark -> !mark.teamOnly() && mark.pane().equals(state.deliverable().pane()))
         .map(mark -> annotation(mark, version, first)).toList();
     return WebAnnotations.write(version.sha256(), version.mediaType(), annotations);
   }
 
-  private WebAnnotations.Annotation annotation(MarkupRow mark, VersionRow version, Drawings.Sheet first) {
+  private Annotation annotation(MarkupRow mark, VersionRow version, Drawings.Sheet first) {
     Drawings.Sheet sheet = Optional.of(mark.place().page()).flatMap(page -> drawings.sheet(version.sha256(), page)).orElse(first);
-    return new WebAnnotations.Annotation("urn:uuid:" + mark.id(), mark.label().toString(), mark.place(), sheet.size(), mark.intent(), MarkWords.progress(mark.progress()),
+    return new Annotation("urn:uuid:" + mark.id(), mark.label().toString(), mark.place(), sheet.size(), mark.intent(), mark.progress(),
         mark.note(), mark.author().name(), mark.createdAt(), mark.answers().stream().filter(a -> !a.teamOnly() && !a.said().isEmpty())
-            .map(a -> new WebAnnotations.Reply(a.said(), a.author().name(), a.at())).toList());
+            .map(a -> new Annotation.Reply(a.said(), a.author().name(), a.at())).toList());
   }
 }

@@ -1,0 +1,70 @@
+package app.clearpane.formats.compare;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import app.clearpane.core.compare.ChangeMap;
+import app.clearpane.core.compare.Comparison;
+import app.clearpane.core.compare.PageMatch;
+import app.clearpane.core.compare.Region;
+import app.clearpane.core.compare.WordChanges;
+import app.clearpane.core.markup.Box;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.pdmodel.PDPageContentStream;
+import org.apache.pdfbox.pdmodel.common.PDRectangle;
+import org.apache.pdfbox.pdmodel.font.PDType1Font;
+import org.apache.pdfbox.pdmodel.font.Standard14Fonts;
+import org.assertj.core.data.Offset;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+class ComparisonTextTest {
+  @TempDir private Path folder;
+
+  @Test
+  void readsBackWhatItWrote() {
+    ChangeMap map = new ChangeMap(List.of(new Region(new Box(0.1, 0.2, 0.3, 0.4), 0.5, false), new Region(new Box(0.6, 0.7, 0.01, 0.02), 1, true)), 0.037, true, true, -0.01, 0.002, 0.8, 1, 1.4);
+    Comparison comparison = new Comparison(List.of(new Comparison.Page(new PageMatch.Both(1, 2), Optional.of(map)), new Comparison.Page(new PageMatch.Inserted(1), Optional.empty()),
+        new Comparison.Page(new PageMatch.Removed(2), Optional.empty()), new Comparison.Page(new PageMatch.Both(3, 3), Optional.of(ChangeMap.nothing(0.7)))));
+    assertThat(ComparisonText.read(ComparisonText.write(comparison))).isEqualTo(comparison);
+  }
+
+  @Test
+  void refusesOtherText() {
+    assertThatThrownBy(() -> ComparisonText.read("{}")).isInstanceOf(IllegalArgumentException.class);
+  }
+
+  private Path pdf(int turn) throws IOException {
+    Path file = folder.resolve("words-" + turn + ".pdf");
+    try (PDDocument document = new PDDocument()) {
+      PDPage page = new PDPage(PDRectangle.A4);
+      page.setRotation(turn);
+      document.addPage(page);
+      try (PDPageContentStream content = new PDPageContentStream(document, page)) {
+        content.beginText();
+        content.setFont(new PDType1Font(Standard14Fonts.FontName.HELVETICA), 20);
+        content.newLineAtOffset(100, 742);
+        content.showText("Open until ten");
+        content.endText();
+      }
+      document.save(file.toFile());
+    }
+    return file;
+  }
+
+  @Test
+  void findsWordsWhereTheyStand() throws IOException {
+    List<WordChanges.Word> words = PdfWords.of(pdf(0)).of(1);
+    assertThat(words).extracting(WordChanges.Word::text).containsExactly("Open", "until", "ten");
+    assertThat(words.get(0).box().x()).isCloseTo(100 / PDRectangle.A4.getWidth(), Offset.offset(0.005));
+    assertThat(words.get(0).box().bottom()).isCloseTo(1 - 742 / PDRectangle.A4.getHeight(), Offset.offset(0.005));
+    assertThat(words.get(1).box().x()).isGreaterThan(words.get(0).box().right());
+    assertThat(PdfWords.of(pdf(0)).of(2)).isEmpty();
+    assertThat(WordChanges.of(words, words.subList(0, 2)).gone()).containsExactly(words.get(2));
+  }
+}
