@@ -259,6 +259,7 @@ create table markup (
   author varchar(480) not null,
   author_contact uuid references contact,
   author_member uuid references team_member,
+  origin varchar(400),
   fixed_in uuid references version,
   revision integer not null,
   created_at timestamp with time zone not null,

@@ -25,14 +25,22 @@ public final class Spots {
    */
   public static List<Spot> read(String text) {
     List<Spot> spots = new ArrayList<>();
+    String[] pairs = text.strip().split("\\s+", Place.Freehand.MOST_SPOTS + 2);
+    if (pairs.length > Place.Freehand.MOST_SPOTS) {
+      throw tooManyOrOther();
+    }
     try {
-      for (String pair : text.strip().split("\\s+", Place.Freehand.MOST_SPOTS + 1)) {
+      for (String pair : pairs) {
         int comma = pair.indexOf(',');
         spots.add(new Spot(Double.parseDouble(pair.substring(0, comma)), Double.parseDouble(pair.substring(comma + 1))));
       }
     } catch (RuntimeException unreadable) {
-      throw new Place.OutOfRange("spots are written as 0.1,0.2 0.3,0.4 and so on, up to %,d of them".formatted(Place.Freehand.MOST_SPOTS));
+      throw tooManyOrOther();
     }
     return spots;
+  }
+
+  private static Place.OutOfRange tooManyOrOther() {
+    return new Place.OutOfRange("spots are written as 0.1,0.2 0.3,0.4 and so on, up to %,d of them".formatted(Place.Freehand.MOST_SPOTS));
   }
 }

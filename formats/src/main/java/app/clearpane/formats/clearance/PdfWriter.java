@@ -7,7 +7,7 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
 
-/** Writes well-formed XHTML as PDF, with our fonts embedded and nothing fetched. */
+/** Writes well-formed XHTML as PDF, with our fonts embedded and nothing fetched: pictures are inside it, as data. */
 public final class PdfWriter {
   static {
     XRLog.setLoggingEnabled(false);
@@ -27,7 +27,7 @@ public final class PdfWriter {
     builder.useFont(() -> font("AtkinsonHyperlegibleNext_400Regular.ttf"), "Atkinson", 400, FontStyle.NORMAL, true);
     builder.useFont(() -> font("AtkinsonHyperlegibleNext_700Bold.ttf"), "Atkinson", 700, FontStyle.NORMAL, true);
     builder.useFont(() -> font("BricolageGrotesque_700Bold.ttf"), "Bricolage", 700, FontStyle.NORMAL, true);
-    builder.useUriResolver((base, uri) -> null);
+    builder.useUriResolver((base, uri) -> uri.startsWith("data:image/png;base64,") ? uri : null);
     builder.withHtmlContent(xhtml, "");
     builder.toStream(out);
     builder.run();

@@ -20,6 +20,7 @@ import java.io.InputStream;
 import java.io.OutputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.Base64;
 import java.util.List;
 import java.util.Objects;
@@ -54,8 +55,9 @@ public final class MarkedSheet {
     g.drawImage(picture, 0, 0, Color.WHITE, null);
     g.setStroke(new BasicStroke((float) Math.max(2, LINE * drawn.getWidth()), BasicStroke.CAP_ROUND, BasicStroke.JOIN_ROUND));
     g.setFont(font().deriveFont((float) Math.max(12, LETTERS * drawn.getWidth())));
+    List<Rectangle2D> labels = new ArrayList<>();
     for (Annotation mark : marks) {
-      draw(g, mark, drawn.getWidth(), drawn.getHeight());
+      draw(g, mark, drawn.getWidth(), drawn.getHeight(), labels);
     }
     g.dispose();
     return encoded(drawn);
@@ -99,7 +101,7 @@ public final class MarkedSheet {
     return out.toByteArray();
   }
 
-  private static void draw(Graphics2D g, Annotation mark, int width, int height) {
+  private static void draw(Graphics2D g, Annotation mark, int width, int height, List<Rectangle2D> labels) {
     g.setColor(colour(mark.intent()));
     g.draw(shape(mark.place(), width, height));
     String label = mark.label();
@@ -107,9 +109,19 @@ public final class MarkedSheet {
     int high = g.getFontMetrics().getHeight();
     int x = (int) Math.max(0, Math.min(width - wide, mark.place().bounds().x() * width));
     int y = (int) Math.max(0, mark.place().bounds().y() * height - high - RADIUS * width - 2);
+    Rectangle2D here = new Rectangle2D.Double(x, y, wide, high);
+    while (overlaps(here, labels) && x + 2 * wide < width) {
+      x += wide + 3;
+      here = new Rectangle2D.Double(x, y, wide, high);
+    }
+    labels.add(here);
     g.fillRect(x, y, wide, high);
     g.setColor(Color.WHITE);
     g.drawString(label, x + 5, y + g.getFontMetrics().getAscent());
+  }
+
+  private static boolean overlaps(Rectangle2D here, List<Rectangle2D> others) {
+    return others.stream().anyMatch(other -> other.intersects(here));
   }
 
   private static Shape shape(Place place, double width, double height) {

@@ -2,11 +2,9 @@ package app.clearpane.web.clearance;
 
 import app.clearpane.formats.clearance.PdfWriter;
 import app.clearpane.formats.clearance.ReleaseBag;
-import app.clearpane.formats.markup.Annotation;
 import app.clearpane.formats.markup.WebAnnotations;
 import app.clearpane.store.agency.People;
 import app.clearpane.store.clearance.Releases;
-import app.clearpane.store.deliverable.Drawings;
 import app.clearpane.store.deliverable.Round;
 import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.store.files.Vault;
@@ -19,6 +17,7 @@ import app.clearpane.web.deliverable.DeliverableState;
 import app.clearpane.web.deliverable.States;
 import app.clearpane.web.jobs.Job;
 import app.clearpane.web.layout.Pages;
+import app.clearpane.web.markup.Annotations;
 import app.clearpane.web.record.RecordLines;
 import java.io.IOException;
 import java.io.InputStream;
@@ -28,7 +27,6 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 
@@ -40,20 +38,20 @@ class MakeBundle implements Job {
   private final States states;
   private final Projects projects;
   private final People people;
-  private final Drawings drawings;
+  private final Annotations annotations;
   private final Records records;
   private final RecordLines lines;
   private final Vault vault;
   private final House house;
   private final Pages pages;
 
-  MakeBundle(Releases releases, States states, Projects projects, People people, Drawings drawings, Records records, RecordLines lines, Vault vault, House house,
+  MakeBundle(Releases releases, States states, Projects projects, People people, Annotations annotations, Records records, RecordLines lines, Vault vault, House house,
       Pages pages) {
     this.releases = releases;
     this.states = states;
     this.projects = projects;
     this.people = people;
-    this.drawings = drawings;
+    this.annotations = annotations;
     this.records = records;
     this.lines = lines;
     this.vault = vault;
@@ -114,16 +112,7 @@ class MakeBundle implements Job {
   }
 
   private String marks(DeliverableState state, VersionRow version) {
-    Drawings.Sheet first = drawings.sheet(version.sha256(), 1).orElseThrow();
-    List<Annotation> annotations = state.marks().stream().filter(mark -> !mark.teamOnly() && mark.pane().equals(state.deliverable().pane()))
-        .map(mark -> annotation(mark, version, first)).toList();
-    return WebAnnotations.write(version.sha256(), version.mediaType(), annotations);
-  }
-
-  private Annotation annotation(MarkupRow mark, VersionRow version, Drawings.Sheet first) {
-    Drawings.Sheet sheet = Optional.of(mark.place().page()).flatMap(page -> drawings.sheet(version.sha256(), page)).orElse(first);
-    return new Annotation("urn:uuid:" + mark.id(), mark.label().toString(), mark.place(), sheet.size(), mark.intent(), mark.progress(),
-        mark.note(), mark.author().name(), mark.createdAt(), mark.answers().stream().filter(a -> !a.teamOnly() && !a.said().isEmpty())
-            .map(a -> new Annotation.Reply(a.said(), a.author().name(), a.at())).toList());
+    List<MarkupRow> told = state.marks().stream().filter(mark -> !mark.teamOnly() && mark.pane().equals(state.deliverable().pane())).toList();
+    return WebAnnotations.write(version.sha256(), version.mediaType(), annotations.of(told, version));
   }
 }

@@ -7,10 +7,8 @@ import app.clearpane.store.compare.Comparisons;
 import app.clearpane.store.deliverable.Drawings;
 import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.store.markup.MarkupRow;
-import app.clearpane.web.compare.Across;
 import app.clearpane.web.compare.Compared;
 import app.clearpane.web.layout.NotThere;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
@@ -21,8 +19,10 @@ import org.springframework.stereotype.Component;
 public class LayChanges {
   private final Compared compared;
   private final Drawings drawings;
+  private final Standing standing;
 
-  LayChanges(Compared compared, Drawings drawings) {
+  LayChanges(Compared compared, Drawings drawings, Standing standing) {
+    this.standing = standing;
     this.compared = compared;
     this.drawings = drawings;
   }
@@ -54,7 +54,7 @@ public class LayChanges {
     List<Changes.Tab> tabs = Changes.tabs(done.get());
     int chosen = wish.page() == null ? tabs.stream().filter(Changes.Tab::changed).map(Changes.Tab::number).findFirst().orElse(1) : Math.max(1, Math.min(wish.page(), tabs.size()));
     Comparison.Page page = done.get().pages().get(chosen - 1);
-    return new Changes(base, ofTeam, deliverable, before, after, versions, as, kept, tabs, chosen, Optional.of(Changes.leaf(page, standing(marks, before, versions), ratio(page, before, after))));
+    return new Changes(base, ofTeam, deliverable, before, after, versions, as, kept, tabs, chosen, Optional.of(Changes.leaf(page, standing.on(before, versions, marks), ratio(page, before, after))));
   }
 
   private static Optional<VersionRow> earlier(VersionRow after, List<VersionRow> versions, @Nullable VersionId since) {
@@ -62,21 +62,6 @@ public class LayChanges {
     int at = order.indexOf(after.id());
     int wanted = since == null ? at - 1 : order.indexOf(since);
     return wanted >= 0 && wanted < at ? Optional.of(versions.get(wanted)) : Optional.empty();
-  }
-
-  /** The marks that were placed on a version or carried over to it, with their places there. */
-  private List<MarkupRow> standing(List<MarkupRow> marks, VersionRow before, List<VersionRow> versions) {
-    List<VersionId> order = versions.stream().map(VersionRow::id).toList();
-    Across across = compared.across(versions.subList(0, order.indexOf(before.id()) + 1));
-    List<MarkupRow> result = new ArrayList<>();
-    for (MarkupRow mark : marks) {
-      boolean own = mark.version().equals(before.id());
-      boolean carried = across.versions().contains(mark.version()) && mark.progress().carriesOver();
-      if (own || carried) {
-        across.place(mark.place(), mark.version(), before.id()).ifPresent(place -> result.add(mark.at(place)));
-      }
-    }
-    return result;
   }
 
   private double ratio(Comparison.Page page, VersionRow before, VersionRow after) {

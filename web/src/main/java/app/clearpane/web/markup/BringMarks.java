@@ -1,0 +1,172 @@
+package app.clearpane.web.markup;
+
+import app.clearpane.core.agency.ContactId;
+import app.clearpane.core.deliverable.VersionId;
+import app.clearpane.core.files.Sha256;
+import app.clearpane.core.markup.MarkupId;
+import app.clearpane.core.markup.MarkupProgress;
+import app.clearpane.formats.markup.BroughtMark;
+import app.clearpane.formats.markup.PdfAnnotations;
+import app.clearpane.formats.markup.SameDocument;
+import app.clearpane.formats.markup.WebAnnotations;
+import app.clearpane.store.deliverable.Deliverable;
+import app.clearpane.store.deliverable.Deliverables;
+import app.clearpane.store.deliverable.VersionRow;
+import app.clearpane.store.exposure.SeatRow;
+import app.clearpane.store.exposure.Seats;
+import app.clearpane.store.files.Vault;
+import app.clearpane.store.markup.MarkupRow;
+import app.clearpane.store.markup.Markups;
+import app.clearpane.web.House;
+import app.clearpane.web.layout.NotThere;
+import app.clearpane.web.layout.Refused;
+import app.clearpane.web.record.Tell;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/**
+ * Brings along notes that somebody made elsewhere, in their own PDF reader or as Web Annotations (M3): first it shows what is new, then it adds that. Bringing
+ * a file twice adds nothing.
+ */
+@Component
+class BringMarks {
+  private static final int LONGEST_NOTE = MarkForm.LONGEST_NOTE;
+  private static final String PDF = "application/pdf";
+  private static final long LARGEST_TEXT = 20_000_000;
+  private final Deliverables deliverables;
+  private final Markups markups;
+  private final Seats seats;
+  private final Annotations annotations;
+  private final Vault vault;
+  private final House house;
+  private final Tell tell;
+  private final Clock clock;
+
+  BringMarks(Deliverables deliverables, Markups markups, Seats seats, Annotations annotations, Vault vault, House house, Tell tell, Clock clock) {
+    this.deliverables = deliverables;
+    this.markups = markups;
+    this.seats = seats;
+    this.annotations = annotations;
+    this.vault = vault;
+    this.house = house;
+    this.tell = tell;
+    this.clock = clock;
+  }
+
+  /**
+   * What a file would bring.
+   *
+   * @param file its digest
+   * @param fresh what is new
+   * @param known how many notes are there already
+   * @param skipped what could not be read, each with the reason
+   * @param doubt why it seems to be another document; empty if it does not
+   * @param seats who could have written them
+   */
+  record Preview(VersionRow version, Sha256 file, List<BroughtMark> fresh, int known, List<String> skipped, Optional<String> doubt, List<SeatRow> seats) {
+    /** The seat of whoever is named in the file; empty if that is not clear. */
+    public Optional<ContactId> likely() {
+      List<ContactId> named = seats.stream().filter(seat -> fresh.stream().anyMatch(mark -> mark.author().equalsIgnoreCase(seat.name()))).map(SeatRow::contact).toList();
+      return named.size() == 1 ? Optional.of(named.get(0)) : Optional.empty();
+    }
+  }
+
+  /** Keeps a file for looking at. @throws IOException if it cannot be kept */
+  Sha256 keep(InputStream content) throws IOException {
+    return vault.store(content, house.largestUpload().toBytes()).sha256();
+  }
+
+  /** What a kept file would bring. @throws Refused if it has no notes to read */
+  Preview preview(VersionId id, Sha256 file) throws IOException {
+    VersionRow version = NotThere.unless(deliverables.version(id));
+    Path path = vault.path(file);
+    if (!Files.exists(path)) {
+      throw new NotThere();
+    }
+    BroughtMark.Read read = isPdf(path) ? readPdf(path) : readText(path, version);
+    Optional<String> doubt = isPdf(path) && PDF.equals(version.mediaType()) ? SameDocument.doubt(vault.path(version.sha256()), path) : Optional.empty();
+    Set<String> known = known(version);
+    List<BroughtMark> fresh = read.marks().stream().filter(mark -> !known.contains(mark.origin())).filter(mark -> annotations.sizes(version).containsKey(mark.place().page())).toList();
+    return new Preview(version, file, fresh, (int) read.marks().stream().filter(mark -> known.contains(mark.origin())).count(), read.skipped(), doubt,
+        seats.of(deliverables.find(version.deliverable()).orElseThrow().pane()));
+  }
+
+  private Set<String> known(VersionRow version) {
+    Set<String> known = new HashSet<>(markups.origins(version.deliverable()));
+    markups.withoutThreads(version.deliverable()).forEach(mark -> known.add("urn:uuid:" + mark.id()));
+    return known;
+  }
+
+  private static boolean isPdf(Path file) throws IOException {
+    try (InputStream in = Files.newInputStream(file)) {
+      return new String(in.readNBytes(5), java.nio.charset.StandardCharsets.ISO_8859_1).equals("%PDF-");
+    }
+  }
+
+  private static BroughtMark.Read readPdf(Path path) {
+    try {
+      return PdfAnnotations.read(path);
+    } catch (IOException unreadable) {
+      throw Refused.because("The notes in this PDF could not be read: it is damaged or locked. Nothing was added; ask for it once more, saved without a password.");
+    }
+  }
+
+  private BroughtMark.Read readText(Path path, VersionRow version) throws IOException {
+    if (Files.size(path) > LARGEST_TEXT) {
+      throw Refused.because("This is neither a PDF nor Web Annotations. Nothing was added.");
+    }
+    try {
+      return WebAnnotations.read(Files.readString(path), annotations.sizes(version));
+    } catch (IllegalArgumentException | java.nio.charset.MalformedInputException notAnnotations) {
+      throw Refused.because("This is neither a PDF nor Web Annotations in JSON. Nothing was added.");
+    }
+  }
+
+  /**
+   * What to add.
+   *
+   * @param by whose notes they are
+   * @param insist "yes" to add them although the file seems to be another document
+   */
+  record BringForm(@Nullable Sha256 file, @Nullable ContactId by, @Nullable String insist) {}
+
+  /** Adds what is new. @throws Refused if it is another document and nobody insists, or nobody is said to have written them */
+  @Transactional
+  void add(VersionId id, BringForm form, String broughtBy) throws IOException {
+    if (form.file() == null) {
+      throw Refused.because("Choose the file again: it was not kept.");
+    }
+    Preview preview = preview(id, form.file());
+    if (preview.doubt().isPresent() && !"yes".equals(form.insist())) {
+      throw Refused.because("This seems to be another document: " + preview.doubt().get() + ". Nothing was added; say that it is the same one all the same, if it is.");
+    }
+    SeatRow author = preview.seats().stream().filter(seat -> seat.contact().equals(form.by())).findFirst().orElseThrow(() -> Refused.because("Say whose notes these are."));
+    Deliverable deliverable = deliverables.find(preview.version().deliverable()).orElseThrow();
+    deliverables.lock(deliverable.id());
+    for (BroughtMark mark : preview.fresh()) {
+      add(mark, preview.version(), deliverable, author);
+    }
+    tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening("marks.brought", broughtBy, deliverable.name(),
+        Map.of("count", preview.fresh().size(), "name", author.name(), "file", form.file(), "sha256", preview.version().sha256())));
+  }
+
+  private void add(BroughtMark mark, VersionRow version, Deliverable deliverable, SeatRow author) {
+    boolean draft = version.draft();
+    String note = mark.note().length() <= LONGEST_NOTE ? mark.note() : mark.note().substring(0, mark.note().offsetByCodePoints(0, LONGEST_NOTE - 2)) + "…";
+    markups.bring(new MarkupRow(new MarkupId(UUID.randomUUID()), version.id(), version.number(), deliverable.pane(), draft ? null : markups.nextNumber(version.id(), deliverable.pane()),
+        draft ? markups.nextTeamNumber(version.id(), deliverable.pane()) : null, mark.place(), mark.intent(), MarkupProgress.OPEN, note, new MarkupRow.Author(author.name(), author.contact(), null),
+        null, null, 1, clock.instant(), List.of()), mark.origin());
+  }
+}

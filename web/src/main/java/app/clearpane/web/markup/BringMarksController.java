@@ -1,0 +1,57 @@
+package app.clearpane.web.markup;
+
+import app.clearpane.core.deliverable.VersionId;
+import app.clearpane.core.files.Sha256;
+import app.clearpane.store.deliverable.Deliverables;
+import app.clearpane.web.layout.NotThere;
+import app.clearpane.web.layout.Refused;
+import app.clearpane.web.layout.TeamController;
+import app.clearpane.web.project.ProjectFrame;
+import app.clearpane.web.security.Person;
+import java.io.IOException;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
+
+/** Notes made elsewhere: what a file would bring, and bringing it. */
+@TeamController
+class BringMarksController {
+  private final BringMarks bringMarks;
+  private final Deliverables deliverables;
+  private final ProjectFrame frame;
+
+  BringMarksController(BringMarks bringMarks, Deliverables deliverables, ProjectFrame frame) {
+    this.bringMarks = bringMarks;
+    this.deliverables = deliverables;
+    this.frame = frame;
+  }
+
+  @PostMapping("/t/versions/{version}/brought")
+  String bring(@PathVariable VersionId version, @RequestParam MultipartFile file) throws IOException {
+    NotThere.unless(deliverables.version(version));
+    if (file.isEmpty()) {
+      throw Refused.because("Choose a file first.");
+    }
+    return "redirect:/t/versions/" + version + "/brought?file=" + bringMarks.keep(file.getInputStream());
+  }
+
+  @GetMapping("/t/versions/{version}/brought")
+  String look(@PathVariable VersionId version, @RequestParam Sha256 file, Model model) throws IOException {
+    BringMarks.Preview preview = bringMarks.preview(version, file);
+    frame.above(model, deliverables.find(preview.version().deliverable()).orElseThrow().project(), "Deliverables");
+    model.addAttribute("preview", preview);
+    model.addAttribute("deliverable", deliverables.find(preview.version().deliverable()).orElseThrow());
+    return "markup/brought";
+  }
+
+  @PostMapping("/t/versions/{version}/brought/add")
+  String add(@PathVariable VersionId version, BringMarks.BringForm form, @AuthenticationPrincipal Person me) throws IOException {
+    NotThere.unless(deliverables.version(version));
+    bringMarks.add(version, form, me.fullName());
+    return "redirect:/t/versions/" + version + "/light-table";
+  }
+}

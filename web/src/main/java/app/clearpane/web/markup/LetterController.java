@@ -1,0 +1,62 @@
+package app.clearpane.web.markup;
+
+import app.clearpane.core.agency.TeamMemberId;
+import app.clearpane.core.deliverable.VersionId;
+import app.clearpane.store.agency.People;
+import app.clearpane.store.deliverable.Deliverable;
+import app.clearpane.store.deliverable.Deliverables;
+import app.clearpane.store.deliverable.VersionRow;
+import app.clearpane.web.layout.NotThere;
+import app.clearpane.web.layout.TeamController;
+import app.clearpane.web.project.ProjectFrame;
+import java.io.IOException;
+import java.util.Optional;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** The letter of a round. */
+@TeamController
+class LetterController {
+  private final Deliverables deliverables;
+  private final People people;
+  private final WriteLetter writeLetter;
+  private final ProjectFrame frame;
+
+  LetterController(Deliverables deliverables, People people, WriteLetter writeLetter, ProjectFrame frame) {
+    this.deliverables = deliverables;
+    this.people = people;
+    this.writeLetter = writeLetter;
+    this.frame = frame;
+  }
+
+  @GetMapping("/t/versions/{version}/letter")
+  String letter(@PathVariable VersionId version, @RequestParam Optional<TeamMemberId> mailed, Model model) {
+    VersionRow found = NotThere.unless(deliverables.version(version));
+    Deliverable deliverable = NotThere.unless(deliverables.find(found.deliverable()));
+    frame.above(model, deliverable.project(), "Deliverables");
+    model.addAttribute("letter", writeLetter.of(found));
+    model.addAttribute("team", people.team());
+    model.addAttribute("mailed", mailed.flatMap(people::member).orElse(null));
+    return "markup/letter";
+  }
+
+  @GetMapping("/t/versions/{version}/letter.pdf")
+  ResponseEntity<byte[]> pdf(@PathVariable VersionId version) throws IOException {
+    byte[] paper = writeLetter.pdf(writeLetter.of(NotThere.unless(deliverables.version(version))));
+    return ResponseEntity.ok().contentType(MediaType.APPLICATION_PDF).header(HttpHeaders.CONTENT_DISPOSITION, ContentDisposition.attachment().filename("round.pdf").build().toString()).body(paper);
+  }
+
+  @PostMapping("/t/versions/{version}/letter")
+  String mail(@PathVariable VersionId version, @RequestParam TeamMemberId to) {
+    VersionRow found = NotThere.unless(deliverables.version(version));
+    writeLetter.mail(writeLetter.of(found), NotThere.unless(people.member(to)));
+    return "redirect:/t/versions/" + version + "/letter?mailed=" + to;
+  }
+}

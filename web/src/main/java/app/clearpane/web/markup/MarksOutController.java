@@ -1,0 +1,109 @@
+package app.clearpane.web.markup;
+
+import app.clearpane.core.deliverable.VersionId;
+import app.clearpane.formats.deliverable.Work;
+import app.clearpane.formats.markup.Annotation;
+import app.clearpane.formats.markup.MarkedSheet;
+import app.clearpane.formats.markup.NotesTable;
+import app.clearpane.formats.markup.PdfAnnotations;
+import app.clearpane.formats.markup.WebAnnotations;
+import app.clearpane.store.deliverable.Deliverables;
+import app.clearpane.store.deliverable.Drawings;
+import app.clearpane.store.deliverable.VersionRow;
+import app.clearpane.store.files.Vault;
+import app.clearpane.store.markup.Markups;
+import app.clearpane.web.layout.NotThere;
+import app.clearpane.web.layout.TeamController;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.List;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+
+/** The marks on a version in open formats. What is for the team only is left out, since such files travel. */
+@TeamController
+class MarksOutController {
+  private static final String PDF = "application/pdf";
+  private final Deliverables deliverables;
+  private final Markups markups;
+  private final Standing standing;
+  private final Annotations annotations;
+  private final Drawings drawings;
+  private final Vault vault;
+
+  MarksOutController(Deliverables deliverables, Markups markups, Standing standing, Annotations annotations, Drawings drawings, Vault vault) {
+    this.deliverables = deliverables;
+    this.markups = markups;
+    this.standing = standing;
+    this.annotations = annotations;
+    this.drawings = drawings;
+    this.vault = vault;
+  }
+
+  @GetMapping("/t/versions/{version}/marks.pdf")
+  ResponseEntity<byte[]> pdf(@PathVariable VersionId version) throws IOException {
+    VersionRow found = NotThere.unless(deliverables.version(version));
+    ByteArrayOutputStream out = new ByteArrayOutputStream();
+    if (PDF.equals(found.mediaType())) {
+      PdfAnnotations.write(vault.path(found.sha256()), marks(found), out);
+    } else {
+      List<Path> sheets = drawings.sheets(found.sha256(), Work.MOST_PAGES).stream().map(sheet -> vault.path(sheet.large())).toList();
+      MarkedSheet.pdf(sheets, marks(found), out);
+    }
+    return file(out.toByteArray(), MediaType.APPLICATION_PDF, found, ".pdf");
+  }
+
+  @GetMapping("/t/versions/{version}/marks.jsonld")
+  ResponseEntity<byte[]> webAnnotations(@PathVariable VersionId version) {
+    VersionRow found = NotThere.unless(deliverables.version(version));
+    return file(WebAnnotations.write(found.sha256(), found.mediaType(), marks(found)).getBytes(StandardCharsets.UTF_8), MediaType.parseMediaType("application/ld+json"), found, ".jsonld");
+  }
+
+  @GetMapping("/t/versions/{version}/marks.csv")
+  ResponseEntity<byte[]> csv(@PathVariable VersionId version) {
+    VersionRow found = NotThere.unless(deliverables.version(version));
+    return file(NotesTable.csv(marks(found)).getBytes(StandardCharsets.UTF_8), new MediaType("text", "csv", StandardCharsets.UTF_8), found, ".csv");
+  }
+
+  @GetMapping("/t/versions/{version}/marks.xlsx")
+  ResponseEntity<byte[]> xlsx(@PathVariable VersionId version) throws IOException {
+    VersionRow found = NotThere.unless(deliverables.version(version));
+    ByteArrayOutputStream out = new ByteArrayOutputStream();
+    NotesTable.xlsx(marks(found), out);
+    return file(out.toByteArray(), MediaType.parseMediaType("application/vnd.openxmlformats-officedocument.spreadsheetml.sheet"), found, ".xlsx");
+  }
+
+  @GetMapping("/t/versions/{version}/marked/{page}.png")
+  ResponseEntity<byte[]> png(@PathVariable VersionId version, @PathVariable int page) throws IOException {
+    VersionRow found = NotThere.unless(deliverables.version(version));
+    Drawings.Sheet sheet = NotThere.unless(drawings.sheet(found.sha256(), page));
+    return file(MarkedSheet.png(vault.path(sheet.large()), on(found, page)), MediaType.IMAGE_PNG, found, "-sheet-" + page + ".png");
+  }
+
+  @GetMapping("/t/versions/{version}/marked/{page}.svg")
+  ResponseEntity<byte[]> svg(@PathVariable VersionId version, @PathVariable int page) throws IOException {
+    VersionRow found = NotThere.unless(deliverables.version(version));
+    Drawings.Sheet sheet = NotThere.unless(drawings.sheet(found.sha256(), page));
+    String svg = MarkedSheet.svg(vault.path(sheet.large()), sheet.mediaType(), sheet.size().ratio(), on(found, page));
+    return file(svg.getBytes(StandardCharsets.UTF_8), MediaType.parseMediaType("image/svg+xml"), found, "-sheet-" + page + ".svg");
+  }
+
+  private List<Annotation> marks(VersionRow version) {
+    return annotations.of(standing.on(version, deliverables.versions(version.deliverable()), markups.of(version.deliverable())), version);
+  }
+
+  private List<Annotation> on(VersionRow version, int page) {
+    return marks(version).stream().filter(mark -> mark.place().page() == page).toList();
+  }
+
+  private static ResponseEntity<byte[]> file(byte[] bytes, MediaType type, VersionRow version, String ending) {
+    String name = version.fileName().replaceAll("\\.[^.]*$", "") + "-notes" + ending;
+    return ResponseEntity.ok().contentType(type).header(HttpHeaders.CONTENT_DISPOSITION, ContentDisposition.attachment().filename(name, StandardCharsets.UTF_8).build().toString()).body(bytes);
+  }
+}

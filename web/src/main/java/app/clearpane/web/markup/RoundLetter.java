@@ -1,0 +1,50 @@
+package app.clearpane.web.markup;
+
+import app.clearpane.store.deliverable.VersionRow;
+import app.clearpane.store.markup.MarkupRow;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * What a round asks for, on one page, for whoever makes the next version.
+ *
+ * @param changes every change that is asked for and not settled, in reading order
+ * @param others what else was said: questions, ideas, what is to be kept
+ * @param settled how many marks were confirmed, set aside or withdrawn
+ */
+record RoundLetter(String deliverable, VersionRow version, List<Line> changes, List<Line> others, int settled) {
+
+  /** How many changes are open or taken on: to be made. */
+  public int toMake() {
+    return (int) changes.stream().filter(line -> line.mark().progress().unsettled()).count();
+  }
+
+  /**
+   * One mark.
+   *
+   * @param ratio the height over the width of its sheet
+   * @param also who asks for a change at the same place too, each with the mark; empty mostly
+   * @param against what it clashes with, as long as nobody ruled
+   */
+  record Line(MarkupRow mark, String progress, double ratio, List<String> also, Optional<String> against) {
+    /** "change", "question", "idea" or "keep". */
+    public String intent() {
+      return MarkWords.intent(mark.intent());
+    }
+
+    /** What it looks like on its sheet. */
+    public Drawn drawn() {
+      return Drawn.of(mark.place(), ratio);
+    }
+
+    /** What of the sheet to show of it, as a view box. */
+    public String cut() {
+      return Cut.around(mark.place(), ratio);
+    }
+
+    /** In one line, for a mail. */
+    String inOneLine() {
+      return mark.label() + ", sheet " + mark.place().page() + ", " + mark.author().name() + ": " + mark.note() + against.map(clash -> " (clashes with " + clash + ")").orElse("");
+    }
+  }
+}

@@ -1,0 +1,37 @@
+package app.clearpane.web.markup;
+
+import app.clearpane.core.deliverable.VersionId;
+import app.clearpane.core.markup.ReadingOrder;
+import app.clearpane.store.deliverable.VersionRow;
+import app.clearpane.store.markup.MarkupRow;
+import app.clearpane.web.compare.Across;
+import app.clearpane.web.compare.Compared;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import org.springframework.stereotype.Component;
+
+/** The marks that stand on a version: placed on it, or carried over to it from earlier ones (M5). */
+@Component
+class Standing {
+  private final Compared compared;
+
+  Standing(Compared compared) {
+    this.compared = compared;
+  }
+
+  /** Those marks with their places on the version, in reading order. Marks whose page is gone are not among them. @param versions oldest first */
+  List<MarkupRow> on(VersionRow version, List<VersionRow> versions, List<MarkupRow> marks) {
+    List<VersionId> order = versions.stream().map(VersionRow::id).toList();
+    Across across = compared.across(versions.subList(0, order.indexOf(version.id()) + 1));
+    List<MarkupRow> result = new ArrayList<>();
+    for (MarkupRow mark : marks) {
+      boolean own = mark.version().equals(version.id());
+      if (own || across.versions().contains(mark.version()) && mark.progress().carriesOver()) {
+        across.place(mark.place(), mark.version(), version.id()).ifPresent(place -> result.add(mark.at(place)));
+      }
+    }
+    result.sort(Comparator.comparing(MarkupRow::place, ReadingOrder.BY_BANDS).thenComparing(MarkupRow::createdAt));
+    return result;
+  }
+}

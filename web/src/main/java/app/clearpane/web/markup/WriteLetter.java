@@ -1,0 +1,106 @@
+package app.clearpane.web.markup;
+
+import app.clearpane.core.markup.Clash;
+import app.clearpane.core.markup.Intent;
+import app.clearpane.core.markup.MarkupId;
+import app.clearpane.formats.clearance.PdfWriter;
+import app.clearpane.formats.markup.MarkedSheet;
+import app.clearpane.store.agency.TeamMember;
+import app.clearpane.store.deliverable.Drawings;
+import app.clearpane.store.deliverable.VersionRow;
+import app.clearpane.store.files.Vault;
+import app.clearpane.store.markup.MarkupRow;
+import app.clearpane.web.House;
+import app.clearpane.web.deliverable.DeliverableState;
+import app.clearpane.web.deliverable.States;
+import app.clearpane.web.layout.Pages;
+import app.clearpane.web.layout.TheAgency;
+import app.clearpane.web.layout.Words;
+import app.clearpane.web.post.Letter;
+import app.clearpane.web.post.WriteMail;
+import java.io.IOException;
+import java.util.ArrayList;
+import java.util.Base64;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Writes the letter of a round: as a page, as PDF, and by mail. */
+@Component
+class WriteLetter {
+  private static final int CUT_OUT_WIDTH = 420;
+  private final States states;
+  private final Standing standing;
+  private final Clashes clashes;
+  private final Annotations annotations;
+  private final Drawings drawings;
+  private final Vault vault;
+  private final Pages pages;
+  private final WriteMail mail;
+  private final TheAgency agency;
+  private final Words words;
+  private final House house;
+
+  WriteLetter(States states, Standing standing, Clashes clashes, Annotations annotations, Drawings drawings, Vault vault, Pages pages, WriteMail mail, TheAgency agency, Words words, House house) {
+    this.states = states;
+    this.standing = standing;
+    this.clashes = clashes;
+    this.annotations = annotations;
+    this.drawings = drawings;
+    this.vault = vault;
+    this.pages = pages;
+    this.mail = mail;
+    this.agency = agency;
+    this.words = words;
+    this.house = house;
+  }
+
+  /** The letter of the round of a version. */
+  RoundLetter of(VersionRow version) {
+    DeliverableState state = states.withThreads(version.deliverable());
+    List<MarkupRow> marks = standing.on(version, state.versions(), state.marks());
+    Map<Integer, Double> ratios = new HashMap<>();
+    annotations.sizes(version).forEach((page, size) -> ratios.put(page, size.ratio()));
+    Map<MarkupId, MarkupRow> byId = marks.stream().collect(Collectors.toMap(MarkupRow::id, Function.identity()));
+    List<Clash> same = clashes.sameWishes(version, state.deliverable().pane(), state.marks());
+    List<Clashes.Open> open = clashes.of(version, state.deliverable().pane(), state.marks());
+    List<RoundLetter.Line> lines = new ArrayList<>();
+    for (MarkupRow mark : marks) {
+      if (mark.progress().carriesOver()) {
+        List<String> also = same.stream().filter(pair -> pair.involves(mark.id())).map(pair -> byId.get(pair.other(mark.id()))).map(other -> other.author().name() + " (" + other.label() + ")").toList();
+        Optional<String> against = open.stream().filter(clash -> clash.both().stream().anyMatch(one -> one.id().equals(mark.id())))
+            .map(clash -> clash.first().id().equals(mark.id()) ? clash.second() : clash.first()).map(other -> other.label() + " of " + other.author().name()).findFirst();
+        lines.add(new RoundLetter.Line(mark, MarkWords.progress(mark.progress()), ratios.getOrDefault(mark.place().page(), 1.0), also, against));
+      }
+    }
+    return new RoundLetter(state.deliverable().name(), version, lines.stream().filter(line -> line.mark().intent() == Intent.CHANGE).toList(),
+        lines.stream().filter(line -> line.mark().intent() != Intent.CHANGE).toList(), (int) state.marks().stream().filter(mark -> !mark.progress().carriesOver()).count());
+  }
+
+  /** The letter as PDF, with a cut-out of each place. */
+  byte[] pdf(RoundLetter letter) throws IOException {
+    Map<String, String> cutOuts = new HashMap<>();
+    for (RoundLetter.Line line : letter.changes()) {
+      Optional<Drawings.Sheet> sheet = drawings.sheet(letter.version().sha256(), line.mark().place().page());
+      if (sheet.isPresent()) {
+        byte[] png = MarkedSheet.cutOut(vault.path(sheet.get().large()), line.mark().place(), CUT_OUT_WIDTH);
+        cutOuts.put(line.mark().id().toString(), "data:image/png;base64," + Base64.getEncoder().encodeToString(png));
+      }
+    }
+    return PdfWriter.write(pages.render("markup/letter-paper", Map.of("letter", letter, "cutOuts", cutOuts, "agency", agency.get())));
+  }
+
+  /** Mails it to one of the team: every change in a line, and where to see them. */
+  @Transactional
+  void mail(RoundLetter letter, TeamMember to) {
+    List<String> lines = new ArrayList<>();
+    lines.add(letter.deliverable() + ", " + letter.version().called() + ": " + (letter.changes().isEmpty() ? "no change is asked for." : words.count(letter.changes().size(), "change is", "changes are") + " asked for."));
+    letter.changes().forEach(line -> lines.add(line.inOneLine()));
+    mail.to(to, new Letter("To do: " + letter.deliverable() + ", " + letter.version().called(), lines, "See them in their places", house.address() + "/t/versions/" + letter.version().id() + "/letter", agency.get().name()));
+  }
+}

@@ -1,0 +1,83 @@
+package app.clearpane.web;
+
+import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.project.ProjectId;
+import app.clearpane.store.deliverable.Deliverable;
+import app.clearpane.store.deliverable.Deliverables;
+import app.clearpane.store.deliverable.Round;
+import app.clearpane.store.deliverable.VersionRow;
+import app.clearpane.store.exposure.Panes;
+import java.io.InputStream;
+import java.net.http.HttpResponse;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.concurrent.Callable;
+import org.springframework.beans.factory.annotation.Autowired;
+
+/** The flour bags, on which tests make deliverables of their own: Imre speaks for the mill, Grete signs too. */
+abstract class AtTheMill extends DemoHouse {
+  @Autowired Deliverables deliverables;
+
+  ProjectId mill() {
+    return projects.active().stream().filter(project -> project.name().equals("Flour bags")).findFirst().orElseThrow().id();
+  }
+
+  Panes.Row pane() {
+    return panes.ofProject(mill()).get(0);
+  }
+
+  Visitor ines() throws Exception {
+    return Visitor.by(address(), linkOfTeam("ines@marram-finch.example"));
+  }
+
+  static byte[] demoFile(String name) throws Exception {
+    try (InputStream in = Objects.requireNonNull(AtTheMill.class.getResourceAsStream("/demo-files/" + name))) {
+      return in.readAllBytes();
+    }
+  }
+
+  HttpResponse<String> upload(Visitor ines, ItemId deliverable) throws Exception {
+    return upload(ines, deliverable, "flour-spelt-1.pdf");
+  }
+
+  HttpResponse<String> upload(Visitor ines, ItemId deliverable, String file) throws Exception {
+    byte[] bytes = demoFile(file);
+    return ines.upload("/t/deliverables/" + deliverable + "/versions", ines.token(), file, () -> new java.io.ByteArrayInputStream(bytes), Map.of("whatChanged", "words that were typed"));
+  }
+
+  ItemId deliverable(Visitor ines, String name, String rule) throws Exception {
+    ines.post("/t/projects/" + mill() + "/deliverables", ines.token(), Map.of("name", name, "pane", pane().id().toString(), "about", "", "rule", rule, "reviewDays", "3"));
+    return deliverables.of(mill()).stream().filter(one -> one.name().equals(name)).map(Deliverable::id).findFirst().orElseThrow();
+  }
+
+  VersionRow sent(Visitor ines, ItemId deliverable) throws Exception {
+    return sent(ines, deliverable, "flour-spelt-1.pdf");
+  }
+
+  VersionRow sent(Visitor ines, ItemId deliverable, String file) throws Exception {
+    upload(ines, deliverable, file);
+    VersionRow draft = deliverables.versions(deliverable).stream().filter(VersionRow::draft).findFirst().orElseThrow();
+    ines.post("/t/versions/" + draft.id() + "/send", ines.token(), Map.of());
+    return deliverables.version(draft.id()).orElseThrow();
+  }
+
+  Callable<HttpResponse<String>> deciding(Visitor who, VersionRow version, String decision) throws Exception {
+    String token = who.token();
+    return () -> who.post("/c/panes/" + pane().id() + "/versions/" + version.id() + "/decisions", token,
+        Map.of("decision", decision, "sha256", version.sha256().hex(), "sentence", "as it should be", "typedName", "Signed"));
+  }
+
+  Round round(ItemId deliverable) {
+    List<Round> rounds = deliverables.rounds(deliverable);
+    return rounds.get(rounds.size() - 1);
+  }
+
+  Visitor imre() throws Exception {
+    return Visitor.by(address(), linkOf("imre@hobandbarley.example"));
+  }
+
+  Visitor grete() throws Exception {
+    return Visitor.by(address(), linkOf("grete@hobandbarley.example"));
+  }
+}
