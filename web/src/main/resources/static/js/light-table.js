@@ -32,6 +32,84 @@ class Table {
     this.listen();
     this.observe();
     this.layOut();
+    this.watchOthers();
+  }
+
+  /* ---- what others do meanwhile ---- */
+
+  watchOthers() {
+    if (!this.root.dataset.live || !window.EventSource) {
+      return;
+    }
+    const others = new EventSource(this.root.dataset.live);
+    others.addEventListener("moved", () => this.refresh());
+    this.controls.signal.addEventListener("abort", () => others.close());
+  }
+
+  /** Reads the page anew and takes over what changed, but nothing that somebody is working in. */
+  async refresh() {
+    const text = await fetch(location.href, { signal: this.controls.signal }).then(answer => (answer.ok ? answer.text() : "")).catch(() => "");
+    const fresh = new DOMParser().parseFromString(text, "text/html");
+    const table = fresh.querySelector("[data-light-table]");
+    if (!table || this.controls.signal.aborted) {
+      return;
+    }
+    this.takeMarks(table);
+    this.takeNotes(table);
+    for (const part of [".table-tools .pages", ".decision-bar > p"]) {
+      const [mine, theirs] = [this.page.querySelector(part), fresh.querySelector(part)];
+      if (mine && theirs && mine.outerHTML !== theirs.outerHTML) {
+        mine.replaceWith(theirs);
+      }
+    }
+    this.layOut();
+  }
+
+  takeMarks(table) {
+    const drawing = this.drawing;
+    this.marks.querySelectorAll("[data-mark]").forEach(shape => shape.remove());
+    table.querySelectorAll("[data-marks] [data-mark]").forEach(shape => {
+      const own = document.importNode(shape, true);
+      own.classList.toggle("on", own.dataset.mark === this.selected);
+      this.marks.insertBefore(own, drawing);
+      this.on(own, "click", () => this.select(own.dataset.mark, true));
+    });
+  }
+
+  takeNotes(table) {
+    const list = this.root.querySelector("[data-notes]");
+    const busy = note => note.contains(document.activeElement) || note.querySelector("details[open]");
+    const theirs = [...table.querySelectorAll("[data-note]")];
+    const kept = new Set(theirs.map(note => note.dataset.note));
+    this.notes().filter(note => !kept.has(note.dataset.note) && !busy(note)).forEach(note => note.remove());
+    let before = list.querySelector("[data-note]") || list.querySelector(".no-notes") || this.form;
+    for (const note of theirs) {
+      const mine = this.root.querySelector(`[data-note="${note.dataset.note}"]`);
+      if (mine && busy(mine)) {
+        before = mine.nextElementSibling;
+        continue;
+      }
+      const own = document.importNode(note, true);
+      if (mine) {
+        before = mine.nextElementSibling;
+        mine.replaceWith(own);
+      } else {
+        list.insertBefore(own, before);
+        own.classList.add("arrived");
+      }
+      window.htmx?.process(own);
+      this.listenToNote(own);
+    }
+    if (theirs.length) {
+      list.querySelector(".no-notes")?.remove();
+    }
+  }
+
+  listenToNote(note) {
+    this.on(note, "mouseenter", () => this.select(note.dataset.note, false));
+    this.on(note, "focusin", () => this.select(note.dataset.note, false));
+    note.querySelectorAll("details").forEach(details => this.on(details, "toggle", () => this.layOut()));
+    this.watch.observe(note);
   }
 
   get height() {
@@ -52,26 +130,21 @@ class Table {
     this.on(window, "resize", () => this.layOut());
     this.on(this.stage, "scroll", () => this.layOut());
     this.on(this.stage, "toggle", () => this.layOut(), true);
-    this.root.querySelectorAll("details").forEach(details => this.on(details, "toggle", () => this.layOut()));
     this.root.querySelectorAll("[data-mark]").forEach(shape => this.on(shape, "click", () => this.select(shape.dataset.mark, true)));
-    this.notes().forEach(note => {
-      this.on(note, "mouseenter", () => this.select(note.dataset.note, false));
-      this.on(note, "focusin", () => this.select(note.dataset.note, false));
-    });
     if (this.form) {
       this.on(this.form.querySelector("[data-cancel]"), "click", () => this.cancel());
     }
   }
 
   observe() {
-    const watch = new ResizeObserver(() => this.layOut());
-    watch.observe(this.sheet);
-    watch.observe(this.page);
-    this.notes().forEach(note => watch.observe(note));
+    this.watch = new ResizeObserver(() => this.layOut());
+    this.watch.observe(this.sheet);
+    this.watch.observe(this.page);
+    this.notes().forEach(note => this.listenToNote(note));
     if (this.form) {
-      watch.observe(this.form);
+      this.watch.observe(this.form);
     }
-    this.controls.signal.addEventListener("abort", () => watch.disconnect());
+    this.controls.signal.addEventListener("abort", () => this.watch.disconnect());
   }
 
   notes() {

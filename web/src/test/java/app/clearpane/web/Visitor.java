@@ -7,8 +7,13 @@ import java.net.URLEncoder;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
+import java.util.List;
 import java.util.Map;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.CompletionStage;
+import java.util.concurrent.Flow;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
@@ -33,7 +38,43 @@ public final class Visitor {
   }
 
   public HttpResponse<String> get(String path) throws IOException, InterruptedException {
-    return client.send(HttpRequest.newBuilder(uri(path)).build(), HttpResponse.BodyHandlers.ofString(StandardCharsets.ISO_8859_1));
+    return client.send(HttpRequest.newBuilder(uri(path)).build(), Visitor::body);
+  }
+
+  /** The body as text, each byte a character; of a stream of events, which has no end, nothing. */
+  private static HttpResponse.BodySubscriber<String> body(HttpResponse.ResponseInfo info) {
+    boolean endless = info.headers().firstValue("Content-Type").orElse("").startsWith("text/event-stream") && info.statusCode() == 200;
+    return endless ? new Unread() : HttpResponse.BodySubscribers.ofString(StandardCharsets.ISO_8859_1);
+  }
+
+  /** Leaves as soon as the answer begins. */
+  private static final class Unread implements HttpResponse.BodySubscriber<String> {
+    private final CompletableFuture<String> body = CompletableFuture.completedFuture("");
+
+    @Override
+    public CompletionStage<String> getBody() {
+      return body;
+    }
+
+    @Override
+    public void onSubscribe(Flow.Subscription subscription) {
+      subscription.cancel();
+    }
+
+    @Override
+    public void onNext(List<ByteBuffer> item) {
+      // nothing is asked for
+    }
+
+    @Override
+    public void onError(Throwable gone) {
+      // it was left
+    }
+
+    @Override
+    public void onComplete() {
+      // it was left
+    }
   }
 
   /** Follows redirects by hand, up to five. */

@@ -14,6 +14,7 @@ import org.springframework.validation.BindException;
 import org.springframework.web.bind.MissingRequestValueException;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.context.request.async.AsyncRequestNotUsableException;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
 import org.springframework.web.multipart.MaxUploadSizeExceededException;
 import org.springframework.web.multipart.MultipartException;
@@ -32,6 +33,12 @@ class WhenThingsGoWrong {
 
   WhenThingsGoWrong(House house) {
     this.house = house;
+  }
+
+  /** Whoever asked has left: nothing can be told to them any more. */
+  @ExceptionHandler(AsyncRequestNotUsableException.class)
+  void left() {
+    // an answer would only fail again
   }
 
   @ExceptionHandler

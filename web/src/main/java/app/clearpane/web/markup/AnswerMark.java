@@ -16,6 +16,7 @@ import java.util.Arrays;
 import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -25,9 +26,11 @@ public class AnswerMark {
   private final Deliverables deliverables;
   private final Markups markups;
   private final Tell tell;
+  private final ApplicationEventPublisher events;
   private final Clock clock;
 
-  AnswerMark(Deliverables deliverables, Markups markups, Tell tell, Clock clock) {
+  AnswerMark(Deliverables deliverables, Markups markups, Tell tell, ApplicationEventPublisher events, Clock clock) {
+    this.events = events;
     this.deliverables = deliverables;
     this.markups = markups;
     this.tell = tell;
@@ -60,6 +63,7 @@ public class AnswerMark {
     markups.answer(mark.id(), answer);
     tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening("mark." + (act.isEmpty() ? "answered" : act.get().name().toLowerCase(java.util.Locale.ROOT).replace('_', '-')),
         answer.author().name(), deliverable.name(), Map.of("mark", mark.id(), "label", mark.label().toString(), "said", said, "forTeam", answer.teamOnly())));
+    events.publishEvent(new MarksMoved(deliverable.id(), answer.teamOnly() || mark.teamOnly()));
   }
 
   private static String said(AnswerForm form, Optional<MarkupProgress.Act> act) {

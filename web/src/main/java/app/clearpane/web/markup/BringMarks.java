@@ -33,6 +33,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -52,9 +53,11 @@ class BringMarks {
   private final Vault vault;
   private final House house;
   private final Tell tell;
+  private final ApplicationEventPublisher events;
   private final Clock clock;
 
-  BringMarks(Deliverables deliverables, Markups markups, Seats seats, Annotations annotations, Vault vault, House house, Tell tell, Clock clock) {
+  BringMarks(Deliverables deliverables, Markups markups, Seats seats, Annotations annotations, Vault vault, House house, Tell tell, ApplicationEventPublisher events, Clock clock) {
+    this.events = events;
     this.deliverables = deliverables;
     this.markups = markups;
     this.seats = seats;
@@ -160,6 +163,7 @@ class BringMarks {
     }
     tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening("marks.brought", broughtBy, deliverable.name(),
         Map.of("count", preview.fresh().size(), "name", author.name(), "file", form.file(), "sha256", preview.version().sha256())));
+    events.publishEvent(new MarksMoved(deliverable.id(), preview.version().draft()));
   }
 
   private void add(BroughtMark mark, VersionRow version, Deliverable deliverable, SeatRow author) {

@@ -20,6 +20,7 @@ import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
+import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 
 /** The light table as a viewer sees it, and what they do on it. */
 @Component
@@ -32,14 +33,16 @@ public class ClientTable {
   private final PlaceMark placeMark;
   private final AnswerMark answerMark;
   private final RuleClash ruleClash;
+  private final LiveMarks liveMarks;
   private final Clashes clashes;
   private final Compared compared;
   private final LayChanges layChanges;
 
-  ClientTable(VisibleDeliverables deliverables, VisibleMarkups markups, Viewers viewers, Drawings drawings, PlaceMark placeMark, AnswerMark answerMark, RuleClash ruleClash,
+  ClientTable(VisibleDeliverables deliverables, VisibleMarkups markups, Viewers viewers, Drawings drawings, PlaceMark placeMark, AnswerMark answerMark, RuleClash ruleClash, LiveMarks liveMarks,
       Clashes clashes, Compared compared, LayChanges layChanges, Looks looks) {
     this.layChanges = layChanges;
     this.ruleClash = ruleClash;
+    this.liveMarks = liveMarks;
     this.clashes = clashes;
     this.compared = compared;
     this.looks = looks;
@@ -120,6 +123,11 @@ public class ClientTable {
   /** Places a mark. */
   public void place(Viewer viewer, VersionId version, MarkForm form) {
     placeMark.on(NotThere.unless(deliverables.version(viewer, version)), form, new Side.Client(viewer));
+  }
+
+  /** Watches what others do on a version. */
+  public SseEmitter live(Viewer viewer, VersionId version) {
+    return liveMarks.watch(NotThere.unless(deliverables.version(viewer, version)).deliverable(), false);
   }
 
   /** Settles a clash. @return the page it was about */

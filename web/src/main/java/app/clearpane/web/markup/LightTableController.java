@@ -23,6 +23,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 
 /** The light table for the team. */
 @TeamController
@@ -34,12 +35,14 @@ class LightTableController {
   private final PlaceMark placeMark;
   private final AnswerMark answerMark;
   private final RuleClash ruleClash;
+  private final LiveMarks liveMarks;
   private final Clashes clashes;
   private final Compared compared;
 
-  LightTableController(States states, Deliverables deliverables, Drawings drawings, Markups markups, PlaceMark placeMark, AnswerMark answerMark, RuleClash ruleClash, Clashes clashes,
+  LightTableController(States states, Deliverables deliverables, Drawings drawings, Markups markups, PlaceMark placeMark, AnswerMark answerMark, RuleClash ruleClash, LiveMarks liveMarks, Clashes clashes,
       Compared compared) {
     this.ruleClash = ruleClash;
+    this.liveMarks = liveMarks;
     this.clashes = clashes;
     this.compared = compared;
     this.states = states;
@@ -70,6 +73,11 @@ class LightTableController {
     model.addAttribute("round", round.orElse(null));
     Spot.of(atX, atY, table).ifPresent(spot -> model.addAttribute("spot", spot));
     return "markup/light-table";
+  }
+
+  @GetMapping("/t/versions/{version}/live")
+  SseEmitter live(@PathVariable VersionId version) {
+    return liveMarks.watch(NotThere.unless(deliverables.version(version)).deliverable(), true);
   }
 
   @PostMapping("/t/versions/{version}/marks")

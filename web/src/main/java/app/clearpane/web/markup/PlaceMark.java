@@ -15,6 +15,7 @@ import java.time.Clock;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -25,9 +26,11 @@ public class PlaceMark {
   private final Drawings drawings;
   private final Markups markups;
   private final Tell tell;
+  private final ApplicationEventPublisher events;
   private final Clock clock;
 
-  PlaceMark(Deliverables deliverables, Drawings drawings, Markups markups, Tell tell, Clock clock) {
+  PlaceMark(Deliverables deliverables, Drawings drawings, Markups markups, Tell tell, ApplicationEventPublisher events, Clock clock) {
+    this.events = events;
     this.deliverables = deliverables;
     this.drawings = drawings;
     this.markups = markups;
@@ -48,6 +51,7 @@ public class PlaceMark {
     markups.add(mark);
     tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening(forTeam ? "mark.placed.for-team" : "mark.placed", mark.author().name(),
         deliverable.name(), Map.of("mark", mark.id(), "label", mark.label().toString(), "sha256", version.sha256(), "page", form.page(), "intent", mark.intent(), "note", mark.note())));
+    events.publishEvent(new MarksMoved(deliverable.id(), forTeam));
     return mark;
   }
 

@@ -20,6 +20,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -32,9 +33,11 @@ public class RuleClash {
   private final Rulings rulings;
   private final Clashes clashes;
   private final Tell tell;
+  private final ApplicationEventPublisher events;
   private final Clock clock;
 
-  RuleClash(Deliverables deliverables, Markups markups, Rulings rulings, Clashes clashes, Tell tell, Clock clock) {
+  RuleClash(Deliverables deliverables, Markups markups, Rulings rulings, Clashes clashes, Tell tell, ApplicationEventPublisher events, Clock clock) {
+    this.events = events;
     this.deliverables = deliverables;
     this.markups = markups;
     this.rulings = rulings;
@@ -71,6 +74,7 @@ public class RuleClash {
     markups.answer(loses.id(), new MarkupRow.Answer(MarkupProgress.Act.SET_ASIDE.name(), said, false, side.author(), now));
     tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening("clash.ruled", side.author().name(), deliverable.name(),
         Map.of("holds", holds.label().toString(), "setAside", loses.label().toString(), "reason", reason, "sha256", version.sha256())));
+    events.publishEvent(new MarksMoved(deliverable.id(), false));
     return open.page();
   }
 

@@ -15,6 +15,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 
 /** The light table for clients. */
 @Controller
@@ -30,6 +31,11 @@ class ClientTableController {
       @RequestParam(name = "at.x", required = false) @Nullable Integer atX, @RequestParam(name = "at.y", required = false) @Nullable Integer atY, Model model) {
     model.addAllAttributes(tables.of(viewer, Through.base(viewer), version, page, atX, atY));
     return "markup/clientside/light-table";
+  }
+
+  @GetMapping({"/c/panes/{pane}/versions/{version}/live", "/t/look/{seat}/{sight}/versions/{version}/live"})
+  SseEmitter live(Viewer viewer, @PathVariable VersionId version) {
+    return tables.live(viewer, version);
   }
 
   @PostMapping("/c/panes/{pane}/versions/{version}/marks")

@@ -1,0 +1,66 @@
+package app.clearpane.web.markup;
+
+import app.clearpane.core.exposure.ItemId;
+import java.io.IOException;
+import java.time.Duration;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.CopyOnWriteArrayList;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.event.TransactionPhase;
+import org.springframework.transaction.event.TransactionalEventListener;
+import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+
+/**
+ * Tells those who have a deliverable on their light table that its marks moved. Only that is told: what moved they read through their own door,
+ * so that nobody is told of what they do not see.
+ */
+@Component
+public class LiveMarks {
+  private static final Duration LONGEST = Duration.ofMinutes(20);
+  /** More than so many at one deliverable are not told; they see it with the next page. */
+  private static final int MOST = 200;
+  private final Map<ItemId, List<Watcher>> watchers = new ConcurrentHashMap<>();
+
+  private record Watcher(SseEmitter emitter, boolean ofTeam) {}
+
+  /** Watches a deliverable. Whoever calls this has checked that it may be seen. */
+  SseEmitter watch(ItemId deliverable, boolean ofTeam) {
+    SseEmitter emitter = new SseEmitter(LONGEST.toMillis());
+    Watcher watcher = new Watcher(emitter, ofTeam);
+    List<Watcher> all = watchers.computeIfAbsent(deliverable, key -> new CopyOnWriteArrayList<>());
+    if (all.size() >= MOST) {
+      emitter.complete();
+      return emitter;
+    }
+    all.add(watcher);
+    emitter.onCompletion(() -> leave(deliverable, watcher));
+    emitter.onTimeout(emitter::complete);
+    emitter.onError(gone -> leave(deliverable, watcher));
+    send(watcher, "watching");
+    return emitter;
+  }
+
+  private void leave(ItemId deliverable, Watcher watcher) {
+    watchers.computeIfPresent(deliverable, (key, all) -> {
+      all.remove(watcher);
+      return all.isEmpty() ? null : all;
+    });
+  }
+
+  /** Once what happened is kept for good, tells it. */
+  @TransactionalEventListener(phase = TransactionPhase.AFTER_COMMIT)
+  public void moved(MarksMoved event) {
+    watchers.getOrDefault(event.deliverable(), List.of()).stream().filter(watcher -> watcher.ofTeam || !event.forTeam()).forEach(watcher -> send(watcher, "moved"));
+  }
+
+  /** One who has left is taken from the list by the container's own word. */
+  private static void send(Watcher watcher, String name) {
+    try {
+      watcher.emitter.send(SseEmitter.event().name(name).data(""));
+    } catch (IOException | IllegalStateException gone) {
+      watcher.emitter.completeWithError(gone);
+    }
+  }
+}

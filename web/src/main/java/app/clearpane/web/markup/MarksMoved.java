@@ -1,0 +1,10 @@
+package app.clearpane.web.markup;
+
+import app.clearpane.core.exposure.ItemId;
+
+/**
+ * Tells that something was marked, said or settled on a deliverable.
+ *
+ * @param forTeam whether clients are not to notice
+ */
+record MarksMoved(ItemId deliverable, boolean forTeam) {}

@@ -1,0 +1,136 @@
+package app.clearpane.web.journey;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Keyboard;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Mouse;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
+import java.util.Map;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+
+/** The light table in a browser: every tool, what changed, and several people on one sheet. */
+class LightTableJourneyTest extends Journey {
+  private Someone mirelaAtTheMap() {
+    Someone mirela = atDesk().comesBy(linkOf("mirela@penwether.example", "Visitor centre"));
+    mirela.follows("Visitor map").atTheTable();
+    return mirela;
+  }
+
+  private static void draws(Someone who, double... spots) {
+    BoundingBox sheet = who.page.locator("[data-sheet]").boundingBox();
+    Mouse mouse = who.page.mouse();
+    for (int i = 0; i < spots.length; i += 2) {
+      mouse.move(sheet.x + spots[i] * sheet.width, sheet.y + spots[i + 1] * sheet.height);
+      if (i == 0) {
+        mouse.down();
+      }
+    }
+    mouse.up();
+  }
+
+  private static void withdraws(Someone who, String note) {
+    Locator own = who.page.locator(".note", new Page.LocatorOptions().setHasText(note));
+    own.locator("summary").click();
+    own.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Withdraw").setExact(true)).click();
+    assertThat(who.page.locator(".note.settled", new Page.LocatorOptions().setHasText(note))).isVisible();
+  }
+
+  /** Waits until the versions are compared, which begins when both are drawn. */
+  private static void compared(Someone who) {
+    who.page.waitForCondition(() -> {
+      if (who.page.locator(".asked").count() == 0) {
+        who.page.reload();
+      }
+      return who.page.locator(".asked").count() > 0;
+    }, new Page.WaitForConditionOptions().setTimeout(90_000));
+  }
+
+  @Test
+  void everyToolDrawsWithTheMouse() {
+    Someone mirela = mirelaAtTheMap();
+    Keyboard keys = mirela.page.keyboard();
+    Map<String, String> tools = Map.of("e", "ellipse", "l", "path", "f", "path");
+    tools.forEach((key, element) -> {
+      String note = "Drawn with " + key + ".";
+      keys.press(key);
+      draws(mirela, 0.5, 0.3, 0.55, 0.34, 0.62, 0.3, 0.7, 0.42);
+      keys.type(note);
+      mirela.presses("Leave the note").sees(note);
+      String mark = mirela.page.locator(".note", new Page.LocatorOptions().setHasText(note)).getAttribute("data-note");
+      assertThat(mirela.page.locator("[data-mark='" + mark + "'] " + element)).hasCount(1);
+      withdraws(mirela, note);
+    });
+    mirela.looksItOver();
+  }
+
+  @Test
+  void whatChangedIsOutlinedListedAndWalkedThrough() {
+    Someone mirela = mirelaAtTheMap();
+    Keyboard keys = mirela.page.keyboard();
+    keys.press("d");
+    mirela.arrivesAt("/changes");
+    compared(mirela);
+    Locator parts = mirela.page.locator("[data-part]");
+    assertThat(mirela.page.locator("[data-box]")).hasCount(parts.count());
+    mirela.sees("What was asked for").looksItOver();
+    keys.press(".");
+    assertThat(mirela.page.locator("[data-box='1']")).hasClass(Pattern.compile("\\bon\\b"));
+    keys.press(".");
+    assertThat(mirela.page.locator("[data-box='2']")).hasClass(Pattern.compile("\\bon\\b"));
+    keys.press("w");
+    mirela.arrivesAt("as=wipe");
+    assertThat(mirela.page.locator("[data-wiped]")).hasCount(1);
+    BoundingBox laid = mirela.page.locator(".laid").boundingBox();
+    mirela.page.mouse().move(laid.x + laid.width / 4, laid.y + 60);
+    mirela.page.waitForCondition(() -> Math.abs(Double.parseDouble(mirela.page.locator("[data-edge]").getAttribute("x1")) - 250) <= 10);
+    mirela.looksItOver();
+    keys.press("o");
+    mirela.arrivesAt("as=overlay");
+    assertThat(mirela.page.locator("[data-wiped]")).hasCount(0);
+    mirela.page.locator("[data-slider]").fill("20");
+    assertThat(mirela.page.locator("[data-later]")).hasAttribute("opacity", "0.2");
+    keys.press("s");
+    mirela.arrivesAt("as=beside");
+    assertThat(mirela.page.locator("figure .laid")).hasCount(2);
+    mirela.looksItOver();
+    keys.press("ArrowRight");
+    mirela.arrivesAt("page=2");
+  }
+
+  @Test
+  void whatChangedFitsAPhone() {
+    Someone jasper = onPhone().comesBy(linkOf("jasper@penwether.example", "Visitor centre"));
+    jasper.follows("Visitor map");
+    jasper.follows("What changed since 1").arrivesAt("/changes");
+    compared(jasper);
+    jasper.sees("What was asked for").looksItOver();
+  }
+
+  @Test
+  void marksOfOthersArriveWithoutMovingWhatOneIsDoing() {
+    Someone mirela = mirelaAtTheMap();
+    Someone jasper = atDesk().comesBy(linkOf("jasper@penwether.example", "Visitor centre"));
+    jasper.follows("Visitor map").atTheTable();
+    jasper.page.keyboard().press("p");
+    draws(jasper, 0.8, 0.8);
+    jasper.page.keyboard().type("Half a tho");
+    mirela.page.keyboard().press("r");
+    draws(mirela, 0.1, 0.72, 0.2, 0.8);
+    mirela.page.keyboard().type("Is this the ferry?");
+    mirela.presses("Leave the note").sees("Is this the ferry?");
+    assertThat(jasper.page.locator(".note", new Page.LocatorOptions().setHasText("Is this the ferry?"))).isVisible();
+    String mark = jasper.page.locator(".note", new Page.LocatorOptions().setHasText("Is this the ferry?")).getAttribute("data-note");
+    assertThat(jasper.page.locator("[data-mark='" + mark + "'] rect")).hasCount(1);
+    jasper.page.keyboard().type("ught");
+    assertThat(jasper.page.locator("#new-note-text")).hasValue("Half a thought");
+    withdraws(mirela, "Is this the ferry?");
+    assertThat(jasper.page.locator(".note.settled", new Page.LocatorOptions().setHasText("Is this the ferry?"))).isVisible();
+    jasper.presses("Not now");
+    jasper.looksItOver();
+  }
+}
