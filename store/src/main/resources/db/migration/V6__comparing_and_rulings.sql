@@ -11,6 +11,8 @@ create table comparison (
   unique (before_sha256, after_sha256)
 );
 
+create index comparison_state on comparison (state);
+
 -- The settlement of a clash between two marks.
 create table ruling (
   first_markup uuid not null references markup,

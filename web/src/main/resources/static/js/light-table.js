@@ -8,6 +8,7 @@ const SVG = "http://www.w3.org/2000/svg";
 const INTENTS = ["change", "question", "idea", "keep"];
 const BOXES = ["RECTANGLE", "ELLIPSE"];
 const MOST_SPOTS = 10000;
+const LARGE = 1600;
 const TOOLS = { p: "POINT", r: "RECTANGLE", e: "ELLIPSE", a: "ARROW", l: "LINE", f: "FREEHAND" };
 
 class Table {
@@ -32,7 +33,60 @@ class Table {
     this.listen();
     this.observe();
     this.layOut();
+    this.beginFilters();
     this.watchOthers();
+  }
+
+  /* ---- which notes are shown ---- */
+
+  get filter() {
+    return (this.filters && this.filters.querySelector("[aria-pressed='true']")?.dataset.filter) || "all";
+  }
+
+  passes(note, filter) {
+    const tests = { all: () => true, own: () => note.dataset.own, open: () => note.dataset.open, change: () => note.dataset.open && note.classList.contains("change"), unanswered: () => note.dataset.unanswered };
+    return Boolean(tests[filter]());
+  }
+
+  beginFilters() {
+    this.filters = this.root.querySelector("[data-filters]");
+    if (!this.filters) {
+      return;
+    }
+    this.filters.hidden = false;
+    this.person = this.filters.querySelector("[data-filter-person]");
+    this.filters.querySelectorAll("[data-filter]").forEach(button => this.on(button, "click", () => {
+      this.filters.querySelectorAll("[data-filter]").forEach(other => other.setAttribute("aria-pressed", String(other === button)));
+      this.sift();
+    }));
+    this.on(this.person, "change", () => this.sift());
+    this.sift();
+  }
+
+  /** Shows the notes that pass and their marks; says beside each choice how many it would show. */
+  sift() {
+    if (!this.filters) {
+      return;
+    }
+    const notes = this.everyNote();
+    const people = [...new Set(notes.map(note => note.dataset.person))].sort();
+    const chosen = this.person.value;
+    this.person.replaceChildren(new Option("everybody", ""), ...people.map(name => new Option(name, name, false, name === chosen)));
+    this.filters.querySelectorAll("[data-filter]").forEach(button => {
+      button.querySelector("b").textContent = notes.filter(note => this.passes(note, button.dataset.filter)).length;
+    });
+    notes.forEach(note => {
+      note.hidden = !(this.passes(note, this.filter) && (!chosen || note.dataset.person === chosen));
+      const shape = this.shape(note.dataset.note);
+      if (shape) {
+        shape.classList.toggle("sifted", note.hidden);
+      }
+    });
+    this.layOut();
+  }
+
+  everyNote() {
+    return [...this.root.querySelectorAll("[data-note]")];
   }
 
   /* ---- what others do meanwhile ---- */
@@ -62,6 +116,7 @@ class Table {
         mine.replaceWith(theirs);
       }
     }
+    this.sift();
     this.layOut();
   }
 
@@ -81,7 +136,7 @@ class Table {
     const busy = note => note.contains(document.activeElement) || note.querySelector("details[open]");
     const theirs = [...table.querySelectorAll("[data-note]")];
     const kept = new Set(theirs.map(note => note.dataset.note));
-    this.notes().filter(note => !kept.has(note.dataset.note) && !busy(note)).forEach(note => note.remove());
+    this.everyNote().filter(note => !kept.has(note.dataset.note) && !busy(note)).forEach(note => note.remove());
     let before = list.querySelector("[data-note]") || list.querySelector(".no-notes") || this.form;
     for (const note of theirs) {
       const mine = this.root.querySelector(`[data-note="${note.dataset.note}"]`);
@@ -128,7 +183,8 @@ class Table {
     this.on(this.sheet, "pointerup", event => this.up(event));
     this.on(document, "keydown", event => this.key(event));
     this.on(window, "resize", () => this.layOut());
-    this.on(this.stage, "scroll", () => this.layOut());
+    this.on(this.stage, "scroll", () => { this.layOut(); this.squaresSoon(); });
+    this.on(window, "scroll", () => this.squaresSoon());
     this.on(this.stage, "toggle", () => this.layOut(), true);
     this.root.querySelectorAll("[data-mark]").forEach(shape => this.on(shape, "click", () => this.select(shape.dataset.mark, true)));
     if (this.form) {
@@ -140,7 +196,7 @@ class Table {
     this.watch = new ResizeObserver(() => this.layOut());
     this.watch.observe(this.sheet);
     this.watch.observe(this.page);
-    this.notes().forEach(note => this.listenToNote(note));
+    this.everyNote().forEach(note => this.listenToNote(note));
     if (this.form) {
       this.watch.observe(this.form);
     }
@@ -148,7 +204,7 @@ class Table {
   }
 
   notes() {
-    return [...this.root.querySelectorAll("[data-note]")];
+    return this.everyNote().filter(note => !note.hidden);
   }
 
   shape(id) {
@@ -242,12 +298,69 @@ class Table {
     }
   }
 
+  /* ---- looking closely ---- */
+
+  squaresSoon() {
+    if (this.zoom !== 1 && !this.soon) {
+      this.soon = requestAnimationFrame(() => { this.soon = null; this.squares(); });
+    }
+  }
+
+  /** Lays squares of the right sharpness over what can be seen of the sheet. */
+  squares() {
+    const floor = this.root.querySelector("[data-squares]");
+    const wanted = this.sheet.clientWidth * window.devicePixelRatio;
+    const levels = Number(this.sheet.dataset.levels);
+    const level = Math.min(levels, Math.ceil(Math.log2(wanted / LARGE)));
+    if (level < 1 || this.zoom === 1) {
+      floor.replaceChildren();
+      this.level = 0;
+      return;
+    }
+    if (level !== this.level) {
+      floor.replaceChildren();
+      this.level = level;
+      this.laid = new Set();
+    }
+    const columns = 2 ** (level + 1);
+    const side = this.sheet.clientWidth / columns;
+    const tall = this.sheet.clientHeight;
+    const sheet = this.sheet.getBoundingClientRect();
+    const stage = this.stage.getBoundingClientRect();
+    const first = at => Math.max(0, Math.floor(at / side));
+    const last = (at, most) => Math.min(most, Math.ceil(at / side));
+    const rows = Math.ceil(tall / side - 0.001);
+    for (let row = first(Math.max(0, stage.top) - sheet.top); row < last(window.innerHeight - sheet.top, rows); row++) {
+      for (let column = first(Math.max(0, stage.left) - sheet.left); column < last(Math.min(window.innerWidth, stage.right) - sheet.left, columns); column++) {
+        this.square(floor, level, column, row, side, tall);
+      }
+    }
+  }
+
+  square(floor, level, column, row, side, tall) {
+    const name = `${level}/${column}/${row}`;
+    if (this.laid.has(name)) {
+      return;
+    }
+    this.laid.add(name);
+    const image = new Image();
+    image.alt = "";
+    image.style.left = `${(column * side * 100) / this.sheet.clientWidth}%`;
+    image.style.top = `${(row * side * 100) / tall}%`;
+    image.style.width = `${(side * 100) / this.sheet.clientWidth}%`;
+    image.style.height = `${(Math.min(side, tall - row * side) * 100) / tall}%`;
+    image.addEventListener("error", () => image.remove());
+    image.src = `${this.sheet.dataset.tiles}/${name}`;
+    floor.append(image);
+  }
+
   zoomBy(direction) {
     this.zoom = direction === "fit" ? 1 : Math.min(6, Math.max(1, this.zoom * (direction === "in" ? 1.5 : 1 / 1.5)));
     this.zoom = this.zoom < 1.1 ? 1 : this.zoom;
     this.page.classList.toggle("zoomed", this.zoom !== 1);
     this.sheet.style.width = this.zoom === 1 ? "" : `${this.zoom * 90}vw`;
     this.layOut();
+    this.squares();
   }
 
   /* ---- placing ---- */

@@ -43,7 +43,7 @@ abstract class AtTheMill extends DemoHouse {
 
   HttpResponse<String> upload(Visitor ines, ItemId deliverable, String file) throws Exception {
     byte[] bytes = demoFile(file);
-    return ines.upload("/t/deliverables/" + deliverable + "/versions", ines.token(), file, () -> new java.io.ByteArrayInputStream(bytes), Map.of("whatChanged", "words that were typed"));
+    return ines.upload("/t/deliverables/" + deliverable + "/versions", ines.token(), "mill-" + file, () -> new java.io.ByteArrayInputStream(bytes), Map.of("whatChanged", "words that were typed"));
   }
 
   ItemId deliverable(Visitor ines, String name, String rule) throws Exception {

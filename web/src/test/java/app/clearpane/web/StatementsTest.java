@@ -37,7 +37,7 @@ class StatementsTest extends DemoHouse {
     pages.put(pane + "/versions/" + map.id(), jasper);
     pages.put("/t/versions/" + map.id() + "/changes", bastian);
     pages.put(pane + "/versions/" + map.id() + "/changes", jasper);
-    for (String read : new String[] {"/t", base + "/plan?as=lines", pane, pane + "/versions/" + map.id()}) {
+    for (String read : new String[] {"/t", base + "/plan?as=lines", pane, pane + "/versions/" + map.id(), "/t/versions/" + map.id() + "/light-table"}) {
       pages.get(read).get(read);
     }
     Map<String, Integer> tooMany = new LinkedHashMap<>();

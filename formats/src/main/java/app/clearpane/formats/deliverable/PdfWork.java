@@ -1,9 +1,12 @@
 package app.clearpane.formats.deliverable;
 
 import app.clearpane.core.deliverable.PageSize;
+import java.awt.Color;
+import java.awt.Graphics2D;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.file.Path;
+import java.util.Optional;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.io.IOUtils;
 import org.apache.pdfbox.pdmodel.PDDocument;
@@ -53,6 +56,28 @@ record PdfWork(Path file, int pages) implements Work {
       for (int page = fromPage; page <= pages; page++) {
         taker.take(drawPage(document, renderer, page));
       }
+    }
+  }
+
+  @Override
+  public Optional<BufferedImage> strip(int page, int width, int top, int height) throws IOException, UnusableFile {
+    if (page < 1 || page > pages) {
+      return Optional.empty();
+    }
+    try (PDDocument document = load(file)) {
+      PDFRenderer renderer = new PDFRenderer(document);
+      renderer.setSubsamplingAllowed(true);
+      BufferedImage strip = new BufferedImage(width, height, BufferedImage.TYPE_INT_RGB);
+      Graphics2D graphics = strip.createGraphics();
+      graphics.setBackground(Color.WHITE);
+      graphics.clearRect(0, 0, width, height);
+      graphics.translate(0, -top);
+      graphics.setClip(0, top, width, height);
+      renderer.renderPageToGraphics(page - 1, graphics, (float) (width / uprightSize(document.getPage(page - 1), page).width()));
+      graphics.dispose();
+      return Optional.of(strip);
+    } catch (RuntimeException e) {
+      throw new UnusableFile("Page " + page + " of this PDF is damaged and could not be drawn.", e);
     }
   }
 

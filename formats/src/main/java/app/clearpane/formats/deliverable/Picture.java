@@ -6,13 +6,17 @@ import com.drew.imaging.ImageProcessingException;
 import com.drew.metadata.Metadata;
 import com.drew.metadata.MetadataException;
 import com.drew.metadata.exif.ExifIFD0Directory;
+import java.awt.Color;
 import java.awt.Graphics2D;
+import java.awt.Rectangle;
 import java.awt.RenderingHints;
 import java.awt.geom.AffineTransform;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.Iterator;
+import java.util.Optional;
+import java.util.concurrent.atomic.AtomicReference;
 import javax.imageio.ImageIO;
 import javax.imageio.ImageReadParam;
 import javax.imageio.ImageReader;
@@ -58,6 +62,42 @@ record Picture(Path file, MediaKind kind, int pages) implements Work {
       }
       return this;
     });
+  }
+
+  /** Read in one go from the rows that are needed; pictures that a camera turned are not drawn larger. */
+  @Override
+  public Optional<BufferedImage> strip(int page, int width, int top, int height) throws IOException, UnusableFile {
+    if (page < 1 || page > pages || kind == MediaKind.JPEG && orientation() != 1) {
+      return Optional.empty();
+    }
+    AtomicReference<BufferedImage> strip = new AtomicReference<>();
+    reading(file, kind, reader -> {
+      double scale = (double) reader.getWidth(page - 1) / width;
+      int first = (int) Math.floor(top * scale);
+      int last = (int) Math.min(reader.getHeight(page - 1), Math.ceil((top + height) * scale));
+      if (last > first) {
+        ImageReadParam rows = reader.getDefaultReadParam();
+        int step = (int) Math.max(1, Math.floor(scale));
+        rows.setSourceRegion(new Rectangle(0, first, reader.getWidth(page - 1), last - first));
+        rows.setSourceSubsampling(step, step, 0, 0);
+        strip.set(stretched(reader.read(page - 1, rows), width, height, (top * scale - first) / scale, (last - first) / scale));
+      }
+      return this;
+    });
+    return Optional.ofNullable(strip.get());
+  }
+
+  private static BufferedImage stretched(BufferedImage read, int width, int height, double above, double high) {
+    BufferedImage strip = new BufferedImage(width, height, BufferedImage.TYPE_INT_RGB);
+    Graphics2D graphics = strip.createGraphics();
+    graphics.setBackground(Color.WHITE);
+    graphics.clearRect(0, 0, width, height);
+    graphics.setRenderingHint(RenderingHints.KEY_INTERPOLATION, RenderingHints.VALUE_INTERPOLATION_BILINEAR);
+    AffineTransform place = AffineTransform.getTranslateInstance(0, -above);
+    place.scale((double) width / read.getWidth(), high / read.getHeight());
+    graphics.drawImage(read, place, null);
+    graphics.dispose();
+    return strip;
   }
 
   private static BufferedImage decode(ImageReader reader, int index) throws IOException {

@@ -1,12 +1,14 @@
 package app.clearpane.formats.deliverable;
 
 import app.clearpane.core.deliverable.PageSize;
+import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -107,6 +109,11 @@ record SvgWork(Path file, PageSize size, String harmless) implements Work {
   @Override
   public int pages() {
     return 1;
+  }
+
+  @Override
+  public Optional<BufferedImage> strip(int page, int width, int top, int height) {
+    return Optional.empty();
   }
 
   @Override

@@ -1,8 +1,10 @@
 package app.clearpane.formats.deliverable;
 
 import app.clearpane.core.deliverable.PageSize;
+import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.file.Path;
+import java.util.Optional;
 
 /**
  * A file that can be looked at page by page.
@@ -69,4 +71,15 @@ public sealed interface Work permits Picture, PdfWork, SvgWork {
    * @throws UnusableFile if a page cannot be drawn; earlier ones were taken
    */
   void draw(int fromPage, Taker taker) throws IOException, UnusableFile;
+
+  /**
+   * Some rows of a page as it would be drawn at a larger width, for looking closely.
+   *
+   * @param page from 1
+   * @param width of the whole page in pixels
+   * @param top the first row
+   * @param height how many rows
+   * @return as wide as the page and as high as asked; empty if it is sharp as it is or cannot be drawn larger
+   */
+  Optional<BufferedImage> strip(int page, int width, int top, int height) throws IOException, UnusableFile;
 }

@@ -2,6 +2,7 @@ package app.clearpane.formats.markup;
 
 import app.clearpane.core.markup.Intent;
 import app.clearpane.core.markup.Place;
+import app.clearpane.formats.deliverable.SheetPicture;
 import java.awt.BasicStroke;
 import java.awt.Color;
 import java.awt.Font;
@@ -29,6 +30,7 @@ import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
+import org.apache.pdfbox.pdmodel.graphics.image.LosslessFactory;
 import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
 
 /** A sheet with its marks drawn on it and numbered: as a picture, as SVG, and as a page of a PDF with annotations. */
@@ -47,7 +49,7 @@ public final class MarkedSheet {
    * @throws IOException if the picture cannot be read
    */
   public static byte[] png(Path sheet, List<Annotation> marks) throws IOException {
-    BufferedImage picture = read(sheet);
+    BufferedImage picture = SheetPicture.read(sheet);
     BufferedImage drawn = new BufferedImage(picture.getWidth(), picture.getHeight(), BufferedImage.TYPE_INT_RGB);
     Graphics2D g = drawn.createGraphics();
     g.setRenderingHint(RenderingHints.KEY_ANTIALIASING, RenderingHints.VALUE_ANTIALIAS_ON);
@@ -65,7 +67,7 @@ public final class MarkedSheet {
 
   /** What of a sheet is at a place, with some of what is around it, as PNG. @param widest in pixels */
   public static byte[] cutOut(Path sheet, Place place, int widest) throws IOException {
-    BufferedImage picture = read(sheet);
+    BufferedImage picture = SheetPicture.read(sheet);
     double width = Math.max(0.18, Math.max(place.bounds().width(), place.bounds().height() * picture.getHeight() / picture.getWidth() * 1.5) * 1.7) * picture.getWidth();
     double height = width / 1.5;
     int left = (int) (place.centreX() * picture.getWidth() - width / 2);
@@ -85,14 +87,6 @@ public final class MarkedSheet {
     g.draw(shape(place, picture.getWidth(), picture.getHeight()));
     g.dispose();
     return encoded(cut);
-  }
-
-  private static BufferedImage read(Path sheet) throws IOException {
-    BufferedImage picture = ImageIO.read(sheet.toFile());
-    if (picture == null) {
-      throw new IOException("not a picture: " + sheet);
-    }
-    return picture;
   }
 
   private static byte[] encoded(BufferedImage picture) throws IOException {
@@ -205,7 +199,7 @@ public final class MarkedSheet {
   public static void pdf(List<Path> sheets, List<Annotation> marks, OutputStream out) throws IOException {
     try (PDDocument document = new PDDocument()) {
       for (Path sheet : sheets) {
-        PDImageXObject picture = PDImageXObject.createFromByteArray(document, Files.readAllBytes(sheet), "sheet");
+        PDImageXObject picture = LosslessFactory.createFromImage(document, SheetPicture.read(sheet));
         float width = PDRectangle.A4.getWidth();
         PDPage page = new PDPage(new PDRectangle(width, width * picture.getHeight() / picture.getWidth()));
         document.addPage(page);

@@ -10,6 +10,7 @@ import app.clearpane.core.compare.Region;
 import app.clearpane.core.compare.WordChanges;
 import app.clearpane.core.markup.Box;
 import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
@@ -66,5 +67,21 @@ class ComparisonTextTest {
     assertThat(words.get(1).box().x()).isGreaterThan(words.get(0).box().right());
     assertThat(PdfWords.of(pdf(0)).of(2)).isEmpty();
     assertThat(WordChanges.of(words, words.subList(0, 2)).gone()).containsExactly(words.get(2));
+  }
+
+  @Test
+  void drawsDrawingsToCompareThem() throws IOException {
+    Path before = Files.writeString(folder.resolve("a.svg"), "<svg xmlns='http://www.w3.org/2000/svg' viewBox='0 0 200 100'><rect x='20' y='20' width='60' height='30' fill='#14706a'/></svg>");
+    Path after = Files.writeString(folder.resolve("b.svg"), "<svg xmlns='http://www.w3.org/2000/svg' viewBox='0 0 200 100'><rect x='20' y='20' width='60' height='30' fill='#14706a'/><circle cx='150' cy='50' r='20'/></svg>");
+    ChangeMap map = ChangeMap.of(Rasters.read(before), Rasters.read(after));
+    assertThat(map.regions()).hasSize(1);
+    assertThat(map.regions().get(0).box().x()).isCloseTo(0.65, Offset.offset(0.005));
+    assertThat(map.regions().get(0).box().height()).isCloseTo(0.4, Offset.offset(0.01));
+  }
+
+  @Test
+  void refusesADrawingThatCannotBeDrawn() throws IOException {
+    Path broken = Files.writeString(folder.resolve("c.svg"), "<svg xmlns='http://www.w3.org/2000/svg' viewBox='0 0 200 100'><rect");
+    assertThatThrownBy(() -> Rasters.read(broken)).isInstanceOf(IOException.class);
   }
 }

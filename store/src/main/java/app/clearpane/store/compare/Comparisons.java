@@ -39,7 +39,7 @@ public final class Comparisons {
    * @param result as text; null unless it is done
    * @param failure why it could not be done; null unless it failed
    */
-  public record Kept(UUID id, Pair pair, State state, int compared, int pages, @Nullable String result, @Nullable String failure) {}
+  public record Kept(Pair pair, State state, int compared, int pages, @Nullable String result, @Nullable String failure) {}
 
   /** Notes that a pair is to be compared. @return false if it is known already */
   public boolean begin(UUID id, Pair pair) {
@@ -52,9 +52,10 @@ public final class Comparisons {
     return of(List.of(pair)).stream().findFirst();
   }
 
-  /** A comparison. */
-  public Optional<Kept> find(UUID id) {
-    return db.select(COMPARISON.fields()).from(COMPARISON).where(COMPARISON.ID.eq(id)).fetchOptional(Comparisons::kept);
+  /** A pair that waits to be compared. */
+  public Optional<Pair> nextWaiting() {
+    return db.select(COMPARISON.BEFORE_SHA256, COMPARISON.AFTER_SHA256).from(COMPARISON).where(COMPARISON.STATE.eq(State.WAITING.name())).orderBy(COMPARISON.ID).limit(1)
+        .fetchOptional(row -> new Pair(row.value1(), row.value2()));
   }
 
   /** The comparisons of these pairs, as far as they were asked for. */
@@ -87,7 +88,7 @@ public final class Comparisons {
   }
 
   private static Kept kept(Record found) {
-    return new Kept(found.get(COMPARISON.ID), new Pair(found.get(COMPARISON.BEFORE_SHA256), found.get(COMPARISON.AFTER_SHA256)), State.valueOf(found.get(COMPARISON.STATE)),
+    return new Kept(new Pair(found.get(COMPARISON.BEFORE_SHA256), found.get(COMPARISON.AFTER_SHA256)), State.valueOf(found.get(COMPARISON.STATE)),
         found.get(COMPARISON.PAGES_COMPARED), found.get(COMPARISON.PAGES), found.get(COMPARISON.RESULT), found.get(COMPARISON.FAILURE));
   }
 }

@@ -15,19 +15,27 @@ import app.clearpane.web.jobs.Job;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.List;
-import java.util.UUID;
+import java.util.Optional;
+import java.util.concurrent.atomic.AtomicBoolean;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Component;
 
 /** Compares two files page by page, as they were drawn. */
 @Component
 class CompareVersions implements Job {
   static final String NAME = "compare-versions";
+  private static final Logger LOG = LoggerFactory.getLogger(CompareVersions.class);
   private static final String PDF = "application/pdf";
   private final Comparisons comparisons;
   private final Drawings drawings;
   private final Vault vault;
+  private final ApplicationEventPublisher events;
+  private final AtomicBoolean busy = new AtomicBoolean();
 
-  CompareVersions(Comparisons comparisons, Drawings drawings, Vault vault) {
+  CompareVersions(Comparisons comparisons, Drawings drawings, Vault vault, ApplicationEventPublisher events) {
+    this.events = events;
     this.comparisons = comparisons;
     this.drawings = drawings;
     this.vault = vault;
@@ -38,16 +46,30 @@ class CompareVersions implements Job {
     return NAME;
   }
 
+  /** Compares whatever waits, one pair at a time, so that drawing and mail are never kept waiting for it. */
   @Override
   public void run(String about) {
-    comparisons.find(UUID.fromString(about)).filter(kept -> kept.state() == Comparisons.State.WAITING).map(Comparisons.Kept::pair).ifPresent(this::compare);
+    do {
+      if (!busy.compareAndSet(false, true)) {
+        return;
+      }
+      try {
+        for (Optional<Comparisons.Pair> next = comparisons.nextWaiting(); next.isPresent(); next = comparisons.nextWaiting()) {
+          compare(next.get());
+          events.publishEvent(new VersionsCompared(next.get()));
+        }
+      } finally {
+        busy.set(false);
+      }
+    } while (comparisons.nextWaiting().isPresent());
   }
 
   private void compare(Comparisons.Pair pair) {
     try {
       Comparison found = Comparison.of(new Sheets(pair.before()), new Sheets(pair.after()), (page, of) -> comparisons.compared(pair, page, of));
       comparisons.done(pair, ComparisonText.write(found));
-    } catch (IOException | UncheckedIOException unreadable) {
+    } catch (IOException | RuntimeException unreadable) {
+      LOG.warn("{} and {} could not be compared", pair.before(), pair.after(), unreadable);
       comparisons.failed(pair, "One of the two files could not be read, so they could not be compared.");
     }
   }

@@ -12,6 +12,7 @@ import app.clearpane.web.deliverable.Drawn;
 import app.clearpane.web.jobs.Jobs;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -27,11 +28,14 @@ import org.springframework.transaction.annotation.Transactional;
 @Component
 public class Compared {
   private static final int KEPT_READ = 300;
+  private static final Duration ASK_AGAIN = Duration.ofSeconds(5);
   private final Comparisons comparisons;
   private final Deliverables deliverables;
   private final Drawings drawings;
   private final Jobs jobs;
   private final Cache<Comparisons.Pair, Comparison> read = Caffeine.newBuilder().maximumSize(KEPT_READ).build();
+  /** Pairs that were not compared yet when somebody looked, so that not each look asks again. */
+  private final Cache<Comparisons.Pair, Boolean> waiting = Caffeine.newBuilder().maximumSize(KEPT_READ).expireAfterWrite(ASK_AGAIN).build();
 
   Compared(Comparisons comparisons, Deliverables deliverables, Drawings drawings, Jobs jobs) {
     this.comparisons = comparisons;
@@ -50,6 +54,12 @@ public class Compared {
       neighbours(versions).forEach(this::want);
       neighbours(sent).forEach(this::want);
     }
+  }
+
+  /** When two versions are compared, what is known of them is read anew. */
+  @EventListener
+  public void compared(VersionsCompared event) {
+    waiting.invalidate(event.pair());
   }
 
   private static List<Comparisons.Pair> neighbours(List<VersionRow> versions) {
@@ -97,8 +107,12 @@ public class Compared {
   public Across across(List<VersionRow> versions) {
     List<Comparisons.Pair> pairs = neighbours(versions);
     Map<Comparisons.Pair, Comparison> known = new HashMap<>(read.getAllPresent(pairs));
-    comparisons.of(pairs.stream().filter(pair -> !known.containsKey(pair)).toList()).stream().filter(kept -> kept.state() == Comparisons.State.DONE)
-        .forEach(kept -> known.put(kept.pair(), result(kept)));
+    List<Comparisons.Pair> unread = pairs.stream().filter(pair -> !known.containsKey(pair) && waiting.getIfPresent(pair) == null).toList();
+    unread.forEach(pair -> waiting.put(pair, true));
+    comparisons.of(unread).stream().filter(kept -> kept.state() == Comparisons.State.DONE).forEach(kept -> {
+      waiting.invalidate(kept.pair());
+      known.put(kept.pair(), result(kept));
+    });
     return new Across(versions.stream().map(VersionRow::id).toList(), pairs.stream().map(pair -> Optional.ofNullable(known.get(pair))).toList());
   }
 }

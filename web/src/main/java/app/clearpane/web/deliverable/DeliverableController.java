@@ -130,6 +130,11 @@ class DeliverableController {
     return bytes.sheet(NotThere.unless(deliverables.version(version)).sha256(), page, size);
   }
 
+  @GetMapping("/t/versions/{version}/sheets/{page}/tiles/{level}/{column}/{row}")
+  ResponseEntity<Resource> tile(@PathVariable VersionId version, @PathVariable int page, SheetBytes.Square square) throws IOException {
+    return bytes.tile(NotThere.unless(deliverables.version(version)).sha256(), page, square);
+  }
+
   @GetMapping("/t/versions/{version}/file")
   ResponseEntity<Resource> file(@PathVariable VersionId version) {
     VersionRow found = NotThere.unless(deliverables.version(version));

@@ -4,6 +4,7 @@ import app.clearpane.core.files.Sha256;
 import app.clearpane.store.deliverable.Drawings;
 import app.clearpane.store.files.Vault;
 import app.clearpane.web.layout.NotThere;
+import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.Optional;
 import org.springframework.core.io.FileSystemResource;
@@ -24,8 +25,10 @@ public class SheetBytes {
   private static final String HARMLESS = "sandbox; default-src 'none'; img-src data:; style-src 'unsafe-inline'";
   private final Drawings drawings;
   private final Vault vault;
+  private final SheetTiles tiles;
 
-  SheetBytes(Drawings drawings, Vault vault) {
+  SheetBytes(Drawings drawings, Vault vault, SheetTiles tiles) {
+    this.tiles = tiles;
     this.drawings = drawings;
     this.vault = vault;
   }
@@ -41,6 +44,16 @@ public class SheetBytes {
     Drawings.Sheet sheet = NotThere.unless(drawings.sheet(source, page));
     return answer(size == Size.large ? sheet.large() : sheet.small(), sheet.mediaType(), Optional.empty());
   }
+
+  /** A square of a sheet, for looking closely. */
+  public ResponseEntity<Resource> tile(Sha256 source, int page, Square square) throws IOException {
+    return ResponseEntity.ok().contentType(MediaType.IMAGE_JPEG).header("Content-Security-Policy", HARMLESS).header("Cross-Origin-Resource-Policy", "same-origin")
+        .cacheControl(CacheControl.noCache().cachePrivate()).eTag(source.hex().substring(0, 16) + page + "-" + square.level() + "-" + square.column() + "-" + square.row())
+        .body(new FileSystemResource(tiles.tile(source, page, square.level(), square.column(), square.row())));
+  }
+
+  /** Which square of a sheet: its level from 1, its column and row from 0. */
+  public record Square(int level, int column, int row) {}
 
   /** A stored file to be kept by whoever asks. */
   public ResponseEntity<Resource> download(Sha256 content, String fileName) {

@@ -10,6 +10,7 @@ import app.clearpane.store.deliverable.Drawings;
 import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.store.markup.MarkupRow;
 import app.clearpane.web.compare.Across;
+import app.clearpane.web.deliverable.SheetTiles;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
@@ -86,6 +87,16 @@ public record LightTable(String base, String deliverable, VersionRow version, Li
       return !carried ? Optional.empty() : at.isEmpty() ? Optional.of("its page is gone") : touch.map(MarkWords::touch);
     }
 
+    /** Whether it asks for something and is open or taken on. */
+    public boolean open() {
+      return mark.intent().asks() && mark.progress().unsettled();
+    }
+
+    /** Whether it asks for something that nobody has said or done anything about. */
+    public boolean unanswered() {
+      return open() && mark.answers().isEmpty();
+    }
+
     /** Whether it still asks for something. */
     public boolean unsettled() {
       return mark.progress().carriesOver();
@@ -144,6 +155,11 @@ public record LightTable(String base, String deliverable, VersionRow version, Li
   public Optional<VersionRow> earlier() {
     int at = versions.stream().map(VersionRow::id).toList().indexOf(version.id());
     return at > 0 ? Optional.of(versions.get(at - 1)) : Optional.empty();
+  }
+
+  /** How many times over the sheet can be drawn twice as wide, for looking closely. */
+  public int levels() {
+    return sheet.map(one -> SheetTiles.levels(version.mediaType(), one.size())).orElse(0);
   }
 
   /** What a mark that was placed on this version looks like on its sheet. */

@@ -7,6 +7,7 @@ import app.clearpane.store.exposure.clientside.Viewer;
 import app.clearpane.web.deliverable.SheetBytes;
 import app.clearpane.web.exposure.clientside.Looks;
 import app.clearpane.web.layout.NotThere;
+import java.io.IOException;
 import org.springframework.core.io.Resource;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -29,6 +30,11 @@ class VisibleSheetController {
   @GetMapping({"/c/panes/{pane}/versions/{version}/sheets/{page}/{size}", "/t/look/{seat}/{sight}/versions/{version}/sheets/{page}/{size}"})
   ResponseEntity<Resource> sheet(Viewer viewer, @PathVariable VersionId version, @PathVariable int page, @PathVariable SheetBytes.Size size) {
     return bytes.sheet(NotThere.unless(deliverables.version(viewer, version)).sha256(), page, size);
+  }
+
+  @GetMapping({"/c/panes/{pane}/versions/{version}/sheets/{page}/tiles/{level}/{column}/{row}", "/t/look/{seat}/{sight}/versions/{version}/sheets/{page}/tiles/{level}/{column}/{row}"})
+  ResponseEntity<Resource> tile(Viewer viewer, @PathVariable VersionId version, @PathVariable int page, SheetBytes.Square square) throws IOException {
+    return bytes.tile(NotThere.unless(deliverables.version(viewer, version)).sha256(), page, square);
   }
 
   @GetMapping({"/c/panes/{pane}/versions/{version}/file", "/t/look/{seat}/{sight}/versions/{version}/file"})

@@ -1,0 +1,121 @@
+package app.clearpane.web.deliverable;
+
+import app.clearpane.core.deliverable.PageSize;
+import app.clearpane.core.files.Sha256;
+import app.clearpane.formats.deliverable.UnusableFile;
+import app.clearpane.formats.deliverable.Work;
+import app.clearpane.store.deliverable.Drawings;
+import app.clearpane.store.files.Vault;
+import app.clearpane.web.House;
+import app.clearpane.web.layout.NotThere;
+import java.awt.image.BufferedImage;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.Semaphore;
+import javax.imageio.ImageIO;
+import org.springframework.stereotype.Component;
+
+/**
+ * Sheets in squares for looking closely, drawn when they are first looked at and kept by the file's digest.
+ *
+ * <p>A level is twice as wide as the one before; level 0 is the sheet's large picture. A whole row of squares is drawn at a time, since reading a
+ * picture or a page costs the same for one square as for all beside it.
+ */
+@Component
+public class SheetTiles {
+  /** The side of a square, in pixels. */
+  public static final int SIDE = 800;
+  /** The most levels: 12,800 pixels across. */
+  private static final int MOST_LEVELS = 3;
+  private static final String PDF = "application/pdf";
+  private final Drawings drawings;
+  private final Vault vault;
+  private final Path folder;
+  private final Map<String, Object> locks = new ConcurrentHashMap<>();
+  /** So that a few large strips at most are in memory. */
+  private final Semaphore drawing = new Semaphore(2);
+
+  SheetTiles(Drawings drawings, Vault vault, House house) {
+    this.drawings = drawings;
+    this.vault = vault;
+    this.folder = house.workshop().resolveSibling("tiles");
+  }
+
+  /** How many levels there are above the large picture: none for drawings, which are sharp at any size, and for pictures that have no more pixels. */
+  public static int levels(String mediaType, PageSize size) {
+    if (PDF.equals(mediaType)) {
+      return MOST_LEVELS;
+    }
+    if (!mediaType.startsWith("image/") || mediaType.contains("svg")) {
+      return 0;
+    }
+    int level = 0;
+    while (level < MOST_LEVELS && width(level) < size.width()) {
+      level++;
+    }
+    return level;
+  }
+
+  private static int width(int level) {
+    return Work.LARGE_WIDTH << level;
+  }
+
+  /** A square of a sheet. @throws NotThere if there is none */
+  Path tile(Sha256 source, int page, int level, int column, int row) throws IOException {
+    Drawings.Sheet sheet = NotThere.unless(drawings.sheet(source, page));
+    String mediaType = drawings.find(source).map(Drawings.Drawing::mediaType).orElse("");
+    int height = (int) Math.round(width(Math.max(0, level)) * sheet.size().ratio());
+    if (level < 1 || level > levels(mediaType, sheet.size()) || column < 0 || column >= width(level) / SIDE || row < 0 || row * SIDE >= height) {
+      throw new NotThere();
+    }
+    Path path = path(source, page, level, column, row);
+    if (!Files.exists(path)) {
+      draw(source, page, level, row, Math.min(SIDE, height - row * SIDE));
+    }
+    if (!Files.exists(path)) {
+      throw new NotThere();
+    }
+    return path;
+  }
+
+  private Path path(Sha256 source, int page, int level, int column, int row) {
+    return folder.resolve(source.hex().substring(0, 2)).resolve(source.hex()).resolve(page + "-" + level + "-" + row + "-" + column + ".jpg");
+  }
+
+  private void draw(Sha256 source, int page, int level, int row, int height) throws IOException {
+    String name = source.hex() + page + "-" + level + "-" + row;
+    synchronized (locks.computeIfAbsent(name, key -> new Object())) {
+      if (Files.exists(path(source, page, level, 0, row))) {
+        return;
+      }
+      drawing.acquireUninterruptibly();
+      try {
+        Optional<BufferedImage> strip = Work.open(vault.path(source), "The file").strip(page, width(level), row * SIDE, height);
+        if (strip.isPresent()) {
+          keep(strip.get(), source, page, level, row);
+        }
+      } catch (UnusableFile unusable) {
+        throw new NotThere();
+      } finally {
+        drawing.release();
+        locks.remove(name);
+      }
+    }
+  }
+
+  /** Keeps the squares from the last to the first, so that where the first is all are. */
+  private void keep(BufferedImage strip, Sha256 source, int page, int level, int row) throws IOException {
+    Files.createDirectories(path(source, page, level, 0, row).getParent());
+    for (int column = strip.getWidth() / SIDE - 1; column >= 0; column--) {
+      Path path = path(source, page, level, column, row);
+      Path aside = Files.createTempFile(path.getParent(), "square", ".jpg");
+      ImageIO.write(strip.getSubimage(column * SIDE, 0, SIDE, strip.getHeight()), "jpg", aside.toFile());
+      Files.move(aside, path, StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
+    }
+  }
+}
