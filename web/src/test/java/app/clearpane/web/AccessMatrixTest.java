@@ -114,6 +114,7 @@ class AccessMatrixTest extends DemoHouse {
     ids.put("phase", projects.phases(id).get(0).id().toString());
     ids.put("milestone", projects.milestones(id).get(0).id().toString());
     ids.put("page", "1");
+    ids.put("ending", "css");
     ids.put("level", "1");
     ids.put("column", "0");
     ids.put("row", "0");

@@ -11,9 +11,7 @@ import java.util.Arrays;
  * pictures (after Vyšniauskas, 2009). Means are taken only where, among the 3 × 3 pixels, raw colours differ by more than that.
  */
 final class PixelDifference {
-  private static final int STEPS = 4_096;
   private static final float[] LINEAR = new float[256];
-  private static final float[] CUBE_ROOT = new float[STEPS + 2];
   /** How much lighter or darker a neighbour must be to make an edge, of 255 · 256. */
   private static final int EDGE = 256 * 3;
   /** What two pixels hardly differ by, of 255 · 256. */
@@ -21,12 +19,7 @@ final class PixelDifference {
 
   static {
     for (int i = 0; i < 256; i++) {
-      double c = i / 255.0;
-      double linear = c <= 0.04045 ? c / 12.92 : Math.pow((c + 0.055) / 1.055, 2.4);
-      LINEAR[i] = (float) ((linear + 0.005) / 1.005);
-    }
-    for (int i = 0; i < CUBE_ROOT.length; i++) {
-      CUBE_ROOT[i] = (float) Math.cbrt((double) i / STEPS);
+      LINEAR[i] = (float) ((Oklab.linear(i) + 0.005) / 1.005);
     }
   }
 
@@ -146,23 +139,7 @@ final class PixelDifference {
         b2 += LINEAR[q & 255];
       }
     }
-    return distance(r1 / 9, g1 / 9, b1 / 9, r2 / 9, g2 / 9, b2 / 9) > tolerance;
-  }
-
-  private static float distance(float r1, float g1, float b1, float r2, float g2, float b2) {
-    float l = root(0.4122214708f * r1 + 0.5363325363f * g1 + 0.0514459929f * b1) - root(0.4122214708f * r2 + 0.5363325363f * g2 + 0.0514459929f * b2);
-    float m = root(0.2119034982f * r1 + 0.6806995451f * g1 + 0.1073969566f * b1) - root(0.2119034982f * r2 + 0.6806995451f * g2 + 0.1073969566f * b2);
-    float s = root(0.0883024619f * r1 + 0.2817188376f * g1 + 0.6299787005f * b1) - root(0.0883024619f * r2 + 0.2817188376f * g2 + 0.6299787005f * b2);
-    float light = 0.2104542553f * l + 0.7936177850f * m - 0.0040720468f * s;
-    float green = 1.9779984951f * l - 2.4285922050f * m + 0.4505937099f * s;
-    float blue = 0.0259040371f * l + 0.7827717662f * m - 0.8086757660f * s;
-    return (float) Math.sqrt(light * light + green * green + blue * blue);
-  }
-
-  private static float root(float value) {
-    float at = value * STEPS;
-    int step = (int) at;
-    return CUBE_ROOT[step] + (at - step) * (CUBE_ROOT[step + 1] - CUBE_ROOT[step]);
+    return Oklab.distance(r1 / 9, g1 / 9, b1 / 9, r2 / 9, g2 / 9, b2 / 9) > tolerance;
   }
 
   /** Whether a pixel smooths an edge: it has a darker and a lighter neighbour, and one of the two lies in an even area. */
