@@ -1,4 +1,6 @@
 /* Two versions on each other: the slider, panes that move together, and walking through what changed. */
+import { beginPlayed } from "./compare-played.js";
+
 class Compare {
   constructor(root) {
     this.root = root;
@@ -98,6 +100,7 @@ function begin() {
   compare?.controls.abort();
   const root = document.querySelector("[data-compare]");
   compare = root ? new Compare(root) : null;
+  beginPlayed(root);
 }
 
 document.addEventListener("htmx:afterSettle", event => { if (event.detail.target === document.body) { begin(); } });

@@ -89,7 +89,7 @@ class CanaryTest extends DemoHouse {
     storeVersion.to(map.deliverable(), new StoreVersion.Arriving(canary() + ".svg",
         new ByteArrayInputStream(("<svg xmlns='http://www.w3.org/2000/svg' viewBox='0 0 9 9'><title>" + canary() + "</title></svg>").getBytes(StandardCharsets.UTF_8)), canary()), "Teo");
     MarkupRow forTeam = new MarkupRow(new MarkupId(UUID.randomUUID()), map.id(), 2, board.id(), null, markups.nextTeamNumber(map.id(), board.id()), new Place.Point(1, 0.5, 0.5), Intent.CHANGE,
-        MarkupProgress.OPEN, canary(), new MarkupRow.Author("Teo", null, null), null, null, 1, now, List.of());
+        MarkupProgress.OPEN, canary(), null, new MarkupRow.Author("Teo", null, null), null, null, 1, now, List.of());
     markups.add(forTeam);
     TeamMemberId ines = people.credentials(new EmailAddress("ines@marram-finch.example")).orElseThrow().member().id();
     for (UUID subject : List.of(project.id().value(), map.deliverable().value(), people.contactAt(new EmailAddress("ottoline@penwether.example")).orElseThrow().id().value())) {

@@ -174,7 +174,7 @@ class MarkingUpTest extends AtTheMill {
     Path plain = Files.write(Files.createTempFile("plain", ".pdf"), demoFile("flour-spelt-1.pdf"));
     try (var out = Files.newOutputStream(marked)) {
       app.clearpane.formats.markup.PdfAnnotations.write(plain, List.of(new app.clearpane.formats.markup.Annotation("their-1", "", new Place.Ellipse(1, 0.4, 0.4, 0.2, 0.1),
-          new app.clearpane.core.deliverable.PageSize(1, 1), app.clearpane.core.markup.Intent.CHANGE, MarkupProgress.OPEN, "A warmer brown.", "Grete Lindholm", java.time.Instant.EPOCH, List.of())), out);
+          new app.clearpane.core.deliverable.PageSize(1, 1), app.clearpane.core.markup.Intent.CHANGE, MarkupProgress.OPEN, "A warmer brown.", "Grete Lindholm", java.time.Instant.EPOCH, List.of(), java.util.Optional.empty())), out);
     }
     HttpResponse<String> shown = bring(ines, version, Files.readAllBytes(marked));
     assertThat(shown.body()).contains("1 new note", "A warmer brown.", "Add 1 note").doesNotContain("another document");

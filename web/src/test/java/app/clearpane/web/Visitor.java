@@ -41,6 +41,13 @@ public final class Visitor {
     return client.send(HttpRequest.newBuilder(uri(path)).build(), Visitor::body);
   }
 
+  /** Asks for a page with headers of its own. */
+  public HttpResponse<String> get(String path, Map<String, String> headers) throws IOException, InterruptedException {
+    HttpRequest.Builder request = HttpRequest.newBuilder(uri(path));
+    headers.forEach(request::header);
+    return client.send(request.build(), Visitor::body);
+  }
+
   /** The body as text, each byte a character; of a stream of events, which has no end, nothing. */
   private static HttpResponse.BodySubscriber<String> body(HttpResponse.ResponseInfo info) {
     boolean endless = info.headers().firstValue("Content-Type").orElse("").startsWith("text/event-stream") && info.statusCode() == 200;

@@ -2,10 +2,12 @@ package app.clearpane.core.markup;
 
 import java.util.DoubleSummaryStatistics;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.UnaryOperator;
 
 /**
- * Where a mark is: a page and a shape on it, in fractions of the upright page from its top left corner (M1).
+ * Where a mark is (M1): a page and a shape on it, in fractions of the upright page from its top left corner; a stretch of a text; or a moment or span of what is
+ * played, with a shape on its picture or without. Texts and what is played are one page.
  */
 public sealed interface Place {
   /** The page, from 1. */
@@ -177,6 +179,102 @@ public sealed interface Place {
       Spot from = bring.apply(new Spot(fromX, fromY));
       Spot to = bring.apply(new Spot(toX, toY));
       return new Arrow(toPage, from.x, from.y, to.x, to.y);
+    }
+  }
+
+  /**
+   * A stretch of a text, by its characters (UTF-16), with what stands around it, so that it can be found again when the text moves.
+   *
+   * @param start of the first character, from 0
+   * @param end after the last character; above {@code start}
+   * @param quote the stretch itself
+   * @param before up to 32 characters before it
+   * @param after up to 32 characters after it
+   */
+  record TextRange(int start, int end, String quote, String before, String after) implements Place {
+    /** The most characters of what stands around it. */
+    public static final int CONTEXT = 32;
+
+    public TextRange {
+      if (start < 0 || end - start != quote.length() || quote.isEmpty()) {
+        throw new OutOfRange("a stretch of a text has at least one character and is as long as its quote, got " + start + " to " + end);
+      }
+    }
+
+    /** The stretch of a text between two characters, the second not counted. @throws OutOfRange if they are not in the text, in this order */
+    public static TextRange in(String text, int start, int end) {
+      if (start < 0 || end > text.length() || start >= end) {
+        throw new OutOfRange("a stretch lies within its text of " + text.length() + " characters, got " + start + " to " + end);
+      }
+      return new TextRange(start, end, text.substring(start, end), text.substring(Math.max(0, start - CONTEXT), start), text.substring(end, Math.min(text.length(), end + CONTEXT)));
+    }
+
+    /** Whether the two share a character. */
+    public boolean shares(TextRange other) {
+      return start < other.end && other.start < end;
+    }
+
+    @Override
+    public int page() {
+      return 1;
+    }
+
+    @Override
+    public Box bounds() {
+      return new Box(0, 0, 1, 1);
+    }
+
+    @Override
+    public Place brought(int toPage, UnaryOperator<Spot> bring) {
+      return this;
+    }
+  }
+
+  /**
+   * A moment of what is played, or a span of it.
+   *
+   * @param from in seconds from its beginning
+   * @param to the same for a moment; not before {@code from}
+   * @param shape on the picture; empty if the whole is meant
+   */
+  record Moment(double from, double to, Optional<Place> shape) implements Place {
+    /** The longest that anything may be played, in seconds: ten hours. */
+    public static final double LONGEST = 36_000;
+    /** Somebody who means a moment does not stop at the same picture as somebody else: so far from each other, in seconds, two moments are one. */
+    private static final double ABOUT = 0.5;
+
+    public Moment {
+      if (!(from >= 0 && to >= from && to <= LONGEST)) {
+        throw new OutOfRange("a span lies within what is played and does not end before it begins, got " + from + " to " + to);
+      }
+      if (shape.filter(inner -> inner instanceof Moment || inner instanceof TextRange || inner.page() != 1).isPresent()) {
+        throw new OutOfRange("the shape of a moment lies on its picture");
+      }
+    }
+
+    /** Whether it is a span and not a moment. */
+    public boolean isSpan() {
+      return to > from;
+    }
+
+    /** Whether the two are about the same time. */
+    public boolean meets(Moment other) {
+      return from <= other.to + (isSpan() && other.isSpan() ? 0 : ABOUT) && other.from <= to + (isSpan() && other.isSpan() ? 0 : ABOUT);
+    }
+
+    @Override
+    public int page() {
+      return 1;
+    }
+
+    @Override
+    public Box bounds() {
+      return shape.map(Place::bounds).orElse(new Box(0, 0, 1, 1));
+    }
+
+    @Override
+    public Place brought(int toPage, UnaryOperator<Spot> bring) {
+      return new Moment(from, to, shape.map(inner -> inner.brought(1, bring)));
     }
   }
 

@@ -9,7 +9,7 @@ import org.locationtech.jts.util.GeometricShapeFactory;
 
 /**
  * The area that a mark is about (M1), measured in page widths both ways: a point and the tip of an arrow are discs of radius 0.02, a line is
- * as broad as such a disc, what is drawn by hand is closed.
+ * as broad as such a disc, what is drawn by hand is closed; a moment without a shape is about the whole picture.
  */
 public final class PlaceArea {
   /** In page widths. */
@@ -47,6 +47,12 @@ public final class PlaceArea {
     }
     if (place instanceof Place.Freehand f) {
       return closed(f, ratio);
+    }
+    if (place instanceof Place.TextRange || place instanceof Place.Moment m && m.shape().isEmpty()) {
+      return GEOMETRY.toGeometry(new Envelope(0, 1, 0, ratio));
+    }
+    if (place instanceof Place.Moment m) {
+      return shape(m.shape().orElseThrow(), ratio);
     }
     if (place instanceof Place.Arrow a) {
       return disc(a.toX(), a.toY() * ratio);

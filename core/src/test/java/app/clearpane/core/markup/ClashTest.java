@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.clearpane.core.markup.Clash.Wish;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -14,7 +15,7 @@ class ClashTest {
   private static final Place ENTRANCE = new Place.Rectangle(1, 0.6, 0.5, 0.1, 0.1);
 
   private static Wish wish(int number, String person, Place place, Intent intent) {
-    return new Wish(new MarkupId(new UUID(0, number)), person, place, intent, RATIO);
+    return new Wish(new MarkupId(new UUID(0, number)), person, place, intent, RATIO, Optional.empty());
   }
 
   private static List<Clash> clashes(Wish... wishes) {

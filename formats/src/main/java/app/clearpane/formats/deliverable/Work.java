@@ -7,11 +7,11 @@ import java.nio.file.Path;
 import java.util.Optional;
 
 /**
- * A file that can be looked at page by page.
+ * A file that can be looked at page by page, read, or played. Of the last two, one picture stands for the whole.
  *
  * <p>What it costs to draw is bounded before anything is decoded: {@link #open} reads headers only and refuses what is too large.
  */
-public sealed interface Work permits Picture, PdfWork, SvgWork {
+public sealed interface Work permits Picture, PdfWork, SvgWork, TextWork, PlayedWork {
   /** The longest side of a picture, in pixels. */
   int LONGEST_SIDE = 30_000;
 
@@ -55,6 +55,8 @@ public sealed interface Work permits Picture, PdfWork, SvgWork {
       case PDF -> PdfWork.open(file);
       case SVG -> SvgWork.open(file);
       case PNG, JPEG, WEBP, GIF, TIFF -> Picture.open(file, kind);
+      case MARKDOWN, PLAIN, DOCX -> TextWork.open(file, kind);
+      case MP4, WEBM, MP3, WAV, OGG -> new PlayedWork(file, kind);
     };
   }
 

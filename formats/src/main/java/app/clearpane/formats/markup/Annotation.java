@@ -6,6 +6,7 @@ import app.clearpane.core.markup.MarkupProgress;
 import app.clearpane.core.markup.Place;
 import java.time.Instant;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * A mark as it is written out.
@@ -14,8 +15,10 @@ import java.util.List;
  * @param label "2·3"
  * @param size of the page it is on
  * @param replies the thread
+ * @param replacement the wording asked for instead; empty if none is given
  */
-public record Annotation(String id, String label, Place place, PageSize size, Intent intent, MarkupProgress progress, String note, String author, Instant at, List<Reply> replies) {
+public record Annotation(String id, String label, Place place, PageSize size, Intent intent, MarkupProgress progress, String note, String author, Instant at, List<Reply> replies,
+    Optional<String> replacement) {
   public Annotation {
     replies = List.copyOf(replies);
   }

@@ -1,5 +1,7 @@
 package app.clearpane.formats.markup;
 
+import app.clearpane.core.markup.Place;
+import app.clearpane.core.markup.TimeCode;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.io.StringWriter;
@@ -13,15 +15,22 @@ import org.dhatim.fastexcel.Worksheet;
 
 /** Notes as a table: one row for each, with its thread in one cell. */
 public final class NotesTable {
-  private static final List<String> HEADINGS = List.of("Mark", "Sheet", "Wants", "State", "By", "On", "Note", "Answers");
+  private static final List<String> HEADINGS = List.of("Mark", "Where", "Wants", "State", "By", "On", "Note", "Instead", "Answers");
 
   private NotesTable() {}
 
   private static List<String> row(Annotation mark) {
     StringBuilder answers = new StringBuilder();
     mark.replies().forEach(reply -> answers.append(answers.isEmpty() ? "" : "\n").append(reply.author()).append(": ").append(reply.said()));
-    return List.of(mark.label(), String.valueOf(mark.place().page()), mark.intent().name().toLowerCase(Locale.ROOT), mark.progress().name().toLowerCase(Locale.ROOT).replace('_', ' '),
-        mark.author(), mark.at().toString(), mark.note(), answers.toString());
+    return List.of(mark.label(), where(mark.place()), mark.intent().name().toLowerCase(Locale.ROOT), mark.progress().name().toLowerCase(Locale.ROOT).replace('_', ' '),
+        mark.author(), mark.at().toString(), mark.note(), mark.replacement().orElse(""), answers.toString());
+  }
+
+  private static String where(Place place) {
+    if (place instanceof Place.TextRange range) {
+      return "“" + range.quote() + "”";
+    }
+    return place instanceof Place.Moment moment ? TimeCode.of(moment) : "sheet " + place.page();
   }
 
   /** As CSV (RFC 4180). A cell that a spreadsheet would take for a formula begins with an apostrophe. */
@@ -58,7 +67,7 @@ public final class NotesTable {
         }
       }
       sheet.width(6, 60);
-      sheet.width(7, 60);
+      sheet.width(8, 60);
       sheet.freezePane(0, 1);
     }
   }

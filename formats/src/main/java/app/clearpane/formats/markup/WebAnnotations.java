@@ -2,14 +2,19 @@ package app.clearpane.formats.markup;
 
 import app.clearpane.core.deliverable.PageSize;
 import app.clearpane.core.files.Sha256;
+import app.clearpane.core.markup.FoundAgain;
 import app.clearpane.core.markup.Intent;
 import app.clearpane.core.markup.Place;
+import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Stream;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -19,9 +24,11 @@ import tools.jackson.databind.json.JsonMapper;
  * {@code SvgSelector} in the page's own units and a {@code FragmentSelector} for the page (RFC 8118 {@code page=}).
  *
  * <p>Annotations written elsewhere are read as far as their selectors say a place on a page: {@code SvgSelector}, {@code xywh=} in percent or pixels, and
- * {@code page=}, alone or refined by another.
+ * {@code page=}, alone or refined by another; a stretch of a text, {@code TextQuoteSelector}; or a time, {@code t=}.
  */
 public final class WebAnnotations {
+  /** The purpose of a body that holds other words for those marked. */
+  private static final String INSTEAD = "replacing";
   private static final JsonMapper JSON = JsonMapper.builder().build();
 
   private WebAnnotations() {}
@@ -52,23 +59,49 @@ public final class WebAnnotations {
     Map<String, Object> out = created(annotation.id(), annotation.author(), annotation.at());
     out.put("label", annotation.label());
     out.put("motivation", body.get("purpose"));
-    out.put("body", List.of(body, tag, state));
+    Stream<Map<String, Object>> instead = annotation.replacement().stream().map(words -> Map.of("type", "TextualBody", "purpose", INSTEAD, "value", words));
+    out.put("body", Stream.concat(Stream.of(body, tag, state), instead).toList());
     out.put("target", target(file, mediaType, annotation));
     return out;
   }
 
   private static Map<String, Object> target(Sha256 file, String mediaType, Annotation annotation) {
-    Map<String, Object> svg = Map.of("type", "SvgSelector", "value", SvgShapes.write(annotation.place(), annotation.size()));
-    Map<String, Object> onPage = new LinkedHashMap<>();
-    onPage.put("type", "FragmentSelector");
-    onPage.put("conformsTo", "http://tools.ietf.org/rfc/rfc8118");
-    onPage.put("value", "page=" + annotation.place().page());
-    onPage.put("refinedBy", svg);
     Map<String, Object> target = new LinkedHashMap<>();
     target.put("source", "urn:sha256:" + file.hex());
     target.put("format", mediaType);
-    target.put("selector", onPage);
+    target.put("selector", selector(annotation.place(), annotation.size()));
     return target;
+  }
+
+  private static Object selector(Place place, PageSize size) {
+    if (place instanceof Place.TextRange range) {
+      return List.of(Map.of("type", "TextQuoteSelector", "exact", range.quote(), "prefix", range.before(), "suffix", range.after()),
+          Map.of("type", "TextPositionSelector", "start", range.start(), "end", range.end()));
+    }
+    if (place instanceof Place.Moment moment) {
+      Map<String, Object> at = fragment("http://www.w3.org/TR/media-frags/", "t=" + seconds(moment.from()) + (moment.isSpan() ? "," + seconds(moment.to()) : ""));
+      moment.shape().ifPresent(shape -> at.put("refinedBy", svg(shape, size)));
+      return at;
+    }
+    Map<String, Object> onPage = fragment("http://tools.ietf.org/rfc/rfc8118", "page=" + place.page());
+    onPage.put("refinedBy", svg(place, size));
+    return onPage;
+  }
+
+  private static Map<String, Object> fragment(String conformsTo, String value) {
+    Map<String, Object> selector = new LinkedHashMap<>();
+    selector.put("type", "FragmentSelector");
+    selector.put("conformsTo", conformsTo);
+    selector.put("value", value);
+    return selector;
+  }
+
+  private static Map<String, Object> svg(Place shape, PageSize size) {
+    return Map.of("type", "SvgSelector", "value", SvgShapes.write(shape, size));
+  }
+
+  private static String seconds(double seconds) {
+    return BigDecimal.valueOf(seconds).setScale(3, RoundingMode.HALF_UP).stripTrailingZeros().toPlainString();
   }
 
   private static Map<String, Object> reply(Annotation annotation, Annotation.Reply reply) {
@@ -95,6 +128,17 @@ public final class WebAnnotations {
    * @throws IllegalArgumentException if the text is not JSON
    */
   public static BroughtMark.Read read(String text, Map<Integer, PageSize> sizes) {
+    return read(text, sizes, "");
+  }
+
+  /**
+   * Reads annotations, or a collection of them.
+   *
+   * @param sizes of the pages of the file they are about, by page number; a page that is not there takes no mark
+   * @param of the text they are about, so that quotes are found in it; empty if it is not a text
+   * @throws IllegalArgumentException if the text is not JSON
+   */
+  public static BroughtMark.Read read(String text, Map<Integer, PageSize> sizes, String of) {
     JsonNode root;
     try {
       root = JSON.readTree(text);
@@ -109,7 +153,7 @@ public final class WebAnnotations {
       String called = item.path("label").asString("annotation " + number);
       if (!"replying".equals(item.path("motivation").asString(""))) {
         try {
-          marks.add(mark(item, sizes, number));
+          marks.add(mark(item, sizes, number, of));
         } catch (IllegalArgumentException unread) {
           skipped.add(called + ": " + unread.getMessage());
         }
@@ -129,9 +173,10 @@ public final class WebAnnotations {
     return result;
   }
 
-  private static BroughtMark mark(JsonNode item, Map<Integer, PageSize> sizes, int number) {
+  private static BroughtMark mark(JsonNode item, Map<Integer, PageSize> sizes, int number, String text) {
     JsonNode target = item.path("target").isArray() ? item.path("target").path(0) : item.path("target");
-    Place place = place(target.path("selector").isArray() ? target.path("selector").path(0) : target.path("selector"), sizes);
+    Place place = place(target.path("selector").isArray() ? target.path("selector").path(0) : target.path("selector"), sizes, text);
+    Optional<String> replacement = Optional.empty();
     String note = "";
     Intent intent = Intent.CHANGE;
     for (JsonNode body : item.path("body").isArray() ? item.path("body") : List.of(item.path("body"))) {
@@ -139,6 +184,7 @@ public final class WebAnnotations {
       switch (body.path("purpose").asString("")) {
         case "tagging" -> intent = intent(value, intent);
         case "classifying" -> { }
+        case INSTEAD -> replacement = Optional.of(value).filter(words -> !words.isBlank());
         default -> note = note.isEmpty() ? value : note + "\n" + value;
       }
     }
@@ -148,7 +194,7 @@ public final class WebAnnotations {
     JsonNode creator = item.path("creator");
     String author = creator.isString() ? creator.stringValue() : creator.path("name").asString("");
     String id = item.path("id").asString("");
-    return new BroughtMark(id.isEmpty() ? "annotation:" + number + ":" + Sha256.ofText(item.toString()).hex() : id, place, intent, note, author);
+    return new BroughtMark(id.isEmpty() ? "annotation:" + number + ":" + Sha256.ofText(item.toString()).hex() : id, place, intent, note, author, replacement);
   }
 
   private static Intent intent(String word, Intent otherwise) {
@@ -160,8 +206,14 @@ public final class WebAnnotations {
     return otherwise;
   }
 
-  private static Place place(JsonNode selector, Map<Integer, PageSize> sizes) {
+  private static Place place(JsonNode selector, Map<Integer, PageSize> sizes, String text) {
     int page = 1;
+    if (selector.path("type").asString("").equals("TextQuoteSelector")) {
+      return range(selector, text);
+    }
+    if (selector.path("value").asString("").startsWith("t=")) {
+      return moment(selector, sizes);
+    }
     for (JsonNode at = selector; !at.isMissingNode() && !at.isNull(); at = at.path("refinedBy")) {
       String value = at.path("value").asString("");
       String type = at.path("type").asString("");
@@ -176,6 +228,27 @@ public final class WebAnnotations {
       }
     }
     throw new IllegalArgumentException("it names no place on a page that can be read here");
+  }
+
+  private static Place range(JsonNode selector, String text) {
+    String quote = selector.path("exact").asString("");
+    if (quote.isEmpty()) {
+      throw new IllegalArgumentException("it quotes nothing");
+    }
+    return FoundAgain.in(text, new Place.TextRange(0, quote.length(), quote, selector.path("prefix").asString(""), selector.path("suffix").asString("")))
+        .orElseThrow(() -> new IllegalArgumentException("its words are not in this text"));
+  }
+
+  private static Place moment(JsonNode selector, Map<Integer, PageSize> sizes) {
+    String[] times = selector.path("value").asString("").substring(2).replace("npt:", "").split(",", 2);
+    try {
+      double from = times[0].isEmpty() ? 0 : Double.parseDouble(times[0]);
+      JsonNode within = selector.path("refinedBy");
+      Optional<Place> shape = within.path("type").asString("").equals("SvgSelector") ? Optional.of(SvgShapes.read(within.path("value").asString(""), 1, size(sizes, 1))) : Optional.empty();
+      return new Place.Moment(from, times.length > 1 ? Double.parseDouble(times[1]) : from, shape);
+    } catch (NumberFormatException unreadable) {
+      throw new IllegalArgumentException("its time is not in seconds: " + String.join(",", times));
+    }
   }
 
   private static int page(String fragment) {

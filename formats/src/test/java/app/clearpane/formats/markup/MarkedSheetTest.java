@@ -80,10 +80,10 @@ class MarkedSheetTest {
 
   @Test
   void writesNotesAsTablesThatSpreadsheetsDoNotRun() throws IOException {
-    Annotation formula = new Annotation("urn:x", "2·1", new Place.Point(3, 0, 0), SIZE, Intent.CHANGE, app.clearpane.core.markup.MarkupProgress.TAKEN_ON, "=HYPERLINK(\"x\")", "Jasper", java.time.Instant.EPOCH, List.of());
+    Annotation formula = new Annotation("urn:x", "2·1", new Place.Point(3, 0, 0), SIZE, Intent.CHANGE, app.clearpane.core.markup.MarkupProgress.TAKEN_ON, "=HYPERLINK(\"x\")", "Jasper", java.time.Instant.EPOCH, List.of(), java.util.Optional.empty());
     List<CSVRecord> rows = CSVFormat.RFC4180.parse(new java.io.StringReader(NotesTable.csv(List.of(formula, Marks.of(2, new Place.Point(1, 0, 0), Intent.IDEA, SIZE))))).getRecords();
-    assertThat(rows.get(1).toList()).containsExactly("2·1", "3", "change", "taken on", "Jasper", "1970-01-01T00:00:00Z", "'=HYPERLINK(\"x\")", "");
-    assertThat(rows.get(2).get(7)).isEqualTo("Teo: Yes");
+    assertThat(rows.get(1).toList()).containsExactly("2·1", "sheet 3", "change", "taken on", "Jasper", "1970-01-01T00:00:00Z", "'=HYPERLINK(\"x\")", "", "");
+    assertThat(rows.get(2).get(8)).isEqualTo("Teo: Yes");
     ByteArrayOutputStream out = new ByteArrayOutputStream();
     NotesTable.xlsx(List.of(formula), out);
     StringBuilder parts = new StringBuilder();

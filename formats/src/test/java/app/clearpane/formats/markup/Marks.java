@@ -18,7 +18,7 @@ final class Marks {
 
   static Annotation of(int number, Place place, Intent intent, PageSize size) {
     return new Annotation("urn:uuid:" + new UUID(1, number), "2·" + number, place, size, intent, MarkupProgress.values()[number % MarkupProgress.values().length], "Note " + number + ", with ä and “quotes”", "Jasper", AT,
-        number % 2 == 0 ? List.of(new Annotation.Reply("Yes", "Teo", AT.plusSeconds(60))) : List.of());
+        number % 2 == 0 ? List.of(new Annotation.Reply("Yes", "Teo", AT.plusSeconds(60))) : List.of(), java.util.Optional.empty());
   }
 
   /** One of each shape on each page, at random places. */

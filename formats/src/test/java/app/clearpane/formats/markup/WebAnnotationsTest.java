@@ -25,7 +25,7 @@ class WebAnnotationsTest {
   @MethodSource("places")
   void writesPlacesAsDrawingsInThePagesUnits(Place place, String shape) {
     Annotation annotation = new Annotation("urn:uuid:1", "2·3", place, new PageSize(400, 200), Intent.QUESTION, MarkupProgress.OPEN, "Is it “real”?", "Mirela", Instant.EPOCH,
-        List.of(new Annotation.Reply("Yes.", "Teo", Instant.EPOCH)));
+        List.of(new Annotation.Reply("Yes.", "Teo", Instant.EPOCH)), java.util.Optional.empty());
     JsonNode page = JsonMapper.builder().build().readTree(WebAnnotations.write(Sha256.ofText("map"), "application/pdf", List.of(annotation)));
     assertThat(page.get("@context").stringValue()).isEqualTo("http://www.w3.org/ns/anno.jsonld");
     JsonNode mark = page.get("first").get("items").get(0);

@@ -1,6 +1,7 @@
 package app.clearpane.store.deliverable;
 
 import app.clearpane.core.deliverable.VersionId;
+import app.clearpane.core.deliverable.WorkKind;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.files.Sha256;
 import java.time.Instant;
@@ -19,6 +20,11 @@ public record VersionRow(VersionId id, ItemId deliverable, @Nullable Integer num
   /** Whether it was not sent yet. */
   public boolean draft() {
     return number == null;
+  }
+
+  /** How it is looked at. */
+  public WorkKind kind() {
+    return WorkKind.of(mediaType);
   }
 
   /** "version 2", or "draft". */

@@ -19,12 +19,13 @@ import org.jspecify.annotations.Nullable;
  * @param versionNumber the number of the version it stands on; null on a draft
  * @param number its number among the marks that clients see; null if it is for the team only
  * @param teamNumber its place among the marks for the team; null if clients see it
+ * @param replacement the wording asked for instead of what is marked; null if none is given
  * @param fixedIn the version it is said to be fixed in; null unless it is fixed
  * @param fixedInNumber that version's number; null while it is a draft
  * @param answers the thread, oldest first
  */
 public record MarkupRow(MarkupId id, VersionId version, @Nullable Integer versionNumber, PaneId pane, @Nullable Integer number,
-    @Nullable Integer teamNumber, Place place, Intent intent, MarkupProgress progress, String note, Author author, @Nullable VersionId fixedIn,
+    @Nullable Integer teamNumber, Place place, Intent intent, MarkupProgress progress, String note, @Nullable String replacement, Author author, @Nullable VersionId fixedIn,
     @Nullable Integer fixedInNumber, int revision, Instant createdAt, List<Answer> answers) {
 
   /** Who wrote something: a contact or one of the team. */
@@ -39,7 +40,7 @@ public record MarkupRow(MarkupId id, VersionId version, @Nullable Integer versio
 
   /** The same mark at another place. */
   public MarkupRow at(Place other) {
-    return new MarkupRow(id, version, versionNumber, pane, number, teamNumber, other, intent, progress, note, author, fixedIn, fixedInNumber, revision, createdAt, answers);
+    return new MarkupRow(id, version, versionNumber, pane, number, teamNumber, other, intent, progress, note, replacement, author, fixedIn, fixedInNumber, revision, createdAt, answers);
   }
 
   /** What it is called. */

@@ -8,10 +8,13 @@ import app.clearpane.core.markup.MarkupId;
 import app.clearpane.core.markup.Place;
 import app.clearpane.core.markup.Spots;
 import app.clearpane.store.schema.tables.Version;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
+import org.jooq.Field;
 import org.jooq.Record;
 import org.jspecify.annotations.Nullable;
 
@@ -54,30 +57,58 @@ public final class MarkupRows {
   private static MarkupRow markup(Record row, Map<MarkupId, List<MarkupRow.Answer>> threads) {
     MarkupId id = row.get(MARKUP.ID);
     return new MarkupRow(id, row.get(MARKUP.VERSION_ID), row.get(VERSION.NUMBER), row.get(MARKUP.PANE_ID), row.get(MARKUP.NUMBER),
-        row.get(MARKUP.TEAM_NUMBER), place(row), row.get(MARKUP.INTENT), row.get(MARKUP.PROGRESS), row.get(MARKUP.NOTE),
+        row.get(MARKUP.TEAM_NUMBER), place(row), row.get(MARKUP.INTENT), row.get(MARKUP.PROGRESS), row.get(MARKUP.NOTE), row.get(MARKUP.REPLACEMENT),
         new MarkupRow.Author(row.get(MARKUP.AUTHOR), row.get(MARKUP.AUTHOR_CONTACT), row.get(MARKUP.AUTHOR_MEMBER)), row.get(MARKUP.FIXED_IN),
         row.get(FIX.NUMBER), row.get(MARKUP.REVISION), row.get(MARKUP.CREATED_AT), threads.getOrDefault(id, List.of()));
   }
 
   private static Place place(Record row) {
+    String quote = row.get(MARKUP.QUOTE);
+    if (quote != null) {
+      int start = row.get(MARKUP.TEXT_START);
+      return new Place.TextRange(start, start + quote.length(), quote, row.get(MARKUP.QUOTE_BEFORE), row.get(MARKUP.QUOTE_AFTER));
+    }
+    Double from = row.get(MARKUP.SECONDS_FROM);
+    return from == null ? shape(row).orElseThrow() : new Place.Moment(from, row.get(MARKUP.SECONDS_TO), shape(row));
+  }
+
+  private static Optional<Place> shape(Record row) {
     int page = row.get(MARKUP.PAGE);
     double x1 = row.get(MARKUP.X1);
     double y1 = row.get(MARKUP.Y1);
     double x2 = row.get(MARKUP.X2);
     double y2 = row.get(MARKUP.Y2);
     return switch (row.get(MARKUP.SHAPE)) {
-      case "POINT" -> new Place.Point(page, x1, y1);
-      case "RECTANGLE" -> new Place.Rectangle(page, x1, y1, x2, y2);
-      case "ELLIPSE" -> new Place.Ellipse(page, x1, y1, x2, y2);
-      case "LINE" -> new Place.Line(page, x1, y1, x2, y2);
-      case "FREEHAND" -> new Place.Freehand(page, Spots.read(row.get(MARKUP.SPOTS)));
-      case "ARROW" -> new Place.Arrow(page, x1, y1, x2, y2);
+      case "NONE" -> Optional.empty();
+      case "POINT" -> Optional.of(new Place.Point(page, x1, y1));
+      case "RECTANGLE" -> Optional.of(new Place.Rectangle(page, x1, y1, x2, y2));
+      case "ELLIPSE" -> Optional.of(new Place.Ellipse(page, x1, y1, x2, y2));
+      case "LINE" -> Optional.of(new Place.Line(page, x1, y1, x2, y2));
+      case "FREEHAND" -> Optional.of(new Place.Freehand(page, Spots.read(row.get(MARKUP.SPOTS))));
+      case "ARROW" -> Optional.of(new Place.Arrow(page, x1, y1, x2, y2));
       default -> throw new IllegalStateException("the database refuses other shapes");
     };
   }
 
-  /** The columns a place is written to. @param spots those of a line drawn by hand; null for other shapes */
-  record Columns(String shape, double x1, double y1, double x2, double y2, @Nullable String spots) {
+  /** What a place is written to: the columns of its shape, of its stretch of text, and of its time. */
+  static Map<Field<?>, Object> columns(Place place) {
+    Map<Field<?>, Object> columns = new HashMap<>();
+    Columns shape = place instanceof Place.TextRange ? Columns.NONE : place instanceof Place.Moment m ? m.shape().map(Columns::of).orElse(Columns.NONE) : Columns.of(place);
+    columns.putAll(Map.of(MARKUP.PAGE, place.page(), MARKUP.SHAPE, shape.shape, MARKUP.X1, shape.x1, MARKUP.Y1, shape.y1, MARKUP.X2, shape.x2, MARKUP.Y2, shape.y2));
+    columns.put(MARKUP.SPOTS, shape.spots);
+    if (place instanceof Place.TextRange range) {
+      columns.putAll(Map.of(MARKUP.TEXT_START, range.start(), MARKUP.QUOTE, range.quote(), MARKUP.QUOTE_BEFORE, range.before(), MARKUP.QUOTE_AFTER, range.after()));
+    }
+    if (place instanceof Place.Moment moment) {
+      columns.putAll(Map.of(MARKUP.SECONDS_FROM, moment.from(), MARKUP.SECONDS_TO, moment.to()));
+    }
+    return columns;
+  }
+
+  /** The columns a shape is written to. @param spots those of a line drawn by hand; null for other shapes */
+  private record Columns(String shape, double x1, double y1, double x2, double y2, @Nullable String spots) {
+    static final Columns NONE = new Columns("NONE", 0, 0, 0, 0, null);
+
     static Columns of(Place place) {
       if (place instanceof Place.Rectangle r) {
         return new Columns("RECTANGLE", r.x(), r.y(), r.width(), r.height(), null);

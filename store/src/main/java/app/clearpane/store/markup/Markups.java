@@ -80,11 +80,9 @@ public final class Markups {
 
   /** Keeps a new mark that was made elsewhere. @param origin what it is known by there; null if it was made here */
   public void bring(MarkupRow mark, @Nullable String origin) {
-    MarkupRows.Columns at = MarkupRows.Columns.of(mark.place());
     db.insertInto(MARKUP).set(MARKUP.ID, mark.id()).set(MARKUP.VERSION_ID, mark.version()).set(MARKUP.PANE_ID, mark.pane())
-        .set(MARKUP.NUMBER, mark.number()).set(MARKUP.TEAM_NUMBER, mark.teamNumber()).set(MARKUP.PAGE, mark.place().page()).set(MARKUP.SHAPE, at.shape())
-        .set(MARKUP.X1, at.x1()).set(MARKUP.Y1, at.y1()).set(MARKUP.X2, at.x2()).set(MARKUP.Y2, at.y2()).set(MARKUP.SPOTS, at.spots()).set(MARKUP.INTENT, mark.intent())
-        .set(MARKUP.PROGRESS, mark.progress()).set(MARKUP.NOTE, mark.note()).set(MARKUP.ORIGIN, origin).set(MARKUP.AUTHOR, mark.author().name())
+        .set(MARKUP.NUMBER, mark.number()).set(MARKUP.TEAM_NUMBER, mark.teamNumber()).set(MarkupRows.columns(mark.place())).set(MARKUP.INTENT, mark.intent())
+        .set(MARKUP.PROGRESS, mark.progress()).set(MARKUP.NOTE, mark.note()).set(MARKUP.REPLACEMENT, mark.replacement()).set(MARKUP.ORIGIN, origin).set(MARKUP.AUTHOR, mark.author().name())
         .set(MARKUP.AUTHOR_CONTACT, mark.author().contact()).set(MARKUP.AUTHOR_MEMBER, mark.author().member()).set(MARKUP.REVISION, 1)
         .set(MARKUP.CREATED_AT, mark.createdAt()).execute();
   }

@@ -1,6 +1,7 @@
 package app.clearpane.web.compare;
 
 import app.clearpane.core.compare.Comparison;
+import app.clearpane.core.deliverable.WorkKind;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.files.Sha256;
 import app.clearpane.formats.compare.ComparisonText;
@@ -33,11 +34,13 @@ public class Compared {
   private final Deliverables deliverables;
   private final Drawings drawings;
   private final Jobs jobs;
+  private final Writings writings;
   private final Cache<Comparisons.Pair, Comparison> read = Caffeine.newBuilder().maximumSize(KEPT_READ).build();
   /** Pairs that were not compared yet when somebody looked, so that not each look asks again. */
   private final Cache<Comparisons.Pair, Boolean> waiting = Caffeine.newBuilder().maximumSize(KEPT_READ).expireAfterWrite(ASK_AGAIN).build();
 
-  Compared(Comparisons comparisons, Deliverables deliverables, Drawings drawings, Jobs jobs) {
+  Compared(Comparisons comparisons, Deliverables deliverables, Drawings drawings, Jobs jobs, Writings writings) {
+    this.writings = writings;
     this.comparisons = comparisons;
     this.deliverables = deliverables;
     this.drawings = drawings;
@@ -82,8 +85,9 @@ public class Compared {
     }
   }
 
+  /** Texts are compared by their words and what is played is laid side by side: their pictures say little. */
   private boolean isDrawn(Sha256 source) {
-    return drawings.find(source).filter(drawing -> drawing.state() == Drawings.State.DONE).isPresent();
+    return drawings.find(source).filter(drawing -> drawing.state() == Drawings.State.DONE && WorkKind.of(drawing.mediaType()) == WorkKind.SHEETS).isPresent();
   }
 
   /** How far the comparison of two versions is; asks for it if nobody did. Empty while one of them is still being drawn or cannot be. */
@@ -113,6 +117,6 @@ public class Compared {
       waiting.invalidate(kept.pair());
       known.put(kept.pair(), result(kept));
     });
-    return new Across(versions.stream().map(VersionRow::id).toList(), pairs.stream().map(pair -> Optional.ofNullable(known.get(pair))).toList());
+    return new Across(versions, pairs.stream().map(pair -> Optional.ofNullable(known.get(pair))).toList(), writings);
   }
 }

@@ -125,6 +125,11 @@ class DeliverableController {
     return "redirect:/t/deliverables/" + deliverables.version(version).map(VersionRow::deliverable).orElseThrow();
   }
 
+  @GetMapping("/t/versions/{version}/played")
+  ResponseEntity<Resource> played(@PathVariable VersionId version) {
+    return bytes.played(NotThere.unless(deliverables.version(version)));
+  }
+
   @GetMapping("/t/versions/{version}/sheets/{page}/{size}")
   ResponseEntity<Resource> sheet(@PathVariable VersionId version, @PathVariable int page, @PathVariable SheetBytes.Size size) {
     return bytes.sheet(NotThere.unless(deliverables.version(version)).sha256(), page, size);

@@ -2,6 +2,7 @@ package app.clearpane.web.deliverable;
 
 import app.clearpane.core.files.Sha256;
 import app.clearpane.store.deliverable.Drawings;
+import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.store.files.Vault;
 import app.clearpane.web.layout.NotThere;
 import java.io.IOException;
@@ -58,6 +59,14 @@ public class SheetBytes {
   /** A stored file to be kept by whoever asks. */
   public ResponseEntity<Resource> download(Sha256 content, String fileName) {
     return answer(content, MediaType.APPLICATION_OCTET_STREAM_VALUE, Optional.of(fileName));
+  }
+
+  /** Something that is played, in the parts that a browser asks for. */
+  public ResponseEntity<Resource> played(VersionRow version) {
+    if (!version.kind().played()) {
+      throw new NotThere();
+    }
+    return answer(version.sha256(), version.mediaType(), Optional.empty());
   }
 
   private ResponseEntity<Resource> answer(Sha256 content, String mediaType, Optional<String> fileName) {

@@ -380,19 +380,31 @@ class Cast {
   }
 
   static MarkForm point(int page, double x, double y, Intent intent, String note) {
-    return new MarkForm(page, "POINT", x, y, 0, 0, null, intent.name(), note, "client");
+    return MarkForm.onSheet(page, "POINT", x, y, 0, 0, intent.name(), note, "client");
   }
 
   static MarkForm rectangle(int page, double x, double y, double width, double height, Intent intent, String note) {
-    return new MarkForm(page, "RECTANGLE", x, y, width, height, null, intent.name(), note, "client");
+    return MarkForm.onSheet(page, "RECTANGLE", x, y, width, height, intent.name(), note, "client");
   }
 
   static MarkForm arrow(int page, double fromX, double fromY, double toX, double toY, Intent intent, String note) {
-    return new MarkForm(page, "ARROW", fromX, fromY, toX, toY, null, intent.name(), note, "client");
+    return MarkForm.onSheet(page, "ARROW", fromX, fromY, toX, toY, intent.name(), note, "client");
+  }
+
+  static MarkForm words(String quote, Intent intent, String note, String instead) {
+    return new MarkForm(1, "TEXT", 0, 0, 0, 0, null, intent.name(), note, "client", null, quote, instead, null, null);
+  }
+
+  static MarkForm moment(double from, double to, Intent intent, String note) {
+    return new MarkForm(1, "NONE", 0, 0, 0, 0, null, intent.name(), note, "client", null, null, null, from, to);
+  }
+
+  static MarkForm moment(double at, MarkForm shape) {
+    return new MarkForm(1, shape.shape(), shape.x1(), shape.y1(), shape.x2(), shape.y2(), null, shape.intent(), shape.note(), "client", null, null, null, at, null);
   }
 
   static MarkForm forTeam(MarkForm form) {
-    return new MarkForm(form.page(), form.shape(), form.x1(), form.y1(), form.x2(), form.y2(), form.spots(), form.intent(), form.note(), "team");
+    return MarkForm.onSheet(form.page(), form.shape(), form.x1(), form.y1(), form.x2(), form.y2(), form.intent(), form.note(), "team");
   }
 
   void answer(MarkupRow mark, People person, PaneId pane, Optional<MarkupProgress.Act> act, String said) {

@@ -2,8 +2,10 @@ package app.clearpane.web.demo;
 
 import static app.clearpane.web.demo.Cast.arrow;
 import static app.clearpane.web.demo.Cast.forTeam;
+import static app.clearpane.web.demo.Cast.moment;
 import static app.clearpane.web.demo.Cast.point;
 import static app.clearpane.web.demo.Cast.rectangle;
+import static app.clearpane.web.demo.Cast.words;
 
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.exposure.Aperture;
@@ -102,8 +104,10 @@ class DemoStory {
     panelsSecondTime(board, panels, onPanels);
     cast.at(6, 9, 10);
     ItemId paint = cast.deliverable(project, board, "Signing paint samples", "Six colours on the board they will be painted on.", new Rule.Any());
-    cast.deliverable(project, board, "Opening trailer", "Twenty seconds for the website and the ticket hall.", new Rule.All());
-    cast.at(5, 9, 5);
+    ItemId trailer = cast.deliverable(project, board, "Opening trailer", "Twenty seconds for the website and the ticket hall.", new Rule.Any());
+    ItemId texts = cast.deliverable(project, board, "Panel texts", "The words of the six panels in the star hall.", new Rule.All());
+    textsAndTrailer(board, texts, trailer);
+    cast.at(4, 9, 5);
     cast.saw(board, People.OTTOLINE, List.of(mark, map, panels), true);
     cast.saw(board, People.JASPER, List.of(mark, map, panels), false);
     VersionId second = mapSecondTime(board, map, onMap);
@@ -113,6 +117,27 @@ class DemoStory {
     cast.at(1, 16, 10);
     cast.link(fabricators, "Paint shop", true);
     cast.show(fabricators, panels, Showing.SHOWN);
+  }
+
+  private void textsAndTrailer(PaneId board, ItemId texts, ItemId trailer) {
+    VersionId words = cast.version(texts, "panel-texts-1.md", "panel-texts.md", "", People.WANDA);
+    VersionId film = cast.version(trailer, "opening-trailer-1.mp4", "opening-trailer.mp4", "", People.TEO);
+    cast.send(words);
+    cast.send(film);
+    cast.at(5, 18, 30);
+    cast.mark(board, People.MIRELA, words, words("to see in the dark", Intent.CHANGE, "One sees in the dark at once, only badly.", "to get used to the dark"));
+    cast.mark(board, People.JASPER, words, words("It is ground to the thickness of a hair's hundredth part.", Intent.CHANGE, "Nobody understands this sentence.", ""));
+    cast.mark(board, People.JASPER, words, words("who paid for it with the prize for a pig", Intent.KEEP, "Keep the pig.", ""));
+    cast.mark(board, People.MIRELA, words, words("without a glass", Intent.QUESTION, "Do children know what a glass is here?", "with the naked eye"));
+    cast.mark(board, People.JASPER, film, moment(6.2, 8.8, Intent.IDEA, "Let it grow dark first, then open the dome."));
+    cast.mark(board, People.OTTOLINE, film, moment(16.4, rectangle(1, 0.25, 0.1, 0.5, 0.13, Intent.CHANGE, "It is the fourteenth.")));
+    cast.decide(board, People.JASPER, words, Decision.SEND_BACK, "");
+    cast.decide(board, People.OTTOLINE, words, Decision.SEND_BACK, "With Mirela's notes.");
+    cast.decide(board, People.OTTOLINE, film, Decision.SEND_BACK, "");
+    cast.at(5, 19, 5);
+    cast.close(film, "Ottoline speaks for the board.");
+    cast.version(texts, "panel-texts-2.md", "panel-texts-2.md", "Panels 3 and 4 changed places; four sentences rewritten.", People.WANDA);
+    cast.version(trailer, "opening-trailer-2.mp4", "opening-trailer-2.mp4", "The right day, and the dome opens once it is dark.", People.TEO);
   }
 
   private void clash(PaneId board, VersionId map) {

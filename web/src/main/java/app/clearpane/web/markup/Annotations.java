@@ -8,6 +8,7 @@ import app.clearpane.store.markup.MarkupRow;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.springframework.stereotype.Component;
 
 /** Marks as they are written out, without what is for the team only. */
@@ -37,6 +38,7 @@ public class Annotations {
 
   private static Annotation annotation(MarkupRow mark, PageSize size) {
     return new Annotation("urn:uuid:" + mark.id(), mark.label().toString(), mark.place(), size, mark.intent(), mark.progress(), mark.note(), mark.author().name(), mark.createdAt(),
-        mark.answers().stream().filter(answer -> !answer.teamOnly() && !answer.said().isEmpty()).map(answer -> new Annotation.Reply(answer.said(), answer.author().name(), answer.at())).toList());
+        mark.answers().stream().filter(answer -> !answer.teamOnly() && !answer.said().isEmpty()).map(answer -> new Annotation.Reply(answer.said(), answer.author().name(), answer.at())).toList(),
+        Optional.ofNullable(mark.replacement()));
   }
 }

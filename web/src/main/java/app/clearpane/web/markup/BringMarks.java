@@ -18,6 +18,7 @@ import app.clearpane.store.files.Vault;
 import app.clearpane.store.markup.MarkupRow;
 import app.clearpane.store.markup.Markups;
 import app.clearpane.web.House;
+import app.clearpane.web.compare.Writings;
 import app.clearpane.web.layout.NotThere;
 import app.clearpane.web.layout.Refused;
 import app.clearpane.web.record.Tell;
@@ -50,18 +51,20 @@ class BringMarks {
   private final Markups markups;
   private final Seats seats;
   private final Annotations annotations;
+  private final Writings writings;
   private final Vault vault;
   private final House house;
   private final Tell tell;
   private final ApplicationEventPublisher events;
   private final Clock clock;
 
-  BringMarks(Deliverables deliverables, Markups markups, Seats seats, Annotations annotations, Vault vault, House house, Tell tell, ApplicationEventPublisher events, Clock clock) {
+  BringMarks(Deliverables deliverables, Markups markups, Seats seats, Annotations annotations, Writings writings, Vault vault, House house, Tell tell, ApplicationEventPublisher events, Clock clock) {
     this.events = events;
     this.deliverables = deliverables;
     this.markups = markups;
     this.seats = seats;
     this.annotations = annotations;
+    this.writings = writings;
     this.vault = vault;
     this.house = house;
     this.tell = tell;
@@ -131,7 +134,7 @@ class BringMarks {
       throw Refused.because("This is neither a PDF nor Web Annotations. Nothing was added.");
     }
     try {
-      return WebAnnotations.read(Files.readString(path), annotations.sizes(version));
+      return WebAnnotations.read(Files.readString(path), annotations.sizes(version), writings.plain(version).orElse(""));
     } catch (IllegalArgumentException | java.nio.charset.MalformedInputException notAnnotations) {
       throw Refused.because("This is neither a PDF nor Web Annotations in JSON. Nothing was added.");
     }
@@ -170,7 +173,7 @@ class BringMarks {
     boolean draft = version.draft();
     String note = mark.note().length() <= LONGEST_NOTE ? mark.note() : mark.note().substring(0, mark.note().offsetByCodePoints(0, LONGEST_NOTE - 2)) + "…";
     markups.bring(new MarkupRow(new MarkupId(UUID.randomUUID()), version.id(), version.number(), deliverable.pane(), draft ? null : markups.nextNumber(version.id(), deliverable.pane()),
-        draft ? markups.nextTeamNumber(version.id(), deliverable.pane()) : null, mark.place(), mark.intent(), MarkupProgress.OPEN, note, new MarkupRow.Author(author.name(), author.contact(), null),
+        draft ? markups.nextTeamNumber(version.id(), deliverable.pane()) : null, mark.place(), mark.intent(), MarkupProgress.OPEN, note, mark.replacement().orElse(null), new MarkupRow.Author(author.name(), author.contact(), null),
         null, null, 1, clock.instant(), List.of()), mark.origin());
   }
 }

@@ -27,9 +27,15 @@ import org.jspecify.annotations.Nullable;
  * @param kept how far the comparison is; empty while a version is still being drawn
  * @param tabs one for each page of either version
  * @param leaf the page in hand; empty until the comparison is done
+ * @param text what changed in the words; empty unless both are texts
  */
 public record Changes(String base, boolean ofTeam, String deliverable, VersionRow before, VersionRow after, List<VersionRow> versions, As as, Optional<Comparisons.Kept> kept,
-    List<Tab> tabs, int chosen, Optional<Leaf> leaf) {
+    List<Tab> tabs, int chosen, Optional<Leaf> leaf, Optional<ChangedText> text) {
+
+  /** Whether both are played: they are laid side by side, second by second. */
+  public boolean played() {
+    return before.kind().played() && before.kind() == after.kind();
+  }
 
   /** How two pages are laid out. */
   public enum As {

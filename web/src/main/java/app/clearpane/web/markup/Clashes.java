@@ -64,7 +64,7 @@ public class Clashes {
   /** Those on a version, as far as its marks at one pane go. @param marks of any versions, with or without threads */
   public List<Open> of(VersionRow version, PaneId pane, List<MarkupRow> marks) {
     List<MarkupRow> standing = standing(version.id(), pane, marks);
-    if (standing.stream().noneMatch(mark -> mark.intent() == Intent.KEEP) || standing.stream().noneMatch(mark -> mark.intent() == Intent.CHANGE)) {
+    if (standing.stream().noneMatch(mark -> mark.intent() == Intent.CHANGE) || standing.stream().noneMatch(mark -> mark.intent() == Intent.KEEP || mark.replacement() != null)) {
       return List.of();
     }
     Map<MarkupId, MarkupRow> byId = standing.stream().collect(Collectors.toMap(MarkupRow::id, Function.identity()));
@@ -81,7 +81,7 @@ public class Clashes {
 
   private List<Clash.Wish> wishes(VersionRow version, List<MarkupRow> marks) {
     Map<Integer, Double> ratios = Objects.requireNonNullElse(ratiosOf.get(version.sha256(), this::ratios), Map.of());
-    return marks.stream().map(mark -> new Clash.Wish(mark.id(), person(mark), mark.place(), mark.intent(), ratios.getOrDefault(mark.place().page(), 1.0))).toList();
+    return marks.stream().map(mark -> new Clash.Wish(mark.id(), person(mark), mark.place(), mark.intent(), ratios.getOrDefault(mark.place().page(), 1.0), Optional.ofNullable(mark.replacement()))).toList();
   }
 
   /** The height over the width of each sheet of a file; null until all are drawn, so that it is not kept. */

@@ -12,6 +12,7 @@ import app.clearpane.store.exposure.clientside.Viewers;
 import app.clearpane.store.markup.MarkupRow;
 import app.clearpane.store.markup.clientside.VisibleMarkups;
 import app.clearpane.web.compare.Compared;
+import app.clearpane.web.compare.Writings;
 import app.clearpane.web.exposure.clientside.Looks;
 import app.clearpane.web.layout.NotThere;
 import java.util.HashMap;
@@ -36,15 +37,17 @@ public class ClientTable {
   private final LiveMarks liveMarks;
   private final Clashes clashes;
   private final Compared compared;
+  private final Writings writings;
   private final LayChanges layChanges;
 
   ClientTable(VisibleDeliverables deliverables, VisibleMarkups markups, Viewers viewers, Drawings drawings, PlaceMark placeMark, AnswerMark answerMark, RuleClash ruleClash, LiveMarks liveMarks,
-      Clashes clashes, Compared compared, LayChanges layChanges, Looks looks) {
+      Clashes clashes, Compared compared, Writings writings, LayChanges layChanges, Looks looks) {
     this.layChanges = layChanges;
     this.ruleClash = ruleClash;
     this.liveMarks = liveMarks;
     this.clashes = clashes;
     this.compared = compared;
+    this.writings = writings;
     this.looks = looks;
     this.deliverables = deliverables;
     this.markups = markups;
@@ -92,7 +95,7 @@ public class ClientTable {
     int shown = Math.max(1, Math.min(page, drawing.pages()));
     List<MarkupRow> marks = markups.of(viewer, version.deliverable());
     LightTable table = LightTable.of(base, deliverable.name(), version, versions, shown, drawing, drawings.sheet(version.sha256(), shown), marks,
-        compared.across(versions), new Side.Client(viewer));
+        compared.across(versions), writings.of(version), new Side.Client(viewer));
     List<Clashes.Open> open = clashes.of(version, viewer.pane(), marks);
     Bar bar = bar(viewer, version, versions, marks, open.size());
     Map<String, Object> model = new HashMap<>(Map.of("table", table, "bar", bar, "clashes", open, "mayRule", viewer.leadVoice() && !viewer.looking(), "viewer", viewer, "heading", viewers.heading(viewer), "deliverable", deliverable));

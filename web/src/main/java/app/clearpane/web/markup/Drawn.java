@@ -3,6 +3,7 @@ package app.clearpane.web.markup;
 import app.clearpane.core.markup.Place;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 
 /**
  * A shape in a drawing that is 1,000 wide.
@@ -16,6 +17,19 @@ import java.util.Locale;
 public record Drawn(String shape, double x1, double y1, double x2, double y2, double anchorX, double anchorY, String path) {
   static final double WIDTH = 1_000;
   private static final double HEAD = 14;
+
+  /** Whether a place is a shape on a sheet: a stretch of text is not, and of what is played a picture from elsewhere would mislead. */
+  static boolean pictured(Place place) {
+    return !(place instanceof Place.TextRange || place instanceof Place.Moment);
+  }
+
+  /** Draws what of a place is a shape; empty for a stretch of text and for a moment without one. @param ratio the height of its page over the width */
+  static Optional<Drawn> shape(Place place, double ratio) {
+    if (place instanceof Place.Moment moment) {
+      return moment.shape().map(inner -> of(inner, ratio));
+    }
+    return place instanceof Place.TextRange ? Optional.empty() : Optional.of(of(place, ratio));
+  }
 
   /** Draws a place. @param ratio the height of its page over the width */
   static Drawn of(Place place, double ratio) {

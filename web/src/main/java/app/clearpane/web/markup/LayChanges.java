@@ -2,12 +2,14 @@ package app.clearpane.web.markup;
 
 import app.clearpane.core.compare.Comparison;
 import app.clearpane.core.compare.PageMatch;
+import app.clearpane.core.compare.TextChanges;
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.store.compare.Comparisons;
 import app.clearpane.store.deliverable.Drawings;
 import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.store.markup.MarkupRow;
 import app.clearpane.web.compare.Compared;
+import app.clearpane.web.compare.Writings;
 import app.clearpane.web.layout.NotThere;
 import java.util.List;
 import java.util.Optional;
@@ -18,12 +20,14 @@ import org.springframework.stereotype.Component;
 @Component
 public class LayChanges {
   private final Compared compared;
+  private final Writings writings;
   private final Drawings drawings;
   private final Standing standing;
 
-  LayChanges(Compared compared, Drawings drawings, Standing standing) {
+  LayChanges(Compared compared, Writings writings, Drawings drawings, Standing standing) {
     this.standing = standing;
     this.compared = compared;
+    this.writings = writings;
     this.drawings = drawings;
   }
 
@@ -45,16 +49,21 @@ public class LayChanges {
    */
   Changes of(String base, boolean ofTeam, String deliverable, VersionRow after, List<VersionRow> versions, List<MarkupRow> marks, Wish wish) {
     VersionRow before = NotThere.unless(earlier(after, versions, wish.since()));
-    Optional<Comparisons.Kept> kept = compared.progress(before, after);
     Changes.As as = Changes.As.of(wish.as());
+    Optional<TextChanges> words = writings.changes(before, after);
+    if (words.isPresent() || before.kind().played() && before.kind() == after.kind()) {
+      Optional<ChangedText> text = words.map(found -> ChangedText.of(writings.of(before).orElseThrow(), writings.of(after).orElseThrow(), found, standing.on(before, versions, marks)));
+      return new Changes(base, ofTeam, deliverable, before, after, versions, as, Optional.empty(), List.of(), 1, Optional.empty(), text);
+    }
+    Optional<Comparisons.Kept> kept = compared.progress(before, after);
     Optional<Comparison> done = kept.filter(known -> known.state() == Comparisons.State.DONE).map(compared::result);
     if (done.isEmpty()) {
-      return new Changes(base, ofTeam, deliverable, before, after, versions, as, kept, List.of(), 1, Optional.empty());
+      return new Changes(base, ofTeam, deliverable, before, after, versions, as, kept, List.of(), 1, Optional.empty(), Optional.empty());
     }
     List<Changes.Tab> tabs = Changes.tabs(done.get());
     int chosen = wish.page() == null ? tabs.stream().filter(Changes.Tab::changed).map(Changes.Tab::number).findFirst().orElse(1) : Math.max(1, Math.min(wish.page(), tabs.size()));
     Comparison.Page page = done.get().pages().get(chosen - 1);
-    return new Changes(base, ofTeam, deliverable, before, after, versions, as, kept, tabs, chosen, Optional.of(Changes.leaf(page, standing.on(before, versions, marks), ratio(page, before, after))));
+    return new Changes(base, ofTeam, deliverable, before, after, versions, as, kept, tabs, chosen, Optional.of(Changes.leaf(page, standing.on(before, versions, marks), ratio(page, before, after))), Optional.empty());
   }
 
   private static Optional<VersionRow> earlier(VersionRow after, List<VersionRow> versions, @Nullable VersionId since) {

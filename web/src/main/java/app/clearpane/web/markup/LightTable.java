@@ -6,6 +6,7 @@ import app.clearpane.core.markup.Intent;
 import app.clearpane.core.markup.MarkupProgress;
 import app.clearpane.core.markup.Place;
 import app.clearpane.core.markup.ReadingOrder;
+import app.clearpane.core.markup.Writing;
 import app.clearpane.store.deliverable.Drawings;
 import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.store.markup.MarkupRow;
@@ -16,6 +17,7 @@ import java.util.Arrays;
 import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
@@ -29,15 +31,27 @@ import java.util.stream.Stream;
  * @param sheet the page in hand; empty until it is drawn
  * @param notes the marks on that page, in reading order
  * @param marksOnPage for each page how many marks stand on it
+ * @param passages of a text; none unless it is one
  */
 public record LightTable(String base, String deliverable, VersionRow version, List<VersionRow> versions, int page, int pages, Optional<Drawings.Sheet> sheet,
-    Optional<String> failure, List<Note> notes, List<PageTab> marksOnPage, boolean mayMarkUp, boolean ofTeam) {
+    Optional<String> failure, List<Note> notes, List<PageTab> marksOnPage, boolean mayMarkUp, boolean ofTeam, List<Passage> passages) {
 
   /** The most tabs for pages; with more pages only those near the one in hand have one. */
   private static final int TABS_EACH_WAY = 12;
 
   /** A page one can go to. */
   public record PageTab(int page, int marks) {}
+
+  /**
+   * A paragraph of a text.
+   *
+   * @param style "title", "heading", "body", "item", "quote" or "code"
+   * @param start of its first character in the text
+   */
+  public record Passage(String style, int start, List<Piece> pieces) {}
+
+  /** Some of its words that look the same. @param note the shortest mark that they lie in; empty if they lie in none */
+  public record Piece(String text, boolean strong, boolean emphasised, Optional<Note> note) {}
 
   /**
    * One mark with its note.
@@ -74,7 +88,18 @@ public record LightTable(String base, String deliverable, VersionRow version, Li
 
     /** What the mark looks like on the sheet, in thousandths of its width. */
     public Optional<Drawn> drawn(Drawings.Sheet sheet) {
-      return at.map(place -> Drawn.of(place, sheet.size().ratio()));
+      return at.flatMap(place -> Drawn.shape(place, sheet.size().ratio()));
+    }
+
+    /** Where it is in a text or in what is played, in words; empty on a sheet, where a leader shows it. */
+    public Optional<String> where() {
+      Place place = at.orElse(mark.place());
+      return Drawn.pictured(place) ? Optional.empty() : Optional.of(MarkWords.where(place));
+    }
+
+    /** Its moment or span; empty unless it is of something that is played. */
+    public Optional<Place.Moment> moment() {
+      return at.orElse(mark.place()) instanceof Place.Moment moment ? Optional.of(moment) : Optional.empty();
     }
 
     /** The page it stands on, from 1; where its page is gone, the page it was on. */
@@ -84,7 +109,7 @@ public record LightTable(String base, String deliverable, VersionRow version, Li
 
     /** What became of its place since it was marked; empty if that is not known. */
     public Optional<String> since() {
-      return !carried ? Optional.empty() : at.isEmpty() ? Optional.of("its page is gone") : touch.map(MarkWords::touch);
+      return !carried ? Optional.empty() : at.isEmpty() ? Optional.of(mark.place() instanceof Place.TextRange ? "its text is gone" : "its page is gone") : touch.map(MarkWords::touch);
     }
 
     /** Whether it asks for something and is open or taken on. */
@@ -111,9 +136,10 @@ public record LightTable(String base, String deliverable, VersionRow version, Li
    *
    * @param all the marks on this and earlier versions that this side sees
    * @param across brings marks of earlier versions onto this one
+   * @param writing the version's text, if it is one
    */
   static LightTable of(String base, String deliverable, VersionRow version, List<VersionRow> versions, int page, Drawings.Drawing drawing,
-      Optional<Drawings.Sheet> sheet, List<MarkupRow> all, Across across, Side side) {
+      Optional<Drawings.Sheet> sheet, List<MarkupRow> all, Across across, Optional<Writing> writing, Side side) {
     boolean ofTeam = side instanceof Side.Team;
     List<Note> notes = all.stream().filter(mark -> stands(mark, version, versions)).map(mark -> note(mark, version, versions, across, side))
         .sorted(Comparator.comparing((Note note) -> note.at().orElse(note.mark().place()), ReadingOrder.BY_BANDS).thenComparing(note -> note.mark().createdAt())).toList();
@@ -123,7 +149,20 @@ public record LightTable(String base, String deliverable, VersionRow version, Li
     boolean mayMarkUp = ofTeam || side instanceof Side.Client client && client.viewer().role().mayMarkUp() && !client.viewer().looking();
     return new LightTable(base, deliverable, version, versions, page, drawing.pages(), sheet, Optional.ofNullable(drawing.failure()),
         notes.stream().filter(note -> note.page() == page || note.page() > drawing.pages() && page == drawing.pages()).toList(),
-        tabs, mayMarkUp, ofTeam);
+        tabs, mayMarkUp, ofTeam, writing.map(text -> passages(text, notes)).orElse(List.of()));
+  }
+
+  private static List<Passage> passages(Writing writing, List<Note> notes) {
+    List<Note> placed = notes.stream().filter(note -> note.at().filter(Place.TextRange.class::isInstance).isPresent()).toList();
+    List<Place.TextRange> ranges = placed.stream().map(note -> (Place.TextRange) note.at().orElseThrow()).toList();
+    List<List<Writing.Cut>> cuts = writing.cutAt(ranges);
+    List<Integer> starts = writing.starts();
+    List<Passage> passages = new ArrayList<>();
+    for (int i = 0; i < cuts.size(); i++) {
+      List<Piece> pieces = cuts.get(i).stream().map(cut -> new Piece(cut.words().text(), cut.words().strong(), cut.words().emphasised(), cut.within().stream().findFirst().map(placed::get))).toList();
+      passages.add(new Passage(writing.paragraphs().get(i).style().name().toLowerCase(Locale.ROOT), starts.get(i), pieces));
+    }
+    return passages;
   }
 
   /** Whether a mark stands on this version: placed on it, carried over from an earlier one (M5), or fixed in it and confirmed, so that it can be reopened there. */
@@ -165,6 +204,11 @@ public record LightTable(String base, String deliverable, VersionRow version, Li
   /** What a mark that was placed on this version looks like on its sheet. */
   public Drawn drawn(MarkupRow mark) {
     return Drawn.of(mark.place(), sheet.orElseThrow().size().ratio());
+  }
+
+  /** Where a mark is, in words. */
+  public String where(MarkupRow mark) {
+    return MarkWords.where(mark.place());
   }
 
   /** What of the sheet to show of such a mark, as a view box. */

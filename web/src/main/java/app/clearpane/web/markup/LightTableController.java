@@ -10,6 +10,7 @@ import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.store.markup.MarkupRow;
 import app.clearpane.store.markup.Markups;
 import app.clearpane.web.compare.Compared;
+import app.clearpane.web.compare.Writings;
 import app.clearpane.web.deliverable.DeliverableState;
 import app.clearpane.web.deliverable.States;
 import app.clearpane.web.layout.ForManagers;
@@ -38,13 +39,15 @@ class LightTableController {
   private final LiveMarks liveMarks;
   private final Clashes clashes;
   private final Compared compared;
+  private final Writings writings;
 
   LightTableController(States states, Deliverables deliverables, Drawings drawings, Markups markups, PlaceMark placeMark, AnswerMark answerMark, RuleClash ruleClash, LiveMarks liveMarks, Clashes clashes,
-      Compared compared) {
+      Compared compared, Writings writings) {
     this.ruleClash = ruleClash;
     this.liveMarks = liveMarks;
     this.clashes = clashes;
     this.compared = compared;
+    this.writings = writings;
     this.states = states;
     this.deliverables = deliverables;
     this.drawings = drawings;
@@ -61,7 +64,7 @@ class LightTableController {
     Drawings.Drawing drawing = drawings.find(found.sha256()).orElseThrow();
     int shown = Math.max(1, Math.min(page, drawing.pages()));
     LightTable table = LightTable.of("/t", state.deliverable().name(), found, state.versions(), shown, drawing, drawings.sheet(found.sha256(), shown),
-        state.marks(), compared.across(state.versions()), new Side.Team(me));
+        state.marks(), compared.across(state.versions()), writings.of(found), new Side.Team(me));
     model.addAttribute("sashOf", state.deliverable().project());
     model.addAttribute("table", table);
     model.addAttribute("state", state);

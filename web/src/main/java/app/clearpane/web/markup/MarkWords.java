@@ -3,9 +3,13 @@ package app.clearpane.web.markup;
 import app.clearpane.core.compare.Touch;
 import app.clearpane.core.markup.Intent;
 import app.clearpane.core.markup.MarkupProgress;
+import app.clearpane.core.markup.Place;
+import app.clearpane.core.markup.TimeCode;
 
 /** What marks are called on screens. */
 public final class MarkWords {
+  private static final int QUOTED = 90;
+
   private MarkWords() {}
 
   /** How far a mark is. */
@@ -49,6 +53,14 @@ public final class MarkWords {
       case NEARBY -> "changed nearby";
       case UNTOUCHED -> "nothing changed here";
     };
+  }
+
+  /** Where a mark is: "sheet 2", "“these words”", "at 0:07.40". */
+  public static String where(Place place) {
+    if (place instanceof Place.TextRange range) {
+      return "“" + (range.quote().length() > QUOTED ? range.quote().substring(0, QUOTED).strip() + "…" : range.quote()) + "”";
+    }
+    return place instanceof Place.Moment moment ? "at " + TimeCode.of(moment) : "sheet " + place.page();
   }
 
   /** What a button says. */

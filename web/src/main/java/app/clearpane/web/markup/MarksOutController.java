@@ -1,6 +1,7 @@
 package app.clearpane.web.markup;
 
 import app.clearpane.core.deliverable.VersionId;
+import app.clearpane.core.deliverable.WorkKind;
 import app.clearpane.formats.deliverable.Work;
 import app.clearpane.formats.markup.Annotation;
 import app.clearpane.formats.markup.MarkedSheet;
@@ -48,7 +49,7 @@ class MarksOutController {
 
   @GetMapping("/t/versions/{version}/marks.pdf")
   ResponseEntity<byte[]> pdf(@PathVariable VersionId version) throws IOException {
-    VersionRow found = NotThere.unless(deliverables.version(version));
+    VersionRow found = sheets(version);
     ByteArrayOutputStream out = new ByteArrayOutputStream();
     if (PDF.equals(found.mediaType())) {
       PdfAnnotations.write(vault.path(found.sha256()), marks(found), out);
@@ -81,17 +82,22 @@ class MarksOutController {
 
   @GetMapping("/t/versions/{version}/marked/{page}.png")
   ResponseEntity<byte[]> png(@PathVariable VersionId version, @PathVariable int page) throws IOException {
-    VersionRow found = NotThere.unless(deliverables.version(version));
+    VersionRow found = sheets(version);
     Drawings.Sheet sheet = NotThere.unless(drawings.sheet(found.sha256(), page));
     return file(MarkedSheet.png(vault.path(sheet.large()), on(found, page)), MediaType.IMAGE_PNG, found, "-sheet-" + page + ".png");
   }
 
   @GetMapping("/t/versions/{version}/marked/{page}.svg")
   ResponseEntity<byte[]> svg(@PathVariable VersionId version, @PathVariable int page) throws IOException {
-    VersionRow found = NotThere.unless(deliverables.version(version));
+    VersionRow found = sheets(version);
     Drawings.Sheet sheet = NotThere.unless(drawings.sheet(found.sha256(), page));
     String svg = MarkedSheet.svg(vault.path(sheet.large()), sheet.mediaType(), sheet.size().ratio(), on(found, page));
     return file(svg.getBytes(StandardCharsets.UTF_8), MediaType.parseMediaType("image/svg+xml"), found, "-sheet-" + page + ".svg");
+  }
+
+  /** A version whose sheets can be marked: not a text, and nothing that is played. */
+  private VersionRow sheets(VersionId version) {
+    return NotThere.unless(deliverables.version(version).filter(found -> found.kind() == WorkKind.SHEETS));
   }
 
   private List<Annotation> marks(VersionRow version) {

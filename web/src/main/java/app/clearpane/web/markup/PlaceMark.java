@@ -9,9 +9,11 @@ import app.clearpane.store.deliverable.Drawings;
 import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.store.markup.MarkupRow;
 import app.clearpane.store.markup.Markups;
+import app.clearpane.web.compare.Writings;
 import app.clearpane.web.layout.Refused;
 import app.clearpane.web.record.Tell;
 import java.time.Clock;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -25,12 +27,14 @@ public class PlaceMark {
   private final Deliverables deliverables;
   private final Drawings drawings;
   private final Markups markups;
+  private final Writings writings;
   private final Tell tell;
   private final ApplicationEventPublisher events;
   private final Clock clock;
 
-  PlaceMark(Deliverables deliverables, Drawings drawings, Markups markups, Tell tell, ApplicationEventPublisher events, Clock clock) {
+  PlaceMark(Deliverables deliverables, Drawings drawings, Markups markups, Writings writings, Tell tell, ApplicationEventPublisher events, Clock clock) {
     this.events = events;
+    this.writings = writings;
     this.deliverables = deliverables;
     this.drawings = drawings;
     this.markups = markups;
@@ -47,12 +51,20 @@ public class PlaceMark {
     refuseIfNotPossible(version, form, side);
     MarkupRow mark = new MarkupRow(new MarkupId(UUID.randomUUID()), version.id(), version.number(), pane,
         forTeam ? null : markups.nextNumber(version.id(), pane), forTeam ? markups.nextTeamNumber(version.id(), pane) : null,
-        form.place(), form.intended(), MarkupProgress.OPEN, form.said(), side.author(), null, null, 1, clock.instant(), List.of());
+        form.place(version.kind(), writings.plain(version)), form.intended(), MarkupProgress.OPEN, form.said(), form.replacement(), side.author(), null, null, 1, clock.instant(), List.of());
     markups.add(mark);
     tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening(forTeam ? "mark.placed.for-team" : "mark.placed", mark.author().name(),
-        deliverable.name(), Map.of("mark", mark.id(), "label", mark.label().toString(), "sha256", version.sha256(), "page", form.page(), "intent", mark.intent(), "note", mark.note())));
+        deliverable.name(), told(mark, version)));
     events.publishEvent(new MarksMoved(deliverable.id(), forTeam));
     return mark;
+  }
+
+  private static Map<String, Object> told(MarkupRow mark, VersionRow version) {
+    Map<String, Object> told = new HashMap<>(Map.of("mark", mark.id(), "label", mark.label().toString(), "sha256", version.sha256(), "where", MarkWords.where(mark.place()), "intent", mark.intent(), "note", mark.note()));
+    if (mark.replacement() != null) {
+      told.put("instead", mark.replacement());
+    }
+    return told;
   }
 
   private void refuseIfNotPossible(VersionRow version, MarkForm form, Side side) {

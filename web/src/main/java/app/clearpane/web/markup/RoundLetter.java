@@ -32,6 +32,16 @@ record RoundLetter(String deliverable, VersionRow version, List<Line> changes, L
       return MarkWords.intent(mark.intent());
     }
 
+    /** Where it is, in words. */
+    public String where() {
+      return MarkWords.where(mark.place());
+    }
+
+    /** Whether a picture of its place says more than these words. */
+    public boolean pictured() {
+      return Drawn.pictured(mark.place());
+    }
+
     /** What it looks like on its sheet. */
     public Drawn drawn() {
       return Drawn.of(mark.place(), ratio);
@@ -44,7 +54,7 @@ record RoundLetter(String deliverable, VersionRow version, List<Line> changes, L
 
     /** In one line, for a mail. */
     String inOneLine() {
-      return mark.label() + ", sheet " + mark.place().page() + ", " + mark.author().name() + ": " + mark.note() + against.map(clash -> " (clashes with " + clash + ")").orElse("");
+      return mark.label() + ", " + where() + ", " + mark.author().name() + ": " + mark.note() + (mark.replacement() == null ? "" : " Instead: “" + mark.replacement() + "”") + against.map(clash -> " (clashes with " + clash + ")").orElse("");
     }
   }
 }

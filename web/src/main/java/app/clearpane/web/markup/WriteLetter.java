@@ -87,7 +87,7 @@ class WriteLetter {
     Map<String, String> cutOuts = new HashMap<>();
     for (RoundLetter.Line line : letter.changes()) {
       Optional<Drawings.Sheet> sheet = drawings.sheet(letter.version().sha256(), line.mark().place().page());
-      if (sheet.isPresent()) {
+      if (sheet.isPresent() && line.pictured()) {
         byte[] png = MarkedSheet.cutOut(vault.path(sheet.get().large()), line.mark().place(), CUT_OUT_WIDTH);
         cutOuts.put(line.mark().id().toString(), "data:image/png;base64," + Base64.getEncoder().encodeToString(png));
       }

@@ -23,7 +23,7 @@ import org.springframework.security.web.savedrequest.NullRequestCache;
 /** The doors: {@code /t} for the team, {@code /c} for clients, {@code /p} for links; everything else is open or not there. */
 @Configuration(proxyBeanMethods = false)
 class SecuritySetup {
-  private static final String POLICY = "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data:; font-src 'self'; "
+  private static final String POLICY = "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data:; media-src 'self'; font-src 'self'; "
       + "connect-src 'self'; form-action 'self'; frame-src 'self'; frame-ancestors 'self'; base-uri 'none'";
 
   @Bean

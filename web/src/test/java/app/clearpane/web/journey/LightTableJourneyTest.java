@@ -9,6 +9,7 @@ import com.microsoft.playwright.Mouse;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
+import java.util.List;
 import java.util.Map;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
@@ -132,5 +133,58 @@ class LightTableJourneyTest extends Journey {
     assertThat(jasper.page.locator(".note.settled", new Page.LocatorOptions().setHasText("Is this the ferry?"))).isVisible();
     jasper.presses("Not now");
     jasper.looksItOver();
+  }
+
+  @Test
+  void wordsAreMarkedWithMouseAndWithKeysAndComparedByWords() {
+    Someone mirela = atDesk().comesBy(linkOf("mirela@penwether.example", "Visitor centre"));
+    mirela.follows("Panel texts").atTheTable();
+    mirela.page.locator(".writing p", new Page.LocatorOptions().setHasText("more than two")).locator("span").first().dblclick(new Locator.DblclickOptions().setPosition(30, 8));
+    mirela.presses("Note these words");
+    mirela.page.keyboard().type("Is that its name?");
+    mirela.page.locator("#new-note-instead").fill("Our hill");
+    mirela.presses("Leave the note").sees("Is that its name?");
+    Locator note = mirela.page.locator(".note", new Page.LocatorOptions().setHasText("Is that its name?"));
+    assertThat(note.locator(".quoted")).hasText("“Penwether”");
+    assertThat(note.locator("ins")).hasText("Our hill");
+    assertThat(mirela.page.locator("mark[data-mark='" + note.getAttribute("data-note") + "']")).hasText("Penwether");
+    withdraws(mirela, "Is that its name?");
+    List.of("t", "ArrowRight", "ArrowRight", "Shift+ArrowRight", "Enter").forEach(mirela.page.keyboard()::press);
+    assertThat(mirela.page.locator("[data-quoted]")).hasText("“the star”");
+    mirela.looksItOver();
+    mirela.presses("Not now");
+    Someone ines = atDesk().comesBy(linkOfTeam("ines@marram-finch.example"));
+    ines.page.locator("a", new Page.LocatorOptions().setHasText("Panel texts")).first().click();
+    ines.arrivesAt("/deliverables/");
+    ines.page.locator("a[href*='light-table']").first().click();
+    ines.atTheTable();
+    ines.page.keyboard().press("d");
+    ines.arrivesAt("/changes");
+    ines.sees("What was asked for").sees("moved here");
+    assertThat(ines.page.locator("ins", new Page.LocatorOptions().setHasText("get used to"))).isVisible();
+    ines.page.keyboard().press(".");
+    assertThat(ines.page.locator("[data-box='1']")).hasClass(Pattern.compile("\\bon\\b"));
+    ines.looksItOver();
+  }
+
+  @Test
+  void aMomentOfAFilmIsMarkedAndItsShapeShowsWhenItsTimeHasCome() {
+    Someone mirela = atDesk().comesBy(linkOf("mirela@penwether.example", "Visitor centre"));
+    mirela.follows("Opening trailer");
+    Locator film = mirela.page.locator("[data-media]");
+    mirela.page.waitForCondition(() -> mirela.page.locator(".tick").count() == 2);
+    Locator shape = mirela.page.locator("[data-marks] [data-mark]");
+    assertThat(shape).hasClass(Pattern.compile("\\baway\\b"));
+    mirela.page.locator(".tick").last().click();
+    assertThat(shape).not().hasClass(Pattern.compile("\\baway\\b"));
+    mirela.page.waitForCondition(() -> Math.abs(((Number) film.evaluate("film => film.currentTime")).doubleValue() - 16.4) < 0.1);
+    mirela.page.keyboard().press("Shift+ArrowLeft");
+    mirela.page.waitForCondition(() -> ((Number) film.evaluate("film => film.currentTime")).doubleValue() < 15.6);
+    mirela.page.keyboard().press("t");
+    mirela.page.keyboard().type("Whose voice is this?");
+    mirela.presses("Leave the note").sees("Whose voice is this?");
+    assertThat(mirela.page.locator(".note", new Page.LocatorOptions().setHasText("Whose voice is this?")).locator(".quoted")).hasText("at 0:15.40");
+    mirela.looksItOver();
+    withdraws(mirela, "Whose voice is this?");
   }
 }

@@ -119,7 +119,7 @@ final class Someone {
 
   /** Waits until the light table is laid out. */
   Someone atTheTable() {
-    assertThat(page.locator("[data-zooms]")).isVisible();
+    assertThat(page.locator("[data-tools], [data-zooms]").first()).isVisible();
     return this;
   }
 

@@ -37,6 +37,11 @@ class VisibleSheetController {
     return bytes.tile(NotThere.unless(deliverables.version(viewer, version)).sha256(), page, square);
   }
 
+  @GetMapping({"/c/panes/{pane}/versions/{version}/played", "/t/look/{seat}/{sight}/versions/{version}/played"})
+  ResponseEntity<Resource> played(Viewer viewer, @PathVariable VersionId version) {
+    return bytes.played(NotThere.unless(deliverables.version(viewer, version)));
+  }
+
   @GetMapping({"/c/panes/{pane}/versions/{version}/file", "/t/look/{seat}/{sight}/versions/{version}/file"})
   ResponseEntity<Resource> file(Viewer viewer, @PathVariable VersionId version) {
     VersionRow found = NotThere.unless(deliverables.version(viewer, version));
