@@ -161,7 +161,7 @@ class LightTableJourneyTest extends Journey {
     ines.page.keyboard().press("d");
     ines.arrivesAt("/changes");
     ines.sees("What was asked for").sees("moved here");
-    assertThat(ines.page.locator("ins", new Page.LocatorOptions().setHasText("get used to"))).isVisible();
+    assertThat(ines.page.locator(".changed-row ins", new Page.LocatorOptions().setHasText("get used to"))).isVisible();
     ines.page.keyboard().press(".");
     assertThat(ines.page.locator("[data-box='1']")).hasClass(Pattern.compile("\\bon\\b"));
     ines.looksItOver();
