@@ -232,3 +232,59 @@ document.addEventListener("click", event => {
     }).catch(() => {});
   }
 });
+
+/* ---- who signs first, and checking files without sending them ---- */
+
+function beginSigners() {
+  document.querySelectorAll("[data-signers]").forEach(list => {
+    const order = list.closest("form").elements.order;
+    const settle = () => {
+      order.value = [...list.children].map(line => line.dataset.contact).join(",");
+      [...list.children].forEach((line, i) => (line.querySelector("[data-earlier]").hidden = i === 0));
+    };
+    list.addEventListener("click", event => {
+      const button = event.target.closest("[data-earlier]");
+      if (button) {
+        const line = button.closest("li");
+        line.previousElementSibling?.before(line);
+        settle();
+        button.hidden ? line.querySelector("input").focus() : button.focus();
+      }
+    });
+    settle();
+  });
+}
+
+function beginCheck() {
+  const form = document.querySelector("[data-check-file]");
+  if (!form || !window.crypto?.subtle) {
+    return;
+  }
+  const check = async file => {
+    const digest = await crypto.subtle.digest("SHA-256", await file.arrayBuffer());
+    location.href = `/p/check?sha256=${[...new Uint8Array(digest)].map(byte => byte.toString(16).padStart(2, "0")).join("")}`;
+  };
+  const most = 1_000_000_000;
+  form.addEventListener("submit", event => {
+    const file = form.elements.file.files[0];
+    if (file && file.size <= most) {
+      event.preventDefault();
+      check(file);
+    }
+  });
+  const place = form.closest("[data-check]");
+  place.addEventListener("dragover", event => { event.preventDefault(); form.querySelector(".drop").classList.add("over"); });
+  place.addEventListener("drop", event => { event.preventDefault(); if (event.dataTransfer.files[0]) { check(event.dataTransfer.files[0]); } });
+}
+
+function beginForms() {
+  beginSigners();
+  beginCheck();
+}
+
+document.addEventListener("htmx:afterSettle", event => { if (event.detail.target === document.body) { beginForms(); } });
+if (document.readyState !== "loading") {
+  beginForms();
+} else {
+  document.addEventListener("DOMContentLoaded", beginForms);
+}

@@ -51,7 +51,7 @@ public final class AHouse {
 
   public ItemId deliverable(String name, PaneId pane) {
     ItemId item = new Items(db).add(project, ContentKind.DELIVERABLES, name, Optional.empty(), NOW);
-    new Deliverables(db).add(item, pane, "", new Rule.All(), 3);
+    new Deliverables(db).add(item, pane, "", app.clearpane.core.signoff.SigningTerms.USUAL);
     return item;
   }
 }

@@ -3,9 +3,12 @@ package app.clearpane.web;
 import app.clearpane.store.agency.Notes;
 import app.clearpane.store.agency.People;
 import app.clearpane.store.agency.WaysIn;
+import app.clearpane.store.clearance.Checklists;
 import app.clearpane.store.clearance.Releases;
 import app.clearpane.store.compare.Comparisons;
 import app.clearpane.store.deliverable.Deliverables;
+import app.clearpane.store.deliverable.ExtraRounds;
+import app.clearpane.store.deliverable.SigningDefaults;
 import app.clearpane.store.deliverable.Drawings;
 import app.clearpane.store.deliverable.clientside.VisibleDeliverables;
 import app.clearpane.store.desk.Finder;
@@ -151,6 +154,21 @@ class Wiring {
   @Bean
   Deliverables deliverables(DSLContext db) {
     return new Deliverables(db);
+  }
+
+  @Bean
+  SigningDefaults signingDefaults(DSLContext db) {
+    return new SigningDefaults(db);
+  }
+
+  @Bean
+  ExtraRounds extraRounds(DSLContext db) {
+    return new ExtraRounds(db);
+  }
+
+  @Bean
+  Checklists checklists(DSLContext db) {
+    return new Checklists(db);
   }
 
   @Bean

@@ -130,6 +130,7 @@ class AccessMatrixTest extends DemoHouse {
     ids.put("feed", UUID.randomUUID().toString());
     ids.put("table", UUID.randomUUID().toString());
     ids.put("note", UUID.randomUUID().toString());
+    ids.put("line", UUID.randomUUID().toString());
     ids.put("link", UUID.randomUUID().toString());
     ids.put("release", UUID.randomUUID().toString());
     ids.put("mail", "no-such-mail");
@@ -138,7 +139,7 @@ class AccessMatrixTest extends DemoHouse {
   }
 
   private static final Set<String> WOULD_CHANGE = Set.of("POST /t/projects/{project}/archive", "POST /t/files/{file}/delete", "POST /t/files/{file}/restore", "POST /t/tasks/{task}/delete", "POST /t/tasks/{task}/restore", "POST /t/projects/{project}/restore", "POST /t/projects/{project}/go-on", "POST /t/versions/{version}/send",
-      "POST /t/deliverables/{deliverable}/release", "POST /c/panes/{pane}/versions/{version}/close-round");
+      "POST /t/deliverables/{deliverable}/release", "POST /t/deliverables/{deliverable}/checklist", "POST /c/panes/{pane}/versions/{version}/close-round");
 
   private static String answer(Visitor visitor, String route, Map<String, String> ids) throws Exception {
     String path = route.substring(route.indexOf(' ') + 1);

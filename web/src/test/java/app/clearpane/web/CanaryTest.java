@@ -12,7 +12,6 @@ import app.clearpane.core.markup.Intent;
 import app.clearpane.core.markup.MarkupId;
 import app.clearpane.core.markup.MarkupProgress;
 import app.clearpane.core.markup.Place;
-import app.clearpane.core.signoff.Rule;
 import app.clearpane.store.agency.Notes;
 import app.clearpane.store.agency.People;
 import app.clearpane.store.deliverable.Deliverables;
@@ -83,7 +82,7 @@ class CanaryTest extends DemoHouse {
     projects.addMilestone(day, LocalDate.of(2027, 5, 24));
     panes.holdBackEverywhere(day, "Teo", now);
     ItemId secret = items.add(project.id(), ContentKind.DELIVERABLES, canary(), Optional.empty(), now);
-    deliverables.add(secret, board.id(), canary(), new Rule.All(), 3);
+    deliverables.add(secret, board.id(), canary(), app.clearpane.core.signoff.SigningTerms.USUAL);
     panes.setShowing(board.id(), secret, new Setting(Showing.HELD_BACK, "Teo", now));
     VersionRow map = deliverables.versionsOf(project.id()).stream().filter(v -> v.fileName().equals("visitor-map-2.pdf")).findFirst().orElseThrow();
     storeVersion.to(map.deliverable(), new StoreVersion.Arriving(canary() + ".svg",

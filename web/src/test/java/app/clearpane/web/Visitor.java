@@ -94,7 +94,12 @@ public final class Visitor {
   }
 
   public HttpResponse<String> post(String path, String token, Map<String, String> form) throws IOException, InterruptedException {
-    String body = form.entrySet().stream().map(e -> e.getKey() + "=" + URLEncoder.encode(e.getValue(), StandardCharsets.UTF_8)).collect(Collectors.joining("&"));
+    return postMany(path, token, form.entrySet().stream().collect(Collectors.toMap(Map.Entry::getKey, field -> java.util.List.of(field.getValue()))));
+  }
+
+  /** Sends a form with fields that may stand in it several times. */
+  public HttpResponse<String> postMany(String path, String token, Map<String, java.util.List<String>> form) throws IOException, InterruptedException {
+    String body = form.entrySet().stream().flatMap(e -> e.getValue().stream().map(value -> e.getKey() + "=" + URLEncoder.encode(value, StandardCharsets.UTF_8))).collect(Collectors.joining("&"));
     HttpRequest request = HttpRequest.newBuilder(uri(path)).header("Content-Type", "application/x-www-form-urlencoded").header("X-CSRF-TOKEN", token)
         .POST(HttpRequest.BodyPublishers.ofString(body)).build();
     return client.send(request, HttpResponse.BodyHandlers.ofString(StandardCharsets.UTF_8));

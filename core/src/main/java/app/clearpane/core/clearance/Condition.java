@@ -8,6 +8,15 @@ public enum Condition {
   NO_CHANGE_LEFT,
   /** (3) No clash without a ruling. */
   NO_CLASH_OPEN,
+  /** (4) Rounds within the allowance, or the extra accepted. */
+  ROUNDS_AGREED,
+  /** (5) The release checklist ticked. */
+  CHECKLIST_DONE,
   /** (6) The stored bytes still hash to the signed SHA-256. */
-  SAME_BYTES
+  SAME_BYTES;
+
+  /** Whether an owner may waive it: what was never signed, or is not what was signed, is not released. */
+  public boolean mayBeWaived() {
+    return this != SIGNED && this != SAME_BYTES;
+  }
 }

@@ -23,4 +23,25 @@ public sealed interface Rule {
 
   /** Everyone, one after another as listed. */
   record InOrder() implements Rule {}
+
+  /** Its name where it is kept: "ALL", "ANY", "AT_LEAST" or "IN_ORDER". */
+  default String keptAs() {
+    return this instanceof All ? "ALL" : this instanceof Any ? "ANY" : this instanceof AtLeast ? "AT_LEAST" : "IN_ORDER";
+  }
+
+  /**
+   * The rule of a name.
+   *
+   * @param least how many have to sign; counts for "AT_LEAST" only
+   * @throws IllegalArgumentException if there is no such rule
+   */
+  static Rule of(String name, int least) {
+    return switch (name) {
+      case "ALL" -> new All();
+      case "ANY" -> new Any();
+      case "AT_LEAST" -> new AtLeast(least);
+      case "IN_ORDER" -> new InOrder();
+      default -> throw new IllegalArgumentException("no rule is called " + name);
+    };
+  }
 }

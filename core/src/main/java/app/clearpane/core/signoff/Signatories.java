@@ -6,6 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
 
 /**
  * Who signs one version, by which rule, and what their decisions come to (R3).
@@ -18,6 +19,8 @@ import java.util.Optional;
  * @param leadVoice the one who speaks for the client; one of the signatories
  */
 public record Signatories(Rule rule, List<ContactId> inOrder, Optional<ContactId> leadVoice) {
+
+  private static final List<String> NUMBERS = List.of("One", "Two", "Three", "Four", "Five", "Six", "Seven", "Eight", "Nine");
 
   /** @throws IllegalArgumentException if one is named twice, or the lead voice is not among them */
   public Signatories {
@@ -105,6 +108,63 @@ public record Signatories(Rule rule, List<ContactId> inOrder, Optional<ContactId
   public Optional<ContactId> nextInOrder(Map<ContactId, Decision> decisions) {
     int next = firstUndecided(decisions);
     return rule instanceof Rule.InOrder && next < inOrder.size() ? Optional.of(inOrder.get(next)) : Optional.empty();
+  }
+
+  /** Whether these people can meet the rule at all. */
+  public boolean canBeMet() {
+    return !inOrder.isEmpty() && !(rule instanceof Rule.AtLeast atLeast && atLeast.k() > inOrder.size());
+  }
+
+  /** Who signs, as a sentence without its end: "Two of Jasper, Mirela and Per, and always Ottoline". */
+  public String inWords(Function<ContactId, String> name) {
+    List<String> names = inOrder.stream().map(name).toList();
+    List<String> others = inOrder.stream().filter(one -> leadVoice.filter(one::equals).isEmpty()).map(name).toList();
+    String always = leadVoice.map(lead -> ", and always " + name.apply(lead)).orElse("");
+    if (names.size() < 2) {
+      return names.isEmpty() ? "Nobody" : names.get(0);
+    }
+    if (rule instanceof Rule.InOrder) {
+      return String.join(", then ", names);
+    }
+    if (rule instanceof Rule.Any) {
+      return others.size() < names.size() ? name.apply(leadVoice.orElseThrow()) + ", whoever else signs" : "Any one of " + listed(names);
+    }
+    if (rule instanceof Rule.AtLeast atLeast && atLeast.k() < names.size()) {
+      return number(atLeast.k()) + " of " + listed(names) + always;
+    }
+    return listed(names);
+  }
+
+  private static String listed(List<String> names) {
+    return String.join(", ", names.subList(0, names.size() - 1)) + " and " + names.get(names.size() - 1);
+  }
+
+  private static String number(int k) {
+    return k <= NUMBERS.size() ? NUMBERS.get(k - 1) : String.valueOf(k);
+  }
+
+  /** What becomes of a round when its signatories or its rule are changed while it is open. */
+  public Change to(Signatories after, Map<ContactId, Decision> decisions) {
+    Map<ContactId, Decision> kept = new LinkedHashMap<>(decisions);
+    kept.keySet().retainAll(after.inOrder);
+    return new Change(after.inOrder.stream().filter(one -> !inOrder.contains(one)).toList(), inOrder.stream().filter(one -> !after.inOrder.contains(one)).toList(),
+        outcome(decisions), after.outcome(kept), after.outcome(kept).agreed() || !after.inOrder.isEmpty() && after.everyoneHasDecided(kept));
+  }
+
+  /**
+   * A change of who signs.
+   *
+   * @param added who is asked from now on
+   * @param removed who is no longer asked; what they decided does not count any more, but stays in the Record
+   * @param before what the decisions come to now
+   * @param after what they come to then
+   * @param closes whether the round closes with it
+   */
+  public record Change(List<ContactId> added, List<ContactId> removed, Outcome before, Outcome after, boolean closes) {
+    public Change {
+      added = List.copyOf(added);
+      removed = List.copyOf(removed);
+    }
   }
 
   private int firstUndecided(Map<ContactId, Decision> decisions) {

@@ -4,6 +4,7 @@ import gov.loc.repository.bagit.creator.BagCreator;
 import gov.loc.repository.bagit.domain.Metadata;
 import gov.loc.repository.bagit.hash.StandardSupportedAlgorithms;
 import java.io.IOException;
+import java.io.InputStream;
 import java.io.OutputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
@@ -14,12 +15,18 @@ import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Objects;
 import java.util.stream.Stream;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
 
 /** A release bundle (R7): a BagIt 1.0 bag (RFC 8493) with SHA-256 manifests, zipped under one folder. */
 public final class ReleaseBag {
+  private static final String README = """
+      To check that nothing here was altered, unpack this and, in its folder, run: java data/Verify.java (Java 17 or newer)
+      The same by hand: sha256sum -c manifest-sha256.txt && sha256sum -c tagmanifest-sha256.txt
+      """;
+
   private ReleaseBag() {}
 
   /**
@@ -47,6 +54,7 @@ public final class ReleaseBag {
       Files.write(bag.resolve("certificate.pdf"), contents.certificate());
       Files.writeString(bag.resolve("marks.jsonld"), contents.marks(), StandardCharsets.UTF_8);
       Files.writeString(bag.resolve("record.jsonl"), contents.record(), StandardCharsets.UTF_8);
+      addVerifier(bag);
       BagCreator.bagInPlace(bag, List.of(StandardSupportedAlgorithms.SHA256), false, metadata(contents));
       zip(workshop, bag, out);
     } catch (NoSuchAlgorithmException e) {
@@ -54,6 +62,14 @@ public final class ReleaseBag {
     } finally {
       empty(workshop);
     }
+  }
+
+  /** A program of one file that checks the bundle with nothing but Java, and two lines that say how. */
+  private static void addVerifier(Path bag) throws IOException {
+    try (InputStream program = Objects.requireNonNull(ReleaseBag.class.getResourceAsStream("/bundle/Verify.java"))) {
+      Files.copy(program, bag.resolve("Verify.java"));
+    }
+    Files.writeString(bag.resolve("README.txt"), README, StandardCharsets.UTF_8);
   }
 
   private static Metadata metadata(Contents contents) {

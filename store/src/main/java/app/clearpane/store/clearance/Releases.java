@@ -3,11 +3,14 @@ package app.clearpane.store.clearance;
 import static app.clearpane.store.schema.Tables.ITEM;
 import static app.clearpane.store.schema.Tables.PROJECT;
 import static app.clearpane.store.schema.Tables.RELEASE;
+import static app.clearpane.store.schema.Tables.RELEASE_RECIPIENT;
+import static app.clearpane.store.schema.Tables.VERSION;
 
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.files.Sha256;
 import app.clearpane.core.project.ProjectId;
+import app.clearpane.store.Stale;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
@@ -31,19 +34,33 @@ public final class Releases {
    * @param bundle the bundle's digest; null while it is being made
    * @param bundleSize in bytes; null while it is being made
    * @param failure why the bundle could not be made; null unless it failed
+   * @param certificate the certificate's digest; null while it is being made
+   * @param recall why, when and by whom it was recalled; empty unless it was
+   * @param replaces the recalled release that it takes the place of; null for the first
    */
   public record Release(UUID id, ItemId deliverable, VersionId version, Instant at, String by, @Nullable Sha256 bundle, @Nullable Long bundleSize,
-      @Nullable String failure) {}
+      @Nullable String failure, @Nullable Sha256 certificate, Optional<Recall> recall, @Nullable UUID replaces) {
+    /** Whether it stands. */
+    public boolean stands() {
+      return recall.isEmpty();
+    }
+  }
+
+  /** The recall of a release. */
+  public record Recall(Instant at, String by, String reason) {}
+
+  /** Somebody who gets the files of a release. @param fetched how many times they did */
+  public record Recipient(UUID id, UUID release, String name, String email, Instant expiresAt, Instant createdAt, int fetched, @Nullable Instant fetchedAt) {}
 
   /** Notes a release. */
   public void add(Release release) {
     db.insertInto(RELEASE).set(RELEASE.ID, release.id()).set(RELEASE.DELIVERABLE_ID, release.deliverable()).set(RELEASE.VERSION_ID, release.version())
-        .set(RELEASE.RELEASED_AT, release.at()).set(RELEASE.RELEASED_BY, release.by()).execute();
+        .set(RELEASE.RELEASED_AT, release.at()).set(RELEASE.RELEASED_BY, release.by()).set(RELEASE.REPLACES_ID, release.replaces()).execute();
   }
 
   /** Notes that a release's bundle is there. */
-  public void bundled(UUID release, Sha256 bundle, long size) {
-    db.update(RELEASE).set(RELEASE.BUNDLE_SHA256, bundle).set(RELEASE.BUNDLE_SIZE, size).setNull(RELEASE.FAILURE).where(RELEASE.ID.eq(release)).execute();
+  public void bundled(UUID release, Sha256 certificate, Sha256 bundle, long size) {
+    db.update(RELEASE).set(RELEASE.CERTIFICATE_SHA256, certificate).set(RELEASE.BUNDLE_SHA256, bundle).set(RELEASE.BUNDLE_SIZE, size).setNull(RELEASE.FAILURE).where(RELEASE.ID.eq(release)).execute();
   }
 
   /** Notes why a release's bundle could not be made. */
@@ -72,8 +89,54 @@ public final class Releases {
   }
 
   private List<Release> fetch(Condition condition) {
-    return db.select(RELEASE.ID, RELEASE.DELIVERABLE_ID, RELEASE.VERSION_ID, RELEASE.RELEASED_AT, RELEASE.RELEASED_BY, RELEASE.BUNDLE_SHA256,
-        RELEASE.BUNDLE_SIZE, RELEASE.FAILURE).from(RELEASE).join(ITEM).on(ITEM.ID.eq(RELEASE.DELIVERABLE_ID)).where(condition)
-        .orderBy(RELEASE.RELEASED_AT.desc(), RELEASE.ID).fetch(Records.mapping(Release::new));
+    return db.select(RELEASE.fields()).from(RELEASE).join(ITEM).on(ITEM.ID.eq(RELEASE.DELIVERABLE_ID)).where(condition)
+        .orderBy(RELEASE.RELEASED_AT.desc(), RELEASE.ID).fetch(row -> new Release(row.get(RELEASE.ID), row.get(RELEASE.DELIVERABLE_ID), row.get(RELEASE.VERSION_ID), row.get(RELEASE.RELEASED_AT),
+            row.get(RELEASE.RELEASED_BY), row.get(RELEASE.BUNDLE_SHA256), row.get(RELEASE.BUNDLE_SIZE), row.get(RELEASE.FAILURE), row.get(RELEASE.CERTIFICATE_SHA256),
+            row.get(RELEASE.RECALLED_AT) == null ? Optional.empty() : Optional.of(new Recall(row.get(RELEASE.RECALLED_AT), row.get(RELEASE.RECALLED_BY), row.get(RELEASE.RECALL_REASON))),
+            row.get(RELEASE.REPLACES_ID)));
+  }
+
+  /** The releases whose certificate these bytes are. */
+  public List<Release> certifiedBy(Sha256 certificate) {
+    return fetch(RELEASE.CERTIFICATE_SHA256.eq(certificate));
+  }
+
+  /** The releases of versions with these bytes, newest first. */
+  public List<Release> ofBytes(Sha256 content) {
+    return fetch(RELEASE.VERSION_ID.in(org.jooq.impl.DSL.select(VERSION.ID).from(VERSION).where(VERSION.SHA256.eq(content))));
+  }
+
+  /** Recalls a release; its recipients' links end. @throws Stale if it was recalled meanwhile */
+  public void recall(UUID release, Recall recall) {
+    Stale.unlessOne(db.update(RELEASE).set(RELEASE.RECALLED_AT, recall.at()).set(RELEASE.RECALLED_BY, recall.by()).set(RELEASE.RECALL_REASON, recall.reason())
+        .where(RELEASE.ID.eq(release), RELEASE.RECALLED_AT.isNull()).execute(), "The release");
+    db.update(RELEASE_RECIPIENT).set(RELEASE_RECIPIENT.EXPIRES_AT, recall.at()).where(RELEASE_RECIPIENT.RELEASE_ID.eq(release), RELEASE_RECIPIENT.EXPIRES_AT.gt(recall.at())).execute();
+  }
+
+  /** Adds a recipient. @param key the digest of their link's key */
+  public void add(Recipient recipient, Sha256 key) {
+    db.insertInto(RELEASE_RECIPIENT).set(RELEASE_RECIPIENT.ID, recipient.id()).set(RELEASE_RECIPIENT.RELEASE_ID, recipient.release()).set(RELEASE_RECIPIENT.NAME, recipient.name())
+        .set(RELEASE_RECIPIENT.EMAIL, recipient.email()).set(RELEASE_RECIPIENT.KEY_HASH, key).set(RELEASE_RECIPIENT.EXPIRES_AT, recipient.expiresAt())
+        .set(RELEASE_RECIPIENT.CREATED_AT, recipient.createdAt()).set(RELEASE_RECIPIENT.FETCHED, 0).execute();
+  }
+
+  /** The recipients of a deliverable's releases, in the order they were added. */
+  public List<Recipient> recipients(ItemId deliverable) {
+    return recipientsWhere(RELEASE_RECIPIENT.RELEASE_ID.in(org.jooq.impl.DSL.select(RELEASE.ID).from(RELEASE).where(RELEASE.DELIVERABLE_ID.eq(deliverable))));
+  }
+
+  /** Whoever has the link with this key. */
+  public Optional<Recipient> recipient(Sha256 key) {
+    return recipientsWhere(RELEASE_RECIPIENT.KEY_HASH.eq(key)).stream().findFirst();
+  }
+
+  private List<Recipient> recipientsWhere(Condition condition) {
+    return db.select(RELEASE_RECIPIENT.ID, RELEASE_RECIPIENT.RELEASE_ID, RELEASE_RECIPIENT.NAME, RELEASE_RECIPIENT.EMAIL, RELEASE_RECIPIENT.EXPIRES_AT, RELEASE_RECIPIENT.CREATED_AT,
+        RELEASE_RECIPIENT.FETCHED, RELEASE_RECIPIENT.FETCHED_AT).from(RELEASE_RECIPIENT).where(condition).orderBy(RELEASE_RECIPIENT.CREATED_AT, RELEASE_RECIPIENT.ID).fetch(Records.mapping(Recipient::new));
+  }
+
+  /** Counts that somebody fetched the files. */
+  public void fetched(UUID recipient, Instant now) {
+    db.update(RELEASE_RECIPIENT).set(RELEASE_RECIPIENT.FETCHED, RELEASE_RECIPIENT.FETCHED.plus(1)).set(RELEASE_RECIPIENT.FETCHED_AT, now).where(RELEASE_RECIPIENT.ID.eq(recipient)).execute();
   }
 }

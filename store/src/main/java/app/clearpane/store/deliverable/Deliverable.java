@@ -1,10 +1,14 @@
 package app.clearpane.store.deliverable;
 
+import app.clearpane.core.agency.ContactId;
+import app.clearpane.core.deliverable.Allowance;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.signoff.Rule;
 import java.time.Instant;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A thing made for the client.
@@ -12,15 +16,23 @@ import java.time.Instant;
  * @param pane the deciding pane
  * @param paneName its name
  * @param about a line for those who look at it
- * @param rule how many of the signatories have to sign: all or any
+ * @param rule how many of the signatories have to sign
+ * @param signers who signs it, in order; empty if every signatory of the pane does
  * @param reviewDays working days a review may take, 1 or more
+ * @param allowance the rounds that are included
  */
-public record Deliverable(ItemId id, ProjectId project, PaneId pane, String paneName, String name, String about, Rule rule, int reviewDays, Instant createdAt, int revision) {
-  static Rule rule(String name) {
-    return name.equals("ANY") ? new Rule.Any() : new Rule.All();
+public record Deliverable(ItemId id, ProjectId project, PaneId pane, String paneName, String name, String about, Rule rule, List<ContactId> signers, int reviewDays, Allowance allowance,
+    Instant createdAt, int revision) {
+  public Deliverable {
+    signers = List.copyOf(signers);
   }
 
-  static String name(Rule rule) {
-    return rule instanceof Rule.Any ? "ANY" : "ALL";
+  /** How many have to sign where the rule says at least so many; null for other rules. */
+  static @Nullable Integer least(Rule rule) {
+    return rule instanceof Rule.AtLeast atLeast ? atLeast.k() : null;
+  }
+
+  static Rule rule(String name, @Nullable Integer least) {
+    return Rule.of(name, least == null ? 1 : least);
   }
 }

@@ -1,6 +1,7 @@
 package app.clearpane.store.deliverable;
 
 import static app.clearpane.store.schema.Tables.DELIVERABLE;
+import static app.clearpane.store.schema.Tables.DELIVERABLE_SIGNATORY;
 import static app.clearpane.store.schema.Tables.ITEM;
 import static app.clearpane.store.schema.Tables.PANE;
 import static app.clearpane.store.schema.Tables.PROJECT;
@@ -9,7 +10,13 @@ import static app.clearpane.store.schema.Tables.ROUND_SIGNATORY;
 import static app.clearpane.store.schema.Tables.SIGN_OFF;
 import static app.clearpane.store.schema.Tables.VERSION;
 
+import static org.jooq.impl.DSL.multiset;
+import static org.jooq.impl.DSL.select;
+
+import app.clearpane.core.agency.ContactId;
+import app.clearpane.core.deliverable.Allowance;
 import app.clearpane.core.deliverable.RoundId;
+import app.clearpane.core.signoff.SigningTerms;
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.exposure.PaneId;
@@ -24,6 +31,8 @@ import java.util.Optional;
 import java.util.UUID;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
+import org.jooq.Field;
+import org.jooq.Record1;
 import org.jspecify.annotations.Nullable;
 
 /** Deliverables, their versions, rounds and sign-offs, as the team sees them. */
@@ -35,18 +44,25 @@ public final class Deliverables {
   }
 
   /** Makes an item of kind Deliverables one, decided on by a pane. */
-  public void add(ItemId item, PaneId pane, String about, Rule rule, int reviewDays) {
+  public void add(ItemId item, PaneId pane, String about, SigningTerms terms) {
     int position = db.fetchCount(DELIVERABLE, DELIVERABLE.PANE_ID.eq(pane));
     db.insertInto(DELIVERABLE).set(DELIVERABLE.ITEM_ID, item).set(DELIVERABLE.PANE_ID, pane).set(DELIVERABLE.ABOUT, about)
-        .set(DELIVERABLE.RULE, Deliverable.name(rule)).set(DELIVERABLE.REVIEW_DAYS, reviewDays).set(DELIVERABLE.POSITION, position)
+        .set(DELIVERABLE.RULE, terms.rule().keptAs()).set(DELIVERABLE.RULE_LEAST, Deliverable.least(terms.rule())).set(DELIVERABLE.REVIEW_DAYS, terms.reviewDays())
+        .set(DELIVERABLE.ROUNDS_INCLUDED, terms.allowance().rounds()).set(DELIVERABLE.EXTRA_FEE, terms.allowance().fee()).set(DELIVERABLE.POSITION, position)
         .set(DELIVERABLE.REVISION, 1).execute();
   }
 
-  /** Changes the line about it, the rule and the days of review. @throws Stale if it was changed since it was read */
+  /** Changes the line about it and who signs it, by what rule, in which days and rounds. @throws Stale if it was changed since it was read */
   public void change(Deliverable wanted) {
-    Stale.unlessOne(db.update(DELIVERABLE).set(DELIVERABLE.ABOUT, wanted.about()).set(DELIVERABLE.RULE, Deliverable.name(wanted.rule()))
-        .set(DELIVERABLE.REVIEW_DAYS, wanted.reviewDays()).set(DELIVERABLE.REVISION, DELIVERABLE.REVISION.plus(1))
+    Stale.unlessOne(db.update(DELIVERABLE).set(DELIVERABLE.ABOUT, wanted.about()).set(DELIVERABLE.RULE, wanted.rule().keptAs())
+        .set(DELIVERABLE.RULE_LEAST, Deliverable.least(wanted.rule())).set(DELIVERABLE.REVIEW_DAYS, wanted.reviewDays()).set(DELIVERABLE.ROUNDS_INCLUDED, wanted.allowance().rounds())
+        .set(DELIVERABLE.EXTRA_FEE, wanted.allowance().fee()).set(DELIVERABLE.REVISION, DELIVERABLE.REVISION.plus(1))
         .where(DELIVERABLE.ITEM_ID.eq(wanted.id()), DELIVERABLE.REVISION.eq(wanted.revision())).execute(), wanted.name());
+    db.deleteFrom(DELIVERABLE_SIGNATORY).where(DELIVERABLE_SIGNATORY.DELIVERABLE_ID.eq(wanted.id())).execute();
+    for (int i = 0; i < wanted.signers().size(); i++) {
+      db.insertInto(DELIVERABLE_SIGNATORY).set(DELIVERABLE_SIGNATORY.DELIVERABLE_ID, wanted.id()).set(DELIVERABLE_SIGNATORY.CONTACT_ID, wanted.signers().get(i))
+          .set(DELIVERABLE_SIGNATORY.POSITION, i).execute();
+    }
   }
 
   /** A deliverable that was not deleted. */
@@ -69,11 +85,14 @@ public final class Deliverables {
   }
 
   private List<Deliverable> fetch(Condition condition) {
-    return db.select(DELIVERABLE.ITEM_ID, ITEM.PROJECT_ID, DELIVERABLE.PANE_ID, PANE.NAME, ITEM.NAME, DELIVERABLE.ABOUT, DELIVERABLE.RULE, DELIVERABLE.REVIEW_DAYS,
-        ITEM.CREATED_AT, DELIVERABLE.REVISION).from(DELIVERABLE).join(ITEM).on(ITEM.ID.eq(DELIVERABLE.ITEM_ID)).join(PANE).on(PANE.ID.eq(DELIVERABLE.PANE_ID))
+    Field<List<ContactId>> signers = multiset(select(DELIVERABLE_SIGNATORY.CONTACT_ID).from(DELIVERABLE_SIGNATORY).where(DELIVERABLE_SIGNATORY.DELIVERABLE_ID.eq(DELIVERABLE.ITEM_ID))
+        .orderBy(DELIVERABLE_SIGNATORY.POSITION)).convertFrom(rows -> rows.map(Record1::value1));
+    return db.select(DELIVERABLE.fields()).select(ITEM.PROJECT_ID, PANE.NAME, ITEM.NAME, ITEM.CREATED_AT, signers)
+        .from(DELIVERABLE).join(ITEM).on(ITEM.ID.eq(DELIVERABLE.ITEM_ID)).join(PANE).on(PANE.ID.eq(DELIVERABLE.PANE_ID))
         .where(condition.and(ITEM.DELETED_AT.isNull())).orderBy(DELIVERABLE.POSITION, ITEM.CREATED_AT, ITEM.ID)
-        .fetch(row -> new Deliverable(row.value1(), row.value2(), row.value3(), row.value4(), row.value5(), row.value6(), Deliverable.rule(row.value7()), row.value8(),
-            row.value9(), row.value10()));
+        .fetch(row -> new Deliverable(row.get(DELIVERABLE.ITEM_ID), row.get(ITEM.PROJECT_ID), row.get(DELIVERABLE.PANE_ID), row.get(PANE.NAME), row.get(ITEM.NAME), row.get(DELIVERABLE.ABOUT),
+            Deliverable.rule(row.get(DELIVERABLE.RULE), row.get(DELIVERABLE.RULE_LEAST)), row.get(signers), row.get(DELIVERABLE.REVIEW_DAYS),
+            new Allowance(row.get(DELIVERABLE.ROUNDS_INCLUDED), row.get(DELIVERABLE.EXTRA_FEE)), row.get(ITEM.CREATED_AT), row.get(DELIVERABLE.REVISION)));
   }
 
   /** Adds a draft. */
@@ -96,6 +115,11 @@ public final class Deliverables {
   /** The deliverables that have a version with this content. */
   public List<ItemId> withContent(Sha256 content) {
     return db.selectDistinct(VERSION.DELIVERABLE_ID).from(VERSION).where(VERSION.SHA256.eq(content)).orderBy(VERSION.DELIVERABLE_ID).fetch(VERSION.DELIVERABLE_ID);
+  }
+
+  /** The sent versions with this content, newest first. */
+  public List<VersionRow> versionsWith(Sha256 content) {
+    return VersionRows.where(db, VERSION.SHA256.eq(content).and(VERSION.SENT_AT.isNotNull())).stream().sorted(java.util.Comparator.comparing(VersionRow::sentAt).reversed()).toList();
   }
 
   /** The versions of all deliverables of a project, oldest first. */
@@ -122,12 +146,24 @@ public final class Deliverables {
   /** Opens a round. */
   public void open(Round round) {
     db.insertInto(ROUND).set(ROUND.ID, round.id()).set(ROUND.VERSION_ID, round.version()).set(ROUND.NUMBER, round.number()).set(ROUND.SENT_AT, round.sentAt())
-        .set(ROUND.DUE_AT, round.dueAt()).set(ROUND.RULE, Deliverable.name(round.rule())).set(ROUND.REVISION, 1).execute();
+        .set(ROUND.DUE_AT, round.dueAt()).set(ROUND.RULE, round.rule().keptAs()).set(ROUND.RULE_LEAST, Deliverable.least(round.rule())).set(ROUND.REVISION, 1).execute();
+    addSignatories(round.id(), round.signatories());
+  }
+
+  private void addSignatories(RoundId round, List<Round.Signatory> signatories) {
     int position = 0;
-    for (Round.Signatory signatory : round.signatories()) {
-      db.insertInto(ROUND_SIGNATORY).set(ROUND_SIGNATORY.ROUND_ID, round.id()).set(ROUND_SIGNATORY.CONTACT_ID, signatory.contact())
+    for (Round.Signatory signatory : signatories) {
+      db.insertInto(ROUND_SIGNATORY).set(ROUND_SIGNATORY.ROUND_ID, round).set(ROUND_SIGNATORY.CONTACT_ID, signatory.contact())
           .set(ROUND_SIGNATORY.POSITION, position++).set(ROUND_SIGNATORY.LEAD_VOICE, signatory.leadVoice()).execute();
     }
+  }
+
+  /** Changes who signs a round and by what rule. @throws Stale if it was closed meanwhile */
+  public void changePanel(RoundId round, Rule rule, List<Round.Signatory> signatories) {
+    Stale.unlessOne(db.update(ROUND).set(ROUND.RULE, rule.keptAs()).set(ROUND.RULE_LEAST, Deliverable.least(rule)).set(ROUND.REVISION, ROUND.REVISION.plus(1))
+        .where(ROUND.ID.eq(round), ROUND.CLOSED_AT.isNull()).execute(), "The round");
+    db.deleteFrom(ROUND_SIGNATORY).where(ROUND_SIGNATORY.ROUND_ID.eq(round)).execute();
+    addSignatories(round, signatories);
   }
 
   /** The round of a version. */
@@ -154,7 +190,19 @@ public final class Deliverables {
   public void say(RoundId round, Round.Said said) {
     db.insertInto(SIGN_OFF).set(SIGN_OFF.ID, UUID.randomUUID()).set(SIGN_OFF.ROUND_ID, round).set(SIGN_OFF.CONTACT_ID, said.contact())
         .set(SIGN_OFF.DECISION, said.decision()).set(SIGN_OFF.SENTENCE, said.sentence()).set(SIGN_OFF.TYPED_NAME, said.typedName())
-        .set(SIGN_OFF.SHA256, said.sha256()).set(SIGN_OFF.MADE_AT, said.at()).execute();
+        .set(SIGN_OFF.SHA256, said.sha256()).set(SIGN_OFF.MADE_AT, said.at()).set(SIGN_OFF.BATCH_ID, said.batch()).execute();
+  }
+
+  /** Takes back the latest that somebody said in a round. */
+  public void takeBack(RoundId round, Round.Said said, Instant now) {
+    Stale.unlessOne(db.update(SIGN_OFF).set(SIGN_OFF.TAKEN_BACK_AT, now).where(SIGN_OFF.ROUND_ID.eq(round), SIGN_OFF.CONTACT_ID.eq(said.contact()), SIGN_OFF.MADE_AT.eq(said.at()),
+        SIGN_OFF.TAKEN_BACK_AT.isNull()).execute(), "The decision");
+  }
+
+  /** Opens a round again that one decision closed. @throws Stale if it is open */
+  public void reopen(RoundId round) {
+    Stale.unlessOne(db.update(ROUND).setNull(ROUND.CLOSED_AT).setNull(ROUND.CLOSED_BY).setNull(ROUND.CLOSE_REASON).setNull(ROUND.OUTCOME).set(ROUND.REVISION, ROUND.REVISION.plus(1))
+        .where(ROUND.ID.eq(round), ROUND.CLOSED_AT.isNotNull()).execute(), "The round");
   }
 
   /** Closes a round. @throws Stale if it was closed meanwhile */

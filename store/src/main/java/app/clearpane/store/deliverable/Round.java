@@ -8,11 +8,13 @@ import app.clearpane.core.signoff.Decision;
 import app.clearpane.core.signoff.Outcome;
 import app.clearpane.core.signoff.Rule;
 import app.clearpane.core.signoff.Signatories;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -26,11 +28,14 @@ import org.jspecify.annotations.Nullable;
 public record Round(RoundId id, VersionId version, int number, Instant sentAt, Instant dueAt, Rule rule, @Nullable Instant closedAt,
     @Nullable String closedBy, @Nullable String closeReason, @Nullable Outcome outcome, List<Signatory> signatories, List<Said> said) {
 
+  /** How long a decision can be taken back. */
+  public static final Duration TAKEN_BACK_FOR = Duration.ofMinutes(10);
+
   /** Somebody who is asked to sign. */
   public record Signatory(ContactId contact, String name, boolean leadVoice) {}
 
-  /** A decision that was made. */
-  public record Said(ContactId contact, String name, Decision decision, String sentence, String typedName, Sha256 sha256, Instant at) {}
+  /** A decision that was made. @param batch what it was made together with; null if it was made alone */
+  public record Said(ContactId contact, String name, Decision decision, String sentence, String typedName, Sha256 sha256, Instant at, @Nullable UUID batch) {}
 
   /** Whether it is still open. */
   public boolean open() {
@@ -50,9 +55,26 @@ public record Round(RoundId id, VersionId version, int number, Instant sentAt, I
     return latest;
   }
 
+  /** Who signs, as a sentence without its end. */
+  public String whoSigns() {
+    Map<ContactId, String> names = new LinkedHashMap<>();
+    signatories.forEach(one -> names.put(one.contact(), one.name()));
+    return panel().inWords(names::get);
+  }
+
   /** The latest that one person said. */
   public Optional<Said> saidBy(ContactId contact) {
     return said.stream().filter(one -> one.contact().equals(contact)).reduce((earlier, later) -> later);
+  }
+
+  /**
+   * Until when what somebody said can be taken back, as far as the round tells: for ten minutes, unless the next in order went on from it, or the round was closed by anything else.
+   *
+   * @return empty if it cannot any more
+   */
+  public Optional<Instant> mayTakeBackUntil(ContactId contact, Instant now) {
+    return saidBy(contact).filter(one -> open() ? !(rule instanceof Rule.InOrder) || one.equals(said.get(said.size() - 1)) : one.at().equals(closedAt))
+        .map(one -> one.at().plus(TAKEN_BACK_FOR)).filter(now::isBefore);
   }
 
   /** What it comes to so far, or what it came to. */

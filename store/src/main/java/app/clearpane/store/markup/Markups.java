@@ -110,4 +110,10 @@ public final class Markups {
     Stale.unlessOne(db.update(MARKUP).set(MARKUP.PROGRESS, to).set(MARKUP.FIXED_IN, fixedIn).set(MARKUP.REVISION, MARKUP.REVISION.plus(1))
         .where(MARKUP.ID.eq(read.id()), MARKUP.REVISION.eq(read.revision())).execute(), "The mark");
   }
+
+  /** Takes back that a mark was confirmed at a moment: it is fixed, as before. */
+  public void unconfirm(MarkupRow mark, java.time.Instant at) {
+    db.deleteFrom(MARKUP_ANSWER).where(MARKUP_ANSWER.MARKUP_ID.eq(mark.id()), MARKUP_ANSWER.ACT.eq(MarkupProgress.Act.CONFIRM.name()), MARKUP_ANSWER.CREATED_AT.eq(at)).execute();
+    move(mark, MarkupProgress.FIXED, mark.fixedIn());
+  }
 }

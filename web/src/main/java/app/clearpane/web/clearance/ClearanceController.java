@@ -1,16 +1,22 @@
 package app.clearpane.web.clearance;
 
+import app.clearpane.core.clearance.Condition;
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.clearance.Releases;
 import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.web.deliverable.DeliverableState;
 import app.clearpane.web.deliverable.SheetBytes;
 import app.clearpane.web.deliverable.States;
 import app.clearpane.web.layout.ForManagers;
+import app.clearpane.web.layout.ForOwners;
 import app.clearpane.web.layout.NotThere;
+import app.clearpane.web.layout.Refused;
 import app.clearpane.web.layout.TeamController;
 import app.clearpane.web.project.ProjectFrame;
 import app.clearpane.web.security.Person;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.core.io.Resource;
@@ -20,22 +26,27 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 
-/** The clearance sheet of a deliverable, and releasing. */
+/** The clearance sheet of a deliverable and the board of a project, and releasing. */
 @TeamController
 class ClearanceController {
   private final ProjectFrame frame;
   private final States states;
   private final ClearanceOf clearance;
+  private final Conditions conditions;
   private final ReleaseVersion releaseVersion;
+  private final Recipients recipients;
   private final Releases releases;
   private final SheetBytes bytes;
 
-  ClearanceController(ProjectFrame frame, States states, ClearanceOf clearance, ReleaseVersion releaseVersion, Releases releases, SheetBytes bytes) {
+  ClearanceController(ProjectFrame frame, States states, ClearanceOf clearance, Conditions conditions, ReleaseVersion releaseVersion, Recipients recipients, Releases releases, SheetBytes bytes) {
     this.frame = frame;
     this.states = states;
     this.clearance = clearance;
+    this.conditions = conditions;
     this.releaseVersion = releaseVersion;
+    this.recipients = recipients;
     this.releases = releases;
     this.bytes = bytes;
   }
@@ -44,16 +55,80 @@ class ClearanceController {
   String sheet(@PathVariable ItemId deliverable, Model model) {
     DeliverableState state = states.of(deliverable);
     frame.above(model, state.deliverable().project(), "Deliverables");
+    ClearanceOf.Sheet sheet = clearance.of(state);
     model.addAttribute("state", state);
-    model.addAttribute("clearance", clearance.of(state));
+    model.addAttribute("sheet", sheet);
+    model.addAttribute("clearance", sheet.clearance());
     model.addAttribute("released", releases.of(deliverable));
+    model.addAttribute("recipients", releases.recipients(deliverable));
     return "clearance/sheet";
+  }
+
+  @GetMapping("/t/projects/{project}/clearance")
+  String board(@PathVariable ProjectId project, @RequestParam(required = false) List<String> left, Model model) {
+    frame.above(model, project, "Deliverables");
+    model.addAttribute("sheets", clearance.of(states.of(project)));
+    model.addAttribute("left", left == null ? List.of() : left);
+    return "clearance/board";
+  }
+
+  /** Releases several; what cannot be released is left out and said. */
+  @PostMapping("/t/projects/{project}/releases")
+  @ForManagers
+  String releaseMany(@PathVariable ProjectId project, @RequestParam(required = false) List<ItemId> deliverable, @AuthenticationPrincipal Person me, org.springframework.web.servlet.mvc.support.RedirectAttributes redirect) {
+    List<String> left = new ArrayList<>();
+    for (ItemId one : deliverable == null ? List.<ItemId>of() : deliverable) {
+      String name = states.inBrief(one).deliverable().name();
+      try {
+        releaseVersion.release(one, me.fullName());
+      } catch (Refused refused) {
+        left.add(name + ": " + String.join(" ", refused.sentences()));
+      }
+    }
+    redirect.addAttribute("left", left);
+    return "redirect:/t/projects/" + project + "/clearance";
   }
 
   @PostMapping("/t/deliverables/{deliverable}/release")
   @ForManagers
   String release(@PathVariable ItemId deliverable, @AuthenticationPrincipal Person me) {
     releaseVersion.release(deliverable, me.fullName());
+    return back(deliverable);
+  }
+
+  @PostMapping("/t/releases/{release}/recall")
+  @ForManagers
+  String recall(@PathVariable UUID release, @RequestParam(defaultValue = "") String reason, @AuthenticationPrincipal Person me) {
+    return back(releaseVersion.recall(release, reason, me.fullName()));
+  }
+
+  @PostMapping("/t/releases/{release}/recipients")
+  @ForManagers
+  String hand(@PathVariable UUID release, @RequestParam(defaultValue = "") String name, @RequestParam(defaultValue = "") String email, @AuthenticationPrincipal Person me) {
+    return back(recipients.add(release, name, email, me.fullName()));
+  }
+
+  @PostMapping("/t/deliverables/{deliverable}/checklist/{line}")
+  String tick(@PathVariable ItemId deliverable, @PathVariable UUID line, @RequestParam(defaultValue = "false") boolean ticked, @AuthenticationPrincipal Person me) {
+    conditions.tick(deliverable, line, ticked, me.fullName());
+    return back(deliverable);
+  }
+
+  @PostMapping("/t/deliverables/{deliverable}/checklist")
+  @ForManagers
+  String lines(@PathVariable ItemId deliverable, @RequestParam(defaultValue = "") String lines, @AuthenticationPrincipal Person me) {
+    conditions.lines(deliverable, lines, me.fullName());
+    return back(deliverable);
+  }
+
+  @PostMapping("/t/deliverables/{deliverable}/waivers")
+  @ForOwners
+  String waive(@PathVariable ItemId deliverable, @RequestParam Condition condition, @RequestParam(defaultValue = "") String reason, @AuthenticationPrincipal Person me) {
+    conditions.waive(deliverable, condition, reason, me.fullName());
+    return back(deliverable);
+  }
+
+  private static String back(ItemId deliverable) {
     return "redirect:/t/deliverables/" + deliverable + "/clearance";
   }
 

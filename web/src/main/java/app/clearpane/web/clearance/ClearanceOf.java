@@ -1,6 +1,11 @@
 package app.clearpane.web.clearance;
 
 import app.clearpane.core.clearance.Clearance;
+import app.clearpane.core.clearance.Condition;
+import app.clearpane.core.deliverable.VersionId;
+import app.clearpane.core.exposure.ItemId;
+import app.clearpane.store.clearance.Checklists;
+import app.clearpane.store.deliverable.ExtraRounds;
 import app.clearpane.store.deliverable.Round;
 import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.store.files.Vault;
@@ -8,7 +13,11 @@ import app.clearpane.web.deliverable.DeliverableState;
 import app.clearpane.web.markup.Clashes;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.springframework.stereotype.Component;
 
 /** May this be released? Reads the facts and lets the core weigh them; the stored bytes are hashed anew each time. */
@@ -16,15 +25,65 @@ import org.springframework.stereotype.Component;
 class ClearanceOf {
   private final Vault vault;
   private final Clashes clashes;
+  private final Checklists checklists;
+  private final ExtraRounds extraRounds;
 
-  ClearanceOf(Vault vault, Clashes clashes) {
+  ClearanceOf(Vault vault, Clashes clashes, Checklists checklists, ExtraRounds extraRounds) {
     this.clashes = clashes;
     this.vault = vault;
+    this.checklists = checklists;
+    this.extraRounds = extraRounds;
   }
 
-  Clearance of(DeliverableState state) {
-    return Clearance.of(new Clearance.Facts(state.round().filter(r -> !r.open()).map(Round::soFar), state.asking(),
-        state.current().map(version -> clashes.of(version, state.deliverable().pane(), state.marks()).size()).orElse(0), state.current().filter(this::intact).isPresent()));
+  /**
+   * How a deliverable stands before its release.
+   *
+   * @param lines of its checklist, with their ticks for the current version
+   * @param waivers for the current version
+   * @param extra rounds beyond those included that were accepted
+   * @param notAgreed rounds beyond those included that cost extra and were not accepted
+   */
+  public record Sheet(DeliverableState state, Clearance clearance, List<Checklists.Line> lines, List<Checklists.Waiver> waivers, List<ExtraRounds.Accepted> extra, List<Integer> notAgreed) {
+    /** The reason a condition was waived for; empty unless it was. */
+    public Optional<Checklists.Waiver> waiver(Condition condition) {
+      return waivers.stream().filter(waiver -> waiver.condition() == condition).findFirst();
+    }
+
+    /** How many lines are not ticked. */
+    public int linesOpen() {
+      return (int) lines.stream().filter(line -> !line.ticked()).count();
+    }
+
+    /** Whether it may be released now. */
+    public boolean mayBeReleased() {
+      return clearance.cleared() && state.release().isEmpty();
+    }
+  }
+
+  Sheet of(DeliverableState state) {
+    return of(List.of(state)).get(0);
+  }
+
+  /** Those of several, in as many statements as for one, but for clashes, which are looked for where there are marks to clash. */
+  List<Sheet> of(List<DeliverableState> states) {
+    List<ItemId> deliverables = states.stream().map(state -> state.deliverable().id()).toList();
+    List<VersionId> versions = states.stream().flatMap(state -> state.current().stream()).map(VersionRow::id).toList();
+    List<Checklists.Line> lines = checklists.of(deliverables, versions);
+    List<Checklists.Waiver> waivers = checklists.waivers(versions);
+    List<ExtraRounds.Accepted> accepted = extraRounds.of(deliverables);
+    return states.stream().map(state -> sheet(state, lines.stream().filter(line -> line.deliverable().equals(state.deliverable().id())).toList(),
+        waivers.stream().filter(waiver -> state.current().filter(version -> version.id().equals(waiver.version())).isPresent()).toList(),
+        accepted.stream().filter(extra -> extra.deliverable().equals(state.deliverable().id())).toList())).toList();
+  }
+
+  private Sheet sheet(DeliverableState state, List<Checklists.Line> lines, List<Checklists.Waiver> waivers, List<ExtraRounds.Accepted> accepted) {
+    Set<Integer> agreed = accepted.stream().map(ExtraRounds.Accepted::round).collect(Collectors.toSet());
+    int used = state.round().map(Round::number).orElse(0);
+    List<Integer> notAgreed = IntStream.rangeClosed(1, used).filter(number -> state.deliverable().allowance().costs(number) && !agreed.contains(number)).boxed().toList();
+    Clearance clearance = Clearance.of(new Clearance.Facts(state.round().filter(r -> !r.open()).map(Round::soFar), state.asking(),
+        state.current().map(version -> clashes.of(version, state.deliverable().pane(), state.marks()).size()).orElse(0), notAgreed.size(),
+        (int) lines.stream().filter(line -> !line.ticked()).count(), state.current().filter(this::intact).isPresent(), waivers.stream().map(Checklists.Waiver::condition).collect(Collectors.toSet())));
+    return new Sheet(state, clearance, lines, waivers, accepted, notAgreed);
   }
 
   private boolean intact(VersionRow version) {
@@ -33,10 +92,5 @@ class ClearanceOf {
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
-  }
-
-  /** The round that was signed; empty unless it is. */
-  static Optional<Round> signedRound(DeliverableState state) {
-    return state.round().filter(r -> !r.open() && r.soFar().agreed());
   }
 }

@@ -1,7 +1,9 @@
 package app.clearpane.web.clearance;
 
+import app.clearpane.core.files.Sha256;
 import app.clearpane.formats.clearance.PdfWriter;
 import app.clearpane.formats.clearance.ReleaseBag;
+import app.clearpane.formats.exposure.QrCode;
 import app.clearpane.formats.markup.WebAnnotations;
 import app.clearpane.store.agency.People;
 import app.clearpane.store.clearance.Releases;
@@ -25,7 +27,10 @@ import java.io.OutputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Base64;
+import java.util.HashMap;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.Map;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
@@ -39,19 +44,21 @@ class MakeBundle implements Job {
   private final Projects projects;
   private final People people;
   private final Annotations annotations;
+  private final ClearanceOf clearance;
   private final Records records;
   private final RecordLines lines;
   private final Vault vault;
   private final House house;
   private final Pages pages;
 
-  MakeBundle(Releases releases, States states, Projects projects, People people, Annotations annotations, Records records, RecordLines lines, Vault vault, House house,
+  MakeBundle(Releases releases, States states, Projects projects, People people, Annotations annotations, ClearanceOf clearance, Records records, RecordLines lines, Vault vault, House house,
       Pages pages) {
     this.releases = releases;
     this.states = states;
     this.projects = projects;
     this.people = people;
     this.annotations = annotations;
+    this.clearance = clearance;
     this.records = records;
     this.lines = lines;
     this.vault = vault;
@@ -71,22 +78,23 @@ class MakeBundle implements Job {
       return;
     }
     try {
-      Vault.Stored stored = make(release);
-      releases.bundled(release.id(), stored.sha256(), stored.size());
+      byte[] certificate = certificate(release);
+      Vault.Stored stored = make(release, certificate);
+      releases.bundled(release.id(), Sha256.of(certificate), stored.sha256(), stored.size());
     } catch (IOException e) {
       releases.failed(release.id(), String.valueOf(e.getMessage()));
       throw new IllegalStateException("the bundle of release " + about + " could not be made", e);
     }
   }
 
-  private Vault.Stored make(Releases.Release release) throws IOException {
+  private Vault.Stored make(Releases.Release release, byte[] certificate) throws IOException {
     DeliverableState state = states.withThreads(release.deliverable());
     Project project = projects.find(state.deliverable().project()).orElseThrow();
     VersionRow version = state.versions().stream().filter(v -> v.id().equals(release.version())).findFirst().orElseThrow();
     Path workshop = Files.createDirectories(house.workshop().resolve(release.id().toString()));
     Path zip = workshop.resolveSibling(release.id() + ".zip");
     try (OutputStream out = Files.newOutputStream(zip)) {
-      ReleaseBag.write(new ReleaseBag.Contents(folder(state, version), vault.path(version.sha256()), version.fileName(), certificate(release, state, project, version),
+      ReleaseBag.write(new ReleaseBag.Contents(folder(state, version), vault.path(version.sha256()), version.fileName(), certificate,
           marks(state, version), lines.of(project.id(), release.deliverable().value()), people.agency().orElseThrow().name(), release.at()), workshop, out);
     }
     try (InputStream in = Files.newInputStream(zip)) {
@@ -104,11 +112,19 @@ class MakeBundle implements Job {
     return (plain.isEmpty() ? "release" : plain) + "-version-" + version.number();
   }
 
-  private byte[] certificate(Releases.Release release, DeliverableState state, Project project, VersionRow version) throws IOException {
+  private byte[] certificate(Releases.Release release) throws IOException {
+    DeliverableState state = states.of(release.deliverable());
+    Project project = projects.find(state.deliverable().project()).orElseThrow();
+    VersionRow version = state.versions().stream().filter(v -> v.id().equals(release.version())).findFirst().orElseThrow();
     Round round = state.rounds().stream().filter(r -> r.version().equals(version.id())).findFirst().orElseThrow();
     Records.Head end = records.end(project.id().value());
-    return PdfWriter.write(pages.render("clearance/certificate", Map.of("agency", people.agency().orElseThrow(), "project", project, "deliverable", state.deliverable(), "version", version,
-        "round", round, "release", release, "newestHash", end.hash(), "newestSequence", end.sequence() - 1)));
+    ClearanceOf.Sheet sheet = clearance.of(state);
+    String check = house.address() + "/p/check?sha256=" + version.sha256();
+    Map<String, Object> model = new HashMap<>(Map.of("agency", people.agency().orElseThrow(), "project", project, "deliverable", state.deliverable(), "version", version,
+        "round", round, "release", release, "newestHash", end.hash(), "newestSequence", end.sequence() - 1));
+    model.putAll(Map.of("sheet", sheet, "check", check, "qr", "data:image/png;base64," + Base64.getEncoder().encodeToString(QrCode.of(check).png())));
+    Optional.ofNullable(release.replaces()).flatMap(releases::find).ifPresent(earlier -> model.put("replaced", earlier));
+    return PdfWriter.write(pages.render("clearance/certificate", model));
   }
 
   private String marks(DeliverableState state, VersionRow version) {

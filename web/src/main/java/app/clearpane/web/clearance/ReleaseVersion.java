@@ -7,17 +7,22 @@ import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.web.deliverable.DeliverableState;
 import app.clearpane.web.deliverable.States;
 import app.clearpane.web.jobs.Jobs;
+import app.clearpane.web.layout.Input;
+import app.clearpane.web.layout.NotThere;
 import app.clearpane.web.layout.Refused;
 import app.clearpane.web.record.Tell;
 import java.time.Clock;
+import java.util.HashMap;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Releases a deliverable's current version if it is cleared; the bundle is made afterwards. */
+/** Releases a deliverable's current version if it is cleared, and recalls what was released; the bundle is made afterwards. */
 @Component
 public class ReleaseVersion {
+  private static final int LONGEST_REASON = 1_000;
   private final States states;
   private final Deliverables deliverables;
   private final ClearanceOf clearance;
@@ -44,14 +49,43 @@ public class ReleaseVersion {
     if (state.release().isPresent()) {
       throw Refused.changedMeanwhile(state.current().orElseThrow().called() + " was released already. Nothing was released twice.");
     }
-    if (!clearance.of(state).cleared()) {
+    ClearanceOf.Sheet sheet = clearance.of(state);
+    if (!sheet.clearance().cleared()) {
       throw Refused.because("It is not cleared yet, so it was not released. The sheet says which condition is open and what to do.");
     }
     VersionRow version = state.current().orElseThrow();
-    Releases.Release release = new Releases.Release(UUID.randomUUID(), deliverable, version.id(), clock.instant(), by, null, null, null);
+    UUID replaces = releases.of(deliverable).stream().filter(earlier -> !earlier.stands()).map(Releases.Release::id).findFirst().orElse(null);
+    Releases.Release release = new Releases.Release(UUID.randomUUID(), deliverable, version.id(), clock.instant(), by, null, null, null, null, Optional.empty(), replaces);
     releases.add(release);
-    tell.of(state.deliverable().project(), deliverable.value(), new Tell.Happening("version.released", by, state.deliverable().name(),
-        Map.of("version", version.number(), "sha256", version.sha256(), "release", release.id().toString())));
+    Map<String, Object> told = new HashMap<>(Map.of("version", version.number(), "sha256", version.sha256(), "release", release.id().toString(),
+        "waived", sheet.waivers().stream().map(waiver -> waiver.condition().name()).toList()));
+    if (replaces != null) {
+      told.put("replaces", replaces.toString());
+    }
+    tell.of(state.deliverable().project(), deliverable.value(), new Tell.Happening("version.released", by, state.deliverable().name(), told));
     jobs.enqueue(MakeBundle.NAME, release.id());
+  }
+
+  /** The lines of a checklist as they were typed: each once, without empty ones. @throws Refused if there are too many or one is too long */
+  public static java.util.List<String> lines(String typed) {
+    return Conditions.lines(typed);
+  }
+
+  /** Recalls a release: its recipients' links end, and it may be released again. @return the deliverable it is of */
+  @Transactional
+  public ItemId recall(UUID id, String reason, String by) {
+    Input input = new Input();
+    String why = input.text("The reason", reason, LONGEST_REASON);
+    input.require(!why.isEmpty(), "Say why it is recalled; it stands in the Record and on the next certificate.");
+    input.allGood();
+    Releases.Release release = NotThere.unless(releases.find(id));
+    deliverables.lock(release.deliverable());
+    if (!release.stands()) {
+      throw Refused.changedMeanwhile("This release was recalled already. Nothing was changed.");
+    }
+    releases.recall(id, new Releases.Recall(clock.instant(), by, why));
+    DeliverableState state = states.inBrief(release.deliverable());
+    tell.of(state.deliverable().project(), release.deliverable().value(), new Tell.Happening("release.recalled", by, state.deliverable().name(), Map.of("release", id.toString(), "reason", why)));
+    return release.deliverable();
   }
 }

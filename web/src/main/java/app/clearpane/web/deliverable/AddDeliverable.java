@@ -6,7 +6,10 @@ import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.signoff.Rule;
+import app.clearpane.core.signoff.SigningTerms;
+import app.clearpane.store.clearance.Checklists;
 import app.clearpane.store.deliverable.Deliverables;
+import app.clearpane.store.deliverable.SigningDefaults;
 import app.clearpane.web.exposure.NewItem;
 import app.clearpane.store.exposure.Panes;
 import app.clearpane.web.layout.NotThere;
@@ -21,13 +24,17 @@ import org.springframework.transaction.annotation.Transactional;
 @Component
 public class AddDeliverable {
   private final Deliverables deliverables;
+  private final SigningDefaults defaults;
+  private final Checklists checklists;
   private final Panes panes;
   private final NewItem newItem;
   private final Tell tell;
   private final Clock clock;
 
-  AddDeliverable(Deliverables deliverables, Panes panes, NewItem newItem, Tell tell, Clock clock) {
+  AddDeliverable(Deliverables deliverables, SigningDefaults defaults, Checklists checklists, Panes panes, NewItem newItem, Tell tell, Clock clock) {
     this.deliverables = deliverables;
+    this.defaults = defaults;
+    this.checklists = checklists;
     this.panes = panes;
     this.newItem = newItem;
     this.tell = tell;
@@ -42,7 +49,9 @@ public class AddDeliverable {
   public ItemId to(ProjectId project, Wanted wanted, String by) {
     Panes.Row pane = NotThere.unless(panes.find(wanted.pane()).filter(p -> p.project().equals(project)));
     ItemId item = newItem.add(project, ContentKind.DELIVERABLES, wanted.name().value(), Optional.empty());
-    deliverables.add(item, pane.id(), wanted.about(), wanted.rule(), wanted.reviewDays());
+    SigningDefaults.Usual usual = defaults.of(project);
+    deliverables.add(item, pane.id(), wanted.about(), new SigningTerms(wanted.rule(), wanted.reviewDays(), usual.terms().allowance()));
+    checklists.set(item, usual.checklist());
     tell.of(project, item.value(), new Tell.Happening("deliverable.added", by, wanted.name().value(), Map.of("decidedBy", pane.name())));
     return item;
   }

@@ -8,6 +8,7 @@ import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.signoff.Rule;
 import app.clearpane.store.deliverable.Deliverables;
 import app.clearpane.store.deliverable.Drawings;
+import app.clearpane.store.deliverable.SigningDefaults;
 import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.web.exposure.Windows;
 import app.clearpane.web.layout.ForManagers;
@@ -37,6 +38,7 @@ class DeliverableController {
   private final States states;
   private final Deliverables deliverables;
   private final Drawings drawings;
+  private final SigningDefaults defaults;
   private final Windows windows;
   private final Readers readers;
   private final AddDeliverable addDeliverable;
@@ -45,12 +47,13 @@ class DeliverableController {
   private final WatchDrawing watchDrawing;
   private final SheetBytes bytes;
 
-  DeliverableController(ProjectFrame frame, States states, Deliverables deliverables, Drawings drawings, Windows windows, Readers readers,
+  DeliverableController(ProjectFrame frame, States states, Deliverables deliverables, Drawings drawings, SigningDefaults defaults, Windows windows, Readers readers,
       AddDeliverable addDeliverable, StoreVersion storeVersion, SendVersion sendVersion, WatchDrawing watchDrawing, SheetBytes bytes) {
     this.frame = frame;
     this.states = states;
     this.deliverables = deliverables;
     this.drawings = drawings;
+    this.defaults = defaults;
     this.windows = windows;
     this.readers = readers;
     this.addDeliverable = addDeliverable;
@@ -68,7 +71,7 @@ class DeliverableController {
       Optional<Integer> days = input.number("The days to review it", reviewDays, 1, 250);
       input.require(!pane.isEmpty(), "Choose the pane that decides on it.");
       input.allGood();
-      return new AddDeliverable.Wanted(named.orElseThrow(), line, PaneId.of(pane), rule.equals("ANY") ? new Rule.Any() : new Rule.All(), days.orElseThrow());
+      return new AddDeliverable.Wanted(named.orElseThrow(), line, PaneId.of(pane), rule.equals("ANY") ? new Rule.Any() : rule.equals("IN_ORDER") ? new Rule.InOrder() : new Rule.All(), days.orElseThrow());
     }
   }
 
@@ -79,6 +82,7 @@ class DeliverableController {
     Windows.All seen = windows.all(project);
     model.addAttribute("windows", seen.windows());
     model.addAttribute("panes", seen.panes());
+    model.addAttribute("usual", defaults.of(project));
     return "deliverable/list";
   }
 
@@ -93,7 +97,11 @@ class DeliverableController {
     DeliverableState state = states.inBrief(deliverable);
     frame.above(model, state.deliverable().project(), "Deliverables");
     model.addAttribute("state", state);
-    state.draft().ifPresent(draft -> model.addAttribute("audience", readers.of(state.deliverable(), state.rounds())));
+    model.addAttribute("signing", readers.signing(state.deliverable()));
+    state.draft().ifPresent(draft -> {
+      model.addAttribute("audience", readers.of(state.deliverable(), state.rounds()));
+      model.addAttribute("costs", sendVersion.costs(state.deliverable()).orElse(null));
+    });
     state.newest().ifPresent(version -> {
       model.addAttribute("drawing", drawings.find(version.sha256()).orElseThrow());
       model.addAttribute("sheets", drawings.sheets(version.sha256(), WatchDrawing.SHOWN));

@@ -9,13 +9,18 @@ import app.clearpane.core.exposure.Seat;
 import app.clearpane.core.exposure.SeatState;
 import app.clearpane.core.exposure.Verdict;
 import app.clearpane.core.exposure.Visibility;
+import app.clearpane.core.signoff.Rule;
+import app.clearpane.core.signoff.Signatories;
 import app.clearpane.store.deliverable.Deliverable;
 import app.clearpane.store.deliverable.Round;
 import app.clearpane.store.exposure.Panes;
 import app.clearpane.store.exposure.SeatRow;
 import app.clearpane.store.exposure.Seats;
 import java.time.Clock;
+import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -49,25 +54,71 @@ public class Readers {
     }
   }
 
+  /**
+   * Who signs a deliverable, for the page that changes it.
+   *
+   * @param sentence without its end
+   * @param choices everybody who may sign at its pane, those who do first and in their order
+   */
+  public record Signing(String sentence, List<Choice> choices) {
+    /** The contacts in the order of the page. */
+    public String order() {
+      return String.join(",", choices.stream().map(choice -> choice.seat().contact().toString()).toList());
+    }
+  }
+
+  /** Somebody who may sign. @param signs whether they are asked */
+  public record Choice(SeatRow seat, boolean signs) {}
+
+  /** Who signs a deliverable. */
+  public Signing signing(Deliverable deliverable) {
+    List<SeatRow> seated = seats.of(deliverable.pane());
+    List<SeatRow> signers = signers(deliverable, seated);
+    List<Choice> choices = new ArrayList<>(signers.stream().map(seat -> new Choice(seat, true)).toList());
+    seated.stream().filter(seat -> seat.role().maySign() && seat.state() != SeatState.ENDED && !signers.contains(seat)).forEach(seat -> choices.add(new Choice(seat, false)));
+    Map<ContactId, String> names = signers.stream().collect(Collectors.toMap(SeatRow::contact, SeatRow::name));
+    return new Signing(panel(deliverable.rule(), signers).inWords(names::get), choices);
+  }
+
   /** The audience of a deliverable's deciding pane. @param rounds all it went through, whose signatories see it by name */
   public Audience of(Deliverable deliverable, List<Round> rounds) {
     Panes.All all = panes.all(deliverable.project());
     Panes.Row row = all.rows().stream().filter(one -> one.id().equals(deliverable.pane())).findFirst().orElseThrow();
     Pane pane = all.panes().stream().filter(one -> one.id().equals(row.id())).findFirst().orElseThrow();
     List<SeatRow> seated = seats.of(row.id());
-    List<SeatRow> signatories = seated.stream().filter(seat -> seat.role().maySign()).toList();
+    List<SeatRow> signatories = signers(deliverable, seated);
     Set<ContactId> byName = Stream.concat(signatories.stream().map(SeatRow::contact), rounds.stream().flatMap(round -> round.signatories().stream()).map(Round.Signatory::contact)).collect(Collectors.toSet());
     Item addressed = new Item(deliverable.id(), ContentKind.DELIVERABLES, deliverable.name(), List.of(), Item.State.THERE, byName);
-    List<SeatRow> others = seated.stream().filter(seat -> !seat.role().maySign() && verdict(addressed, pane, seat).visible()).toList();
-    return new Audience(row.name(), signatories, others, obstacles(row, pane, addressed, signatories));
+    List<SeatRow> others = seated.stream().filter(seat -> !signatories.contains(seat) && verdict(addressed, pane, seat).visible()).toList();
+    return new Audience(row.name(), signatories, others, obstacles(row, pane, addressed, deliverable, signatories));
   }
 
-  private List<String> obstacles(Panes.Row row, Pane pane, Item item, List<SeatRow> signatories) {
+  /** Those who were named, in their order, as far as they may sign; everybody who may, if nobody was named. The lead voice is always among them (R3). */
+  public static List<SeatRow> signers(Deliverable deliverable, List<SeatRow> seated) {
+    List<SeatRow> may = seated.stream().filter(seat -> seat.role().maySign() && seat.state() != SeatState.ENDED).toList();
+    List<SeatRow> named = new ArrayList<>();
+    deliverable.signers().forEach(contact -> may.stream().filter(seat -> seat.contact().equals(contact)).forEach(named::add));
+    may.stream().filter(seat -> seat.leadVoice() && !named.contains(seat)).forEach(named::add);
+    if (deliverable.signers().isEmpty() || named.isEmpty()) {
+      return deliverable.rule() instanceof Rule.InOrder ? may.stream().sorted(Comparator.comparing(SeatRow::leadVoice)).toList() : may;
+    }
+    return named;
+  }
+
+  /** The signatories and the rule as the core knows them. */
+  public static Signatories panel(Rule rule, List<SeatRow> signers) {
+    return new Signatories(rule, signers.stream().map(SeatRow::contact).toList(), signers.stream().filter(SeatRow::leadVoice).map(SeatRow::contact).findFirst());
+  }
+
+  private List<String> obstacles(Panes.Row row, Pane pane, Item item, Deliverable deliverable, List<SeatRow> signatories) {
     if (row.publishedAt() == null) {
       return List.of("The pane “" + row.name() + "” is not published yet, so nobody could see it. Publish the pane first.");
     }
     if (signatories.isEmpty()) {
       return List.of("Nobody at “" + row.name() + "” is asked to sign. Give somebody the seat of a signatory first.");
+    }
+    if (deliverable.rule() instanceof Rule.AtLeast atLeast && !panel(atLeast, signatories).canBeMet()) {
+      return List.of("At least " + atLeast.k() + " have to sign, but only " + signatories.size() + " may. Change who signs first.");
     }
     Verdict verdict = verdict(item, pane, signatories.get(0));
     Optional<String> held = verdict.source().filter(source -> Set.of(Reason.HELD_BACK, Reason.HELD_BACK_ABOVE).contains(verdict.reason()));

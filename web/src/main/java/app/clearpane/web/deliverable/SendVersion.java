@@ -11,6 +11,7 @@ import app.clearpane.core.signoff.RoundState;
 import app.clearpane.store.agency.People;
 import app.clearpane.store.deliverable.Deliverable;
 import app.clearpane.store.deliverable.Deliverables;
+import app.clearpane.store.deliverable.ExtraRounds;
 import app.clearpane.store.deliverable.Round;
 import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.store.exposure.SeatRow;
@@ -32,7 +33,10 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -41,6 +45,7 @@ import org.springframework.transaction.annotation.Transactional;
 @Component
 public class SendVersion {
   private final Deliverables deliverables;
+  private final ExtraRounds extraRounds;
   private final Markups markups;
   private final Seats seats;
   private final People people;
@@ -53,9 +58,10 @@ public class SendVersion {
   private final Words words;
   private final Clock clock;
 
-  SendVersion(Deliverables deliverables, Markups markups, Seats seats, People people, Readers readers, WriteMail mail, LinkKeys keys, ReviewsFollow reviewsFollow, Tell tell, TheAgency agency,
+  SendVersion(Deliverables deliverables, ExtraRounds extraRounds, Markups markups, Seats seats, People people, Readers readers, WriteMail mail, LinkKeys keys, ReviewsFollow reviewsFollow, Tell tell, TheAgency agency,
       Words words, Clock clock) {
     this.deliverables = deliverables;
+    this.extraRounds = extraRounds;
     this.markups = markups;
     this.seats = seats;
     this.people = people;
@@ -94,6 +100,19 @@ public class SendVersion {
             "signatories", round.signatories().stream().map(Round.Signatory::name).toList(), "told", audience.others().stream().map(SeatRow::name).toList())));
     Stream.concat(audience.signatories().stream(), audience.others().stream()).forEach(seat -> mail(seat, deliverable, sent.size() + 1, draft, round, now));
     return round;
+  }
+
+  /** What sending the next version costs beyond the rounds included, as a sentence; empty if nothing. */
+  public Optional<String> costs(Deliverable deliverable) {
+    List<VersionRow> sent = deliverables.versions(deliverable.id()).stream().filter(v -> !v.draft()).toList();
+    int next = roundNumber(deliverable, sent);
+    Set<Integer> accepted = extraRounds.of(List.of(deliverable.id())).stream().map(ExtraRounds.Accepted::round).collect(Collectors.toSet());
+    List<Integer> open = deliverable.allowance().toAccept(next, accepted);
+    if (next <= deliverable.allowance().rounds()) {
+      return Optional.empty();
+    }
+    String round = "This is round " + next + " of " + deliverable.allowance().rounds() + (deliverable.allowance().costs(next) ? ": " + deliverable.allowance().fee().toPlainString() + " more." : ".");
+    return Optional.of(round + (!deliverable.allowance().costs(next) ? "" : open.isEmpty() ? " It was accepted." : " It is accepted with the next decision; until then nothing is released."));
   }
 
   private void refuseUnlessNewest(VersionRow draft) {

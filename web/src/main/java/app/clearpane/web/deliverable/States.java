@@ -112,7 +112,7 @@ public class States {
     Instant now = clock.instant();
     return new DeliverableState(deliverable, versions, rounds, current, draft, round, ledger.holder(), ledger.heldSince(),
         agency.calendar().workingDaysHeld(ledger.heldSince(), now), asking(marks, deliverable), marks,
-        released.stream().filter(r -> current.isPresent() && r.version().equals(current.get().id())).findFirst(),
+        released.stream().filter(r -> r.stands() && current.isPresent() && r.version().equals(current.get().id())).findFirst(),
         Optional.ofNullable(versions.isEmpty() ? null : thumbnails.get(versions.get(versions.size() - 1).sha256())), now);
   }
 
@@ -126,7 +126,10 @@ public class States {
       events.add(new TurnLedger.Event(TurnEvent.VERSION_SENT, round.sentAt()));
       Optional.ofNullable(round.closedAt()).ifPresent(closed -> events.add(new TurnLedger.Event(TurnEvent.ROUND_CLOSED, closed)));
     });
-    released.forEach(release -> events.add(new TurnLedger.Event(TurnEvent.RELEASED, release.at())));
+    released.forEach(release -> {
+      events.add(new TurnLedger.Event(TurnEvent.RELEASED, release.at()));
+      release.recall().ifPresent(recall -> events.add(new TurnLedger.Event(TurnEvent.RECALLED, recall.at())));
+    });
     events.sort(Comparator.comparing(TurnLedger.Event::at));
     return new TurnLedger(deliverable.createdAt(), events);
   }

@@ -52,8 +52,10 @@ import app.clearpane.web.project.OpenProject;
 import app.clearpane.web.project.TakeInContact;
 import app.clearpane.web.security.ComeIn;
 import app.clearpane.web.security.Person;
+import app.clearpane.web.signoff.ChangeSigning;
 import app.clearpane.web.signoff.CloseRound;
 import app.clearpane.web.signoff.DecideOnVersion;
+import app.clearpane.web.signoff.DecisionForm;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;
@@ -102,6 +104,7 @@ class Cast {
   private final AnswerMark answerMark;
   private final DecideOnVersion decideOnVersion;
   private final CloseRound closeRound;
+  private final ChangeSigning changeSigning;
   private final ReleaseVersion releaseVersion;
   private final AddFile addFile;
   private final TheAgency agency;
@@ -116,7 +119,7 @@ class Cast {
 
   Cast(DemoClock clock, SetUp setUp, OpenProject openProject, TakeInContact takeIn, ChangePlan changePlan, SetUpPane setUpPane, SetForAllPanes setForAllPanes, WriteNote writeNote, MakeLink makeLink, Seats seats, Visits visits, SetShowing setShowing,
       GiveSeat giveSeat, PublishPane publishPane, ComeIn comeIn, AddDeliverable addDeliverable, StoreVersion storeVersion, SendVersion sendVersion,
-      PlaceMark placeMark, AnswerMark answerMark, DecideOnVersion decideOnVersion, CloseRound closeRound, ReleaseVersion releaseVersion, AddFile addFile,
+      PlaceMark placeMark, AnswerMark answerMark, DecideOnVersion decideOnVersion, CloseRound closeRound, ChangeSigning changeSigning, ReleaseVersion releaseVersion, AddFile addFile,
       TheAgency agency, Projects projects, Panes panes, Viewers viewers, Deliverables deliverables, Markups markups) {
     this.clock = clock;
     this.setUp = setUp;
@@ -140,6 +143,7 @@ class Cast {
     this.answerMark = answerMark;
     this.decideOnVersion = decideOnVersion;
     this.closeRound = closeRound;
+    this.changeSigning = changeSigning;
     this.releaseVersion = releaseVersion;
     this.addFile = addFile;
     this.agency = agency;
@@ -334,6 +338,10 @@ class Cast {
     return addDeliverable.to(project, new AddDeliverable.Wanted(new Name2(name).value(), about, pane, rule, 3), by(People.INES));
   }
 
+  void usual(ProjectId project, String fee, String checklist) {
+    changeSigning.usual(project, new ChangeSigning.SigningForm("ALL", "", List.of(), "", "3", "2", fee, 0), checklist.lines().toList(), by(People.INES));
+  }
+
   VersionId version(ItemId deliverable, String art, String fileName, String whatChanged, People maker) {
     try (InputStream content = art(art)) {
       return storeVersion.to(deliverable, new StoreVersion.Arriving(fileName, content, whatChanged), by(maker)).id();
@@ -415,7 +423,7 @@ class Cast {
 
   void decide(PaneId pane, People person, VersionId version, Decision decision, String sentence) {
     Sha256 sha256 = deliverables.version(version).orElseThrow().sha256();
-    decideOnVersion.by(through(pane, person), version, new DecideOnVersion.DecisionForm(decision, sha256, sentence, decision.signs() ? by(person) : ""));
+    decideOnVersion.by(through(pane, person), version, new DecisionForm(decision, sha256, sentence, decision.signs() ? by(person) : "", true));
   }
 
   void close(VersionId version, String reason) {

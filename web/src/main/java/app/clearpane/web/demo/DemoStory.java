@@ -92,6 +92,7 @@ class DemoStory {
     List.of(People.OTTOLINE, People.JASPER, People.MIRELA, People.PER, People.DOV).forEach(cast::comesIn);
     cast.phase(project, "Discover", Phase.Stage.DONE);
     cast.phase(project, "Concept", Phase.Stage.DONE);
+    cast.usual(project, "180.00", "Spelling read by a second person\nNames and dates checked with the client\nColours checked against the print profile");
     ItemId mark = cast.deliverable(project, board, "Identity mark", "The mark that everything else carries.", new Rule.All());
     ItemId map = cast.deliverable(project, board, "Visitor map", "The map that is handed out at the door, and its back.", new Rule.All());
     ItemId panels = cast.deliverable(project, board, "Star-hall panels", "Six panels, three metres high.", new Rule.All());

@@ -3,7 +3,11 @@ package app.clearpane.web.markup;
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.markup.MarkupId;
 import app.clearpane.core.markup.MarkupProgress;
+import app.clearpane.core.deliverable.Allowance;
+import app.clearpane.store.deliverable.Deliverable;
+import app.clearpane.store.deliverable.Deliverables;
 import app.clearpane.store.deliverable.Drawings;
+import app.clearpane.store.deliverable.ExtraRounds;
 import app.clearpane.store.deliverable.Round;
 import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.store.deliverable.clientside.VisibleDeliverables;
@@ -15,10 +19,14 @@ import app.clearpane.web.compare.Compared;
 import app.clearpane.web.compare.Writings;
 import app.clearpane.web.exposure.clientside.Looks;
 import app.clearpane.web.layout.NotThere;
+import java.time.Clock;
+import java.time.Instant;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
@@ -29,6 +37,9 @@ public class ClientTable {
   private final Looks looks;
   private final VisibleDeliverables deliverables;
   private final VisibleMarkups markups;
+  private final Deliverables terms;
+  private final ExtraRounds extraRounds;
+  private final Clock clock;
   private final Viewers viewers;
   private final Drawings drawings;
   private final PlaceMark placeMark;
@@ -40,7 +51,7 @@ public class ClientTable {
   private final Writings writings;
   private final LayChanges layChanges;
 
-  ClientTable(VisibleDeliverables deliverables, VisibleMarkups markups, Viewers viewers, Drawings drawings, PlaceMark placeMark, AnswerMark answerMark, RuleClash ruleClash, LiveMarks liveMarks,
+  ClientTable(VisibleDeliverables deliverables, VisibleMarkups markups, Deliverables terms, ExtraRounds extraRounds, Clock clock, Viewers viewers, Drawings drawings, PlaceMark placeMark, AnswerMark answerMark, RuleClash ruleClash, LiveMarks liveMarks,
       Clashes clashes, Compared compared, Writings writings, LayChanges layChanges, Looks looks) {
     this.layChanges = layChanges;
     this.ruleClash = ruleClash;
@@ -51,6 +62,9 @@ public class ClientTable {
     this.looks = looks;
     this.deliverables = deliverables;
     this.markups = markups;
+    this.terms = terms;
+    this.extraRounds = extraRounds;
+    this.clock = clock;
     this.viewers = viewers;
     this.drawings = drawings;
     this.placeMark = placeMark;
@@ -66,8 +80,14 @@ public class ClientTable {
    * @param clashes how many nobody ruled on yet: while there are any, nobody can sign
    * @param fixed marks that their sign-off would confirm, by label
    * @param current whether this version is the newest they see
+   * @param whoSigns as a sentence without its end; empty if no round is open
+   * @param next who signs before them, in order; empty if nobody does
+   * @param signingCosts what a round beyond those included costs, if it was not accepted yet
+   * @param sendingBackCosts the same for the round that sending back begins
+   * @param takeBackUntil until when they can take back what they said
    */
-  public record Bar(Optional<Round> round, boolean asked, Optional<Round.Said> mine, int unsettled, int clashes, List<String> fixed, boolean current, boolean leadVoice) {
+  public record Bar(Optional<Round> round, boolean asked, Optional<Round.Said> mine, int unsettled, int clashes, List<String> fixed, boolean current, boolean leadVoice, String whoSigns, Optional<String> next,
+      Optional<String> signingCosts, Optional<String> sendingBackCosts, Optional<Instant> takeBackUntil) {
     /** Whether they may decide now. */
     public boolean mayDecide() {
       return asked && current && round.filter(Round::open).isPresent();
@@ -75,7 +95,7 @@ public class ClientTable {
 
     /** Whether they may sign now. */
     public boolean maySign() {
-      return mayDecide() && unsettled == 0 && clashes == 0;
+      return mayDecide() && unsettled == 0 && clashes == 0 && next.isEmpty();
     }
 
     /** Whether they may close the round with what was said so far. */
@@ -110,7 +130,16 @@ public class ClientTable {
     boolean completes = asked && round.orElseThrow().panel().completedBy(viewer.contact(), round.orElseThrow().decisions());
     List<String> fixed = marks.stream().filter(m -> m.told() == MarkupProgress.FIXED && (completes || viewer.contact().equals(m.author().contact()))).map(m -> m.label().toString()).toList();
     boolean current = versions.get(versions.size() - 1).id().equals(version.id());
-    return new Bar(round, asked, round.flatMap(r -> r.saidBy(viewer.contact())), LightTable.unsettledChanges(marks), clashes, fixed, current, viewer.leadVoice());
+    Set<Integer> accepted = round.isEmpty() ? Set.of() : extraRounds.of(List.of(version.deliverable())).stream().map(ExtraRounds.Accepted::round).collect(Collectors.toSet());
+    Optional<Allowance> allowance = asked ? terms.find(version.deliverable()).map(Deliverable::allowance) : Optional.empty();
+    return new Bar(round, asked, round.flatMap(r -> r.saidBy(viewer.contact())), LightTable.unsettledChanges(marks), clashes, fixed, current, viewer.leadVoice(), round.map(Round::whoSigns).orElse(""),
+        round.flatMap(r -> r.panel().nextInOrder(r.decisions()).filter(contact -> asked && !r.panel().isPlaceOf(viewer.contact(), r.decisions())).flatMap(contact -> r.signatories().stream().filter(s -> s.contact().equals(contact)).map(Round.Signatory::name).findFirst())),
+        costs(allowance, round.map(Round::number).orElse(0), accepted), costs(allowance, round.map(Round::number).orElse(0) + 1, accepted),
+        viewer.looking() ? Optional.empty() : round.flatMap(r -> r.mayTakeBackUntil(viewer.contact(), clock.instant())));
+  }
+
+  private static Optional<String> costs(Optional<Allowance> allowance, int upTo, Set<Integer> accepted) {
+    return allowance.flatMap(terms -> Optional.of(terms.toAccept(upTo, accepted)).filter(extra -> !extra.isEmpty()).map(terms::inWords));
   }
 
   /** What changed since an earlier version. @throws NotThere if they do not see both */

@@ -12,6 +12,8 @@ import app.clearpane.store.plan.Tasks;
 import app.clearpane.web.exposure.NewItem;
 import app.clearpane.web.layout.TheAgency;
 import java.time.Clock;
+import java.time.LocalDate;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
@@ -64,6 +66,37 @@ public class ReviewsFollow {
     });
   }
 
+  /** A round that one decision closed was opened again: its review goes on, and what was added for the next round is dropped. */
+  @Transactional(propagation = Propagation.MANDATORY)
+  public void reopened(ProjectId project, ItemId deliverable, String by) {
+    List<PlannedTask> own = tasks.ofProject(project).stream().filter(task -> task.details().deliverable().filter(deliverable::equals).isPresent()).toList();
+    own.stream().filter(task -> task.task().side() == Side.CLIENTS && task.task().stage() == Stage.DONE).max(Comparator.comparing(task -> task.task().actual().done().orElse(LocalDate.MIN))).ifPresent(review -> {
+      Optional<PlannedTask> fix = own.stream().filter(task -> task.task().stage() == Stage.TO_DO && follows(task, review)).findFirst();
+      Optional<PlannedTask> next = fix.flatMap(made -> own.stream().filter(task -> follows(task, made)).findFirst());
+      next.ifPresent(later -> relink(project, later.id(), review.id(), fix.get().id()));
+      fix.ifPresent(task -> move(task, Stage.DROPPED, TurnEvent.TASK_DROPPED, by));
+      next.ifPresent(task -> move(task, Stage.DROPPED, TurnEvent.TASK_DROPPED, by));
+      move(review, Stage.IN_CHECK, TurnEvent.TASK_GIVEN_TO_CLIENT, by);
+      keepPlan.changed(project);
+    });
+  }
+
+  private static boolean follows(PlannedTask task, PlannedTask other) {
+    return task.task().shape().after().stream().anyMatch(link -> link.predecessor().equals(other.id()));
+  }
+
+  /** What waits for one task waits for another from now on, but for one that stays as it is. */
+  private void relink(ProjectId project, ItemId from, ItemId to, ItemId but) {
+    for (PlannedTask waiting : tasks.ofProject(project)) {
+      List<Task.After> links = waiting.task().shape().after();
+      if (!waiting.id().equals(but) && links.stream().anyMatch(link -> link.predecessor().equals(from))) {
+        List<Task.After> moved = links.stream().map(link -> link.predecessor().equals(from) ? new Task.After(to, link.lagDays()) : link).toList();
+        Task task = waiting.task();
+        tasks.change(waiting.with(new Task(task.id(), task.parent(), task.name(), task.side(), new Task.Shape(task.shape().days(), task.shape().notBefore(), moved, task.shape().effortMinutes()), task.stage(), task.actual())));
+      }
+    }
+  }
+
   private void move(PlannedTask planned, Stage stage, TurnEvent what, String by) {
     Task task = planned.task();
     Task moved = new Task(task.id(), task.parent(), task.name(), task.side(), task.shape(), stage,
@@ -77,14 +110,7 @@ public class ReviewsFollow {
     String name = review.name().replaceAll(", round \\d+$", "");
     PlannedTask fix = add(review, "Changes: " + name + ", round " + (round + 1), Side.OURS, DAYS_TO_FIX, review.id());
     PlannedTask next = add(review, name + ", round " + (round + 1), Side.CLIENTS, review.task().shape().days(), fix.id());
-    for (PlannedTask waiting : tasks.ofProject(review.project())) {
-      List<Task.After> links = waiting.task().shape().after();
-      if (!waiting.id().equals(fix.id()) && links.stream().anyMatch(link -> link.predecessor().equals(review.id()))) {
-        List<Task.After> moved = links.stream().map(link -> link.predecessor().equals(review.id()) ? new Task.After(next.id(), link.lagDays()) : link).toList();
-        Task task = waiting.task();
-        tasks.change(waiting.with(new Task(task.id(), task.parent(), task.name(), task.side(), new Task.Shape(task.shape().days(), task.shape().notBefore(), moved, task.shape().effortMinutes()), task.stage(), task.actual())));
-      }
-    }
+    relink(review.project(), review.id(), next.id(), fix.id());
   }
 
   private PlannedTask add(PlannedTask like, String name, Side side, int days, ItemId after) {

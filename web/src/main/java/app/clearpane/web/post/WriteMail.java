@@ -38,6 +38,11 @@ public class WriteMail {
     write(member.name(), member.email(), Optional.empty(), letter);
   }
 
+  /** To somebody who has no seat and is no contact: whoever gets the files of a release. */
+  public void toOutside(String name, String address, Letter letter) {
+    write(name, address, Optional.empty(), letter);
+  }
+
   private void write(String name, String address, Optional<ContactId> contact, Letter letter) {
     String first = new Name(name).first();
     Mails.Mail mail = new Mails.Mail(UUID.randomUUID(), name, address, letter.subject(), pages.render("post/letter", Map.of("letter", letter, "first", first)), letter.plain(first), clock.instant());

@@ -47,7 +47,7 @@ public class Limits {
   }
 
   /** Whether links may be tried once more from here. */
-  boolean link(String from) {
+  public boolean link(String from) {
     return links.get(from).tryConsume(1);
   }
 

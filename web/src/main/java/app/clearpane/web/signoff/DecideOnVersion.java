@@ -1,156 +1,113 @@
 package app.clearpane.web.signoff;
 
 import app.clearpane.core.deliverable.VersionId;
-import app.clearpane.core.files.Sha256;
-import app.clearpane.core.markup.Intent;
-import app.clearpane.core.markup.MarkupProgress;
-import app.clearpane.core.signoff.Attempt;
 import app.clearpane.core.signoff.Decision;
 import app.clearpane.core.signoff.Outcome;
 import app.clearpane.core.signoff.RoundState;
 import app.clearpane.store.agency.People;
-import app.clearpane.store.deliverable.Deliverable;
-import app.clearpane.store.deliverable.Deliverables;
-import app.clearpane.store.deliverable.Round;
-import app.clearpane.store.deliverable.VersionRow;
-import app.clearpane.store.deliverable.clientside.VisibleDeliverables;
 import app.clearpane.store.exposure.clientside.Viewer;
-import app.clearpane.store.markup.MarkupRow;
-import app.clearpane.store.markup.Markups;
 import app.clearpane.store.project.Project;
 import app.clearpane.store.project.Projects;
 import app.clearpane.web.House;
-import app.clearpane.web.layout.Input;
 import app.clearpane.web.layout.NotThere;
 import app.clearpane.web.layout.Refused;
 import app.clearpane.web.layout.TheAgency;
-import app.clearpane.web.markup.Clashes;
 import app.clearpane.web.post.Letter;
 import app.clearpane.web.post.WriteMail;
-import app.clearpane.web.plan.ReviewsFollow;
-import app.clearpane.web.record.Tell;
-import java.time.Clock;
-import java.time.Instant;
-import java.util.HashMap;
+import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
+import java.util.UUID;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Takes a signatory's decision on a version, confirms what it confirms, and closes the round when that is due (R2, R3). */
+/** Takes a signatory's decision on a version, or on many at once (R5). */
 @Component
 public class DecideOnVersion {
-  private static final int LONGEST_SENTENCE = 2_000;
-  private final VisibleDeliverables visible;
-  private final Deliverables deliverables;
-  private final Markups markups;
-  private final Clashes clashes;
+  private final WeighDecision weigh;
+  private final KeepDecision keep;
   private final Projects projects;
   private final People people;
   private final WriteMail mail;
-  private final ReviewsFollow reviewsFollow;
-  private final Tell tell;
   private final TheAgency agency;
   private final House house;
-  private final Clock clock;
 
-  DecideOnVersion(VisibleDeliverables visible, Deliverables deliverables, Markups markups, Clashes clashes, Projects projects, People people, WriteMail mail, ReviewsFollow reviewsFollow, Tell tell,
-      TheAgency agency, House house, Clock clock) {
-    this.visible = visible;
-    this.deliverables = deliverables;
-    this.markups = markups;
-    this.clashes = clashes;
+  DecideOnVersion(WeighDecision weigh, KeepDecision keep, Projects projects, People people, WriteMail mail, TheAgency agency, House house) {
+    this.weigh = weigh;
+    this.keep = keep;
     this.projects = projects;
     this.people = people;
     this.mail = mail;
-    this.reviewsFollow = reviewsFollow;
-    this.tell = tell;
     this.agency = agency;
     this.house = house;
-    this.clock = clock;
   }
 
-  /**
-   * A decision as it comes from a page.
-   *
-   * @param sha256 the digest of the version the page showed
-   * @param typedName the signer's name as they typed it; needed to sign
-   */
-  public record DecisionForm(Decision decision, Sha256 sha256, String sentence, String typedName) {}
-
-  /** Takes it. @throws Refused with what stands in the way; nothing is changed then */
+  /** Takes one. @throws Refused with what stands in the way; nothing is changed then */
   @Transactional
   public Outcome by(Viewer viewer, VersionId id, DecisionForm form) {
-    VersionRow version = NotThere.unless(visible.version(viewer, id));
-    Deliverable deliverable = deliverables.find(version.deliverable()).orElseThrow();
-    deliverables.lock(deliverable.id());
-    Round round = NotThere.unless(deliverables.round(id));
-    String sentence = checked(form, viewer);
-    List<MarkupRow> marks = markups.of(deliverable.id()).stream().filter(m -> m.pane().equals(deliverable.pane()) && !m.teamOnly()).toList();
-    RoundState.Answer answer = state(viewer, version, round, marks).answer(new Attempt(viewer.contact(), form.decision(), form.sha256(), sentence));
-    if (answer instanceof RoundState.Answer.Refused refused) {
-      throw Refusals.of(refused.why(), deliverable.name(), round);
+    WeighDecision.Ready ready = weigh.of(viewer, id, form);
+    keep.of(viewer, ready, null);
+    tellManager(viewer, ready);
+    return ready.taken().outcome();
+  }
+
+  /** Something to be signed among others, as the page showed it. */
+  public record Pick(VersionId version, String name, DecisionForm form) {}
+
+  /** What became of many. @param signed names of what was signed @param leftOut what was not, each with the reason */
+  public record Many(List<String> signed, List<LeftOut> leftOut) {}
+
+  /** Something that was left out. */
+  public record LeftOut(String name, String why) {}
+
+  /** Signs what can be signed of these; the rest is left out with the reason. What is signed stands or falls together. */
+  @Transactional
+  public Many byMany(Viewer viewer, List<Pick> picks) {
+    List<WeighDecision.Ready> ready = new ArrayList<>();
+    List<LeftOut> leftOut = new ArrayList<>();
+    for (Pick pick : picks) {
+      try {
+        ready.add(weigh.of(viewer, pick.version(), pick.form()));
+      } catch (Refused refused) {
+        leftOut.add(new LeftOut(pick.name(), String.join(" ", refused.sentences())));
+      } catch (NotThere gone) {
+        leftOut.add(new LeftOut(pick.name(), "It is not there for you any more."));
+      }
     }
-    RoundState.Answer.Taken taken = (RoundState.Answer.Taken) answer;
-    keep(viewer, version, deliverable, round, new Round.Said(viewer.contact(), viewer.name(), form.decision(), sentence, form.typedName(), version.sha256(), clock.instant()), taken);
-    if (form.decision().signs()) {
-      confirm(viewer, marks, taken.outcome());
+    UUID batch = UUID.randomUUID();
+    ready.forEach(one -> keep.of(viewer, one, batch));
+    if (!ready.isEmpty()) {
+      tellManagerOfMany(viewer, ready);
     }
-    tellManager(viewer, deliverable, version, form.decision(), sentence, taken);
-    return taken.outcome();
+    return new Many(ready.stream().map(one -> one.deliverable().name()).toList(), leftOut);
   }
 
-  private static String checked(DecisionForm form, Viewer viewer) {
-    Input input = new Input();
-    String sentence = input.text("Your words", form.sentence(), LONGEST_SENTENCE);
-    input.require(!form.decision().signs() || !form.typedName().isBlank(), "Type your name, " + viewer.name() + ", to sign.");
-    input.require(form.typedName().length() <= 120, "Your name may have 120 characters.");
-    input.allGood();
-    return sentence;
+  private void tellManager(Viewer viewer, WeighDecision.Ready ready) {
+    Decision decision = ready.form().decision();
+    String what = ready.deliverable().name() + ", version " + ready.version().number();
+    String said = viewer.name() + " " + DecisionWords.said(decision) + " " + what + (ready.sentence().isEmpty() ? "." : ": “" + ready.sentence() + "”");
+    List<String> lines = new ArrayList<>(List.of(said, stands(ready.taken())));
+    ready.accepts().forEach(number -> lines.add("With it, round " + number + " of " + ready.deliverable().allowance().rounds() + " was accepted: " + ready.deliverable().allowance().fee().toPlainString() + " more."));
+    tell(viewer, new Letter(DecisionWords.subject(decision) + ": " + what, lines, "See " + ready.deliverable().name(), house.address() + "/t/deliverables/" + ready.deliverable().id(), agency.get().name()));
   }
 
-  private RoundState state(Viewer viewer, VersionRow version, Round round, List<MarkupRow> marks) {
-    List<MarkupRow> changes = marks.stream().filter(m -> m.intent() == Intent.CHANGE).toList();
-    VersionRow current = deliverables.versions(version.deliverable()).stream().filter(v -> !v.draft()).reduce((earlier, later) -> later.number() > earlier.number() ? later : earlier).orElseThrow();
-    return new RoundState(current.id().equals(version.id()) ? version.sha256() : Sha256.ofText("replaced:" + current.sha256()), !round.open(), round.panel(), round.decisions(),
-        (int) changes.stream().filter(m -> m.told().unsettled()).count(),
-        (int) changes.stream().filter(m -> viewer.contact().equals(m.author().contact()) && m.progress() != MarkupProgress.WITHDRAWN).count(),
-        clashes.of(version, viewer.pane(), marks).size());
-  }
-
-  private void keep(Viewer viewer, VersionRow version, Deliverable deliverable, Round round, Round.Said said, RoundState.Answer.Taken taken) {
-    deliverables.say(round.id(), said);
-    Map<String, Object> payload = new HashMap<>(Map.of("version", version.number(), "sha256", version.sha256(), "decision", said.decision(), "sentence", said.sentence(),
-        "typedName", said.typedName(), "round", round.number(), "outcome", taken.outcome()));
-    tell.of(viewer.project(), deliverable.id().value(), new Tell.Happening("signoff.made", viewer.name(), deliverable.name(), payload));
-    if (taken.closes()) {
-      deliverables.close(round.id(), taken.outcome(), "the last decision", null, said.at());
-      reviewsFollow.closed(viewer.project(), deliverable.id(), round.number(), taken.outcome().agreed(), viewer.name());
-      tell.of(viewer.project(), deliverable.id().value(), new Tell.Happening("round.closed", viewer.name(), deliverable.name(),
-          Map.of("round", round.number(), "version", version.number(), "outcome", taken.outcome())));
-    }
-  }
-
-  /** Signing confirms the signer's own fixed marks; the sign-off that completes the rule confirms the rest (R2). */
-  private void confirm(Viewer viewer, List<MarkupRow> marks, Outcome outcome) {
-    Instant now = clock.instant();
-    marks.stream().filter(m -> m.told() == MarkupProgress.FIXED).filter(m -> outcome.agreed() || viewer.contact().equals(m.author().contact())).forEach(mark -> {
-      markups.move(mark, MarkupProgress.CONFIRMED, mark.fixedIn());
-      markups.answer(mark.id(), new MarkupRow.Answer(MarkupProgress.Act.CONFIRM.name(), "", false, new MarkupRow.Author(viewer.name(), viewer.contact(), null), now));
-    });
-  }
-
-  private void tellManager(Viewer viewer, Deliverable deliverable, VersionRow version, Decision decision, String sentence, RoundState.Answer.Taken taken) {
-    Project project = projects.find(viewer.project()).orElseThrow();
-    String what = deliverable.name() + ", version " + version.number();
-    String stands = switch (taken.outcome()) {
+  private static String stands(RoundState.Answer.Taken taken) {
+    return switch (taken.outcome()) {
       case SIGNED, SIGNED_WITH_NOTES -> "It is signed off, and the round is closed.";
       case BACK -> taken.closes() ? "It has come back: the round is closed." : "It will go back; others may still say what they want. You can close the round when you have heard enough.";
       case NOBODY_LEFT -> "Nobody is left to sign. Name somebody else, or send another version.";
       case PENDING -> "The others have still to decide.";
     };
-    String said = viewer.name() + " " + DecisionWords.said(decision) + " " + what + (sentence.isEmpty() ? "." : ": “" + sentence + "”");
-    people.member(project.manager()).ifPresent(manager -> mail.to(manager, new Letter(DecisionWords.subject(decision) + ": " + what, List.of(said, stands),
-        "See " + deliverable.name(), house.address() + "/t/deliverables/" + deliverable.id(), agency.get().name())));
+  }
+
+  private void tellManagerOfMany(Viewer viewer, List<WeighDecision.Ready> ready) {
+    List<String> lines = new ArrayList<>(List.of(viewer.name() + " signed off " + ready.size() + (ready.size() == 1 ? " deliverable." : " deliverables at once.")));
+    ready.forEach(one -> lines.add(one.deliverable().name() + ", version " + one.version().number() + ": " + stands(one.taken())));
+    tell(viewer, new Letter("Signed off: " + String.join(", ", ready.stream().map(one -> one.deliverable().name()).limit(3).toList()) + (ready.size() > 3 ? " and " + (ready.size() - 3) + " more" : ""), lines,
+        "See the deliverables", house.address() + "/t/projects/" + viewer.project() + "/deliverables", agency.get().name()));
+  }
+
+  private void tell(Viewer viewer, Letter letter) {
+    Project project = projects.find(viewer.project()).orElseThrow();
+    people.member(project.manager()).ifPresent(manager -> mail.to(manager, letter));
   }
 }

@@ -1,24 +1,32 @@
 package app.clearpane.web.signoff;
 
 import app.clearpane.core.deliverable.VersionId;
+import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.deliverable.Deliverables;
 import app.clearpane.web.layout.ForManagers;
 import app.clearpane.web.layout.TeamController;
+import app.clearpane.web.project.ProjectFrame;
 import app.clearpane.web.security.Person;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 
-/** Closing a round by hand. */
+/** Who signs, and closing a round by hand. */
 @TeamController
 class RoundController {
   private final CloseRound closeRound;
+  private final ChangeSigning changeSigning;
   private final Deliverables deliverables;
+  private final ProjectFrame frame;
 
-  RoundController(CloseRound closeRound, Deliverables deliverables) {
+  RoundController(CloseRound closeRound, ChangeSigning changeSigning, Deliverables deliverables, ProjectFrame frame) {
     this.closeRound = closeRound;
+    this.changeSigning = changeSigning;
     this.deliverables = deliverables;
+    this.frame = frame;
   }
 
   @PostMapping("/t/versions/{version}/close-round")
@@ -26,5 +34,27 @@ class RoundController {
   String close(@PathVariable VersionId version, @RequestParam String reason, @AuthenticationPrincipal Person me) {
     closeRound.byTeam(version, reason, me.fullName());
     return "redirect:/t/deliverables/" + deliverables.version(version).orElseThrow().deliverable();
+  }
+
+  /** While a round is open, what it means is shown before it is done. */
+  @PostMapping("/t/deliverables/{deliverable}/signing")
+  @ForManagers
+  String change(@PathVariable ItemId deliverable, ChangeSigning.SigningForm form, @RequestParam(defaultValue = "false") boolean sure, @AuthenticationPrincipal Person me, Model model) {
+    ChangeSigning.Meaning meaning = changeSigning.meaning(deliverable, form);
+    if (meaning.open().isPresent() && !sure) {
+      frame.above(model, meaning.wanted().project(), "Deliverables");
+      model.addAttribute("meaning", meaning);
+      model.addAttribute("form", form);
+      return "signoff/change";
+    }
+    changeSigning.make(deliverable, form, me.fullName());
+    return "redirect:/t/deliverables/" + deliverable;
+  }
+
+  @PostMapping("/t/projects/{project}/signing")
+  @ForManagers
+  String usual(@PathVariable ProjectId project, ChangeSigning.SigningForm form, @RequestParam(defaultValue = "") String checklist, @AuthenticationPrincipal Person me) {
+    changeSigning.usual(project, form, app.clearpane.web.clearance.ReleaseVersion.lines(checklist), me.fullName());
+    return "redirect:/t/projects/" + project + "/deliverables";
   }
 }

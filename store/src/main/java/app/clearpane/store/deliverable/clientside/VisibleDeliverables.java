@@ -44,7 +44,7 @@ public final class VisibleDeliverables {
   }
 
   private List<Row> rows(Condition condition) {
-    return db.select(ITEM.ID, ITEM.NAME, DELIVERABLE.ABOUT, field(exists(selectOne().from(RELEASE).where(RELEASE.DELIVERABLE_ID.eq(ITEM.ID)))))
+    return db.select(ITEM.ID, ITEM.NAME, DELIVERABLE.ABOUT, field(exists(selectOne().from(RELEASE).where(RELEASE.DELIVERABLE_ID.eq(ITEM.ID), RELEASE.RECALLED_AT.isNull()))))
         .from(DELIVERABLE).join(ITEM).on(ITEM.ID.eq(DELIVERABLE.ITEM_ID)).where(condition).orderBy(DELIVERABLE.POSITION, ITEM.CREATED_AT, ITEM.ID).fetch(Records.mapping(Row::new));
   }
 

@@ -1,5 +1,6 @@
 package app.clearpane.web.exposure.clientside;
 
+import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.store.exposure.clientside.Viewer;
 import app.clearpane.store.exposure.clientside.Viewers;
 import app.clearpane.store.plan.clientside.VisibleTasks;
@@ -54,10 +55,11 @@ class ClientPaneController {
   }
 
   @GetMapping({"/c/panes/{pane}", "/t/look/{seat}/{sight}"})
-  String pane(Viewer viewer, @RequestParam(required = false) @Nullable String decided, @RequestParam(required = false) @Nullable String did, @RequestParam(required = false) @Nullable String was, Model model) {
+  String pane(Viewer viewer, @RequestParam(required = false) @Nullable String decided, @RequestParam(required = false) @Nullable VersionId on, @RequestParam(required = false) @Nullable String did, @RequestParam(required = false) @Nullable String was, Model model) {
     PanePage.Page page = panePage.of(viewer);
     looks.listed(viewer, PanePage.items(page));
     model.addAttribute("page", page);
+    model.addAttribute("on", on);
     model.addAttribute("decided", decided);
     model.addAttribute("did", page.tasks().stream().filter(task -> task.id().toString().equals(did)).findFirst().orElse(null));
     model.addAttribute("was", Set.of("TO_DO", "UNDER_WAY", "DONE").contains(was == null ? "" : was) ? was : "TO_DO");

@@ -1,29 +1,74 @@
 package app.clearpane.web.signoff.clientside;
 
 import app.clearpane.core.deliverable.VersionId;
+import app.clearpane.core.files.Sha256;
+import app.clearpane.core.signoff.Decision;
 import app.clearpane.store.exposure.clientside.Viewer;
 import app.clearpane.web.exposure.clientside.Through;
 import app.clearpane.web.signoff.CloseRound;
 import app.clearpane.web.signoff.DecideOnVersion;
+import app.clearpane.web.signoff.DecisionForm;
+import app.clearpane.web.signoff.TakeBackDecision;
+import app.clearpane.web.signoff.ToSign;
+import java.util.ArrayList;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 
-/** A client's decision. */
+/** A client's decisions: one by one, or all that awaits their signature on one sheet. */
 @Controller
 class DecisionController {
   private final DecideOnVersion decideOnVersion;
+  private final TakeBackDecision takeBack;
   private final CloseRound closeRound;
+  private final ToSign toSign;
 
-  DecisionController(DecideOnVersion decideOnVersion, CloseRound closeRound) {
+  DecisionController(DecideOnVersion decideOnVersion, TakeBackDecision takeBack, CloseRound closeRound, ToSign toSign) {
     this.decideOnVersion = decideOnVersion;
+    this.takeBack = takeBack;
     this.closeRound = closeRound;
+    this.toSign = toSign;
   }
 
   @PostMapping("/c/panes/{pane}/versions/{version}/decisions")
-  String decide(Viewer viewer, @PathVariable VersionId version, DecideOnVersion.DecisionForm form) {
+  String decide(Viewer viewer, @PathVariable VersionId version, DecisionForm form) {
     decideOnVersion.by(viewer, version, form);
-    return "redirect:" + Through.base(viewer) + "?decided=" + form.decision();
+    return "redirect:" + Through.base(viewer) + "?decided=" + form.decision() + "&on=" + version;
+  }
+
+  @PostMapping("/c/panes/{pane}/versions/{version}/take-back")
+  String takeBack(Viewer viewer, @PathVariable VersionId version) {
+    takeBack.by(viewer, version);
+    return "redirect:" + Through.base(viewer) + "/versions/" + version;
+  }
+
+  @GetMapping({"/c/panes/{pane}/to-sign", "/t/look/{seat}/{sight}/to-sign"})
+  String toSign(Viewer viewer, Model model) {
+    model.addAllAttributes(toSign.of(viewer, Through.base(viewer)));
+    return "signoff/clientside/to-sign";
+  }
+
+  /** Signs several at once. @param pick each the version and the digest the page showed, as {@code version:digest} */
+  @PostMapping("/c/panes/{pane}/to-sign")
+  String signMany(Viewer viewer, @RequestParam(required = false) @Nullable List<String> pick, @RequestParam(defaultValue = "") String typedName,
+      @RequestParam(required = false) @Nullable Boolean acceptExtra, Model model) {
+    List<DecideOnVersion.Pick> picks = new ArrayList<>();
+    for (String one : pick == null ? List.<String>of() : pick) {
+      String[] parts = one.split(":", 2);
+      if (parts.length == 2 && parts[1].matches("[0-9a-f]{64}")) {
+        VersionId version = VersionId.of(parts[0]);
+        picks.add(new DecideOnVersion.Pick(version, toSign.name(viewer, version), new DecisionForm(Decision.SIGN_OFF, new Sha256(parts[1]), "", typedName, acceptExtra)));
+      }
+    }
+    DecideOnVersion.Many many = toSign.sign(viewer, picks, typedName);
+    model.addAllAttributes(toSign.of(viewer, Through.base(viewer)));
+    model.addAttribute("many", many);
+    return "signoff/clientside/to-sign";
   }
 
   @PostMapping("/c/panes/{pane}/versions/{version}/close-round")

@@ -1,0 +1,102 @@
+package app.clearpane.web.clearance;
+
+import app.clearpane.core.agency.EmailAddress;
+import app.clearpane.core.agency.Name;
+import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.files.Sha256;
+import app.clearpane.store.agency.Contact;
+import app.clearpane.store.clearance.Releases;
+import app.clearpane.store.deliverable.Deliverable;
+import app.clearpane.store.deliverable.Deliverables;
+import app.clearpane.store.deliverable.VersionRow;
+import app.clearpane.web.House;
+import app.clearpane.web.layout.Input;
+import app.clearpane.web.layout.NotThere;
+import app.clearpane.web.layout.Refused;
+import app.clearpane.web.layout.TheAgency;
+import app.clearpane.web.layout.Words;
+import app.clearpane.web.post.Letter;
+import app.clearpane.web.post.WriteMail;
+import app.clearpane.web.record.Tell;
+import app.clearpane.web.security.LinkKeys;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Hands a release to people outside: each gets a link of their own for exactly these files, which ends and counts. */
+@Component
+class Recipients {
+  private static final Duration GOOD_FOR = Duration.ofDays(30);
+  private final Releases releases;
+  private final Deliverables deliverables;
+  private final LinkKeys keys;
+  private final WriteMail mail;
+  private final TheAgency agency;
+  private final Words words;
+  private final House house;
+  private final Tell tell;
+  private final Clock clock;
+
+  Recipients(Releases releases, Deliverables deliverables, LinkKeys keys, WriteMail mail, TheAgency agency, Words words, House house, Tell tell, Clock clock) {
+    this.releases = releases;
+    this.deliverables = deliverables;
+    this.keys = keys;
+    this.mail = mail;
+    this.agency = agency;
+    this.words = words;
+    this.house = house;
+    this.tell = tell;
+    this.clock = clock;
+  }
+
+  /** Mails somebody their link. @return the deliverable it is of */
+  @Transactional
+  public ItemId add(UUID id, String typedName, String typedEmail, String by) {
+    Input input = new Input();
+    Optional<Name> name = input.name("Their name", typedName);
+    Optional<EmailAddress> email = input.email("Their mail address", typedEmail);
+    input.allGood();
+    Releases.Release release = NotThere.unless(releases.find(id));
+    if (!release.stands()) {
+      throw Refused.changedMeanwhile("This release was recalled, so it is handed to nobody. Nothing was sent.");
+    }
+    Deliverable deliverable = deliverables.find(release.deliverable()).orElseThrow();
+    VersionRow version = deliverables.version(release.version()).orElseThrow();
+    Instant now = clock.instant();
+    LinkKeys.Loose key = keys.loose();
+    Releases.Recipient recipient = new Releases.Recipient(UUID.randomUUID(), id, name.orElseThrow().value(), email.orElseThrow().value(), now.plus(GOOD_FOR), now, 0, null);
+    releases.add(recipient, key.hash());
+    tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening("release.handed", by, deliverable.name(), Map.of("release", id.toString(), "to", recipient.name(), "email", recipient.email())));
+    mail.toOutside(recipient.name(), recipient.email(), new Letter("Released: " + deliverable.name() + ", " + version.called(),
+        List.of(agency.get().name() + " has released " + deliverable.name() + ", " + version.called() + ", for you: " + version.fileName() + ", " + words.size(version.size()) + ".",
+            "The link is yours. It works until " + words.dayOf(recipient.expiresAt()) + ", and the studio sees how often it was used."),
+        "Get the file", key.address().replace(house.address() + "/p/", house.address() + "/p/releases/"), agency.get().name()));
+    return release.deliverable();
+  }
+
+  /** What a link leads to. @param release its files are given out only while it stands */
+  record Given(Releases.Recipient recipient, Releases.Release release, Deliverable deliverable, VersionRow version, boolean open) {}
+
+  /** What the link with this key leads to; empty if there is no such link. */
+  Optional<Given> by(String key) {
+    return releases.recipient(Sha256.ofText(key)).map(recipient -> {
+      Releases.Release release = releases.find(recipient.release()).orElseThrow();
+      return new Given(recipient, release, deliverables.find(release.deliverable()).orElseThrow(), deliverables.version(release.version()).orElseThrow(),
+          release.stands() && clock.instant().isBefore(recipient.expiresAt()));
+    });
+  }
+
+  /** Counts that somebody fetched the files, and writes it down. */
+  @Transactional
+  public void fetched(Given given, String what) {
+    releases.fetched(given.recipient().id(), clock.instant());
+    tell.of(given.deliverable().project(), given.deliverable().id().value(), new Tell.Happening("release.fetched", given.recipient().name(), given.deliverable().name(),
+        Map.of("release", given.release().id().toString(), "what", what)));
+  }
+}

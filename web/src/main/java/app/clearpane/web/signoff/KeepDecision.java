@@ -1,0 +1,81 @@
+package app.clearpane.web.signoff;
+
+import app.clearpane.core.markup.MarkupProgress;
+import app.clearpane.store.deliverable.Deliverable;
+import app.clearpane.store.deliverable.Deliverables;
+import app.clearpane.store.deliverable.ExtraRounds;
+import app.clearpane.store.deliverable.Round;
+import app.clearpane.store.exposure.clientside.Viewer;
+import app.clearpane.store.markup.MarkupRow;
+import app.clearpane.store.markup.Markups;
+import app.clearpane.web.plan.ReviewsFollow;
+import app.clearpane.web.record.Tell;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.HashMap;
+import java.util.Map;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Propagation;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Keeps a decision that may stand: confirms what it confirms, accepts what it costs, and closes the round when that is due (R2, R3). */
+@Component
+class KeepDecision {
+  private final Deliverables deliverables;
+  private final ExtraRounds extraRounds;
+  private final Markups markups;
+  private final ReviewsFollow reviewsFollow;
+  private final Tell tell;
+  private final Clock clock;
+
+  KeepDecision(Deliverables deliverables, ExtraRounds extraRounds, Markups markups, ReviewsFollow reviewsFollow, Tell tell, Clock clock) {
+    this.deliverables = deliverables;
+    this.extraRounds = extraRounds;
+    this.markups = markups;
+    this.reviewsFollow = reviewsFollow;
+    this.tell = tell;
+    this.clock = clock;
+  }
+
+  /** Keeps it. @param batch what it is made together with; null if it is made alone */
+  @Transactional(propagation = Propagation.MANDATORY)
+  public void of(Viewer viewer, WeighDecision.Ready ready, @Nullable UUID batch) {
+    Instant now = clock.instant();
+    Deliverable deliverable = ready.deliverable();
+    Round round = ready.round();
+    ready.accepts().forEach(number -> accept(viewer, deliverable, number, now));
+    deliverables.say(round.id(), new Round.Said(viewer.contact(), viewer.name(), ready.form().decision(), ready.sentence(), ready.form().typedName(), ready.version().sha256(), now, batch));
+    Map<String, Object> payload = new HashMap<>(Map.of("version", ready.version().number(), "sha256", ready.version().sha256(), "decision", ready.form().decision(), "sentence", ready.sentence(),
+        "typedName", ready.form().typedName(), "round", round.number(), "outcome", ready.taken().outcome()));
+    if (batch != null) {
+      payload.put("batch", batch.toString());
+    }
+    tell.of(viewer.project(), deliverable.id().value(), new Tell.Happening("signoff.made", viewer.name(), deliverable.name(), payload));
+    if (ready.taken().closes()) {
+      deliverables.close(round.id(), ready.taken().outcome(), "the last decision", null, now);
+      reviewsFollow.closed(viewer.project(), deliverable.id(), round.number(), ready.taken().outcome().agreed(), viewer.name());
+      tell.of(viewer.project(), deliverable.id().value(), new Tell.Happening("round.closed", viewer.name(), deliverable.name(),
+          Map.of("round", round.number(), "version", ready.version().number(), "outcome", ready.taken().outcome())));
+    }
+    if (ready.form().decision().signs()) {
+      confirm(viewer, ready, now);
+    }
+  }
+
+  private void accept(Viewer viewer, Deliverable deliverable, int number, Instant now) {
+    if (extraRounds.accept(new ExtraRounds.Accepted(deliverable.id(), number, deliverable.allowance().fee(), viewer.contact(), viewer.name(), now))) {
+      tell.of(viewer.project(), deliverable.id().value(), new Tell.Happening("extra.accepted", viewer.name(), deliverable.name(),
+          Map.of("round", number, "included", deliverable.allowance().rounds(), "fee", deliverable.allowance().fee().toPlainString())));
+    }
+  }
+
+  /** Signing confirms the signer's own fixed marks; the sign-off that completes the rule confirms the rest (R2). */
+  private void confirm(Viewer viewer, WeighDecision.Ready ready, Instant now) {
+    ready.marks().stream().filter(m -> m.told() == MarkupProgress.FIXED).filter(m -> ready.taken().outcome().agreed() || viewer.contact().equals(m.author().contact())).forEach(mark -> {
+      markups.move(mark, MarkupProgress.CONFIRMED, mark.fixedIn());
+      markups.answer(mark.id(), new MarkupRow.Answer(MarkupProgress.Act.CONFIRM.name(), "", false, new MarkupRow.Author(viewer.name(), viewer.contact(), null), now));
+    });
+  }
+}

@@ -1,0 +1,115 @@
+package app.clearpane.web.signoff;
+
+import app.clearpane.core.deliverable.VersionId;
+import app.clearpane.core.markup.MarkupProgress;
+import app.clearpane.core.signoff.Decision;
+import app.clearpane.store.deliverable.Deliverables;
+import app.clearpane.store.deliverable.Drawings;
+import app.clearpane.store.deliverable.Round;
+import app.clearpane.store.deliverable.VersionRow;
+import app.clearpane.store.deliverable.clientside.VisibleDeliverables;
+import app.clearpane.store.exposure.clientside.Viewer;
+import app.clearpane.store.exposure.clientside.Viewers;
+import app.clearpane.store.markup.MarkupRow;
+import app.clearpane.store.markup.clientside.VisibleMarkups;
+import app.clearpane.web.layout.Input;
+import app.clearpane.web.layout.Refused;
+import app.clearpane.web.markup.Clashes;
+import app.clearpane.web.markup.LightTable;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+
+/** All that awaits somebody's signature at a pane, on one sheet. */
+@Component
+public class ToSign {
+  private final VisibleDeliverables visible;
+  private final Deliverables deliverables;
+  private final VisibleMarkups markups;
+  private final Clashes clashes;
+  private final Viewers viewers;
+  private final Drawings drawings;
+  private final WeighDecision weigh;
+  private final DecideOnVersion decide;
+
+  ToSign(VisibleDeliverables visible, Deliverables deliverables, VisibleMarkups markups, Clashes clashes, Viewers viewers, Drawings drawings, WeighDecision weigh, DecideOnVersion decide) {
+    this.visible = visible;
+    this.deliverables = deliverables;
+    this.markups = markups;
+    this.clashes = clashes;
+    this.viewers = viewers;
+    this.drawings = drawings;
+    this.weigh = weigh;
+    this.decide = decide;
+  }
+
+  /**
+   * Something that awaits them.
+   *
+   * @param openMarks marks that ask for something and are open or taken on
+   * @param why it cannot be signed now; empty if it can
+   * @param extra what signing it costs; empty if nothing
+   */
+  public record Waiting(String name, VersionRow version, Round round, Optional<Drawings.Sheet> thumbnail, long openMarks, Optional<String> why, Optional<String> extra) {}
+
+  /** The sheet's model. */
+  public Map<String, Object> of(Viewer viewer, String base) {
+    List<Waiting> waiting = waiting(viewer);
+    boolean extra = waiting.stream().anyMatch(one -> one.extra().isPresent() && one.why().isEmpty());
+    return new HashMap<>(Map.of("waiting", waiting, "viewer", viewer, "base", base, "heading", viewers.heading(viewer), "can", waiting.stream().filter(one -> one.why().isEmpty()).count(), "costs", extra));
+  }
+
+  private List<Waiting> waiting(Viewer viewer) {
+    List<VersionRow> versions = visible.versions(viewer);
+    Map<Object, VersionRow> newest = new HashMap<>();
+    versions.forEach(version -> newest.merge(version.deliverable(), version, (a, b) -> a.number() > b.number() ? a : b));
+    Map<?, Drawings.Sheet> thumbnails = drawings.firstSheets(newest.values().stream().map(VersionRow::sha256).toList());
+    List<Waiting> result = new ArrayList<>();
+    for (Round round : visible.rounds(viewer)) {
+      Optional<VersionRow> version = newest.values().stream().filter(one -> one.id().equals(round.version())).findFirst();
+      if (version.isPresent() && round.open() && asked(viewer, round) && round.saidBy(viewer.contact()).isEmpty()) {
+        result.add(waiting(viewer, version.get(), round, Optional.ofNullable(thumbnails.get(version.get().sha256()))));
+      }
+    }
+    result.sort(Comparator.comparing((Waiting one) -> one.round().dueAt()).thenComparing(Waiting::name));
+    return result;
+  }
+
+  private static boolean asked(Viewer viewer, Round round) {
+    return round.signatories().stream().anyMatch(one -> one.contact().equals(viewer.contact()));
+  }
+
+  private Waiting waiting(Viewer viewer, VersionRow version, Round round, Optional<Drawings.Sheet> thumbnail) {
+    List<MarkupRow> marks = markups.of(viewer, version.deliverable());
+    int changes = LightTable.unsettledChanges(marks);
+    Optional<String> next = round.panel().nextInOrder(round.decisions()).filter(contact -> !contact.equals(viewer.contact()))
+        .flatMap(contact -> round.signatories().stream().filter(one -> one.contact().equals(contact)).map(Round.Signatory::name).findFirst());
+    Optional<String> why = next.map(name -> "It is " + name + "’s turn first: you sign one after another.")
+        .or(() -> changes > 0 ? Optional.of((changes == 1 ? "A change is" : changes + " changes are") + " still asked for on it.") : Optional.empty())
+        .or(() -> clashes.of(version, viewer.pane(), marks).isEmpty() ? Optional.empty() : Optional.of("Two people want different things on it; that is settled first."));
+    Optional<String> extra = Optional.of(deliverables.find(version.deliverable()).orElseThrow()).flatMap(deliverable -> {
+      List<Integer> rounds = weigh.toAccept(deliverable, round, Decision.SIGN_OFF);
+      return rounds.isEmpty() ? Optional.empty() : Optional.of(deliverable.allowance().inWords(rounds));
+    });
+    return new Waiting(name(viewer, version.id()), version, round, thumbnail, marks.stream().filter(mark -> mark.intent().asks() && mark.told().unsettled() && mark.progress() != MarkupProgress.WITHDRAWN).count(), why, extra);
+  }
+
+  /** What a version is of, as the viewer knows it; "something" if they do not see it. */
+  public String name(Viewer viewer, VersionId version) {
+    return visible.version(viewer, version).flatMap(found -> visible.find(viewer, found.deliverable()).map(row -> row.name() + ", " + found.called())).orElse("Something that is not there any more");
+  }
+
+  /** Signs several. @throws Refused if nothing was chosen or no name was typed */
+  public DecideOnVersion.Many sign(Viewer viewer, List<DecideOnVersion.Pick> picks, String typedName) {
+    Input input = new Input();
+    input.require(!picks.isEmpty(), "Choose what you sign first.");
+    input.require(!typedName.isBlank(), "Type your name, " + viewer.name() + ", to sign.");
+    input.require(typedName.length() <= 120, "Your name may have 120 characters.");
+    input.allGood();
+    return decide.byMany(viewer, picks);
+  }
+}

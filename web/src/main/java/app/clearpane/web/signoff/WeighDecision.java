@@ -1,0 +1,97 @@
+package app.clearpane.web.signoff;
+
+import app.clearpane.core.deliverable.VersionId;
+import app.clearpane.core.files.Sha256;
+import app.clearpane.core.markup.Intent;
+import app.clearpane.core.markup.MarkupProgress;
+import app.clearpane.core.signoff.Attempt;
+import app.clearpane.core.signoff.Decision;
+import app.clearpane.core.signoff.RoundState;
+import app.clearpane.store.deliverable.Deliverable;
+import app.clearpane.store.deliverable.Deliverables;
+import app.clearpane.store.deliverable.ExtraRounds;
+import app.clearpane.store.deliverable.Round;
+import app.clearpane.store.deliverable.VersionRow;
+import app.clearpane.store.deliverable.clientside.VisibleDeliverables;
+import app.clearpane.store.exposure.clientside.Viewer;
+import app.clearpane.store.markup.MarkupRow;
+import app.clearpane.store.markup.Markups;
+import app.clearpane.web.layout.Input;
+import app.clearpane.web.layout.NotThere;
+import app.clearpane.web.layout.Refused;
+import app.clearpane.web.markup.Clashes;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Component;
+
+/** Weighs a decision before it is taken: whether it may stand (R2), and whether it costs a round beyond those included (R1). Writes nothing. */
+@Component
+class WeighDecision {
+  private static final int LONGEST_SENTENCE = 2_000;
+  private final VisibleDeliverables visible;
+  private final Deliverables deliverables;
+  private final ExtraRounds extraRounds;
+  private final Markups markups;
+  private final Clashes clashes;
+
+  WeighDecision(VisibleDeliverables visible, Deliverables deliverables, ExtraRounds extraRounds, Markups markups, Clashes clashes) {
+    this.visible = visible;
+    this.deliverables = deliverables;
+    this.extraRounds = extraRounds;
+    this.markups = markups;
+    this.clashes = clashes;
+  }
+
+  /**
+   * A decision that may stand.
+   *
+   * @param sentence their words, tidied
+   * @param marks those on the deciding pane that clients see
+   * @param accepts rounds that are accepted with it
+   */
+  record Ready(Deliverable deliverable, VersionRow version, Round round, DecisionForm form, String sentence, List<MarkupRow> marks, RoundState.Answer.Taken taken, List<Integer> accepts) {}
+
+  /** Weighs it; the deliverable stays locked until the caller's transaction ends, which goes on if this refuses. @throws Refused with what stands in the way */
+  public Ready of(Viewer viewer, VersionId id, DecisionForm form) {
+    VersionRow version = NotThere.unless(visible.version(viewer, id));
+    Deliverable deliverable = deliverables.find(version.deliverable()).orElseThrow();
+    deliverables.lock(deliverable.id());
+    Round round = NotThere.unless(deliverables.round(id));
+    String sentence = checked(form, viewer);
+    List<MarkupRow> marks = markups.of(deliverable.id()).stream().filter(m -> m.pane().equals(deliverable.pane()) && !m.teamOnly()).toList();
+    RoundState.Answer answer = state(viewer, version, round, marks).answer(new Attempt(viewer.contact(), form.decision(), form.sha256(), sentence));
+    if (answer instanceof RoundState.Answer.Refused refused) {
+      throw Refusals.of(refused.why(), deliverable.name(), round);
+    }
+    List<Integer> extra = toAccept(deliverable, round, form.decision());
+    if (!extra.isEmpty() && !form.accepts()) {
+      throw Refused.because(deliverable.allowance().inWords(extra) + " Tick that you accept it, or ask the studio first. What you typed is still here.");
+    }
+    return new Ready(deliverable, version, round, form, sentence, marks, (RoundState.Answer.Taken) answer, extra);
+  }
+
+  private static String checked(DecisionForm form, Viewer viewer) {
+    Input input = new Input();
+    String sentence = input.text("Your words", form.sentence(), LONGEST_SENTENCE);
+    input.require(!form.decision().signs() || !form.typedName().isBlank(), "Type your name, " + viewer.name() + ", to sign.");
+    input.require(form.typedName().length() <= 120, "Your name may have 120 characters.");
+    input.allGood();
+    return sentence;
+  }
+
+  private RoundState state(Viewer viewer, VersionRow version, Round round, List<MarkupRow> marks) {
+    List<MarkupRow> changes = marks.stream().filter(m -> m.intent() == Intent.CHANGE).toList();
+    VersionRow current = deliverables.versions(version.deliverable()).stream().filter(v -> !v.draft()).reduce((earlier, later) -> later.number() > earlier.number() ? later : earlier).orElseThrow();
+    return new RoundState(current.id().equals(version.id()) ? version.sha256() : Sha256.ofText("replaced:" + current.sha256()), !round.open(), round.panel(), round.decisions(),
+        (int) changes.stream().filter(m -> m.told().unsettled()).count(),
+        (int) changes.stream().filter(m -> viewer.contact().equals(m.author().contact()) && m.progress() != MarkupProgress.WITHDRAWN).count(),
+        clashes.of(version, viewer.pane(), marks).size());
+  }
+
+  /** Rounds beyond those included that nobody accepted yet: the one under way, and the one that sending back would begin. */
+  List<Integer> toAccept(Deliverable deliverable, Round round, Decision decision) {
+    Set<Integer> accepted = extraRounds.of(List.of(deliverable.id())).stream().map(ExtraRounds.Accepted::round).collect(Collectors.toSet());
+    return deliverable.allowance().toAccept(round.number() + (decision == Decision.SEND_BACK ? 1 : 0), accepted);
+  }
+}
