@@ -86,13 +86,14 @@ public final class Deliverables {
 
   private List<Deliverable> fetch(Condition condition) {
     Field<List<ContactId>> signers = multiset(select(DELIVERABLE_SIGNATORY.CONTACT_ID).from(DELIVERABLE_SIGNATORY).where(DELIVERABLE_SIGNATORY.DELIVERABLE_ID.eq(DELIVERABLE.ITEM_ID))
-        .orderBy(DELIVERABLE_SIGNATORY.POSITION)).convertFrom(rows -> rows.map(Record1::value1));
-    return db.select(DELIVERABLE.fields()).select(ITEM.PROJECT_ID, PANE.NAME, ITEM.NAME, ITEM.CREATED_AT, signers)
+        .orderBy(DELIVERABLE_SIGNATORY.POSITION)).as("signers").convertFrom(rows -> rows.map(Record1::value1));
+    Field<List<ExtraRounds.Accepted>> extra = ExtraRounds.of(DELIVERABLE.ITEM_ID);
+    return db.select(DELIVERABLE.fields()).select(ITEM.PROJECT_ID, PANE.NAME, ITEM.NAME, ITEM.CREATED_AT, signers, extra)
         .from(DELIVERABLE).join(ITEM).on(ITEM.ID.eq(DELIVERABLE.ITEM_ID)).join(PANE).on(PANE.ID.eq(DELIVERABLE.PANE_ID))
         .where(condition.and(ITEM.DELETED_AT.isNull())).orderBy(DELIVERABLE.POSITION, ITEM.CREATED_AT, ITEM.ID)
         .fetch(row -> new Deliverable(row.get(DELIVERABLE.ITEM_ID), row.get(ITEM.PROJECT_ID), row.get(DELIVERABLE.PANE_ID), row.get(PANE.NAME), row.get(ITEM.NAME), row.get(DELIVERABLE.ABOUT),
             Deliverable.rule(row.get(DELIVERABLE.RULE), row.get(DELIVERABLE.RULE_LEAST)), row.get(signers), row.get(DELIVERABLE.REVIEW_DAYS),
-            new Allowance(row.get(DELIVERABLE.ROUNDS_INCLUDED), row.get(DELIVERABLE.EXTRA_FEE)), row.get(ITEM.CREATED_AT), row.get(DELIVERABLE.REVISION)));
+            new Allowance(row.get(DELIVERABLE.ROUNDS_INCLUDED), row.get(DELIVERABLE.EXTRA_FEE)), row.get(extra), row.get(ITEM.CREATED_AT), row.get(DELIVERABLE.REVISION)));
   }
 
   /** Adds a draft. */

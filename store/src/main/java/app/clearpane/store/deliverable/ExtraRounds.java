@@ -1,14 +1,16 @@
 package app.clearpane.store.deliverable;
 
 import static app.clearpane.store.schema.Tables.EXTRA_ROUND;
+import static org.jooq.impl.DSL.multiset;
+import static org.jooq.impl.DSL.select;
 
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.exposure.ItemId;
 import java.math.BigDecimal;
 import java.time.Instant;
-import java.util.Collection;
 import java.util.List;
 import org.jooq.DSLContext;
+import org.jooq.Field;
 import org.jooq.Records;
 
 /** Rounds beyond those included, as they were accepted. */
@@ -33,9 +35,9 @@ public final class ExtraRounds {
     db.deleteFrom(EXTRA_ROUND).where(EXTRA_ROUND.DELIVERABLE_ID.eq(deliverable), EXTRA_ROUND.CONTACT_ID.eq(contact), EXTRA_ROUND.ACCEPTED_AT.eq(at)).execute();
   }
 
-  /** Those of some deliverables, by round. */
-  public List<Accepted> of(Collection<ItemId> deliverables) {
-    return db.select(EXTRA_ROUND.DELIVERABLE_ID, EXTRA_ROUND.ROUND_NUMBER, EXTRA_ROUND.FEE, EXTRA_ROUND.CONTACT_ID, EXTRA_ROUND.ACCEPTED_BY, EXTRA_ROUND.ACCEPTED_AT).from(EXTRA_ROUND)
-        .where(EXTRA_ROUND.DELIVERABLE_ID.in(deliverables)).orderBy(EXTRA_ROUND.DELIVERABLE_ID, EXTRA_ROUND.ROUND_NUMBER).fetch(Records.mapping(Accepted::new));
+  /** Those of the deliverable in a column, by round. */
+  static Field<List<Accepted>> of(Field<ItemId> deliverable) {
+    return multiset(select(EXTRA_ROUND.DELIVERABLE_ID, EXTRA_ROUND.ROUND_NUMBER, EXTRA_ROUND.FEE, EXTRA_ROUND.CONTACT_ID, EXTRA_ROUND.ACCEPTED_BY, EXTRA_ROUND.ACCEPTED_AT).from(EXTRA_ROUND)
+        .where(EXTRA_ROUND.DELIVERABLE_ID.eq(deliverable)).orderBy(EXTRA_ROUND.ROUND_NUMBER)).as("extra").convertFrom(rows -> rows.map(Records.mapping(Accepted::new)));
   }
 }

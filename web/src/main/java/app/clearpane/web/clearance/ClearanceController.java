@@ -59,7 +59,7 @@ class ClearanceController {
     model.addAttribute("state", state);
     model.addAttribute("sheet", sheet);
     model.addAttribute("clearance", sheet.clearance());
-    model.addAttribute("released", releases.of(deliverable));
+    model.addAttribute("released", state.releases());
     model.addAttribute("recipients", releases.recipients(deliverable));
     return "clearance/sheet";
   }

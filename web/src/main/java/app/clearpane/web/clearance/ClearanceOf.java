@@ -17,7 +17,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
-import java.util.stream.IntStream;
 import org.springframework.stereotype.Component;
 
 /** May this be released? Reads the facts and lets the core weigh them; the stored bytes are hashed anew each time. */
@@ -26,13 +25,11 @@ class ClearanceOf {
   private final Vault vault;
   private final Clashes clashes;
   private final Checklists checklists;
-  private final ExtraRounds extraRounds;
 
-  ClearanceOf(Vault vault, Clashes clashes, Checklists checklists, ExtraRounds extraRounds) {
+  ClearanceOf(Vault vault, Clashes clashes, Checklists checklists) {
     this.clashes = clashes;
     this.vault = vault;
     this.checklists = checklists;
-    this.extraRounds = extraRounds;
   }
 
   /**
@@ -40,10 +37,14 @@ class ClearanceOf {
    *
    * @param lines of its checklist, with their ticks for the current version
    * @param waivers for the current version
-   * @param extra rounds beyond those included that were accepted
    * @param notAgreed rounds beyond those included that cost extra and were not accepted
    */
-  public record Sheet(DeliverableState state, Clearance clearance, List<Checklists.Line> lines, List<Checklists.Waiver> waivers, List<ExtraRounds.Accepted> extra, List<Integer> notAgreed) {
+  public record Sheet(DeliverableState state, Clearance clearance, List<Checklists.Line> lines, List<Checklists.Waiver> waivers, List<Integer> notAgreed) {
+    /** Rounds beyond those included that were accepted. */
+    public List<ExtraRounds.Accepted> extra() {
+      return state.deliverable().extra();
+    }
+
     /** The reason a condition was waived for; empty unless it was. */
     public Optional<Checklists.Waiver> waiver(Condition condition) {
       return waivers.stream().filter(waiver -> waiver.condition() == condition).findFirst();
@@ -70,20 +71,16 @@ class ClearanceOf {
     List<VersionId> versions = states.stream().flatMap(state -> state.current().stream()).map(VersionRow::id).toList();
     List<Checklists.Line> lines = checklists.of(deliverables, versions);
     List<Checklists.Waiver> waivers = checklists.waivers(versions);
-    List<ExtraRounds.Accepted> accepted = extraRounds.of(deliverables);
     return states.stream().map(state -> sheet(state, lines.stream().filter(line -> line.deliverable().equals(state.deliverable().id())).toList(),
-        waivers.stream().filter(waiver -> state.current().filter(version -> version.id().equals(waiver.version())).isPresent()).toList(),
-        accepted.stream().filter(extra -> extra.deliverable().equals(state.deliverable().id())).toList())).toList();
+        waivers.stream().filter(waiver -> state.current().filter(version -> version.id().equals(waiver.version())).isPresent()).toList())).toList();
   }
 
-  private Sheet sheet(DeliverableState state, List<Checklists.Line> lines, List<Checklists.Waiver> waivers, List<ExtraRounds.Accepted> accepted) {
-    Set<Integer> agreed = accepted.stream().map(ExtraRounds.Accepted::round).collect(Collectors.toSet());
-    int used = state.round().map(Round::number).orElse(0);
-    List<Integer> notAgreed = IntStream.rangeClosed(1, used).filter(number -> state.deliverable().allowance().costs(number) && !agreed.contains(number)).boxed().toList();
+  private Sheet sheet(DeliverableState state, List<Checklists.Line> lines, List<Checklists.Waiver> waivers) {
+    List<Integer> notAgreed = state.deliverable().toAccept(state.round().map(Round::number).orElse(0));
     Clearance clearance = Clearance.of(new Clearance.Facts(state.round().filter(r -> !r.open()).map(Round::soFar), state.asking(),
         state.current().map(version -> clashes.of(version, state.deliverable().pane(), state.marks()).size()).orElse(0), notAgreed.size(),
         (int) lines.stream().filter(line -> !line.ticked()).count(), state.current().filter(this::intact).isPresent(), waivers.stream().map(Checklists.Waiver::condition).collect(Collectors.toSet())));
-    return new Sheet(state, clearance, lines, waivers, accepted, notAgreed);
+    return new Sheet(state, clearance, lines, waivers, notAgreed);
   }
 
   private boolean intact(VersionRow version) {

@@ -10,6 +10,8 @@ import app.clearpane.store.deliverable.Deliverables;
 import app.clearpane.store.deliverable.Drawings;
 import app.clearpane.store.deliverable.SigningDefaults;
 import app.clearpane.store.deliverable.VersionRow;
+import app.clearpane.store.exposure.SeatRow;
+import app.clearpane.store.exposure.Seats;
 import app.clearpane.web.exposure.Windows;
 import app.clearpane.web.layout.ForManagers;
 import app.clearpane.web.layout.Input;
@@ -18,6 +20,7 @@ import app.clearpane.web.layout.TeamController;
 import app.clearpane.web.project.ProjectFrame;
 import app.clearpane.web.security.Person;
 import java.io.IOException;
+import java.util.List;
 import java.util.Optional;
 import org.springframework.core.io.Resource;
 import org.springframework.http.ResponseEntity;
@@ -39,6 +42,7 @@ class DeliverableController {
   private final Deliverables deliverables;
   private final Drawings drawings;
   private final SigningDefaults defaults;
+  private final Seats seats;
   private final Windows windows;
   private final Readers readers;
   private final AddDeliverable addDeliverable;
@@ -47,13 +51,14 @@ class DeliverableController {
   private final WatchDrawing watchDrawing;
   private final SheetBytes bytes;
 
-  DeliverableController(ProjectFrame frame, States states, Deliverables deliverables, Drawings drawings, SigningDefaults defaults, Windows windows, Readers readers,
+  DeliverableController(ProjectFrame frame, States states, Deliverables deliverables, Drawings drawings, SigningDefaults defaults, Seats seats, Windows windows, Readers readers,
       AddDeliverable addDeliverable, StoreVersion storeVersion, SendVersion sendVersion, WatchDrawing watchDrawing, SheetBytes bytes) {
     this.frame = frame;
     this.states = states;
     this.deliverables = deliverables;
     this.drawings = drawings;
     this.defaults = defaults;
+    this.seats = seats;
     this.windows = windows;
     this.readers = readers;
     this.addDeliverable = addDeliverable;
@@ -97,10 +102,11 @@ class DeliverableController {
     DeliverableState state = states.inBrief(deliverable);
     frame.above(model, state.deliverable().project(), "Deliverables");
     model.addAttribute("state", state);
-    model.addAttribute("signing", readers.signing(state.deliverable()));
+    List<SeatRow> seated = seats.of(state.deliverable().pane());
+    model.addAttribute("signing", Readers.signing(state.deliverable(), seated));
     state.draft().ifPresent(draft -> {
-      model.addAttribute("audience", readers.of(state.deliverable(), state.rounds()));
-      model.addAttribute("costs", sendVersion.costs(state.deliverable()).orElse(null));
+      model.addAttribute("audience", readers.of(state.deliverable(), state.rounds(), seated));
+      model.addAttribute("costs", sendVersion.costs(state).orElse(null));
     });
     state.newest().ifPresent(version -> {
       model.addAttribute("drawing", drawings.find(version.sha256()).orElseThrow());

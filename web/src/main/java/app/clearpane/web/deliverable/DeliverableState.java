@@ -25,11 +25,12 @@ import java.util.Optional;
  * @param daysHeld for how many working days
  * @param asking Change marks that ask for something still: open, taken on or fixed
  * @param marks all marks on all versions
- * @param release of the current version
+ * @param release of the current version, if it stands
+ * @param releases all of them, newest first
  * @param thumbnail the first sheet of the newest version, once drawn
  */
 public record DeliverableState(Deliverable deliverable, List<VersionRow> versions, List<Round> rounds, Optional<VersionRow> current, Optional<VersionRow> draft,
-    Optional<Round> round, Turn turn, Instant heldSince, double daysHeld, int asking, List<MarkupRow> marks, Optional<Releases.Release> release,
+    Optional<Round> round, Turn turn, Instant heldSince, double daysHeld, int asking, List<MarkupRow> marks, Optional<Releases.Release> release, List<Releases.Release> releases,
     Optional<Drawings.Sheet> thumbnail, Instant asOf) {
 
   /** Where it is in its life, for words and colours. */

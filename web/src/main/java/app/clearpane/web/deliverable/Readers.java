@@ -71,8 +71,7 @@ public class Readers {
   public record Choice(SeatRow seat, boolean signs) {}
 
   /** Who signs a deliverable. */
-  public Signing signing(Deliverable deliverable) {
-    List<SeatRow> seated = seats.of(deliverable.pane());
+  static Signing signing(Deliverable deliverable, List<SeatRow> seated) {
     List<SeatRow> signers = signers(deliverable, seated);
     List<Choice> choices = new ArrayList<>(signers.stream().map(seat -> new Choice(seat, true)).toList());
     seated.stream().filter(seat -> seat.role().maySign() && seat.state() != SeatState.ENDED && !signers.contains(seat)).forEach(seat -> choices.add(new Choice(seat, false)));
@@ -82,10 +81,14 @@ public class Readers {
 
   /** The audience of a deliverable's deciding pane. @param rounds all it went through, whose signatories see it by name */
   public Audience of(Deliverable deliverable, List<Round> rounds) {
+    return of(deliverable, rounds, seats.of(deliverable.pane()));
+  }
+
+  /** The same, with the seats of its pane. */
+  Audience of(Deliverable deliverable, List<Round> rounds, List<SeatRow> seated) {
     Panes.All all = panes.all(deliverable.project());
     Panes.Row row = all.rows().stream().filter(one -> one.id().equals(deliverable.pane())).findFirst().orElseThrow();
     Pane pane = all.panes().stream().filter(one -> one.id().equals(row.id())).findFirst().orElseThrow();
-    List<SeatRow> seated = seats.of(row.id());
     List<SeatRow> signatories = signers(deliverable, seated);
     Set<ContactId> byName = Stream.concat(signatories.stream().map(SeatRow::contact), rounds.stream().flatMap(round -> round.signatories().stream()).map(Round.Signatory::contact)).collect(Collectors.toSet());
     Item addressed = new Item(deliverable.id(), ContentKind.DELIVERABLES, deliverable.name(), List.of(), Item.State.THERE, byName);

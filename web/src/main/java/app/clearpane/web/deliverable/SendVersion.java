@@ -11,7 +11,6 @@ import app.clearpane.core.signoff.RoundState;
 import app.clearpane.store.agency.People;
 import app.clearpane.store.deliverable.Deliverable;
 import app.clearpane.store.deliverable.Deliverables;
-import app.clearpane.store.deliverable.ExtraRounds;
 import app.clearpane.store.deliverable.Round;
 import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.store.exposure.SeatRow;
@@ -34,9 +33,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
-import java.util.Set;
 import java.util.UUID;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -45,7 +42,6 @@ import org.springframework.transaction.annotation.Transactional;
 @Component
 public class SendVersion {
   private final Deliverables deliverables;
-  private final ExtraRounds extraRounds;
   private final Markups markups;
   private final Seats seats;
   private final People people;
@@ -58,10 +54,9 @@ public class SendVersion {
   private final Words words;
   private final Clock clock;
 
-  SendVersion(Deliverables deliverables, ExtraRounds extraRounds, Markups markups, Seats seats, People people, Readers readers, WriteMail mail, LinkKeys keys, ReviewsFollow reviewsFollow, Tell tell, TheAgency agency,
+  SendVersion(Deliverables deliverables, Markups markups, Seats seats, People people, Readers readers, WriteMail mail, LinkKeys keys, ReviewsFollow reviewsFollow, Tell tell, TheAgency agency,
       Words words, Clock clock) {
     this.deliverables = deliverables;
-    this.extraRounds = extraRounds;
     this.markups = markups;
     this.seats = seats;
     this.people = people;
@@ -90,7 +85,7 @@ public class SendVersion {
     List<VersionRow> sent = deliverables.versions(deliverable.id()).stream().filter(v -> !v.draft()).toList();
     closeWhatItReplaces(deliverable, sent.size() + 1, by, now);
     deliverables.numberAndSend(draft, sent.size() + 1, now);
-    Round round = new Round(new RoundId(UUID.randomUUID()), id, roundNumber(deliverable, sent), now, agency.calendar().due(now, deliverable.reviewDays()),
+    Round round = new Round(new RoundId(UUID.randomUUID()), id, roundNumber(sent, deliverables.rounds(deliverable.id()), markups.withoutThreads(deliverable.id())), now, agency.calendar().due(now, deliverable.reviewDays()),
         deliverable.rule(), null, null, null, null,
         audience.signatories().stream().map(seat -> new Round.Signatory(seat.contact(), seat.name(), seat.leadVoice())).toList(), List.of());
     deliverables.open(round);
@@ -102,17 +97,16 @@ public class SendVersion {
     return round;
   }
 
-  /** What sending the next version costs beyond the rounds included, as a sentence; empty if nothing. */
-  public Optional<String> costs(Deliverable deliverable) {
-    List<VersionRow> sent = deliverables.versions(deliverable.id()).stream().filter(v -> !v.draft()).toList();
-    int next = roundNumber(deliverable, sent);
-    Set<Integer> accepted = extraRounds.of(List.of(deliverable.id())).stream().map(ExtraRounds.Accepted::round).collect(Collectors.toSet());
-    List<Integer> open = deliverable.allowance().toAccept(next, accepted);
+  /** What sending the next version costs beyond the rounds included, as a sentence; empty if it is within them. @param state with its marks or without: they are read here */
+  public Optional<String> costs(DeliverableState state) {
+    Deliverable deliverable = state.deliverable();
+    int next = roundNumber(state.versions().stream().filter(v -> !v.draft()).toList(), state.rounds(), markups.withoutThreads(deliverable.id()));
     if (next <= deliverable.allowance().rounds()) {
       return Optional.empty();
     }
-    String round = "This is round " + next + " of " + deliverable.allowance().rounds() + (deliverable.allowance().costs(next) ? ": " + deliverable.allowance().fee().toPlainString() + " more." : ".");
-    return Optional.of(round + (!deliverable.allowance().costs(next) ? "" : open.isEmpty() ? " It was accepted." : " It is accepted with the next decision; until then nothing is released."));
+    boolean costs = deliverable.allowance().costs(next);
+    return Optional.of("This is round " + next + " of " + deliverable.allowance().rounds() + (costs ? ": " + deliverable.allowance().fee().toPlainString() + " more." : ".")
+        + (!costs ? "" : deliverable.toAccept(next).isEmpty() ? " It was accepted." : " It is accepted with the next decision; until then nothing is released."));
   }
 
   private void refuseUnlessNewest(VersionRow draft) {
@@ -135,17 +129,16 @@ public class SendVersion {
     });
   }
 
-  private int roundNumber(Deliverable deliverable, List<VersionRow> sent) {
-    List<MarkupRow> marks = markups.of(deliverable.id());
-    List<Boolean> asked = new ArrayList<>(sent.stream().map(version -> askedForMore(version, marks)).toList());
+  private static int roundNumber(List<VersionRow> sent, List<Round> rounds, List<MarkupRow> marks) {
+    List<Boolean> asked = new ArrayList<>(sent.stream().map(version -> askedForMore(version, rounds, marks)).toList());
     asked.add(false);
     return RoundCount.used(asked);
   }
 
-  private boolean askedForMore(VersionRow version, List<MarkupRow> marks) {
+  private static boolean askedForMore(VersionRow version, List<Round> rounds, List<MarkupRow> marks) {
     boolean change = marks.stream().anyMatch(m -> m.version().equals(version.id()) && m.intent() == Intent.CHANGE && m.author().contact() != null
         && m.progress() != MarkupProgress.WITHDRAWN);
-    return change || deliverables.round(version.id()).filter(r -> r.decisions().containsValue(Decision.SEND_BACK)).isPresent();
+    return change || rounds.stream().anyMatch(r -> r.version().equals(version.id()) && r.decisions().containsValue(Decision.SEND_BACK));
   }
 
   private void mail(SeatRow seat, Deliverable deliverable, int number, VersionRow version, Round round, Instant now) {

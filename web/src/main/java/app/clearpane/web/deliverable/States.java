@@ -112,7 +112,7 @@ public class States {
     Instant now = clock.instant();
     return new DeliverableState(deliverable, versions, rounds, current, draft, round, ledger.holder(), ledger.heldSince(),
         agency.calendar().workingDaysHeld(ledger.heldSince(), now), asking(marks, deliverable), marks,
-        released.stream().filter(r -> r.stands() && current.isPresent() && r.version().equals(current.get().id())).findFirst(),
+        released.stream().filter(r -> r.stands() && current.isPresent() && r.version().equals(current.get().id())).findFirst(), released,
         Optional.ofNullable(versions.isEmpty() ? null : thumbnails.get(versions.get(versions.size() - 1).sha256())), now);
   }
 

@@ -3,11 +3,9 @@ package app.clearpane.web.markup;
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.markup.MarkupId;
 import app.clearpane.core.markup.MarkupProgress;
-import app.clearpane.core.deliverable.Allowance;
 import app.clearpane.store.deliverable.Deliverable;
 import app.clearpane.store.deliverable.Deliverables;
 import app.clearpane.store.deliverable.Drawings;
-import app.clearpane.store.deliverable.ExtraRounds;
 import app.clearpane.store.deliverable.Round;
 import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.store.deliverable.clientside.VisibleDeliverables;
@@ -25,8 +23,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
@@ -38,7 +34,6 @@ public class ClientTable {
   private final VisibleDeliverables deliverables;
   private final VisibleMarkups markups;
   private final Deliverables terms;
-  private final ExtraRounds extraRounds;
   private final Clock clock;
   private final Viewers viewers;
   private final Drawings drawings;
@@ -51,7 +46,7 @@ public class ClientTable {
   private final Writings writings;
   private final LayChanges layChanges;
 
-  ClientTable(VisibleDeliverables deliverables, VisibleMarkups markups, Deliverables terms, ExtraRounds extraRounds, Clock clock, Viewers viewers, Drawings drawings, PlaceMark placeMark, AnswerMark answerMark, RuleClash ruleClash, LiveMarks liveMarks,
+  ClientTable(VisibleDeliverables deliverables, VisibleMarkups markups, Deliverables terms, Clock clock, Viewers viewers, Drawings drawings, PlaceMark placeMark, AnswerMark answerMark, RuleClash ruleClash, LiveMarks liveMarks,
       Clashes clashes, Compared compared, Writings writings, LayChanges layChanges, Looks looks) {
     this.layChanges = layChanges;
     this.ruleClash = ruleClash;
@@ -63,7 +58,6 @@ public class ClientTable {
     this.deliverables = deliverables;
     this.markups = markups;
     this.terms = terms;
-    this.extraRounds = extraRounds;
     this.clock = clock;
     this.viewers = viewers;
     this.drawings = drawings;
@@ -80,7 +74,7 @@ public class ClientTable {
    * @param clashes how many nobody ruled on yet: while there are any, nobody can sign
    * @param fixed marks that their sign-off would confirm, by label
    * @param current whether this version is the newest they see
-   * @param whoSigns as a sentence without its end; empty if no round is open
+   * @param whoSigns as a sentence without its end; empty unless their own pane decides
    * @param next who signs before them, in order; empty if nobody does
    * @param signingCosts what a round beyond those included costs, if it was not accepted yet
    * @param sendingBackCosts the same for the round that sending back begins
@@ -130,16 +124,16 @@ public class ClientTable {
     boolean completes = asked && round.orElseThrow().panel().completedBy(viewer.contact(), round.orElseThrow().decisions());
     List<String> fixed = marks.stream().filter(m -> m.told() == MarkupProgress.FIXED && (completes || viewer.contact().equals(m.author().contact()))).map(m -> m.label().toString()).toList();
     boolean current = versions.get(versions.size() - 1).id().equals(version.id());
-    Set<Integer> accepted = round.isEmpty() ? Set.of() : extraRounds.of(List.of(version.deliverable())).stream().map(ExtraRounds.Accepted::round).collect(Collectors.toSet());
-    Optional<Allowance> allowance = asked ? terms.find(version.deliverable()).map(Deliverable::allowance) : Optional.empty();
-    return new Bar(round, asked, round.flatMap(r -> r.saidBy(viewer.contact())), LightTable.unsettledChanges(marks), clashes, fixed, current, viewer.leadVoice(), round.map(Round::whoSigns).orElse(""),
+    Optional<Deliverable> own = round.isEmpty() ? Optional.empty() : terms.find(version.deliverable()).filter(deliverable -> deliverable.pane().equals(viewer.pane()));
+    int number = round.map(Round::number).orElse(0);
+    return new Bar(round, asked, round.flatMap(r -> r.saidBy(viewer.contact())), LightTable.unsettledChanges(marks), clashes, fixed, current, viewer.leadVoice(), own.isEmpty() ? "" : round.map(Round::whoSigns).orElse(""),
         round.flatMap(r -> r.panel().nextInOrder(r.decisions()).filter(contact -> asked && !r.panel().isPlaceOf(viewer.contact(), r.decisions())).flatMap(contact -> r.signatories().stream().filter(s -> s.contact().equals(contact)).map(Round.Signatory::name).findFirst())),
-        costs(allowance, round.map(Round::number).orElse(0), accepted), costs(allowance, round.map(Round::number).orElse(0) + 1, accepted),
+        costs(own.filter(deliverable -> asked), number), costs(own.filter(deliverable -> asked), number + 1),
         viewer.looking() ? Optional.empty() : round.flatMap(r -> r.mayTakeBackUntil(viewer.contact(), clock.instant())));
   }
 
-  private static Optional<String> costs(Optional<Allowance> allowance, int upTo, Set<Integer> accepted) {
-    return allowance.flatMap(terms -> Optional.of(terms.toAccept(upTo, accepted)).filter(extra -> !extra.isEmpty()).map(terms::inWords));
+  private static Optional<String> costs(Optional<Deliverable> deliverable, int upTo) {
+    return deliverable.flatMap(terms -> Optional.of(terms.toAccept(upTo)).filter(extra -> !extra.isEmpty()).map(terms.allowance()::inWords));
   }
 
   /** What changed since an earlier version. @throws NotThere if they do not see both */

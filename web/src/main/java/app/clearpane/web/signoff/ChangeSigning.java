@@ -135,7 +135,7 @@ public class ChangeSigning {
     SigningTerms terms = form.terms();
     List<SeatRow> may = seats.of(deliverable.pane()).stream().filter(seat -> seat.role().maySign()).toList();
     Deliverable wanted = new Deliverable(id, deliverable.project(), deliverable.pane(), deliverable.paneName(), deliverable.name(), deliverable.about(), terms.rule(), form.signers(may), terms.reviewDays(),
-        terms.allowance(), deliverable.createdAt(), form.revision());
+        terms.allowance(), deliverable.extra(), deliverable.createdAt(), form.revision());
     List<SeatRow> signers = Readers.signers(wanted, may);
     Signatories panel = Readers.panel(terms.rule(), signers);
     if (!signers.isEmpty() && !panel.canBeMet()) {

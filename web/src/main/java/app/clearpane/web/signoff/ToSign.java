@@ -33,17 +33,15 @@ public class ToSign {
   private final Clashes clashes;
   private final Viewers viewers;
   private final Drawings drawings;
-  private final WeighDecision weigh;
   private final DecideOnVersion decide;
 
-  ToSign(VisibleDeliverables visible, Deliverables deliverables, VisibleMarkups markups, Clashes clashes, Viewers viewers, Drawings drawings, WeighDecision weigh, DecideOnVersion decide) {
+  ToSign(VisibleDeliverables visible, Deliverables deliverables, VisibleMarkups markups, Clashes clashes, Viewers viewers, Drawings drawings, DecideOnVersion decide) {
     this.visible = visible;
     this.deliverables = deliverables;
     this.markups = markups;
     this.clashes = clashes;
     this.viewers = viewers;
     this.drawings = drawings;
-    this.weigh = weigh;
     this.decide = decide;
   }
 
@@ -92,7 +90,7 @@ public class ToSign {
         .or(() -> changes > 0 ? Optional.of((changes == 1 ? "A change is" : changes + " changes are") + " still asked for on it.") : Optional.empty())
         .or(() -> clashes.of(version, viewer.pane(), marks).isEmpty() ? Optional.empty() : Optional.of("Two people want different things on it; that is settled first."));
     Optional<String> extra = Optional.of(deliverables.find(version.deliverable()).orElseThrow()).flatMap(deliverable -> {
-      List<Integer> rounds = weigh.toAccept(deliverable, round, Decision.SIGN_OFF);
+      List<Integer> rounds = WeighDecision.toAccept(deliverable, round, Decision.SIGN_OFF);
       return rounds.isEmpty() ? Optional.empty() : Optional.of(deliverable.allowance().inWords(rounds));
     });
     return new Waiting(name(viewer, version.id()), version, round, thumbnail, marks.stream().filter(mark -> mark.intent().asks() && mark.told().unsettled() && mark.progress() != MarkupProgress.WITHDRAWN).count(), why, extra);

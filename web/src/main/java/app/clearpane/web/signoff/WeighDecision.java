@@ -9,7 +9,6 @@ import app.clearpane.core.signoff.Decision;
 import app.clearpane.core.signoff.RoundState;
 import app.clearpane.store.deliverable.Deliverable;
 import app.clearpane.store.deliverable.Deliverables;
-import app.clearpane.store.deliverable.ExtraRounds;
 import app.clearpane.store.deliverable.Round;
 import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.store.deliverable.clientside.VisibleDeliverables;
@@ -21,8 +20,6 @@ import app.clearpane.web.layout.NotThere;
 import app.clearpane.web.layout.Refused;
 import app.clearpane.web.markup.Clashes;
 import java.util.List;
-import java.util.Set;
-import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 
 /** Weighs a decision before it is taken: whether it may stand (R2), and whether it costs a round beyond those included (R1). Writes nothing. */
@@ -31,14 +28,12 @@ class WeighDecision {
   private static final int LONGEST_SENTENCE = 2_000;
   private final VisibleDeliverables visible;
   private final Deliverables deliverables;
-  private final ExtraRounds extraRounds;
   private final Markups markups;
   private final Clashes clashes;
 
-  WeighDecision(VisibleDeliverables visible, Deliverables deliverables, ExtraRounds extraRounds, Markups markups, Clashes clashes) {
+  WeighDecision(VisibleDeliverables visible, Deliverables deliverables, Markups markups, Clashes clashes) {
     this.visible = visible;
     this.deliverables = deliverables;
-    this.extraRounds = extraRounds;
     this.markups = markups;
     this.clashes = clashes;
   }
@@ -90,8 +85,7 @@ class WeighDecision {
   }
 
   /** Rounds beyond those included that nobody accepted yet: the one under way, and the one that sending back would begin. */
-  List<Integer> toAccept(Deliverable deliverable, Round round, Decision decision) {
-    Set<Integer> accepted = extraRounds.of(List.of(deliverable.id())).stream().map(ExtraRounds.Accepted::round).collect(Collectors.toSet());
-    return deliverable.allowance().toAccept(round.number() + (decision == Decision.SEND_BACK ? 1 : 0), accepted);
+  static List<Integer> toAccept(Deliverable deliverable, Round round, Decision decision) {
+    return deliverable.toAccept(round.number() + (decision == Decision.SEND_BACK ? 1 : 0));
   }
 }
