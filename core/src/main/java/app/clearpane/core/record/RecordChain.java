@@ -8,6 +8,14 @@ public final class RecordChain {
   private long expectedSequence;
   private String expectedPrevious = RecordEntry.NOTHING_BEFORE;
 
+  /** Checks a chain from a place in it on. @param sequence of the first entry to come @param previous the hash of the one before it; 64 zeros for the first of all */
+  public static RecordChain from(long sequence, String previous) {
+    RecordChain chain = new RecordChain();
+    chain.expectedSequence = sequence;
+    chain.expectedPrevious = previous;
+    return chain;
+  }
+
   /**
    * An entry as it is kept.
    *
@@ -44,7 +52,7 @@ public final class RecordChain {
     return Optional.empty();
   }
 
-  /** How many entries were found sound. */
+  /** The place of the entry that would come next: as many as were found sound, if it began with the first. */
   public long sound() {
     return expectedSequence;
   }

@@ -257,7 +257,12 @@ class WritingTest {
       List<String> later = new ArrayList<>();
       for (Passage passage : TextChanges.of(one, other).passages()) {
         if (passage instanceof Passage.Changed changed) {
-          earlier.add(changed.runs().stream().filter(run -> run.kind() != Run.Kind.ADDED).map(Run::text).collect(Collectors.joining()));
+          String was = changed.runs().stream().filter(run -> run.kind() != Run.Kind.ADDED).map(Run::text).collect(Collectors.joining());
+          if (changed.moved()) {
+            assertThat(was).isEqualTo(one.paragraphs().get(changed.before()).text());
+          } else {
+            earlier.add(was);
+          }
           later.add(changed.runs().stream().filter(run -> run.kind() != Run.Kind.GONE).map(Run::text).collect(Collectors.joining()));
         } else if (passage instanceof Passage.Same same) {
           earlier.add(one.paragraphs().get(same.before()).text());

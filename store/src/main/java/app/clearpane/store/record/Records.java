@@ -2,6 +2,9 @@ package app.clearpane.store.record;
 
 import static app.clearpane.store.schema.Tables.RECORD_CHAIN;
 import static app.clearpane.store.schema.Tables.RECORD_ENTRY;
+import static app.clearpane.store.schema.Tables.RECORD_FAULT;
+import static org.jooq.impl.DSL.noCondition;
+import static org.jooq.impl.DSL.or;
 
 import app.clearpane.core.record.RecordChain;
 import app.clearpane.core.record.RecordEntry;
@@ -11,9 +14,11 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Stream;
+import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.Record11;
 import org.jooq.SelectJoinStep;
+import org.jspecify.annotations.Nullable;
 
 /** The Record: one chain for each project and one for the agency, named by their ids. Appends only. */
 public final class Records {
@@ -67,6 +72,57 @@ public final class Records {
   /** The newest entries of a chain before a place in it, newest first. */
   public List<Line> before(UUID chain, long sequence, int limit) {
     return lines().where(RECORD_ENTRY.CHAIN_ID.eq(chain), RECORD_ENTRY.SEQUENCE.lt(sequence)).orderBy(RECORD_ENTRY.SEQUENCE.desc()).limit(limit).fetch(Records::line);
+  }
+
+  /**
+   * What of a story is wanted.
+   *
+   * @param words that its actor, subject or payload has; empty for all
+   * @param acts how its act begins, e.g. {@code signoff.}; none for all
+   * @param about the thing it is about; null for all
+   */
+  public record Wanted(String words, List<String> acts, @Nullable UUID about) {
+    /** Everything. */
+    public static final Wanted ALL = new Wanted("", List.of(), null);
+
+    public Wanted {
+      acts = List.copyOf(acts);
+    }
+
+    private Condition condition() {
+      Condition condition = about == null ? noCondition() : RECORD_ENTRY.ABOUT.eq(about);
+      if (!acts.isEmpty()) {
+        condition = condition.and(or(acts.stream().map(RECORD_ENTRY.ACT::startsWith).toList()));
+      }
+      return words.isBlank() ? condition : condition.and(RECORD_ENTRY.ACTOR.containsIgnoreCase(words).or(RECORD_ENTRY.SUBJECT.containsIgnoreCase(words)).or(RECORD_ENTRY.PAYLOAD.containsIgnoreCase(words)));
+    }
+  }
+
+  /** The newest entries of a chain before a place in it that are wanted, newest first. */
+  public List<Line> before(UUID chain, long sequence, int limit, Wanted wanted) {
+    return lines().where(RECORD_ENTRY.CHAIN_ID.eq(chain), RECORD_ENTRY.SEQUENCE.lt(sequence), wanted.condition()).orderBy(RECORD_ENTRY.SEQUENCE.desc()).limit(limit).fetch(Records::line);
+  }
+
+  /** A chain from a place in it on, oldest first. Close the stream. */
+  public Stream<Line> from(UUID chain, long sequence) {
+    return lines().where(RECORD_ENTRY.CHAIN_ID.eq(chain), RECORD_ENTRY.SEQUENCE.ge(sequence)).orderBy(RECORD_ENTRY.SEQUENCE).fetchSize(FETCH).stream().map(Records::line);
+  }
+
+  /** A fault that was found. */
+  public record Fault(UUID id, UUID chain, long sequence, String said, Instant found) {}
+
+  /** Keeps a fault, once for each entry. */
+  public void keep(Fault fault) {
+    if (!db.fetchExists(RECORD_FAULT, RECORD_FAULT.CHAIN_ID.eq(fault.chain()), RECORD_FAULT.SEQUENCE.eq(fault.sequence()), RECORD_FAULT.SETTLED_AT.isNull())) {
+      db.insertInto(RECORD_FAULT).set(RECORD_FAULT.ID, fault.id()).set(RECORD_FAULT.CHAIN_ID, fault.chain()).set(RECORD_FAULT.SEQUENCE, fault.sequence()).set(RECORD_FAULT.SAID, fault.said())
+          .set(RECORD_FAULT.FOUND_AT, fault.found()).execute();
+    }
+  }
+
+  /** The faults that nobody dealt with. */
+  public List<Fault> faults() {
+    return db.select(RECORD_FAULT.ID, RECORD_FAULT.CHAIN_ID, RECORD_FAULT.SEQUENCE, RECORD_FAULT.SAID, RECORD_FAULT.FOUND_AT).from(RECORD_FAULT).where(RECORD_FAULT.SETTLED_AT.isNull())
+        .orderBy(RECORD_FAULT.FOUND_AT, RECORD_FAULT.ID).fetch(org.jooq.Records.mapping(Fault::new));
   }
 
   /** The whole chain, oldest first. Close the stream. */

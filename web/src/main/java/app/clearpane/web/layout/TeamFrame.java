@@ -2,6 +2,8 @@ package app.clearpane.web.layout;
 
 import app.clearpane.store.desk.TurnCounts;
 import app.clearpane.store.project.Project;
+import app.clearpane.store.record.Records;
+import app.clearpane.web.record.RecordWatch;
 import app.clearpane.web.security.Person;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -14,9 +16,11 @@ import org.springframework.web.bind.annotation.ModelAttribute;
 class TeamFrame {
   private static final int WORKED_ON = 30;
   private final WorkedOn workedOn;
+  private final RecordWatch watch;
 
-  TeamFrame(WorkedOn workedOn) {
+  TeamFrame(WorkedOn workedOn, RecordWatch watch) {
     this.workedOn = workedOn;
+    this.watch = watch;
   }
 
   @ModelAttribute("me")
@@ -33,5 +37,11 @@ class TeamFrame {
   @ModelAttribute("counts")
   TurnCounts.Counts counts() {
     return workedOn.inAll();
+  }
+
+  /** Faults of the Record: shouted on every page. */
+  @ModelAttribute("faults")
+  List<Records.Fault> faults() {
+    return watch.faults();
   }
 }

@@ -1,38 +1,113 @@
 package app.clearpane.web.record;
 
 import app.clearpane.core.project.ProjectId;
+import app.clearpane.formats.clearance.PdfWriter;
 import app.clearpane.store.project.Project;
+import app.clearpane.store.project.Projects;
 import app.clearpane.store.record.Records;
+import app.clearpane.web.layout.NotThere;
+import app.clearpane.web.layout.Pages;
 import app.clearpane.web.layout.TeamController;
+import app.clearpane.web.layout.TheAgency;
 import app.clearpane.web.project.ProjectFrame;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 
-/** The Record of a project, newest first. */
+/** The Record of a project as a story, newest first: sifted, searched, printed, and kept as a file. */
 @TeamController
 class RecordController {
   private static final int PAGE = 100;
-  private final ProjectFrame frame;
-  private final Records records;
-  private final Story story;
+  /** More entries than this are not put on paper. */
+  private static final int ON_PAPER = 2_000;
+  private static final int LONGEST_WORDS = 120;
+  /** What one may sift by, with how the acts begin that belong to it. */
+  private static final Map<String, List<String>> KINDS = new LinkedHashMap<>();
 
-  RecordController(ProjectFrame frame, Records records, Story story) {
+  static {
+    KINDS.put("decisions", List.of("signoff.", "round.", "extra.", "signing.", "clash."));
+    KINDS.put("versions", List.of("version.", "deliverable.", "release.", "checklist.", "condition."));
+    KINDS.put("marks", List.of("mark.", "marks."));
+    KINDS.put("showing", List.of("pane.", "aperture.", "item.", "ceiling.", "starting-point.", "filter.", "arrivals.", "looked."));
+    KINDS.put("people", List.of("seat.", "lead-voice.", "contact.", "link."));
+    KINDS.put("plan", List.of("task.", "tasks.", "dates.", "milestone.", "phase.", "project.", "free-day"));
+    KINDS.put("files", List.of("file.", "folder."));
+  }
+
+  private final ProjectFrame frame;
+  private final Projects projects;
+  private final Records records;
+  private final RecordLines lines;
+  private final Story story;
+  private final Pages pages;
+  private final TheAgency agency;
+
+  RecordController(ProjectFrame frame, Projects projects, Records records, RecordLines lines, Story story, Pages pages, TheAgency agency) {
     this.frame = frame;
+    this.projects = projects;
     this.records = records;
+    this.lines = lines;
     this.story = story;
+    this.pages = pages;
+    this.agency = agency;
+  }
+
+  /** What of the story is asked for. */
+  record Sift(@Nullable String q, @Nullable String kind, @Nullable UUID about) {
+    String words() {
+      return q == null ? "" : q.strip().substring(0, Math.min(LONGEST_WORDS, q.strip().length()));
+    }
+
+    Records.Wanted wanted() {
+      return new Records.Wanted(words(), KINDS.getOrDefault(kind == null ? "" : kind, List.of()), about);
+    }
+
+    /** Whether anything is left out. */
+    public boolean sifts() {
+      return !words().isEmpty() || about != null || kind != null && !kind.isEmpty();
+    }
   }
 
   @GetMapping("/t/projects/{project}/record")
-  String record(@PathVariable ProjectId project, @RequestParam(required = false) Long before, Model model) {
+  String record(@PathVariable ProjectId project, @RequestParam(required = false) @Nullable Long before, Sift sift, Model model) {
     Project found = frame.above(model, project, "Record");
-    Records.Head end = records.end(found.id().value());
-    List<Story.Line> lines = records.before(project.value(), before == null ? Long.MAX_VALUE : before, PAGE).stream().map(story::line).toList();
-    model.addAttribute("lines", lines);
-    model.addAttribute("end", end);
-    model.addAttribute("earlier", lines.isEmpty() || lines.get(lines.size() - 1).sequence() == 0 ? null : lines.get(lines.size() - 1).sequence());
+    List<Story.Line> told = records.before(project.value(), before == null ? Long.MAX_VALUE : before, PAGE, sift.wanted()).stream().map(story::line).toList();
+    model.addAttribute("lines", told);
+    model.addAttribute("end", records.end(found.id().value()));
+    model.addAttribute("sift", sift);
+    model.addAttribute("words_", sift.words());
+    model.addAttribute("kinds", KINDS.keySet());
+    model.addAttribute("earlier", told.size() < PAGE ? null : told.get(told.size() - 1).sequence());
     return "record/list";
+  }
+
+  @GetMapping("/t/projects/{project}/record.jsonl")
+  ResponseEntity<byte[]> asLines(@PathVariable ProjectId project) {
+    Project found = NotThere.unless(projects.find(project));
+    return file(lines.whole(found.id()).getBytes(StandardCharsets.UTF_8), MediaType.parseMediaType("application/jsonl"), "record.jsonl");
+  }
+
+  @GetMapping("/t/projects/{project}/record.pdf")
+  ResponseEntity<byte[]> asPdf(@PathVariable ProjectId project, Sift sift) throws IOException {
+    Project found = NotThere.unless(projects.find(project));
+    List<Story.Line> told = records.before(project.value(), Long.MAX_VALUE, ON_PAPER, sift.wanted()).stream().map(story::line).toList();
+    byte[] paper = PdfWriter.write(pages.render("record/paper", Map.of("agency", agency.get(), "project", found, "lines", told, "end", records.end(project.value()), "sifted", sift.sifts(), "cut", told.size() == ON_PAPER)));
+    return file(paper, MediaType.APPLICATION_PDF, "record.pdf");
+  }
+
+  private static ResponseEntity<byte[]> file(byte[] bytes, MediaType type, String name) {
+    return ResponseEntity.ok().contentType(type).header(HttpHeaders.CONTENT_DISPOSITION, ContentDisposition.attachment().filename(name).build().toString()).body(bytes);
   }
 }

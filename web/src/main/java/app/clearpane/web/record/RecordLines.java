@@ -26,6 +26,14 @@ public class RecordLines {
     }
   }
 
+  /** The same with every entry whole. */
+  @Transactional(readOnly = true)
+  public String whole(ProjectId project) {
+    try (Stream<Records.Line> all = records.whole(project.value())) {
+      return all.map(line -> line(line, true)).collect(Collectors.joining("\n", "", "\n"));
+    }
+  }
+
   /** Entries and payloads stand as their canonical texts, so that they hash as they are written. */
   private static String line(Records.Line line, boolean whole) {
     RecordChain.Stored stored = line.stored();

@@ -9,6 +9,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.UUID;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -24,7 +25,9 @@ class Story {
       Map.entry("mark.answered", "answered a mark on"), Map.entry("mark.take-on", "took on a mark on"), Map.entry("mark.fix", "fixed a mark on"),
       Map.entry("mark.set-aside", "set aside a mark on"), Map.entry("mark.confirm", "confirmed a mark on"), Map.entry("mark.reopen", "reopened a mark on"),
       Map.entry("mark.withdraw", "withdrew a mark on"), Map.entry("clash.ruled", "settled a clash on"), Map.entry("marks.brought", "brought notes along to"), Map.entry("signoff.made", "decided on"), Map.entry("round.closed", "closed the round of"),
-      Map.entry("version.released", "released"), Map.entry("pane.added", "made the pane"), Map.entry("pane.published", "published the pane"),
+      Map.entry("version.released", "released"), Map.entry("signoff.taken-back", "took back a decision on"), Map.entry("signing.changed", "changed who signs"), Map.entry("signing.usual", "said how signing goes:"),
+      Map.entry("extra.accepted", "accepted a further round of"), Map.entry("checklist.ticked", "looked over, for"), Map.entry("checklist.unticked", "took back a tick for"), Map.entry("checklist.changed", "changed the checklist of"), Map.entry("condition.waived", "waived a condition for"),
+      Map.entry("release.recalled", "recalled a release of"), Map.entry("release.handed", "handed on a release of"), Map.entry("release.fetched", "fetched a release of"), Map.entry("pane.added", "made the pane"), Map.entry("pane.published", "published the pane"),
       Map.entry("pane.follows", "let follow the starting point: the pane"), Map.entry("pane.has-its-own", "gave its own apertures to the pane"), Map.entry("pane.discarded", "dropped what was pending at the pane"), Map.entry("pane.changed", "changed the pane"), Map.entry("aperture.set", "set an aperture of the pane"), Map.entry("pane.sections", "gave sections their words and order at the pane"), Map.entry("house-rules.set", "said how everybody works at"), Map.entry("link.made", "made a link to"), Map.entry("link.renewed", "gave another key to a link to"), Map.entry("link.revoked", "took back a link to"), Map.entry("link.opened", "came by a link to"), Map.entry("filter.set", "named the folders that pass at the pane"), Map.entry("arrivals.shown", "let new things arrive shown at the pane"), Map.entry("arrivals.unset", "let new things arrive as the aperture says at the pane"),
       Map.entry("item.arrived-shown", "let arrive shown"), Map.entry("ceiling.folders", "named the folders that pass the ceiling of"), Map.entry("starting-point.folders", "named the folders that pass at the start for"),
       Map.entry("item.shown.many", "chose to show many things at"), Map.entry("item.held-back.many", "held back many things at"), Map.entry("item.unset.many", "left many things to the aperture at"),
@@ -37,7 +40,7 @@ class Story {
       Map.entry("task.to-do", "put back to do the task"), Map.entry("task.under-way", "began the task"), Map.entry("task.in-check", "put in check the task"), Map.entry("task.done", "finished the task"), Map.entry("task.dropped", "dropped the task"), Map.entry("task.said", "said something of the task"),
       Map.entry("free-days.set", "made days free at"), Map.entry("free-day.dropped", "lets work again on a free day"), Map.entry("tasks.brought", "brought tasks along in"), Map.entry("dates.agreed", "agreed on the dates of"), Map.entry("project.paused", "paused the project"), Map.entry("project.goes-on", "let go on the project"), Map.entry("project.restored", "took up again the project"),
       Map.entry("clients.do-tasks", "lets clients be given tasks by"), Map.entry("clients.do-no-tasks", "lets clients be given no tasks by"), Map.entry("folder.added", "added the folder"), Map.entry("looked.through", "looked through a seat at"));
-  private static final java.util.Set<String> UNTOLD = java.util.Set.of("mark", "release", "decision");
+  private static final java.util.Set<String> UNTOLD = java.util.Set.of("mark", "release", "decision", "replaces", "batch");
   private static final Map<String, String> DECISIONS = Map.of("SIGN_OFF", "signed off", "SIGN_OFF_WITH_NOTES", "signed off, with notes,", "SEND_BACK", "sent back", "STAND_ASIDE", "stood aside on");
   private static final Map<String, String> KEYS = Map.ofEntries(Map.entry("sha256", "SHA-256"), Map.entry("dueAt", "due"), Map.entry("fallsOn", "on"), Map.entry("startsOn", "from"),
       Map.entry("endsOn", "to"), Map.entry("agreedOn", "agreed finish"), Map.entry("taxPercent", "tax %"), Map.entry("lastDay", "until"), Map.entry("label", "mark"), Map.entry("typedName", "signed as"), Map.entry("holds", "is followed:"), Map.entry("setAside", "set aside:"), Map.entry("name", "for"), Map.entry("address", "at"),
@@ -53,11 +56,11 @@ class Story {
    *
    * @param details what else it says, as "name: value"
    */
-  record Line(long sequence, String actor, String act, String subject, String when, Instant at, List<String> details, String hash) {}
+  record Line(long sequence, UUID about, String actor, String act, String subject, String when, Instant at, List<String> details, String hash) {}
 
   Line line(Records.Line line) {
     RecordEntry entry = line.stored().entry();
-    return new Line(entry.sequence(), entry.actor(), act(entry.act(), line.stored().payload().orElse("{}")), entry.subject(), words.when(entry.at()), entry.at(),
+    return new Line(entry.sequence(), line.about(), entry.actor(), act(entry.act(), line.stored().payload().orElse("{}")), entry.subject(), words.when(entry.at()), entry.at(),
         details(line.stored().payload().orElse("{}")), line.stored().hash());
   }
 

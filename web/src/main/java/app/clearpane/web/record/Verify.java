@@ -86,7 +86,7 @@ public final class Verify {
     return true;
   }
 
-  private static String inWords(RecordChain.Fault fault) {
+  static String inWords(RecordChain.Fault fault) {
     return switch (fault) {
       case SEQUENCE -> "place in the chain is wrong, so an entry before it is missing or out of order";
       case PREVIOUS -> "link to the entry before does not fit";

@@ -1,0 +1,105 @@
+package app.clearpane.web.record;
+
+import app.clearpane.core.agency.TeamRole;
+import app.clearpane.core.record.RecordChain;
+import app.clearpane.core.record.RecordEntry;
+import app.clearpane.store.agency.People;
+import app.clearpane.store.record.Records;
+import app.clearpane.web.House;
+import app.clearpane.web.post.Letter;
+import app.clearpane.web.post.WriteMail;
+import java.time.Clock;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Stream;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
+import org.springframework.scheduling.annotation.EnableScheduling;
+import org.springframework.scheduling.annotation.Scheduled;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/** Reads the Record over: its tail when the house opens, all of it every night. A fault is shouted on every page of the team until somebody has dealt with it. */
+@Component
+@EnableScheduling
+public class RecordWatch {
+  private static final Logger LOG = LoggerFactory.getLogger(RecordWatch.class);
+  /** How many of the newest entries of each chain are read when the house opens. */
+  private static final long TAIL = 200;
+  private final Records records;
+  private final People people;
+  private final WriteMail mail;
+  private final House house;
+  private final TransactionTemplate transaction;
+  private final Clock clock;
+  private volatile List<Records.Fault> faults = List.of();
+
+  RecordWatch(Records records, People people, WriteMail mail, House house, TransactionTemplate transaction, Clock clock) {
+    this.records = records;
+    this.people = people;
+    this.mail = mail;
+    this.house = house;
+    this.transaction = transaction;
+    this.clock = clock;
+  }
+
+  /** The faults that nobody dealt with. */
+  public List<Records.Fault> faults() {
+    return faults;
+  }
+
+  /** When the house opens. */
+  @EventListener(ApplicationReadyEvent.class)
+  public void opened() {
+    read(TAIL);
+  }
+
+  /** Every night. */
+  @Scheduled(cron = "0 41 2 * * *")
+  public void nightly() {
+    read(Long.MAX_VALUE);
+  }
+
+  /** Reads the newest entries of each chain over. */
+  void read(long entries) {
+    for (UUID chain : records.chains()) {
+      transaction.executeWithoutResult(status -> fault(chain, entries).ifPresent(this::shout));
+    }
+    faults = records.faults();
+  }
+
+  private Optional<Records.Fault> fault(UUID chain, long entries) {
+    Records.Head end = records.end(chain);
+    long from = Math.max(0, end.sequence() - entries);
+    String previous = from == 0 ? RecordEntry.NOTHING_BEFORE : records.before(chain, from, 1).stream().findFirst().map(line -> line.stored().hash()).orElse("");
+    RecordChain check = RecordChain.from(from, previous);
+    try (Stream<Records.Line> lines = records.from(chain, from)) {
+      for (Records.Line line : (Iterable<Records.Line>) lines::iterator) {
+        Optional<RecordChain.Fault> found = check.check(line.stored());
+        if (found.isPresent()) {
+          return Optional.of(fault(chain, line.stored().entry().sequence(), Verify.inWords(found.get())));
+        }
+      }
+    }
+    return check.sound() == end.sequence() ? Optional.empty() : Optional.of(fault(chain, check.sound(), "entry is missing, or there is one too many"));
+  }
+
+  private Records.Fault fault(UUID chain, long sequence, String said) {
+    return new Records.Fault(UUID.randomUUID(), chain, sequence, said, clock.instant());
+  }
+
+  private void shout(Records.Fault fault) {
+    LOG.error("FAULT in the Record {}, entry {}: its {}", fault.chain(), fault.sequence(), fault.said());
+    boolean known = records.faults().stream().anyMatch(one -> one.chain().equals(fault.chain()) && one.sequence() == fault.sequence());
+    records.keep(fault);
+    if (!known) {
+      people.team().stream().filter(member -> member.role() == TeamRole.OWNER).forEach(owner -> mail.to(owner, new Letter("A fault in the Record",
+          List.of("Reading the Record over, entry " + fault.sequence() + " of " + fault.chain() + " was found faulty: its " + fault.said() + ".",
+              "What was written down there was changed outside of Clear Pane. Keep the data as they are, keep your newest backup, and find out who could reach the database."),
+          "Open Clear Pane", house.address() + "/t", people.agency().orElseThrow().name())));
+    }
+  }
+}
