@@ -36,6 +36,8 @@ import app.clearpane.store.plan.clientside.VisibleTasks;
 import app.clearpane.store.post.Mails;
 import app.clearpane.store.project.Projects;
 import app.clearpane.store.project.clientside.VisibleDates;
+import app.clearpane.store.papers.Papers;
+import app.clearpane.store.papers.clientside.VisiblePapers;
 import app.clearpane.store.record.Records;
 import java.io.IOException;
 import java.time.Clock;
@@ -169,6 +171,16 @@ class Wiring {
   @Bean
   Checklists checklists(DSLContext db) {
     return new Checklists(db);
+  }
+
+  @Bean
+  Papers papers(DSLContext db) {
+    return new Papers(db);
+  }
+
+  @Bean
+  VisiblePapers visiblePapers(DSLContext db) {
+    return new VisiblePapers(db);
   }
 
   @Bean

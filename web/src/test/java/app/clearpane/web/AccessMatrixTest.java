@@ -37,6 +37,7 @@ class AccessMatrixTest extends DemoHouse {
   @Autowired private RequestMappingHandlerMapping requestMappingHandlerMapping;
   @Autowired private Seats seats;
   @Autowired private Deliverables deliverables;
+  @Autowired private app.clearpane.store.papers.Papers papers;
   @Autowired private MakeLink makeLink;
   @Autowired private Markups markups;
   @Autowired private ProjectFiles files;
@@ -130,6 +131,7 @@ class AccessMatrixTest extends DemoHouse {
     ids.put("feed", UUID.randomUUID().toString());
     ids.put("table", UUID.randomUUID().toString());
     ids.put("note", UUID.randomUUID().toString());
+    ids.put("paper", papers.of(id).stream().filter(paper -> paper.name().equals("Invoice 2 of 4")).findFirst().orElseThrow().id().toString());
     ids.put("line", UUID.randomUUID().toString());
     ids.put("link", UUID.randomUUID().toString());
     ids.put("release", UUID.randomUUID().toString());

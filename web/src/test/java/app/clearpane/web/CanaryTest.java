@@ -2,6 +2,11 @@ package app.clearpane.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.clearpane.core.agency.ContactId;
+import app.clearpane.core.papers.PaperId;
+import app.clearpane.core.papers.PaperKind;
+import app.clearpane.store.papers.Paper;
+import app.clearpane.store.papers.Papers;
 import app.clearpane.core.agency.EmailAddress;
 import app.clearpane.core.agency.TeamMemberId;
 import app.clearpane.core.exposure.ContentKind;
@@ -41,6 +46,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.regex.Matcher;
+import java.util.stream.Stream;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -60,6 +66,7 @@ class CanaryTest extends DemoHouse {
   @Autowired private People people;
   @Autowired private Notes notes;
   @Autowired private MakeLink makeLink;
+  @Autowired private Papers papers;
   private final List<String> canaries = new ArrayList<>();
 
   private String canary() {
@@ -90,6 +97,9 @@ class CanaryTest extends DemoHouse {
     MarkupRow forTeam = new MarkupRow(new MarkupId(UUID.randomUUID()), map.id(), 2, board.id(), null, markups.nextTeamNumber(map.id(), board.id()), new Place.Point(1, 0.5, 0.5), Intent.CHANGE,
         MarkupProgress.OPEN, canary(), null, new MarkupRow.Author("Teo", null, null), null, null, 1, now, List.of());
     markups.add(forTeam);
+    ContactId ottoline = people.contactAt(new EmailAddress("ottoline@penwether.example")).orElseThrow().id();
+    papers.add(new Paper(new PaperId(UUID.randomUUID()), project.id(), PaperKind.INVOICE, canary(), canary(), null, LocalDate.of(2027, 3, 1), null, map.sha256(), canary() + ".pdf", "application/pdf", 1, "Ines", now, null, null,
+        Optional.empty(), List.of(new Paper.Recipient(ottoline, "Ottoline", null, null, null)), 1));
     TeamMemberId ines = people.credentials(new EmailAddress("ines@marram-finch.example")).orElseThrow().member().id();
     for (UUID subject : List.of(project.id().value(), map.deliverable().value(), people.contactAt(new EmailAddress("ottoline@penwether.example")).orElseThrow().id().value())) {
       notes.add(project.id(), subject, canary(), ines, true, now);
@@ -109,10 +119,10 @@ class CanaryTest extends DemoHouse {
     List<String> forOthers = List.of("Saltgrass", "Hob &amp; Barley", "Ellerby", "Fabricators", "Garrow", "dov@garrow", "Floor poured");
     int read = 0;
     for (String contact : List.of("ottoline", "jasper", "mirela", "per")) {
-      read += crawl(linkOf(contact + "@penwether.example"), forOthers);
+      read += crawl(linkOf(contact + "@penwether.example"), contact.equals("ottoline") ? forOthers : Stream.concat(forOthers.stream(), Stream.of("Invoice 2 of 4", "Proposal for the")).toList());
     }
-    read += crawl(linkOf("dov@garrow.example"), List.of("Saltgrass", "Identity mark", "Visitor map", "The board", "Mirela", "Jasper"));
-    read += crawl(makeLink.at(panes.ofProject(project.id()).get(1).id(), new MakeLink.Form("Passer-by", false, "", ""), "Ines").address(), List.of("Saltgrass", "Identity mark", "The board", "Mirela", "Dov", "Passer-by"));
+    read += crawl(linkOf("dov@garrow.example"), List.of("Saltgrass", "Identity mark", "Visitor map", "The board", "Mirela", "Jasper", "Invoice 2", "Contract for"));
+    read += crawl(makeLink.at(panes.ofProject(project.id()).get(1).id(), new MakeLink.Form("Passer-by", false, "", ""), "Ines").address(), List.of("Saltgrass", "Identity mark", "The board", "Mirela", "Dov", "Passer-by", "Invoice 2", "Contract for"));
     read += crawl(linkOf("imre@hobandbarley.example"), List.of("Penwether", "Saltgrass", "Ellerby"));
     assertThat(read).isGreaterThan(120);
     mails();

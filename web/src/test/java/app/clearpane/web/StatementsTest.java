@@ -28,13 +28,15 @@ class StatementsTest extends DemoHouse {
     Visitor jasper = Visitor.by(address(), linkOf("jasper@penwether.example"));
     String task = tasks.ofProject(project).stream().filter(one -> one.name().equals("Opening hours for the leaflet")).findFirst().orElseThrow().id().toString();
     Map<String, Visitor> pages = new LinkedHashMap<>();
-    for (String path : new String[] {"/t", "/t/ceilings", "/t/search?q=a", base + "/plan?as=lines", base + "/plan?as=time", base + "/plan?as=columns", base + "/plan?as=month", base + "/plan?as=dates", base + "/slip", "/t/tasks/" + task, base + "/deliverables", base + "/files", base + "/people", base + "/panes", base + "/record",
+    for (String path : new String[] {"/t", "/t/ceilings", "/t/search?q=a", base + "/plan?as=lines", base + "/plan?as=time", base + "/plan?as=columns", base + "/plan?as=month", base + "/plan?as=dates", base + "/slip", "/t/tasks/" + task, base + "/deliverables", base + "/files", base + "/people", base + "/panes", base + "/record", base + "/papers", base + "/clearance",
         "/t/deliverables/" + map.deliverable(), "/t/deliverables/" + withDraft.deliverable(), "/t/items/" + map.deliverable(), "/t/deliverables/" + map.deliverable() + "/clearance", "/t/versions/" + map.id() + "/light-table"}) {
       pages.put(path, bastian);
     }
     pages.put(pane, jasper);
     pages.put(pane + "/tasks/" + task, jasper);
     pages.put(pane + "/versions/" + map.id(), jasper);
+    pages.put(pane + "/to-sign", jasper);
+    pages.put(pane + "/papers", jasper);
     pages.put("/t/versions/" + map.id() + "/changes", bastian);
     pages.put(pane + "/versions/" + map.id() + "/changes", jasper);
     for (String read : new String[] {"/t", base + "/plan?as=lines", pane, pane + "/versions/" + map.id(), "/t/versions/" + map.id() + "/light-table"}) {

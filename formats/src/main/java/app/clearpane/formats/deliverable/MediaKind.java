@@ -41,14 +41,14 @@ enum MediaKind {
     return mediaType;
   }
 
-  /** What a file is by its content; the name only tells Markdown from plain text. */
+  /** What a file is by its content. The name only tells Markdown from plain text, and a text from something else that went wrong. */
   static MediaKind of(Path file, String name) throws IOException, UnusableFile {
     if (Files.size(file) == 0) {
       throw new UnusableFile("“" + name + "” is empty: it has 0 bytes. Nothing was kept; save it again where you made it and choose it once more.");
     }
     String found = ContentType.of(file);
     Optional<MediaKind> inside = inside(file, found, name.toLowerCase(Locale.ROOT));
-    return inside.or(() -> Arrays.stream(values()).filter(kind -> kind.mediaType.equals(found)).findFirst()).orElseThrow(() -> new UnusableFile(
+    return inside.or(() -> Arrays.stream(values()).filter(kind -> kind != PLAIN && kind.mediaType.equals(found)).findFirst()).orElseThrow(() -> new UnusableFile(
         "“" + name + "” is " + ContentType.inWords(found) + ". Pictures (PNG, JPEG, WebP, GIF, TIFF, SVG), PDF, texts (Markdown, plain, DOCX), video (MP4, WebM) and sound (MP3, WAV, OGG) can be looked at and marked up. Nothing was kept."));
   }
 
@@ -71,7 +71,7 @@ enum MediaKind {
       return Optional.of(MP4);
     }
     boolean text = found.startsWith("text/") && !found.equals("text/html");
-    return text && (name.endsWith(".md") || name.endsWith(".markdown")) ? Optional.of(MARKDOWN) : text && name.endsWith(".txt") ? Optional.of(PLAIN) : Optional.empty();
+    return text && (name.endsWith(".md") || name.endsWith(".markdown")) ? Optional.of(MARKDOWN) : text && (name.endsWith(".txt") || name.indexOf('.') < 0) ? Optional.of(PLAIN) : Optional.empty();
   }
 
   private static String beginning(Path file) throws IOException {

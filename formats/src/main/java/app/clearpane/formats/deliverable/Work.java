@@ -4,6 +4,7 @@ import app.clearpane.core.deliverable.PageSize;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.file.Path;
+import java.util.Arrays;
 import java.util.Optional;
 
 /**
@@ -50,7 +51,21 @@ public sealed interface Work permits Picture, PdfWork, SvgWork, TextWork, Played
    * @throws UnusableFile with a sentence if it is of another kind, damaged, locked or too large
    */
   static Work open(Path file, String nameForSentences) throws IOException, UnusableFile {
-    MediaKind kind = MediaKind.of(file, nameForSentences);
+    return open(file, MediaKind.of(file, nameForSentences));
+  }
+
+  /**
+   * Opens a file that is known already.
+   *
+   * @param mediaType as it was found out when the file came
+   * @throws UnusableFile with a sentence if it is damaged, locked or too large
+   */
+  static Work known(Path file, String mediaType) throws IOException, UnusableFile {
+    return open(file, Arrays.stream(MediaKind.values()).filter(kind -> kind.mediaType().equals(mediaType)).findFirst()
+        .orElseThrow(() -> new UnusableFile("Files of type " + mediaType + " cannot be looked at.")));
+  }
+
+  private static Work open(Path file, MediaKind kind) throws IOException, UnusableFile {
     return switch (kind) {
       case PDF -> PdfWork.open(file);
       case SVG -> SvgWork.open(file);

@@ -43,7 +43,7 @@ class DrawPages implements Job {
 
   private void draw(Drawings.Drawing drawing) {
     try {
-      Work.open(vault.path(drawing.source()), "The file").draw(drawing.drawn() + 1, page -> {
+      Work.known(vault.path(drawing.source()), drawing.mediaType()).draw(drawing.drawn() + 1, page -> {
         drawings.add(new Drawings.Sheet(drawing.source(), page.page(), page.size(), kept(page.large()), kept(page.small()), page.mediaType()));
         progress.moved(drawing.source());
       });

@@ -12,7 +12,10 @@ import app.clearpane.core.files.Sha256;
 import app.clearpane.core.markup.Intent;
 import app.clearpane.core.markup.MarkupProgress;
 import app.clearpane.core.project.PhaseTemplate;
+import app.clearpane.core.papers.PaperId;
+import app.clearpane.core.papers.PaperKind;
 import app.clearpane.core.project.ProjectId;
+import app.clearpane.store.papers.Papers;
 import app.clearpane.core.signoff.Decision;
 import app.clearpane.core.signoff.Rule;
 import app.clearpane.store.agency.Agency;
@@ -52,6 +55,7 @@ import app.clearpane.web.project.OpenProject;
 import app.clearpane.web.project.TakeInContact;
 import app.clearpane.web.security.ComeIn;
 import app.clearpane.web.security.Person;
+import app.clearpane.web.papers.HandlePaper;
 import app.clearpane.web.signoff.ChangeSigning;
 import app.clearpane.web.signoff.CloseRound;
 import app.clearpane.web.signoff.DecideOnVersion;
@@ -104,6 +108,8 @@ class Cast {
   private final AnswerMark answerMark;
   private final DecideOnVersion decideOnVersion;
   private final CloseRound closeRound;
+  private final HandlePaper handlePaper;
+  private final Papers papers;
   private final ChangeSigning changeSigning;
   private final ReleaseVersion releaseVersion;
   private final AddFile addFile;
@@ -119,7 +125,7 @@ class Cast {
 
   Cast(DemoClock clock, SetUp setUp, OpenProject openProject, TakeInContact takeIn, ChangePlan changePlan, SetUpPane setUpPane, SetForAllPanes setForAllPanes, WriteNote writeNote, MakeLink makeLink, Seats seats, Visits visits, SetShowing setShowing,
       GiveSeat giveSeat, PublishPane publishPane, ComeIn comeIn, AddDeliverable addDeliverable, StoreVersion storeVersion, SendVersion sendVersion,
-      PlaceMark placeMark, AnswerMark answerMark, DecideOnVersion decideOnVersion, CloseRound closeRound, ChangeSigning changeSigning, ReleaseVersion releaseVersion, AddFile addFile,
+      PlaceMark placeMark, AnswerMark answerMark, DecideOnVersion decideOnVersion, CloseRound closeRound, HandlePaper handlePaper, Papers papers, ChangeSigning changeSigning, ReleaseVersion releaseVersion, AddFile addFile,
       TheAgency agency, Projects projects, Panes panes, Viewers viewers, Deliverables deliverables, Markups markups) {
     this.clock = clock;
     this.setUp = setUp;
@@ -143,6 +149,8 @@ class Cast {
     this.answerMark = answerMark;
     this.decideOnVersion = decideOnVersion;
     this.closeRound = closeRound;
+    this.handlePaper = handlePaper;
+    this.papers = papers;
     this.changeSigning = changeSigning;
     this.releaseVersion = releaseVersion;
     this.addFile = addFile;
@@ -356,6 +364,28 @@ class Cast {
 
   void send(VersionId version) {
     sendVersion.send(version, by(People.INES));
+  }
+
+  /** A paper that was sent to some of the project's people. */
+  PaperId paper(ProjectId project, PaperKind kind, String name, String number, String amount, Optional<java.time.LocalDate> due, String text, People... recipients) {
+    String page = "<html><head><style>@page { size: A4; margin: 25mm } body { font: 11pt/1.5 Atkinson } h1 { font: 700 20pt Bricolage }</style></head><body><p>Marram &amp; Finch</p><h1>" + name.replace("&", "&amp;") + "</h1><p>" + text + "</p></body></html>";
+    try (InputStream content = new ByteArrayInputStream(app.clearpane.formats.clearance.PdfWriter.write(page))) {
+      PaperId paper = handlePaper.add(project, new HandlePaper.PaperForm(kind.name(), name, number, amount, java.time.LocalDate.ofInstant(clock.instant(), java.time.ZoneOffset.UTC).toString(), due.map(java.time.LocalDate::toString).orElse(""),
+          java.util.Arrays.stream(recipients).map(person -> Objects.requireNonNull(contacts.get(person)).id().toString()).toList()), name.toLowerCase(java.util.Locale.ROOT).replace(' ', '-') + ".pdf", content, by(People.INES));
+      handlePaper.send(paper, true, by(People.INES));
+      return paper;
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  void names(PaneId pane, People person, PaperId paper) {
+    handlePaper.open(through(pane, person), paper);
+    handlePaper.name(through(pane, person), paper, papers.find(paper).orElseThrow().sha256(), by(person));
+  }
+
+  void paid(PaperId paper, java.time.LocalDate day) {
+    handlePaper.paid(paper, day.toString(), by(People.INES));
   }
 
   ItemId folder(ProjectId project, String name) {

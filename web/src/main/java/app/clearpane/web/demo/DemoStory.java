@@ -17,6 +17,8 @@ import app.clearpane.core.exposure.SeatRole;
 import app.clearpane.core.exposure.Showing;
 import app.clearpane.core.markup.Intent;
 import app.clearpane.core.markup.MarkupProgress;
+import app.clearpane.core.papers.PaperId;
+import app.clearpane.core.papers.PaperKind;
 import app.clearpane.core.project.PhaseTemplate;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.signoff.Decision;
@@ -90,6 +92,7 @@ class DemoStory {
     plan.asked(project);
     cast.at(50, 11, 5);
     List.of(People.OTTOLINE, People.JASPER, People.MIRELA, People.PER, People.DOV).forEach(cast::comesIn);
+    papers(project, board);
     cast.phase(project, "Discover", Phase.Stage.DONE);
     cast.phase(project, "Concept", Phase.Stage.DONE);
     cast.usual(project, "180.00", "Spelling read by a second person\nNames and dates checked with the client\nColours checked against the print profile");
@@ -115,9 +118,23 @@ class DemoStory {
     cast.at(3, 17, 20);
     cast.version(paint, "paint-samples-1.jpg", "paint-samples.jpg", "", People.RUKMINI);
     clash(board, second);
+    cast.at(2, 10, 0);
+    cast.paper(project, PaperKind.INVOICE, "Invoice 2 of 4", "2027-044", "4600.00", Optional.of(cast.day(12)), "When the design is with the board.", People.OTTOLINE);
     cast.at(1, 16, 10);
     cast.link(fabricators, "Paint shop", true);
     cast.show(fabricators, panels, Showing.SHOWN);
+  }
+
+  private void papers(ProjectId project, PaneId board) {
+    PaperId proposal = cast.paper(project, PaperKind.PROPOSAL, "Proposal for the visitor centre", "P-31", "18400.00", Optional.of(cast.day(-45)), "Identity, map, panels, texts and a trailer, in six phases.", People.OTTOLINE);
+    PaperId contract = cast.paper(project, PaperKind.CONTRACT, "Contract for the visitor centre", "C-31", "18400.00", Optional.of(cast.day(-40)), "Two rounds on each deliverable are included; each further one costs 180.00.", People.OTTOLINE, People.JASPER);
+    PaperId first = cast.paper(project, PaperKind.INVOICE, "Invoice 1 of 4", "2027-031", "4600.00", Optional.of(cast.day(-20)), "On signing the contract.", People.OTTOLINE);
+    cast.at(49, 16, 20);
+    cast.names(board, People.OTTOLINE, proposal);
+    cast.names(board, People.OTTOLINE, contract);
+    cast.names(board, People.JASPER, contract);
+    cast.at(46, 9, 0);
+    cast.paid(first, cast.day(-46));
   }
 
   private void textsAndTrailer(PaneId board, ItemId texts, ItemId trailer) {

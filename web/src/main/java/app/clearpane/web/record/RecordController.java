@@ -43,6 +43,7 @@ class RecordController {
     KINDS.put("showing", List.of("pane.", "aperture.", "item.", "ceiling.", "starting-point.", "filter.", "arrivals.", "looked."));
     KINDS.put("people", List.of("seat.", "lead-voice.", "contact.", "link."));
     KINDS.put("plan", List.of("task.", "tasks.", "dates.", "milestone.", "phase.", "project.", "free-day"));
+    KINDS.put("papers", List.of("paper."));
     KINDS.put("files", List.of("file.", "folder."));
   }
 

@@ -145,6 +145,11 @@ public final class Viewers {
     return headings(PANE.ID.eq(viewer.pane())).get(0);
   }
 
+  /** The currency of a viewer's project (ISO 4217). */
+  public String currency(Viewer viewer) {
+    return db.select(PROJECT.CURRENCY).from(PROJECT).where(PROJECT.ID.eq(viewer.project())).fetchSingle().value1();
+  }
+
   /** The panes a contact may look through now, by project. */
   public List<Heading> panesOf(ContactId contact, Instant now) {
     return headings(PANE.ID.in(org.jooq.impl.DSL.select(SEAT.PANE_ID).from(SEAT).join(PANE).on(PANE.ID.eq(SEAT.PANE_ID))

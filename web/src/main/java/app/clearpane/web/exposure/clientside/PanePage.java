@@ -3,6 +3,7 @@ package app.clearpane.web.exposure.clientside;
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.signoff.Outcome;
+import app.clearpane.core.papers.PaperKind;
 import app.clearpane.store.deliverable.Drawings;
 import app.clearpane.store.deliverable.Round;
 import app.clearpane.store.deliverable.VersionRow;
@@ -13,6 +14,8 @@ import app.clearpane.store.exposure.clientside.Viewers;
 import app.clearpane.store.exposure.clientside.Visits;
 import app.clearpane.store.files.FileRow;
 import app.clearpane.store.files.clientside.VisibleFiles;
+import app.clearpane.store.papers.Paper;
+import app.clearpane.store.papers.clientside.VisiblePapers;
 import app.clearpane.store.plan.clientside.VisibleTasks;
 import app.clearpane.store.project.Milestone;
 import app.clearpane.store.project.Phase;
@@ -48,10 +51,12 @@ class PanePage {
   private final VisibleDeliverables deliverables;
   private final Drawings drawings;
   private final Visits visits;
+  private final VisiblePapers papers;
   private final Clock clock;
 
-  PanePage(Viewers viewers, VisibleDates dates, PlanForClients plans, VisibleTasks tasks, VisibleFiles files, VisibleDeliverables deliverables, Drawings drawings, Visits visits, Clock clock) {
+  PanePage(Viewers viewers, VisibleDates dates, PlanForClients plans, VisibleTasks tasks, VisibleFiles files, VisibleDeliverables deliverables, Drawings drawings, Visits visits, VisiblePapers papers, Clock clock) {
     this.visits = visits;
+    this.papers = papers;
     this.clock = clock;
     this.viewers = viewers;
     this.dates = dates;
@@ -114,7 +119,7 @@ class PanePage {
    * @param news what is new since the last visit, computed over what this viewer sees
    */
   record Page(String base, Viewer viewer, Viewers.Heading heading, List<Shown> waiting, PlanForClients.HowFar done, List<Phase> phases, List<VisibleTasks.Row> tasks, List<Shown> deliverables, List<Milestone> milestones, Map<ItemId, LocalDate> forecast, @Nullable ItemId account,
-      Map<String, List<FileRow>> files, List<Part> parts, Visits.Visit visit, List<New> news) {
+      Map<String, List<FileRow>> files, List<Part> parts, Visits.Visit visit, List<New> news, List<Paper> papers) {
     /** The first of what is new. */
     public List<New> newsShown() {
       return news.stream().limit(NEWS_SHOWN).toList();
@@ -155,9 +160,15 @@ class PanePage {
       return tasks.stream().filter(task -> !task.yours() || !task.stage().open()).toList();
     }
 
+    /** Papers that something is still expected of the reader for. */
+    public List<Paper> waitingPapers() {
+      return papers.stream().filter(paper -> paper.kind() != PaperKind.OTHER && paper.recipient(viewer.contact()).filter(mine -> mine.namedAt() == null).isPresent()
+          && paper.state(LocalDate.MIN).waits()).toList();
+    }
+
     /** How many things await the reader. */
     public int waitingCount() {
-      return waiting.size() + yourTasks().size();
+      return waiting.size() + yourTasks().size() + waitingPapers().size();
     }
 
     /** The phase that is under way. */
@@ -195,7 +206,7 @@ class PanePage {
             heading.section(kind).map(Section::line).orElse(""), changed.get(kind), counts.get(kind))).toList();
     Visits.Visit visit = viewer.byLink() ? Visits.Visit.FIRST : visits.visit(viewer.seat(), clock.instant());
     return new Page(Through.base(viewer), viewer, heading, shown.stream().filter(s -> s.word() == Word.YOUR_TURN).toList(), howFar, howFar.phases(), visibleTasks, shown, milestones, plans.days(viewer, milestones), visibleDates.account().orElse(null), byFolder, parts, visit,
-        news(Through.base(viewer), shown, milestones, visibleTasks, all, visit, parts.stream().map(Part::kind).collect(Collectors.toSet())));
+        news(Through.base(viewer), shown, milestones, visibleTasks, all, visit, parts.stream().map(Part::kind).collect(Collectors.toSet())), papers.all(viewer));
   }
 
   private static List<New> news(String base, List<Shown> shown, List<Milestone> milestones, List<VisibleTasks.Row> tasks, List<FileRow> files, Visits.Visit visit, Set<ContentKind> parts) {

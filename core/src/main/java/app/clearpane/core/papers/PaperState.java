@@ -1,0 +1,57 @@
+package app.clearpane.core.papers;
+
+import java.time.LocalDate;
+import java.util.Optional;
+
+/** How a paper stands. */
+public enum PaperState {
+  /** Not sent: its recipients do not know of it. */
+  DRAFT,
+  OPEN,
+  /** Somebody opened it. */
+  VIEWED,
+  AGREED,
+  SIGNED,
+  PAID,
+  /** Open or viewed, and past its day. */
+  OVERDUE,
+  WITHDRAWN;
+
+  /**
+   * What is known of a paper.
+   *
+   * @param recipients how many there are
+   * @param seen how many of them opened it
+   * @param named how many put their name to it
+   * @param due until when it should be dealt with; empty if that was not said
+   */
+  public record Facts(PaperKind kind, boolean sent, boolean withdrawn, boolean paid, int recipients, int seen, int named, Optional<LocalDate> due) {}
+
+  /** How it stands on a day. A paper that is settled is never overdue; one that was withdrawn stays so. */
+  public static PaperState of(Facts facts, LocalDate today) {
+    if (facts.withdrawn()) {
+      return WITHDRAWN;
+    }
+    if (!facts.sent()) {
+      return DRAFT;
+    }
+    if (facts.kind() == PaperKind.INVOICE && facts.paid()) {
+      return PAID;
+    }
+    if (facts.kind() == PaperKind.CONTRACT && facts.recipients() > 0 && facts.named() == facts.recipients()) {
+      return SIGNED;
+    }
+    if (facts.kind() == PaperKind.PROPOSAL && facts.named() > 0) {
+      return AGREED;
+    }
+    if (facts.kind() != PaperKind.OTHER && facts.due().filter(due -> due.isBefore(today)).isPresent()) {
+      return OVERDUE;
+    }
+    return facts.seen() > 0 ? VIEWED : OPEN;
+  }
+
+  /** Whether something is still expected of its recipients. */
+  public boolean waits() {
+    return this == OPEN || this == VIEWED || this == OVERDUE;
+  }
+}

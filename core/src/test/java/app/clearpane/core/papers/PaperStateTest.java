@@ -1,0 +1,24 @@
+package app.clearpane.core.papers;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.LocalDate;
+import java.util.Optional;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class PaperStateTest {
+  private static final LocalDate TODAY = LocalDate.of(2027, 3, 24);
+
+  @ParameterizedTest(name = "{0}, {1} of {2} named, {3} seen, due in {4}: {5}")
+  @CsvSource({"PROPOSAL, 0, 2, 0, 3, OPEN", "PROPOSAL, 0, 2, 1, 3, VIEWED", "PROPOSAL, 1, 2, 1, -3, AGREED", "PROPOSAL, 0, 2, 1, -1, OVERDUE", "PROPOSAL, 0, 2, 1, 0, VIEWED",
+    "CONTRACT, 1, 2, 2, 3, VIEWED", "CONTRACT, 2, 2, 2, -3, SIGNED", "CONTRACT, 1, 2, 2, -1, OVERDUE", "INVOICE, 0, 1, 0, 3, OPEN", "INVOICE, 0, 1, 1, -1, OVERDUE", "OTHER, 0, 1, 0, -9, OPEN", "OTHER, 0, 1, 1, -9, VIEWED"})
+  void followsFromWhatHappened(PaperKind kind, int named, int recipients, int seen, int days, PaperState state) {
+    PaperState.Facts facts = new PaperState.Facts(kind, true, false, false, recipients, seen, named, Optional.of(TODAY.plusDays(days)));
+    assertThat(PaperState.of(facts, TODAY)).isEqualTo(state);
+    assertThat(PaperState.of(new PaperState.Facts(kind, false, false, false, recipients, seen, named, facts.due()), TODAY)).isEqualTo(PaperState.DRAFT);
+    assertThat(PaperState.of(new PaperState.Facts(kind, true, true, true, recipients, seen, named, facts.due()), TODAY)).isEqualTo(PaperState.WITHDRAWN);
+    PaperState paid = PaperState.of(new PaperState.Facts(kind, true, false, true, recipients, seen, named, facts.due()), TODAY);
+    assertThat(paid == PaperState.PAID).as("only invoices are paid").isEqualTo(kind == PaperKind.INVOICE);
+  }
+}

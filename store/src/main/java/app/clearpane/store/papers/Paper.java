@@ -1,0 +1,49 @@
+package app.clearpane.store.papers;
+
+import app.clearpane.core.agency.ContactId;
+import app.clearpane.core.files.Sha256;
+import app.clearpane.core.papers.PaperId;
+import app.clearpane.core.papers.PaperKind;
+import app.clearpane.core.papers.PaperState;
+import app.clearpane.core.project.ProjectId;
+import java.math.BigDecimal;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A proposal, a contract, an invoice or something else for named recipients only.
+ *
+ * @param number as it stands on it; may be empty
+ * @param amount in the project's currency; null if it names none
+ * @param due null if it has no day
+ * @param size in bytes
+ * @param sentAt null while it is a draft
+ * @param paidOn null unless it was paid
+ */
+public record Paper(PaperId id, ProjectId project, PaperKind kind, String name, String number, @Nullable BigDecimal amount, LocalDate dated, @Nullable LocalDate due, Sha256 sha256, String fileName,
+    String mediaType, long size, String madeBy, Instant createdAt, @Nullable Instant sentAt, @Nullable LocalDate paidOn, Optional<Withdrawal> withdrawal, List<Recipient> recipients, int revision) {
+
+  /** When and why it was withdrawn. */
+  public record Withdrawal(Instant at, String reason) {}
+
+  /** Somebody it is for. @param seenAt when they first opened it; null if they did not @param namedAt when they agreed or signed; null if they did not */
+  public record Recipient(ContactId contact, String name, @Nullable Instant seenAt, @Nullable Instant namedAt, @Nullable String typedName) {}
+
+  public Paper {
+    recipients = List.copyOf(recipients);
+  }
+
+  /** How it stands on a day. */
+  public PaperState state(LocalDate today) {
+    return PaperState.of(new PaperState.Facts(kind, sentAt != null, withdrawal.isPresent(), paidOn != null, recipients.size(), (int) recipients.stream().filter(one -> one.seenAt() != null).count(),
+        (int) recipients.stream().filter(one -> one.namedAt() != null).count(), Optional.ofNullable(due)), today);
+  }
+
+  /** What somebody did with it; empty if it is not for them. */
+  public Optional<Recipient> recipient(ContactId contact) {
+    return recipients.stream().filter(one -> one.contact().equals(contact)).findFirst();
+  }
+}

@@ -1,0 +1,267 @@
+package app.clearpane.web.papers;
+
+import app.clearpane.core.agency.ContactId;
+import app.clearpane.core.agency.Name;
+import app.clearpane.core.exposure.SeatState;
+import app.clearpane.core.files.Sha256;
+import app.clearpane.core.papers.PaperId;
+import app.clearpane.core.papers.PaperKind;
+import app.clearpane.core.papers.PaperState;
+import app.clearpane.core.project.ProjectId;
+import app.clearpane.formats.deliverable.ContentType;
+import app.clearpane.store.agency.Contact;
+import app.clearpane.store.agency.People;
+import app.clearpane.store.exposure.Panes;
+import app.clearpane.store.exposure.SeatRow;
+import app.clearpane.store.exposure.Seats;
+import app.clearpane.store.exposure.clientside.Viewer;
+import app.clearpane.store.files.Vault;
+import app.clearpane.store.papers.Paper;
+import app.clearpane.store.papers.Papers;
+import app.clearpane.store.papers.clientside.VisiblePapers;
+import app.clearpane.store.project.Project;
+import app.clearpane.store.project.Projects;
+import app.clearpane.web.House;
+import app.clearpane.web.deliverable.FileNames;
+import app.clearpane.web.layout.Input;
+import app.clearpane.web.layout.NotThere;
+import app.clearpane.web.layout.Refused;
+import app.clearpane.web.layout.TheAgency;
+import app.clearpane.web.layout.Words;
+import app.clearpane.web.post.Letter;
+import app.clearpane.web.post.WriteMail;
+import app.clearpane.web.record.Tell;
+import app.clearpane.web.security.LinkKeys;
+import java.io.IOException;
+import java.io.InputStream;
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/** Adds, sends, withdraws and settles papers; and takes the names their recipients put to them. */
+@Component
+public class HandlePaper {
+  private static final int LONGEST_REASON = 1_000;
+  private static final BigDecimal MOST = new BigDecimal("999999999999.99");
+  private final Papers papers;
+  private final VisiblePapers visible;
+  private final Projects projects;
+  private final Panes panes;
+  private final Seats seats;
+  private final People people;
+  private final Vault vault;
+  private final WriteMail mail;
+  private final LinkKeys keys;
+  private final TheAgency agency;
+  private final Words words;
+  private final House house;
+  private final Tell tell;
+  private final TransactionTemplate transaction;
+  private final Clock clock;
+
+  HandlePaper(Papers papers, VisiblePapers visible, Projects projects, Panes panes, Seats seats, People people, Vault vault, WriteMail mail, LinkKeys keys, TheAgency agency, Words words, House house,
+      Tell tell, TransactionTemplate transaction, Clock clock) {
+    this.papers = papers;
+    this.visible = visible;
+    this.projects = projects;
+    this.panes = panes;
+    this.seats = seats;
+    this.people = people;
+    this.vault = vault;
+    this.mail = mail;
+    this.keys = keys;
+    this.agency = agency;
+    this.words = words;
+    this.house = house;
+    this.tell = tell;
+    this.transaction = transaction;
+    this.clock = clock;
+  }
+
+  /** A paper as it comes from a page. @param recipient the contacts it is for */
+  public record PaperForm(@Nullable String kind, @Nullable String name, @Nullable String number, @Nullable String amount, @Nullable String dated, @Nullable String due, @Nullable List<String> recipient) {}
+
+  /** Adds a draft. @throws IOException if its file cannot be written; nothing is kept then */
+  public PaperId add(ProjectId project, PaperForm form, String fileName, InputStream content, String by) throws IOException {
+    Map<String, String> contacts = possible(NotThere.unless(projects.find(project))).stream().collect(Collectors.toMap(contact -> contact.id().toString(), Contact::name));
+    Input input = new Input();
+    Optional<PaperKind> kind = java.util.Arrays.stream(PaperKind.values()).filter(known -> known.name().equals(form.kind())).findFirst();
+    Optional<Name> name = input.name("The paper", Objects.requireNonNullElse(form.name(), ""));
+    String number = input.text("Its number", Objects.requireNonNullElse(form.number(), ""), 40);
+    Optional<BigDecimal> amount = amount(input, Objects.requireNonNullElse(form.amount(), ""));
+    Optional<LocalDate> dated = input.day("Its date", Objects.requireNonNullElse(form.dated(), ""));
+    Optional<LocalDate> due = form.due() == null || form.due().isBlank() ? Optional.empty() : input.day("Its last day", form.due());
+    List<Paper.Recipient> recipients = Objects.requireNonNullElse(form.recipient(), List.<String>of()).stream().distinct().filter(contacts::containsKey)
+        .map(id -> new Paper.Recipient(ContactId.of(id), Objects.requireNonNull(contacts.get(id)), null, null, null)).toList();
+    input.require(kind.isPresent(), "Say what it is: a proposal, a contract, an invoice or something else.");
+    input.require(!recipients.isEmpty(), "Name at least one recipient: nobody else will see it.");
+    input.require(!fileName.isEmpty(), "Choose a file first.");
+    input.allGood();
+    Vault.Stored stored = vault.store(content, house.largestUpload().toBytes());
+    if (stored.size() == 0) {
+      throw Refused.because("“" + fileName + "” is empty: it has 0 bytes. Nothing was kept; save it again and choose it once more.");
+    }
+    String mediaType = ContentType.of(vault.path(stored.sha256()));
+    Paper paper = new Paper(new PaperId(UUID.randomUUID()), project, kind.orElseThrow(), name.orElseThrow().value(), number, amount.orElse(null), dated.orElseThrow(), due.orElse(null), stored.sha256(),
+        FileNames.safe(fileName), mediaType, stored.size(), by, clock.instant(), null, null, Optional.empty(), recipients, 1);
+    transaction.executeWithoutResult(status -> {
+      papers.add(paper);
+      told("paper.added", paper, by, Map.of("kind", paper.kind(), "sha256", paper.sha256(), "recipients", recipients.stream().map(Paper.Recipient::name).toList()));
+    });
+    return paper.id();
+  }
+
+  /** Whom a paper of a project may be addressed to: its client's contacts, and whoever has a seat at one of its panes. */
+  public List<Contact> possible(Project project) {
+    List<Contact> contacts = new ArrayList<>(people.contactsOf(project.client()));
+    Set<ContactId> known = contacts.stream().map(Contact::id).collect(Collectors.toSet());
+    Set<ContactId> seated = panes.ofProject(project.id()).stream().flatMap(pane -> seats.of(pane.id()).stream()).map(SeatRow::contact).filter(contact -> !known.contains(contact)).collect(Collectors.toSet());
+    contacts.addAll(people.contacts(seated));
+    return contacts;
+  }
+
+  private static Optional<BigDecimal> amount(Input input, String typed) {
+    if (typed.isBlank()) {
+      return Optional.empty();
+    }
+    try {
+      BigDecimal amount = new BigDecimal(typed.strip().replace(',', '.')).setScale(2, RoundingMode.HALF_UP);
+      if (amount.abs().compareTo(MOST) <= 0) {
+        return Optional.of(amount);
+      }
+    } catch (NumberFormatException notANumber) {
+      // Said below, with what is allowed.
+    }
+    input.require(false, "The amount: “" + (typed.length() > 40 ? typed.substring(0, 40) + "…" : typed) + "” should be a sum like 1840.00.");
+    return Optional.empty();
+  }
+
+  private void told(String act, Paper paper, String by, Map<String, ?> more) {
+    Map<String, Object> payload = new HashMap<>(more);
+    payload.put("number", paper.number());
+    tell.of(paper.project(), paper.id().value(), new Tell.Happening(act, by, paper.name(), payload));
+  }
+
+  /** Recipients who have no seat at a published pane, and so could not open it. */
+  public List<String> withoutSeat(Paper paper) {
+    return paper.recipients().stream().filter(one -> paneOf(paper, one.contact()).isEmpty()).map(Paper.Recipient::name).toList();
+  }
+
+  private Optional<Panes.Row> paneOf(Paper paper, ContactId contact) {
+    return panes.ofProject(paper.project()).stream().filter(pane -> pane.publishedAt() != null)
+        .filter(pane -> seats.of(pane.id()).stream().anyMatch((SeatRow seat) -> seat.contact().equals(contact) && seat.state() != SeatState.ENDED)).findFirst();
+  }
+
+  /** Sends it: each recipient gets a mail. @param sure whether it goes out although somebody has no seat @throws Refused if somebody has none and that is not wanted */
+  @Transactional
+  public ProjectId send(PaperId id, boolean sure, String by) {
+    papers.lock(id);
+    Paper paper = NotThere.unless(papers.find(id));
+    List<String> without = withoutSeat(paper);
+    if (!without.isEmpty() && !sure) {
+      throw Refused.because(words.and(without) + (without.size() == 1 ? " has" : " have") + " no seat at a published pane here, so they could not open it. Give them a seat first, or tick that it is sent all the same.");
+    }
+    if (paper.sentAt() != null) {
+      throw Refused.changedMeanwhile("This was sent already. Nothing was sent twice.");
+    }
+    papers.sent(id, clock.instant());
+    told("paper.sent", paper, by, Map.of("to", paper.recipients().stream().map(Paper.Recipient::name).toList(), "sha256", paper.sha256(), "amount", paper.amount() == null ? "" : paper.amount().toPlainString()));
+    paper.recipients().forEach(one -> paneOf(paper, one.contact()).ifPresent(pane -> mail.to(people.contact(one.contact()).orElseThrow(), letter(paper, keys.forContact(one.contact(), "/c/panes/" + pane.id() + "/papers/" + id)))));
+    return paper.project();
+  }
+
+  private Letter letter(Paper paper, String link) {
+    List<String> lines = new ArrayList<>();
+    String what = PaperWords.kind(paper.kind()) + (paper.number().isEmpty() ? "" : " " + paper.number());
+    lines.add("Here is our " + what + ": " + paper.name() + (paper.amount() == null ? "." : ", " + paper.amount().toPlainString() + " " + projects.find(paper.project()).orElseThrow().currency() + "."));
+    lines.add(switch (paper.kind()) {
+      case PROPOSAL -> "You can read it and agree to it there.";
+      case CONTRACT -> "You can read it and sign it there.";
+      case INVOICE -> paper.due() == null ? "It is there for you to keep." : "Please pay it by " + words.day(paper.due()) + ".";
+      case OTHER -> "It is there for you to keep.";
+    });
+    lines.add("Only those it is addressed to can see it.");
+    return new Letter(switch (paper.kind()) {
+      case PROPOSAL -> "Proposal: ";
+      case CONTRACT -> "To sign: ";
+      case INVOICE -> "Invoice: ";
+      case OTHER -> "For you: ";
+    } + paper.name(), lines, "Open it", link, agency.get().name());
+  }
+
+  /** Notes that an invoice was paid. */
+  @Transactional
+  public ProjectId paid(PaperId id, String day, String by) {
+    Input input = new Input();
+    Optional<LocalDate> on = input.day("The day it was paid", day);
+    input.allGood();
+    Paper paper = NotThere.unless(papers.find(id));
+    if (paper.kind() != PaperKind.INVOICE || !paper.state(words.today()).waits()) {
+      throw Refused.changedMeanwhile("Only an invoice that is open can be paid. Nothing was changed.");
+    }
+    papers.paid(id, on.orElseThrow());
+    told("paper.paid", paper, by, Map.of("on", on.orElseThrow().toString()));
+    return paper.project();
+  }
+
+  /** Withdraws it; its recipients see only that it was. */
+  @Transactional
+  public ProjectId withdraw(PaperId id, String reason, String by) {
+    Input input = new Input();
+    String why = input.text("The reason", reason, LONGEST_REASON);
+    input.require(!why.isEmpty(), "Say why it is withdrawn; it stands in the Record.");
+    input.allGood();
+    Paper paper = NotThere.unless(papers.find(id));
+    papers.withdraw(id, new Paper.Withdrawal(clock.instant(), why));
+    told("paper.withdrawn", paper, by, Map.of("reason", why));
+    return paper.project();
+  }
+
+  /** Opens a paper for one of its recipients, and notes the first time. */
+  @Transactional
+  public Paper open(Viewer viewer, PaperId id) {
+    Paper paper = NotThere.unless(visible.find(viewer, id));
+    if (!viewer.looking() && papers.seen(id, viewer.contact(), clock.instant())) {
+      told("paper.viewed", paper, viewer.name(), Map.of());
+    }
+    return paper;
+  }
+
+  /** Takes the name that a recipient puts to exactly this file. */
+  @Transactional
+  public void name(Viewer viewer, PaperId id, Sha256 seen, String typedName) {
+    NotThere.unless(visible.find(viewer, id));
+    Input input = new Input();
+    input.require(!typedName.isBlank(), "Type your name, " + viewer.name() + ".");
+    input.require(typedName.length() <= 120, "Your name may have 120 characters.");
+    input.allGood();
+    papers.lock(id);
+    Paper paper = NotThere.unless(visible.find(viewer, id));
+    if (!paper.kind().takesNames() || paper.withdrawal().isPresent() || !paper.sha256().equals(seen)) {
+      throw Refused.changedMeanwhile("This paper was withdrawn or replaced meanwhile, so your name was not put to it. Look at it again.");
+    }
+    if (paper.recipient(viewer.contact()).filter(one -> one.namedAt() != null).isPresent()) {
+      throw Refused.changedMeanwhile("You have put your name to it already. Nothing was done twice.");
+    }
+    papers.named(id, viewer.contact(), typedName.strip(), clock.instant());
+    PaperState state = papers.find(id).orElseThrow().state(words.today());
+    told(paper.kind() == PaperKind.CONTRACT ? "paper.signed" : "paper.agreed", paper, viewer.name(), Map.of("sha256", paper.sha256(), "typedName", typedName.strip(), "state", state));
+    projects.find(paper.project()).flatMap(project -> people.member(project.manager())).ifPresent(manager -> mail.to(manager, new Letter(
+        (paper.kind() == PaperKind.CONTRACT ? "Signed: " : "Agreed: ") + paper.name(), List.of(viewer.name() + (paper.kind() == PaperKind.CONTRACT ? " signed " : " agreed to ") + paper.name() + ".",
+            state == PaperState.SIGNED || state == PaperState.AGREED ? "With it, it is settled." : "Others have still to sign."), "See the papers", house.address() + "/t/projects/" + paper.project() + "/papers", agency.get().name())));
+  }
+}

@@ -1,0 +1,113 @@
+package app.clearpane.web.papers;
+
+import app.clearpane.core.papers.PaperId;
+import app.clearpane.core.papers.PaperState;
+import app.clearpane.core.project.ProjectId;
+import app.clearpane.store.deliverable.Deliverable;
+import app.clearpane.store.deliverable.Deliverables;
+import app.clearpane.store.deliverable.ExtraRounds;
+import app.clearpane.store.papers.Paper;
+import app.clearpane.store.papers.Papers;
+import app.clearpane.store.project.Project;
+import app.clearpane.web.deliverable.SheetBytes;
+import app.clearpane.web.layout.ForManagers;
+import app.clearpane.web.layout.NotThere;
+import app.clearpane.web.layout.TeamController;
+import app.clearpane.web.layout.Words;
+import app.clearpane.web.project.ProjectFrame;
+import app.clearpane.web.security.Person;
+import java.io.IOException;
+import java.math.BigDecimal;
+import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
+import org.springframework.core.io.Resource;
+import org.springframework.http.ResponseEntity;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
+
+/** The papers of a project, and what was agreed in sums. */
+@TeamController
+class PaperController {
+  private final ProjectFrame frame;
+  private final Papers papers;
+  private final Deliverables deliverables;
+  private final HandlePaper handle;
+  private final SheetBytes bytes;
+  private final Words words;
+
+  PaperController(ProjectFrame frame, Papers papers, Deliverables deliverables, HandlePaper handle, SheetBytes bytes, Words words) {
+    this.frame = frame;
+    this.papers = papers;
+    this.deliverables = deliverables;
+    this.handle = handle;
+    this.bytes = bytes;
+    this.words = words;
+  }
+
+  /**
+   * What was agreed, in sums of the project's currency.
+   *
+   * @param agreed proposals agreed and contracts signed
+   * @param extra rounds beyond those included that were accepted
+   * @param open invoices that wait to be paid
+   */
+  public record Sums(BigDecimal agreed, BigDecimal extra, BigDecimal open, BigDecimal paid, int extraRounds) {}
+
+  @GetMapping("/t/projects/{project}/papers")
+  String all(@PathVariable ProjectId project, Model model) {
+    Project found = frame.above(model, project, "Papers");
+    List<Paper> all = papers.of(project);
+    List<ExtraRounds.Accepted> extra = deliverables.of(project).stream().map(Deliverable::extra).flatMap(List::stream).toList();
+    model.addAttribute("all", all);
+    model.addAttribute("currency", found.currency());
+    model.addAttribute("contacts", handle.possible(found));
+    model.addAttribute("sums", new Sums(sum(all, PaperState.AGREED, PaperState.SIGNED), extra.stream().map(ExtraRounds.Accepted::fee).reduce(BigDecimal.ZERO, BigDecimal::add),
+        sum(all.stream().filter(paper -> paper.kind() == app.clearpane.core.papers.PaperKind.INVOICE).toList(), PaperState.OPEN, PaperState.VIEWED, PaperState.OVERDUE), sum(all, PaperState.PAID), extra.size()));
+    return "papers/list";
+  }
+
+  private BigDecimal sum(List<Paper> all, PaperState... states) {
+    return all.stream().filter(paper -> List.of(states).contains(paper.state(words.today()))).map(paper -> Objects.requireNonNullElse(paper.amount(), BigDecimal.ZERO)).reduce(BigDecimal.ZERO, BigDecimal::add);
+  }
+
+  @PostMapping("/t/projects/{project}/papers")
+  @ForManagers
+  String add(@PathVariable ProjectId project, @RequestParam MultipartFile file, HandlePaper.PaperForm form, @AuthenticationPrincipal Person me) throws IOException {
+    handle.add(project, form, Optional.ofNullable(file.getOriginalFilename()).orElse(""), file.getInputStream(), me.fullName());
+    return back(project);
+  }
+
+  @PostMapping("/t/papers/{paper}/send")
+  @ForManagers
+  String send(@PathVariable PaperId paper, @RequestParam(defaultValue = "false") boolean sure, @AuthenticationPrincipal Person me) {
+    return back(handle.send(paper, sure, me.fullName()));
+  }
+
+  @PostMapping("/t/papers/{paper}/paid")
+  @ForManagers
+  String paid(@PathVariable PaperId paper, @RequestParam(defaultValue = "") String day, @AuthenticationPrincipal Person me) {
+    return back(handle.paid(paper, day, me.fullName()));
+  }
+
+  @PostMapping("/t/papers/{paper}/withdraw")
+  @ForManagers
+  String withdraw(@PathVariable PaperId paper, @RequestParam(defaultValue = "") String reason, @AuthenticationPrincipal Person me) {
+    return back(handle.withdraw(paper, reason, me.fullName()));
+  }
+
+  private static String back(ProjectId project) {
+    return "redirect:/t/projects/" + project + "/papers";
+  }
+
+  @GetMapping("/t/papers/{paper}/file")
+  ResponseEntity<Resource> file(@PathVariable PaperId paper) {
+    Paper found = NotThere.unless(papers.find(paper));
+    return bytes.download(found.sha256(), found.fileName());
+  }
+}

@@ -1,0 +1,37 @@
+package app.clearpane.web.papers;
+
+import app.clearpane.core.papers.PaperKind;
+import app.clearpane.core.papers.PaperState;
+import app.clearpane.web.layout.Speech;
+import java.util.Locale;
+import org.springframework.stereotype.Component;
+
+/** What papers are called on screens and in mails. Templates call it {@code papers}. */
+@Component
+public final class PaperWords implements Speech {
+  @Override
+  public String name() {
+    return "papers";
+  }
+
+  /** "proposal", "contract", "invoice" or "paper". */
+  public static String kind(PaperKind kind) {
+    return kind == PaperKind.OTHER ? "paper" : kind.name().toLowerCase(Locale.ROOT);
+  }
+
+  /** How it stands. */
+  public static String state(PaperState state) {
+    return state.name().toLowerCase(Locale.ROOT);
+  }
+
+  /** The colour of how it stands. */
+  public static String tone(PaperState state) {
+    return switch (state) {
+      case DRAFT, WITHDRAWN -> "quiet";
+      case OPEN, VIEWED -> "client";
+      case OVERDUE -> "late";
+      case AGREED, SIGNED -> "sign";
+      case PAID -> "done";
+    };
+  }
+}

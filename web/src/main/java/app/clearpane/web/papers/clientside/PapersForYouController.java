@@ -1,0 +1,71 @@
+package app.clearpane.web.papers.clientside;
+
+import app.clearpane.core.files.Sha256;
+import app.clearpane.core.papers.PaperId;
+import app.clearpane.store.exposure.clientside.Viewer;
+import app.clearpane.store.exposure.clientside.Viewers;
+import app.clearpane.store.papers.Paper;
+import app.clearpane.store.papers.clientside.VisiblePapers;
+import app.clearpane.web.deliverable.SheetBytes;
+import app.clearpane.web.exposure.clientside.Through;
+import app.clearpane.web.layout.NotThere;
+import app.clearpane.web.papers.HandlePaper;
+import org.springframework.core.io.Resource;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** The papers somebody was sent: a private list, and each to read, agree to or sign. */
+@Controller
+class PapersForYouController {
+  private final VisiblePapers papers;
+  private final Viewers viewers;
+  private final HandlePaper handle;
+  private final SheetBytes bytes;
+
+  PapersForYouController(VisiblePapers papers, Viewers viewers, HandlePaper handle, SheetBytes bytes) {
+    this.papers = papers;
+    this.viewers = viewers;
+    this.handle = handle;
+    this.bytes = bytes;
+  }
+
+  @GetMapping({"/c/panes/{pane}/papers", "/t/look/{seat}/{sight}/papers"})
+  String all(Viewer viewer, Model model) {
+    model.addAttribute("all", papers.all(viewer));
+    return page(viewer, model, "papers/clientside/list");
+  }
+
+  @GetMapping({"/c/panes/{pane}/papers/{paper}", "/t/look/{seat}/{sight}/papers/{paper}"})
+  String one(Viewer viewer, @PathVariable PaperId paper, Model model) {
+    Paper found = handle.open(viewer, paper);
+    model.addAttribute("paper", found);
+    model.addAttribute("mine", found.recipient(viewer.contact()).orElseThrow());
+    return page(viewer, model, "papers/clientside/one");
+  }
+
+  private String page(Viewer viewer, Model model, String template) {
+    Viewers.Heading heading = viewers.heading(viewer);
+    model.addAttribute("viewer", viewer);
+    model.addAttribute("heading", heading);
+    model.addAttribute("base", Through.base(viewer));
+    model.addAttribute("currency", viewers.currency(viewer));
+    return template;
+  }
+
+  @GetMapping({"/c/panes/{pane}/papers/{paper}/file", "/t/look/{seat}/{sight}/papers/{paper}/file"})
+  ResponseEntity<Resource> file(Viewer viewer, @PathVariable PaperId paper) {
+    Paper found = NotThere.unless(papers.find(viewer, paper).filter(one -> one.withdrawal().isEmpty()));
+    return bytes.download(found.sha256(), found.fileName());
+  }
+
+  @PostMapping("/c/panes/{pane}/papers/{paper}/name")
+  String name(Viewer viewer, @PathVariable PaperId paper, @RequestParam(defaultValue = "") String sha256, @RequestParam(defaultValue = "") String typedName) {
+    handle.name(viewer, paper, sha256.matches("[0-9a-f]{64}") ? new Sha256(sha256) : Sha256.ofText(""), typedName);
+    return "redirect:" + Through.base(viewer) + "/papers/" + paper;
+  }
+}

@@ -1,0 +1,106 @@
+package app.clearpane.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.clearpane.core.agency.EmailAddress;
+import app.clearpane.core.agency.Name;
+import app.clearpane.core.papers.PaperState;
+import app.clearpane.core.project.ProjectId;
+import app.clearpane.store.agency.People;
+import app.clearpane.store.exposure.SeatRow;
+import app.clearpane.store.exposure.Seats;
+import app.clearpane.store.papers.Paper;
+import app.clearpane.store.papers.Papers;
+import java.net.http.HttpResponse;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.HashMap;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+
+/** Papers over HTTP: unseen until sent, seen by name only, agreed, signed, paid and withdrawn. */
+class PapersTest extends AtTheMill {
+  @Autowired Papers papers;
+  @Autowired Seats seats;
+  @Autowired People atTheMill;
+
+  private String contact(String name) {
+    return seats.of(pane().id()).stream().filter(seat -> seat.name().startsWith(name)).map(SeatRow::contact).findFirst().orElseThrow().toString();
+  }
+
+  private HttpResponse<String> add(Visitor ines, String kind, String name, String recipient, Map<String, String> more) throws Exception {
+    byte[] file = demoFile("flour-spelt-1.pdf");
+    Map<String, String> fields = new HashMap<>(Map.of("kind", kind, "name", name, "number", "7", "amount", "1840", "dated", "2027-03-01", "due", "", "recipient", recipient));
+    fields.putAll(more);
+    return ines.upload("/t/projects/" + mill() + "/papers", ines.token(), "mill-paper.pdf", () -> new java.io.ByteArrayInputStream(file), fields);
+  }
+
+  private Paper paper(String name) {
+    ProjectId mill = mill();
+    return papers.of(mill).stream().filter(paper -> paper.name().equals(name)).findFirst().orElseThrow();
+  }
+
+  private String at(Paper paper) {
+    return "/c/panes/" + pane().id() + "/papers/" + paper.id();
+  }
+
+  @Test
+  void aDraftIsUnseenAndASentOneIsSeenByItsRecipientsOnly() throws Exception {
+    Visitor ines = ines();
+    add(ines, "CONTRACT", "Milling contract", contact("Imre"), Map.of());
+    Paper draft = paper("Milling contract");
+    assertThat(imre().get(at(draft)).statusCode()).isEqualTo(404);
+    assertThat(imre().get(at(draft) + "/file").statusCode()).isEqualTo(404);
+    ines.post("/t/papers/" + draft.id() + "/send", ines.token(), Map.of());
+    assertThat(imre().get("/c/panes/" + pane().id()).body()).contains("Sign: Milling contract", "addressed to you, and to nobody else");
+    assertThat(grete().get(at(draft)).statusCode()).isEqualTo(404);
+    assertThat(grete().get("/c/panes/" + pane().id() + "/papers").body()).contains("No paper is addressed to you").doesNotContain("Milling contract");
+    Visitor imre = imre();
+    assertThat(imre.get(at(draft)).body()).contains("1,840.00", "Sign it", draft.sha256().hex().substring(0, 4));
+    assertThat(paper("Milling contract").state(LocalDate.of(2027, 3, 2))).isEqualTo(PaperState.VIEWED);
+    assertThat(imre.post(at(draft) + "/name", imre.token(), Map.of("sha256", draft.sha256().hex(), "typedName", " ")).statusCode()).isEqualTo(422);
+    assertThat(imre.post(at(draft) + "/name", imre.token(), Map.of("sha256", "0".repeat(64), "typedName", "Imre")).statusCode()).as("another file than was seen").isEqualTo(409);
+    assertThat(imre.post(at(draft) + "/name", imre.token(), Map.of("sha256", draft.sha256().hex(), "typedName", "Imre")).statusCode()).isEqualTo(302);
+    assertThat(imre.post(at(draft) + "/name", imre.token(), Map.of("sha256", draft.sha256().hex(), "typedName", "Imre")).statusCode()).as("twice").isEqualTo(409);
+    assertThat(paper("Milling contract").state(LocalDate.of(2027, 3, 2))).isEqualTo(PaperState.SIGNED);
+    assertThat(ines.get("/t/projects/" + mill() + "/papers").body()).contains("signed ", "as Imre", "What was agreed");
+  }
+
+  @Test
+  void anInvoiceIsPaidOnceAndAWithdrawnOneGivesItsFileToNobody() throws Exception {
+    Visitor ines = ines();
+    add(ines, "INVOICE", "Invoice for bags", contact("Imre"), Map.of("amount", "99,5"));
+    Paper invoice = paper("Invoice for bags");
+    assertThat(invoice.amount()).isEqualByComparingTo("99.50");
+    assertThat(ines.post("/t/papers/" + invoice.id() + "/paid", ines.token(), Map.of("day", "2027-03-09")).statusCode()).as("not sent yet").isEqualTo(409);
+    ines.post("/t/papers/" + invoice.id() + "/send", ines.token(), Map.of());
+    assertThat(ines.post("/t/papers/" + invoice.id() + "/send", ines.token(), Map.of()).statusCode()).isEqualTo(409);
+    assertThat(ines.post("/t/papers/" + invoice.id() + "/paid", ines.token(), Map.of("day", "soon")).statusCode()).isEqualTo(422);
+    ines.post("/t/papers/" + invoice.id() + "/paid", ines.token(), Map.of("day", "2027-03-09"));
+    assertThat(paper("Invoice for bags").state(LocalDate.of(2027, 9, 1))).isEqualTo(PaperState.PAID);
+    add(ines, "PROPOSAL", "Withdrawn proposal", contact("Imre"), Map.of());
+    Paper proposal = paper("Withdrawn proposal");
+    ines.post("/t/papers/" + proposal.id() + "/send", ines.token(), Map.of());
+    assertThat(imre().get(at(proposal) + "/file").statusCode()).isEqualTo(200);
+    ines.post("/t/papers/" + proposal.id() + "/withdraw", ines.token(), Map.of("reason", "Reckoned wrongly."));
+    assertThat(imre().get(at(proposal)).body()).contains("This was withdrawn").doesNotContain("Reckoned wrongly", "Agree to it");
+    assertThat(imre().get(at(proposal) + "/file").statusCode()).isEqualTo(404);
+  }
+
+  @Test
+  void badInputIsSaidAndNothingIsKept() throws Exception {
+    Visitor ines = ines();
+    int before = papers.of(mill()).size();
+    assertThat(add(ines, "INVOICE", "", "", Map.of("amount", "a lot", "dated", "yesterday")).body()).contains("The paper", "The amount", "Its date", "Name at least one recipient");
+    assertThat(add(ines, "LETTER", "Letter", contact("Imre"), Map.of()).statusCode()).isEqualTo(422);
+    assertThat(papers.of(mill())).hasSize(before);
+    String nobody = atTheMill.addContact(projects.active().stream().filter(one -> one.name().equals("Flour bags")).findFirst().orElseThrow().client(), new Name("Odo Without"),
+        new EmailAddress("odo@hobandbarley.example"), "", Instant.EPOCH).id().toString();
+    add(ines, "OTHER", "For somebody without a seat", nobody, Map.of());
+    Paper paper = paper("For somebody without a seat");
+    assertThat(ines.post("/t/papers/" + paper.id() + "/send", ines.token(), Map.of()).body()).contains("Odo Without has no seat at a published pane");
+    assertThat(paper("For somebody without a seat").sentAt()).isNull();
+    assertThat(ines.post("/t/papers/" + paper.id() + "/send", ines.token(), Map.of("sure", "true")).statusCode()).isEqualTo(302);
+  }
+}
