@@ -53,11 +53,12 @@ class PaperController {
   /**
    * What was agreed, in sums of the project's currency.
    *
-   * @param agreed proposals agreed and contracts signed
+   * @param signed contracts signed
+   * @param agreed proposals agreed; a contract that follows takes their place
    * @param extra rounds beyond those included that were accepted
    * @param open invoices that wait to be paid
    */
-  public record Sums(BigDecimal agreed, BigDecimal extra, BigDecimal open, BigDecimal paid, int extraRounds) {}
+  public record Sums(BigDecimal signed, BigDecimal agreed, BigDecimal extra, BigDecimal open, BigDecimal paid, int extraRounds) {}
 
   @GetMapping("/t/projects/{project}/papers")
   String all(@PathVariable ProjectId project, Model model) {
@@ -67,7 +68,7 @@ class PaperController {
     model.addAttribute("all", all);
     model.addAttribute("currency", found.currency());
     model.addAttribute("contacts", handle.possible(found));
-    model.addAttribute("sums", new Sums(sum(all, PaperState.AGREED, PaperState.SIGNED), extra.stream().map(ExtraRounds.Accepted::fee).reduce(BigDecimal.ZERO, BigDecimal::add),
+    model.addAttribute("sums", new Sums(sum(all, PaperState.SIGNED), sum(all, PaperState.AGREED), extra.stream().map(ExtraRounds.Accepted::fee).reduce(BigDecimal.ZERO, BigDecimal::add),
         sum(all.stream().filter(paper -> paper.kind() == app.clearpane.core.papers.PaperKind.INVOICE).toList(), PaperState.OPEN, PaperState.VIEWED, PaperState.OVERDUE), sum(all, PaperState.PAID), extra.size()));
     return "papers/list";
   }
