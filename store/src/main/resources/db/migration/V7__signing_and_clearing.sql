@@ -82,3 +82,18 @@ create table record_fault (
   found_at timestamp with time zone not null,
   settled_at timestamp with time zone
 );
+
+-- Somebody who decides in place of a signatory who is away.
+create table stand_in (
+  id uuid primary key,
+  project_id uuid not null references project,
+  contact_id uuid not null references contact,
+  stand_in_contact uuid not null references contact,
+  from_on date not null,
+  until_on date not null,
+  set_by varchar(480) not null,
+  ended_at timestamp with time zone
+);
+create index stand_in_of on stand_in (project_id);
+create index stand_in_away on stand_in (contact_id);
+create index stand_in_by on stand_in (stand_in_contact);

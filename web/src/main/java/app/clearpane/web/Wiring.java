@@ -9,6 +9,7 @@ import app.clearpane.store.compare.Comparisons;
 import app.clearpane.store.deliverable.Deliverables;
 import app.clearpane.store.deliverable.ExtraRounds;
 import app.clearpane.store.deliverable.SigningDefaults;
+import app.clearpane.store.deliverable.StandIns;
 import app.clearpane.store.deliverable.Drawings;
 import app.clearpane.store.deliverable.clientside.VisibleDeliverables;
 import app.clearpane.store.desk.Finder;
@@ -161,6 +162,11 @@ class Wiring {
   @Bean
   SigningDefaults signingDefaults(DSLContext db) {
     return new SigningDefaults(db);
+  }
+
+  @Bean
+  StandIns standIns(DSLContext db) {
+    return new StandIns(db);
   }
 
   @Bean

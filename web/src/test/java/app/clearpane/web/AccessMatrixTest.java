@@ -132,6 +132,7 @@ class AccessMatrixTest extends DemoHouse {
     ids.put("table", UUID.randomUUID().toString());
     ids.put("note", UUID.randomUUID().toString());
     ids.put("paper", papers.of(id).stream().filter(paper -> paper.name().equals("Invoice 2 of 4")).findFirst().orElseThrow().id().toString());
+    ids.put("standIn", UUID.randomUUID().toString());
     ids.put("line", UUID.randomUUID().toString());
     ids.put("link", UUID.randomUUID().toString());
     ids.put("release", UUID.randomUUID().toString());

@@ -102,6 +102,50 @@ class SigningTest extends AtTheMill {
   }
 
   @Test
+  void aStandInSignsInOrderForWhoeverIsAway() throws Exception {
+    Visitor ines = ines();
+    String today = java.time.LocalDate.now().toString();
+    assertThat(standIn(ines, contact("Grete"), contact("Grete"), today, today).statusCode()).isEqualTo(422);
+    assertThat(standIn(ines, contact("Grete"), contact("Imre"), today, "2020-01-01").statusCode()).isEqualTo(422);
+    standIn(ines, contact("Grete"), contact("Imre"), today, today);
+    try {
+      assertThat(standIn(ines, contact("Imre"), contact("Grete"), today, today).body()).contains("A stand-in has no stand-in");
+      ItemId bag = deliverable(ines, "Stood in", "ALL");
+      signing(ines, bag, Map.of("rule", "IN_ORDER", "signer", contact("Grete"), "order", contact("Grete") + "," + contact("Imre")));
+      VersionRow version = sent(ines, bag);
+      assertThat(decide(imre(), version, "SIGN_OFF", Map.of()).body()).as("his own place comes later").contains("It is not your turn to sign yet");
+    } finally {
+      endStandIns(ines);
+    }
+    standIn(ines, contact("Imre"), contact("Grete"), today, today);
+    try {
+      ItemId bag = deliverable(ines, "Stood in, later", "ALL");
+      signing(ines, bag, Map.of("rule", "IN_ORDER", "signer", contact("Grete"), "order", contact("Grete") + "," + contact("Imre")));
+      VersionRow version = sent(ines, bag);
+      decide(grete(), version, "SIGN_OFF", Map.of());
+      assertThat(grete().get("/c/panes/" + pane().id() + "/versions/" + version.id()).body()).contains("standing in for Imre");
+      decide(grete(), version, "SIGN_OFF", Map.of());
+      assertThat(round(bag).soFar()).isEqualTo(Outcome.SIGNED);
+      assertThat(round(bag).said().get(1).by()).startsWith("Grete").contains("standing in for Imre");
+      assertThat(lines.of(mill(), bag.value())).contains("\"insteadOf\":\"Imre");
+      assertThat(ines.get("/t/deliverables/" + bag + "/clearance").body()).contains("standing in for Imre");
+    } finally {
+      endStandIns(ines);
+    }
+  }
+
+  private HttpResponse<String> standIn(Visitor ines, String away, String by, String from, String until) throws Exception {
+    return ines.post("/t/projects/" + mill() + "/stand-ins", ines.token(), Map.of("away", away, "by", by, "from", from, "until", until));
+  }
+
+  private void endStandIns(Visitor ines) throws Exception {
+    java.util.regex.Matcher ends = java.util.regex.Pattern.compile("/t/stand-ins/[0-9a-f-]{36}/end").matcher(ines.get("/t/projects/" + mill() + "/stand-ins").body());
+    while (ends.find()) {
+      ines.post(ends.group(), ines.token(), Map.of());
+    }
+  }
+
+  @Test
   void anExtraRoundIsAcceptedByWhoeverCausesIt() throws Exception {
     Visitor ines = ines();
     ItemId bag = deliverable(ines, "One round", "ANY");

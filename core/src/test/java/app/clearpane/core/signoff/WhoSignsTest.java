@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.clearpane.core.agency.ContactId;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -80,5 +81,29 @@ class WhoSignsTest {
       assertThat(Rule.of(rule.keptAs(), 3)).isEqualTo(rule);
     }
     assertThatThrownBy(() -> Rule.of("MOST", 1)).isInstanceOf(IllegalArgumentException.class).hasMessageContaining("MOST");
+  }
+
+  private static StandIn standIn(ContactId away, ContactId by, int from, int until) {
+    return new StandIn(away, by, LocalDate.of(2027, 3, from), LocalDate.of(2027, 3, until));
+  }
+
+  @ParameterizedTest(name = "on the {0}th: {1}")
+  @CsvSource({"9, 0", "10, 1", "14, 1", "15, 0"})
+  void somebodyStandsInOnTheDaysAwayOnly(int day, int forHowMany) {
+    assertThat(StandIn.of(MIRELA, LocalDate.of(2027, 3, day), List.of(standIn(OTTOLINE, MIRELA, 10, 14)))).hasSize(forHowMany);
+    assertThat(StandIn.of(JASPER, LocalDate.of(2027, 3, day), List.of(standIn(OTTOLINE, MIRELA, 10, 14)))).isEmpty();
+  }
+
+  @Test
+  void nobodyStandsInForAStandIn() {
+    List<StandIn> ottolineAway = List.of(standIn(OTTOLINE, MIRELA, 10, 14));
+    assertThat(standIn(MIRELA, PER, 12, 20).fits(ottolineAway)).as("the stand-in is away too").isFalse();
+    assertThat(standIn(JASPER, OTTOLINE, 9, 10).fits(ottolineAway)).as("by somebody who is away").isFalse();
+    assertThat(standIn(OTTOLINE, JASPER, 14, 20).fits(ottolineAway)).as("two for one").isFalse();
+    assertThat(standIn(MIRELA, PER, 15, 20).fits(ottolineAway)).as("on other days").isTrue();
+    assertThat(standIn(JASPER, MIRELA, 12, 13).fits(ottolineAway)).as("one for two").isTrue();
+    assertThat(StandIn.of(MIRELA, LocalDate.of(2027, 3, 12), List.of(standIn(OTTOLINE, MIRELA, 10, 14), standIn(MIRELA, PER, 11, 13)))).as("however it came about").isEmpty();
+    assertThatThrownBy(() -> standIn(OTTOLINE, MIRELA, 14, 10)).isInstanceOf(IllegalArgumentException.class);
+    assertThatThrownBy(() -> standIn(OTTOLINE, OTTOLINE, 10, 14)).isInstanceOf(IllegalArgumentException.class);
   }
 }

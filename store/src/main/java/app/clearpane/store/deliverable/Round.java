@@ -34,8 +34,14 @@ public record Round(RoundId id, VersionId version, int number, Instant sentAt, I
   /** Somebody who is asked to sign. */
   public record Signatory(ContactId contact, String name, boolean leadVoice) {}
 
-  /** A decision that was made. @param batch what it was made together with; null if it was made alone */
-  public record Said(ContactId contact, String name, Decision decision, String sentence, String typedName, Sha256 sha256, Instant at, @Nullable UUID batch) {}
+  /** A decision that was made. @param batch what it was made together with; null if it was made alone @param standIn who made it in place of the signatory; null if they made it themselves */
+  public record Said(ContactId contact, String name, Decision decision, String sentence, String typedName, Sha256 sha256, Instant at, @Nullable UUID batch,
+      @Nullable ContactId standIn, @Nullable String standInName) {
+    /** Who decided, and for whom: "Ottoline", or "Mirela, standing in for Ottoline". */
+    public String by() {
+      return standInName == null ? name : standInName + ", standing in for " + name;
+    }
+  }
 
   /** Whether it is still open. */
   public boolean open() {
@@ -67,13 +73,18 @@ public record Round(RoundId id, VersionId version, int number, Instant sentAt, I
     return said.stream().filter(one -> one.contact().equals(contact)).reduce((earlier, later) -> later);
   }
 
+  /** The latest that one person said, for themselves or standing in for somebody. */
+  public Optional<Said> madeBy(ContactId contact) {
+    return said.stream().filter(one -> contact.equals(one.standIn() == null ? one.contact() : one.standIn())).reduce((earlier, later) -> later);
+  }
+
   /**
    * Until when what somebody said can be taken back, as far as the round tells: for ten minutes, unless the next in order went on from it, or the round was closed by anything else.
    *
    * @return empty if it cannot any more
    */
   public Optional<Instant> mayTakeBackUntil(ContactId contact, Instant now) {
-    return saidBy(contact).filter(one -> open() ? !(rule instanceof Rule.InOrder) || one.equals(said.get(said.size() - 1)) : one.at().equals(closedAt))
+    return madeBy(contact).filter(one -> saidBy(one.contact()).filter(one::equals).isPresent()).filter(one -> open() ? !(rule instanceof Rule.InOrder) || one.equals(said.get(said.size() - 1)) : one.at().equals(closedAt))
         .map(one -> one.at().plus(TAKEN_BACK_FOR)).filter(now::isBefore);
   }
 

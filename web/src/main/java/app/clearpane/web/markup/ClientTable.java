@@ -1,5 +1,6 @@
 package app.clearpane.web.markup;
 
+import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.markup.MarkupId;
 import app.clearpane.core.markup.MarkupProgress;
@@ -35,6 +36,7 @@ public class ClientTable {
   private final VisibleMarkups markups;
   private final Deliverables terms;
   private final Clock clock;
+  private final SigningFor signing;
   private final Viewers viewers;
   private final Drawings drawings;
   private final PlaceMark placeMark;
@@ -46,7 +48,7 @@ public class ClientTable {
   private final Writings writings;
   private final LayChanges layChanges;
 
-  ClientTable(VisibleDeliverables deliverables, VisibleMarkups markups, Deliverables terms, Clock clock, Viewers viewers, Drawings drawings, PlaceMark placeMark, AnswerMark answerMark, RuleClash ruleClash, LiveMarks liveMarks,
+  ClientTable(VisibleDeliverables deliverables, VisibleMarkups markups, Deliverables terms, Clock clock, SigningFor signing, Viewers viewers, Drawings drawings, PlaceMark placeMark, AnswerMark answerMark, RuleClash ruleClash, LiveMarks liveMarks,
       Clashes clashes, Compared compared, Writings writings, LayChanges layChanges, Looks looks) {
     this.layChanges = layChanges;
     this.ruleClash = ruleClash;
@@ -59,6 +61,7 @@ public class ClientTable {
     this.markups = markups;
     this.terms = terms;
     this.clock = clock;
+    this.signing = signing;
     this.viewers = viewers;
     this.drawings = drawings;
     this.placeMark = placeMark;
@@ -74,13 +77,14 @@ public class ClientTable {
    * @param clashes how many nobody ruled on yet: while there are any, nobody can sign
    * @param fixed marks that their sign-off would confirm, by label
    * @param current whether this version is the newest they see
+   * @param insteadOf the signatory for whom they decide, standing in; empty if they decide for themselves
    * @param whoSigns as a sentence without its end; empty unless their own pane decides
    * @param next who signs before them, in order; empty if nobody does
    * @param signingCosts what a round beyond those included costs, if it was not accepted yet
    * @param sendingBackCosts the same for the round that sending back begins
    * @param takeBackUntil until when they can take back what they said
    */
-  public record Bar(Optional<Round> round, boolean asked, Optional<Round.Said> mine, int unsettled, int clashes, List<String> fixed, boolean current, boolean leadVoice, String whoSigns, Optional<String> next,
+  public record Bar(Optional<Round> round, boolean asked, Optional<Round.Said> mine, int unsettled, int clashes, List<String> fixed, boolean current, boolean leadVoice, Optional<String> insteadOf, String whoSigns, Optional<String> next,
       Optional<String> signingCosts, Optional<String> sendingBackCosts, Optional<Instant> takeBackUntil) {
     /** Whether they may decide now. */
     public boolean mayDecide() {
@@ -120,14 +124,15 @@ public class ClientTable {
 
   private Bar bar(Viewer viewer, VersionRow version, List<VersionRow> versions, List<MarkupRow> marks, int clashes) {
     Optional<Round> round = deliverables.round(viewer, version.id());
-    boolean asked = round.filter(r -> r.signatories().stream().anyMatch(s -> s.contact().equals(viewer.contact()))).isPresent();
-    boolean completes = asked && round.orElseThrow().panel().completedBy(viewer.contact(), round.orElseThrow().decisions());
-    List<String> fixed = marks.stream().filter(m -> m.told() == MarkupProgress.FIXED && (completes || viewer.contact().equals(m.author().contact()))).map(m -> m.label().toString()).toList();
+    ContactId signer = round.map(r -> signing.signer(viewer, r)).orElse(viewer.contact());
+    boolean asked = round.filter(r -> r.signatories().stream().anyMatch(s -> s.contact().equals(signer))).isPresent();
+    boolean completes = asked && round.orElseThrow().panel().completedBy(signer, round.orElseThrow().decisions());
+    List<String> fixed = marks.stream().filter(m -> m.told() == MarkupProgress.FIXED && (completes || viewer.contact().equals(m.author().contact()) || signer.equals(m.author().contact()))).map(m -> m.label().toString()).toList();
     boolean current = versions.get(versions.size() - 1).id().equals(version.id());
     Optional<Deliverable> own = round.isEmpty() ? Optional.empty() : terms.find(version.deliverable()).filter(deliverable -> deliverable.pane().equals(viewer.pane()));
     int number = round.map(Round::number).orElse(0);
-    return new Bar(round, asked, round.flatMap(r -> r.saidBy(viewer.contact())), LightTable.unsettledChanges(marks), clashes, fixed, current, viewer.leadVoice(), own.isEmpty() ? "" : round.map(Round::whoSigns).orElse(""),
-        round.flatMap(r -> r.panel().nextInOrder(r.decisions()).filter(contact -> asked && !r.panel().isPlaceOf(viewer.contact(), r.decisions())).flatMap(contact -> r.signatories().stream().filter(s -> s.contact().equals(contact)).map(Round.Signatory::name).findFirst())),
+    return new Bar(round, asked, round.flatMap(r -> r.saidBy(signer)), LightTable.unsettledChanges(marks), clashes, fixed, current, viewer.leadVoice(), round.filter(Round::open).flatMap(r -> signing.other(viewer, r)).filter(s -> asked).map(Round.Signatory::name), own.isEmpty() ? "" : round.map(Round::whoSigns).orElse(""),
+        round.flatMap(r -> r.panel().nextInOrder(r.decisions()).filter(contact -> asked && !r.panel().isPlaceOf(signer, r.decisions())).flatMap(contact -> r.signatories().stream().filter(s -> s.contact().equals(contact)).map(Round.Signatory::name).findFirst())),
         costs(own.filter(deliverable -> asked), number), costs(own.filter(deliverable -> asked), number + 1),
         viewer.looking() ? Optional.empty() : round.flatMap(r -> r.mayTakeBackUntil(viewer.contact(), clock.instant())));
   }

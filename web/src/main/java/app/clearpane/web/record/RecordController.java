@@ -37,7 +37,7 @@ class RecordController {
   private static final Map<String, List<String>> KINDS = new LinkedHashMap<>();
 
   static {
-    KINDS.put("decisions", List.of("signoff.", "round.", "extra.", "signing.", "clash."));
+    KINDS.put("decisions", List.of("signoff.", "round.", "extra.", "signing.", "stand-in.", "clash."));
     KINDS.put("versions", List.of("version.", "deliverable.", "release.", "checklist.", "condition."));
     KINDS.put("marks", List.of("mark.", "marks."));
     KINDS.put("showing", List.of("pane.", "aperture.", "item.", "ceiling.", "starting-point.", "filter.", "arrivals.", "looked."));

@@ -84,7 +84,7 @@ public class DecideOnVersion {
   private void tellManager(Viewer viewer, WeighDecision.Ready ready) {
     Decision decision = ready.form().decision();
     String what = ready.deliverable().name() + ", version " + ready.version().number();
-    String said = viewer.name() + " " + DecisionWords.said(decision) + " " + what + (ready.sentence().isEmpty() ? "." : ": “" + ready.sentence() + "”");
+    String said = viewer.name() + (ready.signer().equals(viewer.contact()) ? " " : ", standing in for " + ready.signerName() + ", ") + DecisionWords.said(decision) + " " + what + (ready.sentence().isEmpty() ? "." : ": “" + ready.sentence() + "”");
     List<String> lines = new ArrayList<>(List.of(said, stands(ready.taken())));
     ready.accepts().forEach(number -> lines.add("With it, round " + number + " of " + ready.deliverable().allowance().rounds() + " was accepted: " + ready.deliverable().allowance().fee().toPlainString() + " more."));
     tell(viewer, new Letter(DecisionWords.subject(decision) + ": " + what, lines, "See " + ready.deliverable().name(), house.address() + "/t/deliverables/" + ready.deliverable().id(), agency.get().name()));

@@ -45,10 +45,15 @@ class KeepDecision {
     Instant now = clock.instant();
     Deliverable deliverable = ready.deliverable();
     Round round = ready.round();
+    boolean standsIn = !ready.signer().equals(viewer.contact());
     ready.accepts().forEach(number -> accept(viewer, deliverable, number, now));
-    deliverables.say(round.id(), new Round.Said(viewer.contact(), viewer.name(), ready.form().decision(), ready.sentence(), ready.form().typedName(), ready.version().sha256(), now, batch));
+    deliverables.say(round.id(), new Round.Said(ready.signer(), ready.signerName(), ready.form().decision(), ready.sentence(), ready.form().typedName(), ready.version().sha256(), now, batch,
+        standsIn ? viewer.contact() : null, standsIn ? viewer.name() : null));
     Map<String, Object> payload = new HashMap<>(Map.of("version", ready.version().number(), "sha256", ready.version().sha256(), "decision", ready.form().decision(), "sentence", ready.sentence(),
         "typedName", ready.form().typedName(), "round", round.number(), "outcome", ready.taken().outcome()));
+    if (standsIn) {
+      payload.put("insteadOf", ready.signerName());
+    }
     if (batch != null) {
       payload.put("batch", batch.toString());
     }
@@ -73,7 +78,7 @@ class KeepDecision {
 
   /** Signing confirms the signer's own fixed marks; the sign-off that completes the rule confirms the rest (R2). */
   private void confirm(Viewer viewer, WeighDecision.Ready ready, Instant now) {
-    ready.marks().stream().filter(m -> m.told() == MarkupProgress.FIXED).filter(m -> ready.taken().outcome().agreed() || viewer.contact().equals(m.author().contact())).forEach(mark -> {
+    ready.marks().stream().filter(m -> m.told() == MarkupProgress.FIXED).filter(m -> ready.taken().outcome().agreed() || viewer.contact().equals(m.author().contact()) || ready.signer().equals(m.author().contact())).forEach(mark -> {
       markups.move(mark, MarkupProgress.CONFIRMED, mark.fixedIn());
       markups.answer(mark.id(), new MarkupRow.Answer(MarkupProgress.Act.CONFIRM.name(), "", false, new MarkupRow.Author(viewer.name(), viewer.contact(), null), now));
     });

@@ -10,6 +10,7 @@ import app.clearpane.web.project.ProjectFrame;
 import app.clearpane.web.security.Person;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -19,12 +20,14 @@ import org.springframework.web.bind.annotation.RequestParam;
 class RoundController {
   private final CloseRound closeRound;
   private final ChangeSigning changeSigning;
+  private final SetStandIn setStandIn;
   private final Deliverables deliverables;
   private final ProjectFrame frame;
 
-  RoundController(CloseRound closeRound, ChangeSigning changeSigning, Deliverables deliverables, ProjectFrame frame) {
+  RoundController(CloseRound closeRound, ChangeSigning changeSigning, SetStandIn setStandIn, Deliverables deliverables, ProjectFrame frame) {
     this.closeRound = closeRound;
     this.changeSigning = changeSigning;
+    this.setStandIn = setStandIn;
     this.deliverables = deliverables;
     this.frame = frame;
   }
@@ -56,5 +59,26 @@ class RoundController {
   String usual(@PathVariable ProjectId project, ChangeSigning.SigningForm form, @RequestParam(defaultValue = "") String checklist, @AuthenticationPrincipal Person me) {
     changeSigning.usual(project, form, app.clearpane.web.clearance.ReleaseVersion.lines(checklist), me.fullName());
     return "redirect:/t/projects/" + project + "/deliverables";
+  }
+
+  @GetMapping("/t/projects/{project}/stand-ins")
+  String standIns(@PathVariable ProjectId project, Model model) {
+    frame.above(model, project, "Deliverables");
+    model.addAttribute("seated", setStandIn.seated(project));
+    model.addAttribute("standIns", setStandIn.of(project));
+    return "signoff/stand-ins";
+  }
+
+  @PostMapping("/t/projects/{project}/stand-ins")
+  @ForManagers
+  String away(@PathVariable ProjectId project, SetStandIn.AwayForm form, @AuthenticationPrincipal Person me) {
+    setStandIn.add(project, form, me.fullName());
+    return "redirect:/t/projects/" + project + "/stand-ins";
+  }
+
+  @PostMapping("/t/stand-ins/{standIn}/end")
+  @ForManagers
+  String backAgain(@PathVariable java.util.UUID standIn, @AuthenticationPrincipal Person me) {
+    return "redirect:/t/projects/" + setStandIn.end(standIn, me.fullName()) + "/stand-ins";
   }
 }

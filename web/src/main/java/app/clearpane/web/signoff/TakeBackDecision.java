@@ -68,7 +68,7 @@ public class TakeBackDecision {
     Deliverable deliverable = deliverables.find(version.deliverable()).orElseThrow();
     deliverables.lock(deliverable.id());
     Round round = NotThere.unless(deliverables.round(id));
-    Round.Said said = NotThere.unless(round.saidBy(viewer.contact()));
+    Round.Said said = NotThere.unless(round.madeBy(viewer.contact()));
     if (round.mayTakeBackUntil(viewer.contact(), clock.instant()).isEmpty()) {
       throw Refused.because("A decision can be taken back for ten minutes, as long as nobody went on from it. Write to the studio if it was a mistake. Nothing was changed.");
     }

@@ -1,5 +1,6 @@
 package app.clearpane.web.signoff;
 
+import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.markup.MarkupProgress;
 import app.clearpane.core.signoff.Decision;
@@ -16,6 +17,7 @@ import app.clearpane.web.layout.Input;
 import app.clearpane.web.layout.Refused;
 import app.clearpane.web.markup.Clashes;
 import app.clearpane.web.markup.LightTable;
+import app.clearpane.web.markup.SigningFor;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -34,8 +36,10 @@ public class ToSign {
   private final Viewers viewers;
   private final Drawings drawings;
   private final DecideOnVersion decide;
+  private final SigningFor signing;
 
-  ToSign(VisibleDeliverables visible, Deliverables deliverables, VisibleMarkups markups, Clashes clashes, Viewers viewers, Drawings drawings, DecideOnVersion decide) {
+  ToSign(VisibleDeliverables visible, Deliverables deliverables, VisibleMarkups markups, Clashes clashes, Viewers viewers, Drawings drawings, DecideOnVersion decide, SigningFor signing) {
+    this.signing = signing;
     this.visible = visible;
     this.deliverables = deliverables;
     this.markups = markups;
@@ -69,7 +73,7 @@ public class ToSign {
     List<Waiting> result = new ArrayList<>();
     for (Round round : visible.rounds(viewer)) {
       Optional<VersionRow> version = newest.values().stream().filter(one -> one.id().equals(round.version())).findFirst();
-      if (version.isPresent() && round.open() && asked(viewer, round) && round.saidBy(viewer.contact()).isEmpty()) {
+      if (version.isPresent() && round.open() && asked(round, signing.signer(viewer, round)) && round.saidBy(signing.signer(viewer, round)).isEmpty()) {
         result.add(waiting(viewer, version.get(), round, Optional.ofNullable(thumbnails.get(version.get().sha256()))));
       }
     }
@@ -77,14 +81,14 @@ public class ToSign {
     return result;
   }
 
-  private static boolean asked(Viewer viewer, Round round) {
-    return round.signatories().stream().anyMatch(one -> one.contact().equals(viewer.contact()));
+  private static boolean asked(Round round, ContactId signer) {
+    return round.signatories().stream().anyMatch(one -> one.contact().equals(signer));
   }
 
   private Waiting waiting(Viewer viewer, VersionRow version, Round round, Optional<Drawings.Sheet> thumbnail) {
     List<MarkupRow> marks = markups.of(viewer, version.deliverable());
     int changes = LightTable.unsettledChanges(marks);
-    Optional<String> next = round.panel().nextInOrder(round.decisions()).filter(contact -> !contact.equals(viewer.contact()))
+    Optional<String> next = round.panel().nextInOrder(round.decisions()).filter(contact -> !contact.equals(signing.signer(viewer, round)))
         .flatMap(contact -> round.signatories().stream().filter(one -> one.contact().equals(contact)).map(Round.Signatory::name).findFirst());
     Optional<String> why = next.map(name -> "It is " + name + "’s turn first: you sign one after another.")
         .or(() -> changes > 0 ? Optional.of((changes == 1 ? "A change is" : changes + " changes are") + " still asked for on it.") : Optional.empty())

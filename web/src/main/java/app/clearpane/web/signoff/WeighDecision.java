@@ -1,5 +1,6 @@
 package app.clearpane.web.signoff;
 
+import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.files.Sha256;
 import app.clearpane.core.markup.Intent;
@@ -19,6 +20,7 @@ import app.clearpane.web.layout.Input;
 import app.clearpane.web.layout.NotThere;
 import app.clearpane.web.layout.Refused;
 import app.clearpane.web.markup.Clashes;
+import app.clearpane.web.markup.SigningFor;
 import java.util.List;
 import org.springframework.stereotype.Component;
 
@@ -30,22 +32,30 @@ class WeighDecision {
   private final Deliverables deliverables;
   private final Markups markups;
   private final Clashes clashes;
+  private final SigningFor signing;
 
-  WeighDecision(VisibleDeliverables visible, Deliverables deliverables, Markups markups, Clashes clashes) {
+  WeighDecision(VisibleDeliverables visible, Deliverables deliverables, Markups markups, Clashes clashes, SigningFor signing) {
     this.visible = visible;
     this.deliverables = deliverables;
     this.markups = markups;
     this.clashes = clashes;
+    this.signing = signing;
   }
 
   /**
    * A decision that may stand.
    *
+   * @param signer the signatory whose decision it is, whoever makes it
    * @param sentence their words, tidied
    * @param marks those on the deciding pane that clients see
    * @param accepts rounds that are accepted with it
    */
-  record Ready(Deliverable deliverable, VersionRow version, Round round, DecisionForm form, String sentence, List<MarkupRow> marks, RoundState.Answer.Taken taken, List<Integer> accepts) {}
+  record Ready(Deliverable deliverable, VersionRow version, Round round, ContactId signer, DecisionForm form, String sentence, List<MarkupRow> marks, RoundState.Answer.Taken taken, List<Integer> accepts) {
+    /** The signatory's name. */
+    String signerName() {
+      return round.signatories().stream().filter(one -> one.contact().equals(signer)).map(Round.Signatory::name).findFirst().orElseThrow();
+    }
+  }
 
   /** Weighs it; the deliverable stays locked until the caller's transaction ends, which goes on if this refuses. @throws Refused with what stands in the way */
   public Ready of(Viewer viewer, VersionId id, DecisionForm form) {
@@ -55,7 +65,8 @@ class WeighDecision {
     Round round = NotThere.unless(deliverables.round(id));
     String sentence = checked(form, viewer);
     List<MarkupRow> marks = markups.of(deliverable.id()).stream().filter(m -> m.pane().equals(deliverable.pane()) && !m.teamOnly()).toList();
-    RoundState.Answer answer = state(viewer, version, round, marks).answer(new Attempt(viewer.contact(), form.decision(), form.sha256(), sentence));
+    ContactId signer = signing.signer(viewer, round);
+    RoundState.Answer answer = state(viewer, signer, version, round, marks).answer(new Attempt(signer, form.decision(), form.sha256(), sentence));
     if (answer instanceof RoundState.Answer.Refused refused) {
       throw Refusals.of(refused.why(), deliverable.name(), round);
     }
@@ -63,7 +74,7 @@ class WeighDecision {
     if (!extra.isEmpty() && !form.accepts()) {
       throw Refused.because(deliverable.allowance().inWords(extra) + " Tick that you accept it, or ask the studio first. What you typed is still here.");
     }
-    return new Ready(deliverable, version, round, form, sentence, marks, (RoundState.Answer.Taken) answer, extra);
+    return new Ready(deliverable, version, round, signer, form, sentence, marks, (RoundState.Answer.Taken) answer, extra);
   }
 
   private static String checked(DecisionForm form, Viewer viewer) {
@@ -75,12 +86,12 @@ class WeighDecision {
     return sentence;
   }
 
-  private RoundState state(Viewer viewer, VersionRow version, Round round, List<MarkupRow> marks) {
+  private RoundState state(Viewer viewer, ContactId signer, VersionRow version, Round round, List<MarkupRow> marks) {
     List<MarkupRow> changes = marks.stream().filter(m -> m.intent() == Intent.CHANGE).toList();
     VersionRow current = deliverables.versions(version.deliverable()).stream().filter(v -> !v.draft()).reduce((earlier, later) -> later.number() > earlier.number() ? later : earlier).orElseThrow();
     return new RoundState(current.id().equals(version.id()) ? version.sha256() : Sha256.ofText("replaced:" + current.sha256()), !round.open(), round.panel(), round.decisions(),
         (int) changes.stream().filter(m -> m.told().unsettled()).count(),
-        (int) changes.stream().filter(m -> viewer.contact().equals(m.author().contact()) && m.progress() != MarkupProgress.WITHDRAWN).count(),
+        (int) changes.stream().filter(m -> (viewer.contact().equals(m.author().contact()) || signer.equals(m.author().contact())) && m.progress() != MarkupProgress.WITHDRAWN).count(),
         clashes.of(version, viewer.pane(), marks).size());
   }
 
