@@ -35,6 +35,7 @@ final class Bench {
     double check = milliseconds(ExposureCheckBench.class).get("check");
     say("exposure check, 10,000 items and 50 seats: %.1f ms (at most 20)", check);
     say("forecast and slip, 500 activities over 250 days: %.1f ms (at most 100)", milliseconds(SlipBench.class).get("ledger"));
+    say("a Record of 100,000 entries read over: %.0f ms (at most 3,000)", milliseconds(RecordBench.class).get("readOver"));
     comparing();
     if (List.of(arguments).contains("core")) {
       return;

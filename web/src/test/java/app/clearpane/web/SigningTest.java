@@ -33,6 +33,12 @@ import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.verapdf.gf.foundry.VeraGreenfieldFoundryProvider;
+import org.verapdf.pdfa.Foundries;
+import org.verapdf.pdfa.PDFAParser;
+import org.verapdf.pdfa.PDFAValidator;
+import org.verapdf.pdfa.flavours.PDFAFlavour;
+import org.verapdf.pdfa.results.TestAssertion;
 
 /** Who signs, extra rounds, taking back, signing many, clearing, releasing, recalling, and checking, over HTTP. */
 class SigningTest extends AtTheMill {
@@ -249,6 +255,8 @@ class SigningTest extends AtTheMill {
     assertThat(releases.of(bag).get(0).replaces()).isEqualTo(first.id());
     Path bundle = unpacked(bag);
     assertThat(verified(bundle)).startsWith("Sound: ");
+    assertThat(faultsAsPdfA(bundle.resolve("data/certificate.pdf"))).isEmpty();
+    assertThat(faultsAsPdfA(bundle.resolve("data/released/mill-flour-spelt-1.pdf"))).as("the checker finds what is wrong with another").isNotEmpty();
     alteredAnywhereIsFound(bundle);
     Sha256 certificate = Objects.requireNonNull(releases.of(bag).get(0).certificate());
     assertThat(new Visitor(address()).get("/p/check?sha256=" + certificate.hex()).body()).contains("this is a certificate that was made here", "by 1 person");
@@ -272,6 +280,15 @@ class SigningTest extends AtTheMill {
     }
     try (var inside = Files.list(folder)) {
       return inside.findFirst().orElseThrow();
+    }
+  }
+
+  /** What a checker of PDF/A-2u finds wrong. */
+  private static List<String> faultsAsPdfA(Path certificate) throws Exception {
+    VeraGreenfieldFoundryProvider.initialise();
+    try (InputStream in = Files.newInputStream(certificate); PDFAParser parser = Foundries.defaultInstance().createParser(in, PDFAFlavour.PDFA_2_U);
+        PDFAValidator validator = Foundries.defaultInstance().createValidator(PDFAFlavour.PDFA_2_U, false)) {
+      return validator.validate(parser).getTestAssertions().stream().filter(one -> one.getStatus() == TestAssertion.Status.FAILED).map(one -> one.getRuleId().getClause() + ": " + one.getMessage()).distinct().toList();
     }
   }
 

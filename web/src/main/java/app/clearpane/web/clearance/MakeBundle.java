@@ -124,7 +124,7 @@ class MakeBundle implements Job {
         "round", round, "release", release, "newestHash", end.hash(), "newestSequence", end.sequence() - 1));
     model.putAll(Map.of("sheet", sheet, "check", check, "qr", "data:image/png;base64," + Base64.getEncoder().encodeToString(QrCode.of(check).png())));
     Optional.ofNullable(release.replaces()).flatMap(releases::find).ifPresent(earlier -> model.put("replaced", earlier));
-    return PdfWriter.write(pages.render("clearance/certificate", model));
+    return PdfWriter.writeToBeKept(pages.render("clearance/certificate", model));
   }
 
   private String marks(DeliverableState state, VersionRow version) {
