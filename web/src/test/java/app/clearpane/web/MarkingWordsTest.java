@@ -96,4 +96,33 @@ class MarkingWordsTest extends AtTheMill {
     assertThat(part.headers().firstValue("Content-Type")).contains("video/mp4");
     assertThat(ines.get("/t/versions/" + version.id() + "/marks.jsonld").body()).contains("t=3.5,4.25", "refinedBy");
   }
+
+  private HttpResponse<String> edit(Visitor who, MarkupRow mark, Map<String, String> words) throws Exception {
+    Map<String, String> form = new HashMap<>(Map.of("intent", "CHANGE", "note", "Say it shorter.", "revision", String.valueOf(mark.revision()), "on", mark.version().toString()));
+    form.putAll(words);
+    return who.post("/c/panes/" + pane().id() + "/marks/" + mark.id() + "/edit", who.token(), form);
+  }
+
+  @Test
+  void aNoteIsChangedByItsAuthorWhileTheRoundIsOpenAndWhatItSaidIsKept() throws Exception {
+    Visitor ines = ines();
+    ItemId texts = deliverable(ines, "Notes to change", "ALL");
+    VersionRow version = sent(ines, texts, "panel-texts-1.md");
+    mark(imre(), version, Map.of("quote", "the star hall", "instead", "the great hall"));
+    MarkupRow first = last(texts);
+    assertThat(edit(grete(), first, Map.of()).statusCode()).as("another's note").isEqualTo(422);
+    assertThat(edit(imre(), first, Map.of("note", " ", "instead", "")).statusCode()).isEqualTo(422);
+    assertThat(edit(imre(), first, Map.of("intent", "SHOUT")).statusCode()).isEqualTo(422);
+    edit(imre(), first, Map.of("intent", "IDEA", "instead", "the hall of stars"));
+    MarkupRow changed = last(texts);
+    assertThat(changed.note()).isEqualTo("Say it shorter.");
+    assertThat(changed.replacement()).isEqualTo("the hall of stars");
+    assertThat(changed.earlier()).singleElement().satisfies(before -> assertThat(before.replacement()).isEqualTo("the great hall"));
+    assertThat(edit(imre(), first, Map.of()).statusCode()).as("changed since it was seen").isEqualTo(409);
+    assertThat(imre().get("/c/panes/" + pane().id() + "/versions/" + version.id()).body()).contains("changed once", "Say it otherwise.", "Say this again");
+    edit(imre(), changed, Map.of("intent", "CHANGE", "note", "Say it otherwise.", "instead", "the great hall"));
+    assertThat(last(texts).earlier()).hasSize(2);
+    ines.post("/t/versions/" + version.id() + "/close-round", ines.token(), Map.of("reason", "heard enough"));
+    assertThat(edit(imre(), last(texts), Map.of()).body()).contains("The round is closed");
+  }
 }

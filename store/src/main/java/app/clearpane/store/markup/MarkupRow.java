@@ -23,10 +23,20 @@ import org.jspecify.annotations.Nullable;
  * @param fixedIn the version it is said to be fixed in; null unless it is fixed
  * @param fixedInNumber that version's number; null while it is a draft
  * @param answers the thread, oldest first
+ * @param earlier what it said before, oldest first; read with the thread only
  */
 public record MarkupRow(MarkupId id, VersionId version, @Nullable Integer versionNumber, PaneId pane, @Nullable Integer number,
     @Nullable Integer teamNumber, Place place, Intent intent, MarkupProgress progress, String note, @Nullable String replacement, Author author, @Nullable VersionId fixedIn,
-    @Nullable Integer fixedInNumber, int revision, Instant createdAt, List<Answer> answers) {
+    @Nullable Integer fixedInNumber, int revision, Instant createdAt, List<Answer> answers, List<Earlier> earlier) {
+
+  /** A mark that was never changed. */
+  public MarkupRow(MarkupId id, VersionId version, @Nullable Integer versionNumber, PaneId pane, @Nullable Integer number, @Nullable Integer teamNumber, Place place, Intent intent,
+      MarkupProgress progress, String note, @Nullable String replacement, Author author, @Nullable VersionId fixedIn, @Nullable Integer fixedInNumber, int revision, Instant createdAt, List<Answer> answers) {
+    this(id, version, versionNumber, pane, number, teamNumber, place, intent, progress, note, replacement, author, fixedIn, fixedInNumber, revision, createdAt, answers, List.of());
+  }
+
+  /** What it said before its author changed it, until then. */
+  public record Earlier(String note, Intent intent, @Nullable String replacement, Instant until) {}
 
   /** Who wrote something: a contact or one of the team. */
   public record Author(String name, @Nullable ContactId contact, @Nullable TeamMemberId member) {}
@@ -40,7 +50,7 @@ public record MarkupRow(MarkupId id, VersionId version, @Nullable Integer versio
 
   /** The same mark at another place. */
   public MarkupRow at(Place other) {
-    return new MarkupRow(id, version, versionNumber, pane, number, teamNumber, other, intent, progress, note, replacement, author, fixedIn, fixedInNumber, revision, createdAt, answers);
+    return new MarkupRow(id, version, versionNumber, pane, number, teamNumber, other, intent, progress, note, replacement, author, fixedIn, fixedInNumber, revision, createdAt, answers, earlier);
   }
 
   /** What it is called. */

@@ -2,7 +2,11 @@ package app.clearpane.store.markup;
 
 import static app.clearpane.store.schema.Tables.MARKUP;
 import static app.clearpane.store.schema.Tables.MARKUP_ANSWER;
+import static app.clearpane.store.schema.Tables.MARKUP_EDIT;
 import static app.clearpane.store.schema.Tables.VERSION;
+import static org.jooq.impl.DSL.inline;
+import static org.jooq.impl.DSL.multiset;
+import static org.jooq.impl.DSL.select;
 
 import app.clearpane.core.markup.MarkupId;
 import app.clearpane.core.markup.Place;
@@ -16,11 +20,15 @@ import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.Field;
 import org.jooq.Record;
+import org.jooq.Records;
 import org.jspecify.annotations.Nullable;
 
 /** How marks are read, on either side of the glass. */
 public final class MarkupRows {
   private static final Version FIX = VERSION.as("fix");
+  private static final Field<List<MarkupRow.Earlier>> EARLIER = multiset(select(MARKUP_EDIT.NOTE, MARKUP_EDIT.INTENT, MARKUP_EDIT.REPLACEMENT, MARKUP_EDIT.EDITED_AT).from(MARKUP_EDIT)
+      .where(MARKUP_EDIT.MARKUP_ID.eq(MARKUP.ID)).orderBy(MARKUP_EDIT.SEQUENCE)).as("earlier").convertFrom(rows -> rows.map(Records.mapping(MarkupRow.Earlier::new)));
+  private static final Field<List<MarkupRow.Earlier>> NEVER_CHANGED = inline("").as("earlier").convertFrom(nothing -> List.of());
 
   private MarkupRows() {}
 
@@ -31,12 +39,12 @@ public final class MarkupRows {
    * @param answers on {@code markup_answer}
    */
   public static List<MarkupRow> where(DSLContext db, Condition marks, Condition answers) {
-    return marks(db, marks, threads(db, marks.and(answers)));
+    return marks(db, marks, threads(db, marks.and(answers)), EARLIER);
   }
 
   /** The marks that meet a condition, without their threads. */
   static List<MarkupRow> alone(DSLContext db, Condition marks) {
-    return marks(db, marks, Map.of());
+    return marks(db, marks, Map.of(), NEVER_CHANGED);
   }
 
   private static Map<MarkupId, List<MarkupRow.Answer>> threads(DSLContext db, Condition condition) {
@@ -48,18 +56,18 @@ public final class MarkupRows {
             new MarkupRow.Author(row.value5(), row.value6(), row.value7()), row.value8()));
   }
 
-  private static List<MarkupRow> marks(DSLContext db, Condition marks, Map<MarkupId, List<MarkupRow.Answer>> threads) {
-    return db.select(MARKUP.fields()).select(VERSION.NUMBER, FIX.NUMBER).from(MARKUP).join(VERSION).on(VERSION.ID.eq(MARKUP.VERSION_ID))
+  private static List<MarkupRow> marks(DSLContext db, Condition marks, Map<MarkupId, List<MarkupRow.Answer>> threads, Field<List<MarkupRow.Earlier>> earlier) {
+    return db.select(MARKUP.fields()).select(VERSION.NUMBER, FIX.NUMBER, earlier).from(MARKUP).join(VERSION).on(VERSION.ID.eq(MARKUP.VERSION_ID))
         .leftJoin(FIX).on(FIX.ID.eq(MARKUP.FIXED_IN)).where(marks)
-        .orderBy(VERSION.CREATED_AT, MARKUP.NUMBER, MARKUP.TEAM_NUMBER, MARKUP.ID).fetch(row -> markup(row, threads));
+        .orderBy(VERSION.CREATED_AT, MARKUP.NUMBER, MARKUP.TEAM_NUMBER, MARKUP.ID).fetch(row -> markup(row, threads, row.get(earlier)));
   }
 
-  private static MarkupRow markup(Record row, Map<MarkupId, List<MarkupRow.Answer>> threads) {
+  private static MarkupRow markup(Record row, Map<MarkupId, List<MarkupRow.Answer>> threads, List<MarkupRow.Earlier> earlier) {
     MarkupId id = row.get(MARKUP.ID);
     return new MarkupRow(id, row.get(MARKUP.VERSION_ID), row.get(VERSION.NUMBER), row.get(MARKUP.PANE_ID), row.get(MARKUP.NUMBER),
         row.get(MARKUP.TEAM_NUMBER), place(row), row.get(MARKUP.INTENT), row.get(MARKUP.PROGRESS), row.get(MARKUP.NOTE), row.get(MARKUP.REPLACEMENT),
         new MarkupRow.Author(row.get(MARKUP.AUTHOR), row.get(MARKUP.AUTHOR_CONTACT), row.get(MARKUP.AUTHOR_MEMBER)), row.get(MARKUP.FIXED_IN),
-        row.get(FIX.NUMBER), row.get(MARKUP.REVISION), row.get(MARKUP.CREATED_AT), threads.getOrDefault(id, List.of()));
+        row.get(FIX.NUMBER), row.get(MARKUP.REVISION), row.get(MARKUP.CREATED_AT), threads.getOrDefault(id, List.of()), earlier);
   }
 
   private static Place place(Record row) {

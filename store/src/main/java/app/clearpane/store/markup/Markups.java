@@ -3,6 +3,7 @@ package app.clearpane.store.markup;
 import static app.clearpane.store.schema.Tables.ITEM;
 import static app.clearpane.store.schema.Tables.MARKUP;
 import static app.clearpane.store.schema.Tables.MARKUP_ANSWER;
+import static app.clearpane.store.schema.Tables.MARKUP_EDIT;
 import static app.clearpane.store.schema.Tables.PROJECT;
 import static app.clearpane.store.schema.Tables.VERSION;
 import static org.jooq.impl.DSL.coalesce;
@@ -12,6 +13,7 @@ import static org.jooq.impl.DSL.noCondition;
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.exposure.PaneId;
+import app.clearpane.core.markup.Intent;
 import app.clearpane.core.markup.MarkupId;
 import app.clearpane.core.markup.MarkupProgress;
 import app.clearpane.core.project.ProjectId;
@@ -108,6 +110,17 @@ public final class Markups {
    */
   public void move(MarkupRow read, MarkupProgress to, @Nullable VersionId fixedIn) {
     Stale.unlessOne(db.update(MARKUP).set(MARKUP.PROGRESS, to).set(MARKUP.FIXED_IN, fixedIn).set(MARKUP.REVISION, MARKUP.REVISION.plus(1))
+        .where(MARKUP.ID.eq(read.id()), MARKUP.REVISION.eq(read.revision())).execute(), "The mark");
+  }
+
+  /** What a mark is to say. @param replacement the wording asked for; null if none is given */
+  public record Words(String note, Intent intent, @Nullable String replacement) {}
+
+  /** Changes what a mark says, and keeps what it said before. @throws Stale if it was changed since it was read */
+  public void edit(MarkupRow read, Words words, java.time.Instant now) {
+    db.insertInto(MARKUP_EDIT).set(MARKUP_EDIT.MARKUP_ID, read.id()).set(MARKUP_EDIT.NOTE, read.note()).set(MARKUP_EDIT.INTENT, read.intent()).set(MARKUP_EDIT.REPLACEMENT, read.replacement())
+        .set(MARKUP_EDIT.EDITED_AT, now).execute();
+    Stale.unlessOne(db.update(MARKUP).set(MARKUP.NOTE, words.note()).set(MARKUP.INTENT, words.intent()).set(MARKUP.REPLACEMENT, words.replacement()).set(MARKUP.REVISION, MARKUP.REVISION.plus(1))
         .where(MARKUP.ID.eq(read.id()), MARKUP.REVISION.eq(read.revision())).execute(), "The mark");
   }
 

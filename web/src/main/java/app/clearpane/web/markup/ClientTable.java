@@ -41,6 +41,7 @@ public class ClientTable {
   private final Drawings drawings;
   private final PlaceMark placeMark;
   private final AnswerMark answerMark;
+  private final EditMark editMark;
   private final RuleClash ruleClash;
   private final LiveMarks liveMarks;
   private final Clashes clashes;
@@ -48,7 +49,7 @@ public class ClientTable {
   private final Writings writings;
   private final LayChanges layChanges;
 
-  ClientTable(VisibleDeliverables deliverables, VisibleMarkups markups, Deliverables terms, Clock clock, SigningFor signing, Viewers viewers, Drawings drawings, PlaceMark placeMark, AnswerMark answerMark, RuleClash ruleClash, LiveMarks liveMarks,
+  ClientTable(VisibleDeliverables deliverables, VisibleMarkups markups, Deliverables terms, Clock clock, SigningFor signing, Viewers viewers, Drawings drawings, PlaceMark placeMark, AnswerMark answerMark, EditMark editMark, RuleClash ruleClash, LiveMarks liveMarks,
       Clashes clashes, Compared compared, Writings writings, LayChanges layChanges, Looks looks) {
     this.layChanges = layChanges;
     this.ruleClash = ruleClash;
@@ -66,6 +67,7 @@ public class ClientTable {
     this.drawings = drawings;
     this.placeMark = placeMark;
     this.answerMark = answerMark;
+    this.editMark = editMark;
   }
 
   /**
@@ -170,6 +172,13 @@ public class ClientTable {
   public int answer(Viewer viewer, MarkupId mark, AnswerMark.AnswerForm form) {
     MarkupRow found = NotThere.unless(markups.find(viewer, mark));
     answerMark.to(found, form, new Side.Client(viewer));
+    return found.place().page();
+  }
+
+  /** Changes what a mark says. @return the page it stands on */
+  public int edit(Viewer viewer, MarkupId mark, EditMark.EditForm form) {
+    MarkupRow found = NotThere.unless(markups.find(viewer, mark));
+    editMark.of(found, form, new Side.Client(viewer));
     return found.place().page();
   }
 }

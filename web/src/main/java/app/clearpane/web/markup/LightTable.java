@@ -71,6 +71,11 @@ public record LightTable(String base, String deliverable, VersionRow version, Li
       return unsettled() ? buttons.stream().filter(button -> !NEED_WORDS.contains(button.act()) && !TAKE_BACK.contains(button.act())).toList() : List.of();
     }
 
+    /** Whether whoever looks may change what it says: it is theirs, on this version, and nothing settled it. */
+    public boolean mayEdit() {
+      return own && !carried && mark.progress().unsettled() && !buttons.isEmpty();
+    }
+
     /** Everything else that may be done: it stands beside the answer. */
     public List<Button> more() {
       return buttons.stream().filter(button -> !steps().contains(button)).toList();

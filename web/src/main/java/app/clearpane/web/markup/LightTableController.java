@@ -35,13 +35,14 @@ class LightTableController {
   private final Markups markups;
   private final PlaceMark placeMark;
   private final AnswerMark answerMark;
+  private final EditMark editMark;
   private final RuleClash ruleClash;
   private final LiveMarks liveMarks;
   private final Clashes clashes;
   private final Compared compared;
   private final Writings writings;
 
-  LightTableController(States states, Deliverables deliverables, Drawings drawings, Markups markups, PlaceMark placeMark, AnswerMark answerMark, RuleClash ruleClash, LiveMarks liveMarks, Clashes clashes,
+  LightTableController(States states, Deliverables deliverables, Drawings drawings, Markups markups, PlaceMark placeMark, AnswerMark answerMark, EditMark editMark, RuleClash ruleClash, LiveMarks liveMarks, Clashes clashes,
       Compared compared, Writings writings) {
     this.ruleClash = ruleClash;
     this.liveMarks = liveMarks;
@@ -54,6 +55,7 @@ class LightTableController {
     this.markups = markups;
     this.placeMark = placeMark;
     this.answerMark = answerMark;
+    this.editMark = editMark;
   }
 
   @GetMapping("/t/versions/{version}/light-table")
@@ -100,6 +102,13 @@ class LightTableController {
   String answer(@PathVariable MarkupId mark, AnswerMark.AnswerForm form, @RequestParam VersionId on, @AuthenticationPrincipal Person.OfTeam me) {
     MarkupRow found = NotThere.unless(markups.find(mark));
     answerMark.to(found, form, new Side.Team(me));
+    return "redirect:/t/versions/" + on + "/light-table?page=" + found.place().page() + "#mark-" + mark;
+  }
+
+  @PostMapping("/t/marks/{mark}/edit")
+  String edit(@PathVariable MarkupId mark, EditMark.EditForm form, @RequestParam VersionId on, @AuthenticationPrincipal Person.OfTeam me) {
+    MarkupRow found = NotThere.unless(markups.find(mark));
+    editMark.of(found, form, new Side.Team(me));
     return "redirect:/t/versions/" + on + "/light-table?page=" + found.place().page() + "#mark-" + mark;
   }
 }

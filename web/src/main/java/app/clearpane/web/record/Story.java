@@ -22,7 +22,7 @@ class Story {
       Map.entry("phase.changed", "changed the phase"), Map.entry("milestone.added", "added the milestone"), Map.entry("milestone.changed", "changed the milestone"),
       Map.entry("contact.added", "added the contact"), Map.entry("deliverable.added", "added the deliverable"), Map.entry("version.stored", "stored a version of"),
       Map.entry("version.sent", "sent a version of"), Map.entry("mark.placed", "marked up"), Map.entry("mark.placed.for-team", "marked up, for the team only,"),
-      Map.entry("mark.answered", "answered a mark on"), Map.entry("mark.take-on", "took on a mark on"), Map.entry("mark.fix", "fixed a mark on"),
+      Map.entry("mark.edited", "changed a mark on"), Map.entry("mark.answered", "answered a mark on"), Map.entry("mark.take-on", "took on a mark on"), Map.entry("mark.fix", "fixed a mark on"),
       Map.entry("mark.set-aside", "set aside a mark on"), Map.entry("mark.confirm", "confirmed a mark on"), Map.entry("mark.reopen", "reopened a mark on"),
       Map.entry("mark.withdraw", "withdrew a mark on"), Map.entry("clash.ruled", "settled a clash on"), Map.entry("marks.brought", "brought notes along to"), Map.entry("signoff.made", "decided on"), Map.entry("round.closed", "closed the round of"),
       Map.entry("version.released", "released"), Map.entry("paper.added", "added the paper"), Map.entry("paper.sent", "sent the paper"), Map.entry("paper.paid", "noted as paid"), Map.entry("paper.withdrawn", "withdrew the paper"), Map.entry("paper.viewed", "opened the paper"), Map.entry("paper.signed", "signed"), Map.entry("paper.agreed", "agreed to"), Map.entry("signoff.taken-back", "took back a decision on"), Map.entry("signing.changed", "changed who signs"), Map.entry("signing.usual", "said how signing goes:"),

@@ -36,7 +36,7 @@ class LightTableJourneyTest extends Journey {
 
   private static void withdraws(Someone who, String note) {
     Locator own = who.page.locator(".note", new Page.LocatorOptions().setHasText(note));
-    own.locator("summary").click();
+    own.locator("summary", new Locator.LocatorOptions().setHasText("Answer")).click();
     own.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Withdraw").setExact(true)).click();
     assertThat(who.page.locator(".note.settled", new Page.LocatorOptions().setHasText(note))).isVisible();
   }

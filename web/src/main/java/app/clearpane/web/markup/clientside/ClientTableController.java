@@ -6,6 +6,7 @@ import app.clearpane.store.exposure.clientside.Viewer;
 import app.clearpane.web.exposure.clientside.Through;
 import app.clearpane.web.markup.AnswerMark;
 import app.clearpane.web.markup.ClientTable;
+import app.clearpane.web.markup.EditMark;
 import app.clearpane.web.markup.MarkForm;
 import app.clearpane.web.markup.RuleClash;
 import org.jspecify.annotations.Nullable;
@@ -52,6 +53,12 @@ class ClientTableController {
   @PostMapping("/c/panes/{pane}/marks/{mark}/answers")
   String answer(Viewer viewer, @PathVariable MarkupId mark, AnswerMark.AnswerForm form, @RequestParam VersionId on) {
     int page = tables.answer(viewer, mark, form);
+    return "redirect:" + Through.base(viewer) + "/versions/" + on + "?page=" + page + "#mark-" + mark;
+  }
+
+  @PostMapping("/c/panes/{pane}/marks/{mark}/edit")
+  String edit(Viewer viewer, @PathVariable MarkupId mark, EditMark.EditForm form, @RequestParam VersionId on) {
+    int page = tables.edit(viewer, mark, form);
     return "redirect:" + Through.base(viewer) + "/versions/" + on + "?page=" + page + "#mark-" + mark;
   }
 }
