@@ -52,6 +52,7 @@ class WholeJobTest extends Journey {
       assertThat(ines.page.getByLabel(kind + " for this audience").first()).hasValue("OPEN");
       assertThat(ines.page.locator(".pending")).isVisible();
     }
+    assertThat(ines.page.getByText("held to Filtered")).isVisible();
     ines.page.locator("#sight").selectOption("after-publishing");
     assertThat(ines.page.frameLocator(".sash iframe").getByText("Waiting for you, Ottoline")).isVisible();
     ines.looksItOver().presses("Publish to The trustees");
@@ -76,7 +77,7 @@ class WholeJobTest extends Journey {
   }
 
   private static void sendsVersion(Someone ines, int number) {
-    ines.follows("Deliverables").follows("Path signs").presses("Send version " + number + " to 3 people");
+    ines.follows("Deliverables").arrivesAt("/deliverables$").follows("Path signs").presses("Send version " + number + " to 3 people");
     ines.sees("round " + number).looksItOver();
   }
 
