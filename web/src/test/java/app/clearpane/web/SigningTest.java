@@ -110,12 +110,13 @@ class SigningTest extends AtTheMill {
   @Test
   void aStandInSignsInOrderForWhoeverIsAway() throws Exception {
     Visitor ines = ines();
-    String today = java.time.LocalDate.now().toString();
-    assertThat(standIn(ines, contact("Grete"), contact("Grete"), today, today).statusCode()).isEqualTo(422);
-    assertThat(standIn(ines, contact("Grete"), contact("Imre"), today, "2020-01-01").statusCode()).isEqualTo(422);
-    standIn(ines, contact("Grete"), contact("Imre"), today, today);
+    String from = java.time.LocalDate.now().minusDays(1).toString();
+    String until = java.time.LocalDate.now().plusDays(1).toString();
+    assertThat(standIn(ines, contact("Grete"), contact("Grete"), from, until).statusCode()).isEqualTo(422);
+    assertThat(standIn(ines, contact("Grete"), contact("Imre"), from, "2020-01-01").statusCode()).isEqualTo(422);
+    standIn(ines, contact("Grete"), contact("Imre"), from, until);
     try {
-      assertThat(standIn(ines, contact("Imre"), contact("Grete"), today, today).body()).contains("A stand-in has no stand-in");
+      assertThat(standIn(ines, contact("Imre"), contact("Grete"), from, until).body()).contains("A stand-in has no stand-in");
       ItemId bag = deliverable(ines, "Stood in", "ALL");
       signing(ines, bag, Map.of("rule", "IN_ORDER", "signer", contact("Grete"), "order", contact("Grete") + "," + contact("Imre")));
       VersionRow version = sent(ines, bag);
@@ -123,7 +124,7 @@ class SigningTest extends AtTheMill {
     } finally {
       endStandIns(ines);
     }
-    standIn(ines, contact("Imre"), contact("Grete"), today, today);
+    standIn(ines, contact("Imre"), contact("Grete"), from, until);
     try {
       ItemId bag = deliverable(ines, "Stood in, later", "ALL");
       signing(ines, bag, Map.of("rule", "IN_ORDER", "signer", contact("Grete"), "order", contact("Grete") + "," + contact("Imre")));

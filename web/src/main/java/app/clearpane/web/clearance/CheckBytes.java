@@ -38,7 +38,7 @@ class CheckBytes {
     }
   }
 
-  /** A signing. @param by how many signed @param bySilence whether any of them said nothing */
+  /** A signing. @param by how many signed */
   public record Signed(Instant at, int by) {}
 
   Answer of(Sha256 bytes) {
