@@ -59,14 +59,14 @@ final class Growth {
             + " tax_percent, starts_on, agreed_on, 1, created_at from (select * from project where name = 'Visitor centre') cross join system_range(" + from + ", " + to + ") as r(x)",
         "insert into pane (id, project_id, name, welcome, published_at, revision, created_at) select random_uuid(), p.id, 'The board', '', current_timestamp, 1, current_timestamp from " + grown,
         "insert into pane_aperture (pane_id, kind, published, pending) select n.id, k.kind, k.how, k.how from pane n join " + grown
-            + " on p.id = n.project_id cross join (values ('STATUS', 'OPEN'), ('DATES', 'OPEN'), ('TASKS', 'PICKED'), ('FILES', 'PICKED'), ('DELIVERABLES', 'OPEN')) k(kind, how)",
+            + " on p.id = n.project_id cross join (values ('STATUS', 'OPEN'), ('DATES', 'OPEN'), ('TASKS', 'PICKED'), ('FILES', 'PICKED'), ('DELIVERABLES', 'OPEN'), ('CONCERNS', 'PICKED')) k(kind, how)",
         item("FILES", "Folder", FOLDERS, grown), "insert into folder select i.id from " + items + " where i.name like 'Folder %'",
         "insert into item (id, project_id, kind, name, parent_id, created_at) select random_uuid(), p.id, 'FILES', 'File ' || x || '.pdf', f.item, current_timestamp from " + grown + " cross join system_range(1, " + FILES
             + ") as r(x) join (select id as item, project_id as of, cast(substring(name from 8) as integer) as number from item where name like 'Folder %') f on f.of = p.id and f.number = 1 + mod(x, " + FOLDERS + ")",
         "insert into file (item_id, sha256, media_type, size_bytes, added_by) select i.id, '" + DIGEST + "', 'application/pdf', 1, 'Teo Brandt' from " + items + " where i.name like 'File %'",
         item("DATES", "Day", DATES, grown), "insert into milestone (item_id, falls_on, reached, revision) select i.id, current_date, false, 1 from " + items + " where i.kind = 'DATES'",
         item("DELIVERABLES", "Work", DELIVERABLES, grown),
-        "insert into deliverable (item_id, pane_id, about, rule, review_days, position, revision) select i.id, n.id, '', 'ALL', 3, 0, 1 from " + items + " join pane n on n.project_id = p.id where i.kind = 'DELIVERABLES'",
+        "insert into deliverable (item_id, pane_id, about, rule, review_days, rounds_included, extra_fee, position, revision) select i.id, n.id, '', 'ALL', 3, 2, 0, 0, 1 from " + items + " join pane n on n.project_id = p.id where i.kind = 'DELIVERABLES'",
         "insert into item_ancestor (item_id, ancestor_id, depth) select i.id, i.id, 0 from " + items,
         "insert into item_ancestor (item_id, ancestor_id, depth) select i.id, i.parent_id, 1 from " + items + " where i.parent_id is not null",
         "insert into showing (pane_id, item_id, published, pending, set_by, set_at) select n.id, i.id, 'SHOWN', 'SHOWN', 'Teo Brandt', current_timestamp from " + items
