@@ -64,7 +64,7 @@ create index phase_of_project on phase (project_id);
 create table item (
   id uuid primary key,
   project_id uuid not null references project,
-  kind varchar(16) not null check (position('|' || kind || '|' in '|DATES|TASKS|FILES|DELIVERABLES|') > 0),
+  kind varchar(16) not null check (position('|' || kind || '|' in '|DATES|TASKS|FILES|DELIVERABLES|CONCERNS|') > 0),
   name varchar(480) not null,
   parent_id uuid references item,
   created_at timestamp with time zone not null,

@@ -30,6 +30,12 @@ create table pane_arrival (
 alter table pane add column opens_at timestamp with time zone;
 alter table pane add column guide varchar(4000) default '' not null;
 
+-- A cover of its own; empty for the project's.
+alter table pane add column cover varchar(16) default '' not null;
+
+-- When something last changed that those who see an item can notice.
+alter table item add column changed_at timestamp with time zone;
+
 -- How everybody works together, said once for all panes.
 alter table agency add column house_rules varchar(4000) default '' not null;
 

@@ -1,7 +1,9 @@
 package app.clearpane.web;
 
+import app.clearpane.store.Writes;
 import app.clearpane.store.agency.Notes;
 import app.clearpane.store.agency.People;
+import app.clearpane.store.agency.Sessions;
 import app.clearpane.store.agency.WaysIn;
 import app.clearpane.store.clearance.Checklists;
 import app.clearpane.store.clearance.Releases;
@@ -35,7 +37,9 @@ import app.clearpane.store.plan.Tasks;
 import app.clearpane.store.plan.TimeSpent;
 import app.clearpane.store.plan.clientside.VisibleTasks;
 import app.clearpane.store.post.Mails;
+import app.clearpane.store.project.Concerns;
 import app.clearpane.store.project.Projects;
+import app.clearpane.store.project.clientside.VisibleConcerns;
 import app.clearpane.store.project.clientside.VisibleDates;
 import app.clearpane.store.papers.Papers;
 import app.clearpane.store.papers.clientside.VisiblePapers;
@@ -43,10 +47,13 @@ import app.clearpane.store.record.Records;
 import java.io.IOException;
 import java.time.Clock;
 import org.jooq.DSLContext;
+import org.jooq.impl.DefaultExecuteListenerProvider;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnMissingBean;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.context.annotation.Profile;
+import org.springframework.transaction.support.TransactionSynchronization;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
 
 /** Makes the repositories, the vault and the clock. */
 @Configuration(proxyBeanMethods = false)
@@ -75,6 +82,11 @@ class Wiring {
   }
 
   @Bean
+  Sessions sessions(DSLContext db) {
+    return new Sessions(db);
+  }
+
+  @Bean
   Notes notes(DSLContext db) {
     return new Notes(db);
   }
@@ -82,6 +94,16 @@ class Wiring {
   @Bean
   Projects projects(DSLContext db) {
     return new Projects(db);
+  }
+
+  @Bean
+  Concerns concerns(DSLContext db) {
+    return new Concerns(db);
+  }
+
+  @Bean
+  VisibleConcerns visibleConcerns(DSLContext db) {
+    return new VisibleConcerns(db);
   }
 
   @Bean
@@ -135,8 +157,31 @@ class Wiring {
   }
 
   @Bean
-  Visits visits(DSLContext db) {
-    return new Visits(db);
+  Visits visits(DSLContext db, Writes writes) {
+    return new Visits(writes.uncounted(db));
+  }
+
+  @Bean
+  Writes writes() {
+    return new Writes(Wiring::onceSettled);
+  }
+
+  @Bean
+  DefaultExecuteListenerProvider counted(Writes writes) {
+    return new DefaultExecuteListenerProvider(writes);
+  }
+
+  private static void onceSettled(Runnable then) {
+    if (!TransactionSynchronizationManager.isSynchronizationActive()) {
+      then.run();
+      return;
+    }
+    TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
+      @Override
+      public void afterCompletion(int status) {
+        then.run();
+      }
+    });
   }
 
   @Bean

@@ -136,8 +136,10 @@ class AccessMatrixTest extends DemoHouse {
     ids.put("line", UUID.randomUUID().toString());
     ids.put("link", UUID.randomUUID().toString());
     ids.put("release", UUID.randomUUID().toString());
+    ids.put("concern", UUID.randomUUID().toString());
+    ids.put("member", UUID.randomUUID().toString());
     ids.put("mail", "no-such-mail");
-    assertThat(ContentKind.values()).hasSize(5);
+    assertThat(ContentKind.values()).hasSize(6);
     return ids;
   }
 

@@ -28,6 +28,7 @@ import app.clearpane.store.markup.MarkupRow;
 import app.clearpane.store.markup.Markups;
 import app.clearpane.store.project.Project;
 import app.clearpane.web.deliverable.StoreVersion;
+import app.clearpane.web.concern.KeepConcern;
 import app.clearpane.web.exposure.MakeLink;
 import app.clearpane.web.files.AddFile;
 import jakarta.mail.internet.MimeMessage;
@@ -67,6 +68,7 @@ class CanaryTest extends DemoHouse {
   @Autowired private Notes notes;
   @Autowired private MakeLink makeLink;
   @Autowired private Papers papers;
+  @Autowired private KeepConcern keepConcern;
   private final List<String> canaries = new ArrayList<>();
 
   private String canary() {
@@ -97,6 +99,7 @@ class CanaryTest extends DemoHouse {
     MarkupRow forTeam = new MarkupRow(new MarkupId(UUID.randomUUID()), map.id(), 2, board.id(), null, markups.nextTeamNumber(map.id(), board.id()), new Place.Point(1, 0.5, 0.5), Intent.CHANGE,
         MarkupProgress.OPEN, canary(), null, new MarkupRow.Author("Teo", null, null), null, null, 1, now, List.of());
     markups.add(forTeam);
+    keepConcern.add(project.id(), new KeepConcern.Form(canary(), false, 2, 2, canary(), canary(), "", 0), "Teo");
     ContactId ottoline = people.contactAt(new EmailAddress("ottoline@penwether.example")).orElseThrow().id();
     papers.add(new Paper(new PaperId(UUID.randomUUID()), project.id(), PaperKind.INVOICE, canary(), canary(), null, LocalDate.of(2027, 3, 1), null, map.sha256(), canary() + ".pdf", "application/pdf", 1, "Ines", now, null, null,
         Optional.empty(), List.of(new Paper.Recipient(ottoline, "Ottoline", null, null, null)), 1));

@@ -2,6 +2,7 @@ package app.clearpane.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.clearpane.core.agency.EmailAddress;
 import app.clearpane.core.exposure.Aperture;
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
@@ -9,9 +10,11 @@ import app.clearpane.core.exposure.Pane;
 import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.exposure.Showing;
 import app.clearpane.core.project.ProjectId;
+import app.clearpane.store.agency.People;
 import app.clearpane.store.exposure.Items;
 import app.clearpane.store.exposure.LinkSeats;
 import app.clearpane.store.exposure.Panes;
+import app.clearpane.store.exposure.Seats;
 import app.clearpane.store.project.Project;
 import app.clearpane.web.exposure.MakeLink;
 import java.net.http.HttpResponse;
@@ -22,6 +25,7 @@ import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.IntStream;
+import org.jooq.DSLContext;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -34,6 +38,9 @@ class ExposureInputTest extends DemoHouse {
   @Autowired private Items items;
   @Autowired private LinkSeats links;
   @Autowired private MakeLink makeLink;
+  @Autowired private Seats seats;
+  @Autowired private People people;
+  @Autowired private DSLContext db;
   @Autowired private TransactionTemplate transactions;
   private ProjectId project;
   private PaneId pane;
@@ -51,6 +58,7 @@ class ExposureInputTest extends DemoHouse {
 
   @AfterEach
   void putAway() {
+    panes.ofProject(project).forEach(one -> seats.of(one.id()).forEach(seat -> seats.end(seat, Instant.now())));
     projects.archive(projects.find(project).orElseThrow(), Instant.now());
   }
 
@@ -184,5 +192,35 @@ class ExposureInputTest extends DemoHouse {
 
   private static String plain(String page) {
     return page.replaceAll("(value|content)=\"[^\"]{20,}\"", "").replaceAll("hx-headers=\"[^\"]*\"", "").replaceAll("hx-headers='[^']*'", "");
+  }
+
+  @Test
+  void whoHasSeatsAtTwoPanesSeesWhatEitherShows() throws Exception {
+    PaneId other = panes.add(project, "Builders", "", Instant.now());
+    ItemId drawing = items.add(project, ContentKind.FILES, "mill-drawing.txt", Optional.empty(), Instant.now());
+    new app.clearpane.store.files.ProjectFiles(db).addFile(drawing, new app.clearpane.store.files.Vault.Stored(app.clearpane.core.files.Sha256.ofText("x"), 1), "text/plain", "Teo");
+    panes.setShowing(other, drawing, new app.clearpane.core.exposure.Setting(Showing.SHOWN, "Ines", Instant.now()));
+    panes.giveItsOwn(other);
+    panes.setAperture(other, ContentKind.FILES, Aperture.PICKED);
+    for (PaneId one : java.util.List.of(pane, other)) {
+      panes.publish(panes.find(one).orElseThrow(), Instant.now());
+      seats.invited(seats.give(one, people.contactAt(new EmailAddress("per@penwether.example")).orElseThrow().id(), app.clearpane.core.exposure.SeatRole.READER, Instant.now()), Instant.now());
+    }
+    Visitor per = Visitor.by(address(), linkOf("per@penwether.example"));
+    assertThat(per.get("/c/panes/" + pane).body()).contains("You also see this project as", "/c/panes/" + other);
+    assertThat(per.get("/c/panes/" + pane + "/files/" + drawing).headers().firstValue("Location").orElse("")).endsWith("/c/panes/" + other + "/files/" + drawing);
+    assertThat(per.get("/c/panes/" + pane + "/files/" + UUID.randomUUID()).statusCode()).isEqualTo(404);
+    assertThat(per.get("/c").body()).contains("Input: Testers", "Input: Builders");
+    Visitor mirela = Visitor.by(address(), linkOf("mirela@penwether.example"));
+    assertThat(mirela.get("/c/panes/" + pane + "/files/" + drawing).statusCode()).isEqualTo(404);
+  }
+
+  @Test
+  void aPaneHasACoverOfItsOwnOrTheProjects() throws Exception {
+    Map<String, String> words = new java.util.HashMap<>(Map.of("name", "Testers", "welcome", "", "lastDay", "", "cover", "shore", "revision", String.valueOf(panes.find(pane).orElseThrow().revision())));
+    assertThat(post("/t/panes/" + pane + "/words", words).statusCode()).isEqualTo(302);
+    assertThat(panes.find(pane).orElseThrow().cover()).isEqualTo("shore");
+    words.put("cover", "../secret");
+    assertThat(post("/t/panes/" + pane + "/words", words).body()).contains("Choose one of the covers");
   }
 }

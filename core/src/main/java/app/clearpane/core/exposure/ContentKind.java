@@ -8,7 +8,8 @@ public enum ContentKind {
   DATES,
   TASKS,
   FILES,
-  DELIVERABLES;
+  DELIVERABLES,
+  CONCERNS;
 
   /** Whether single items of this kind can be shown; the others are open or closed as a whole. */
   public boolean pickable() {
@@ -25,7 +26,7 @@ public enum ContentKind {
     return switch (this) {
       case TASKS -> List.of(Filter.Trait.values());
       case DATES -> List.of(Filter.Trait.MILESTONES);
-      case STATUS, FILES, DELIVERABLES -> List.of();
+      case STATUS, FILES, DELIVERABLES, CONCERNS -> List.of();
     };
   }
 

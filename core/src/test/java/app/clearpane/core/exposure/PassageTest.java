@@ -34,7 +34,7 @@ class PassageTest {
   }
 
   @ParameterizedTest(name = "{0}: {1}")
-  @CsvSource({"STATUS, 'CLOSED, OPEN'", "DATES, 'CLOSED, PICKED, FILTERED, OPEN'", "TASKS, 'CLOSED, PICKED, FILTERED, OPEN'", "FILES, 'CLOSED, PICKED, FILTERED, OPEN'", "DELIVERABLES, 'CLOSED, PICKED, OPEN'"})
+  @CsvSource({"STATUS, 'CLOSED, OPEN'", "DATES, 'CLOSED, PICKED, FILTERED, OPEN'", "TASKS, 'CLOSED, PICKED, FILTERED, OPEN'", "FILES, 'CLOSED, PICKED, FILTERED, OPEN'", "DELIVERABLES, 'CLOSED, PICKED, OPEN'", "CONCERNS, 'CLOSED, PICKED, OPEN'"})
   void eachKindHasItsApertures(ContentKind kind, String apertures) {
     assertThat(kind.apertures()).hasToString("[" + apertures + "]");
   }

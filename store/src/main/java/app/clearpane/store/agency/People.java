@@ -19,6 +19,7 @@ import java.util.Optional;
 import java.util.UUID;
 import org.jooq.DSLContext;
 import org.jooq.Records;
+import org.jspecify.annotations.Nullable;
 
 /** The agency, its team, its clients and their contacts. */
 public final class People {
@@ -62,8 +63,8 @@ public final class People {
     db.update(AGENCY).set(AGENCY.CLIENTS_DO_TASKS, may).execute();
   }
 
-  /** Takes somebody into the team. */
-  public TeamMember addMember(Name name, EmailAddress email, TeamRole role, String passwordHash, Instant now) {
+  /** Takes somebody into the team. @param passwordHash null until they choose one */
+  public TeamMember addMember(Name name, EmailAddress email, TeamRole role, @Nullable String passwordHash, Instant now) {
     TeamMemberId id = new TeamMemberId(UUID.randomUUID());
     db.insertInto(TEAM_MEMBER).set(TEAM_MEMBER.ID, id).set(TEAM_MEMBER.NAME, name.value()).set(TEAM_MEMBER.EMAIL, email.value())
         .set(TEAM_MEMBER.ROLE, role).set(TEAM_MEMBER.PASSWORD_HASH, passwordHash).set(TEAM_MEMBER.CREATED_AT, now).execute();
@@ -76,6 +77,56 @@ public final class People {
         .where(TEAM_MEMBER.ENDED_AT.isNull()).orderBy(TEAM_MEMBER.NAME, TEAM_MEMBER.ID).fetch(Records.mapping(TeamMember::new));
   }
 
+  /**
+   * Somebody's place in the team.
+   *
+   * @param hasPassword false until they have chosen one
+   */
+  public record Membership(TeamMember member, Instant since, boolean hasPassword) {}
+
+  /** Everyone in the team with their place in it, by name. */
+  public List<Membership> memberships() {
+    return db.select(TEAM_MEMBER.ID, TEAM_MEMBER.NAME, TEAM_MEMBER.EMAIL, TEAM_MEMBER.ROLE, TEAM_MEMBER.CREATED_AT, TEAM_MEMBER.PASSWORD_HASH).from(TEAM_MEMBER)
+        .where(TEAM_MEMBER.ENDED_AT.isNull()).orderBy(TEAM_MEMBER.NAME, TEAM_MEMBER.ID)
+        .fetch(row -> new Membership(new TeamMember(row.value1(), row.value2(), row.value3(), row.value4()), row.value5(), row.value6() != null));
+  }
+
+  /** Whether this address is, or was, one of the team's. */
+  public boolean isTeams(EmailAddress email) {
+    return db.fetchExists(TEAM_MEMBER, TEAM_MEMBER.EMAIL.eq(email.value()));
+  }
+
+  /** Keeps everybody else from changing the team until the transaction ends. */
+  public void lockTeam() {
+    db.select(AGENCY.ID).from(AGENCY).forUpdate().fetch();
+  }
+
+  /** Gives one of the team another role. */
+  public void changeRole(TeamMemberId id, TeamRole role) {
+    db.update(TEAM_MEMBER).set(TEAM_MEMBER.ROLE, role).where(TEAM_MEMBER.ID.eq(id)).execute();
+  }
+
+  /** Gives one of the team another password. */
+  public void setPassword(TeamMemberId id, String hash) {
+    db.update(TEAM_MEMBER).set(TEAM_MEMBER.PASSWORD_HASH, hash).where(TEAM_MEMBER.ID.eq(id)).execute();
+  }
+
+  /** Takes somebody back who had left, under the name and role of now. */
+  public void takeBack(EmailAddress email, Name name, TeamRole role) {
+    db.update(TEAM_MEMBER).set(TEAM_MEMBER.NAME, name.value()).set(TEAM_MEMBER.ROLE, role).setNull(TEAM_MEMBER.ENDED_AT).setNull(TEAM_MEMBER.PASSWORD_HASH).where(TEAM_MEMBER.EMAIL.eq(email.value())).execute();
+  }
+
+  /** Lets somebody leave; what they did stays theirs. */
+  public void leave(TeamMemberId id, Instant now) {
+    db.update(TEAM_MEMBER).set(TEAM_MEMBER.ENDED_AT, now).setNull(TEAM_MEMBER.PASSWORD_HASH).where(TEAM_MEMBER.ID.eq(id)).execute();
+  }
+
+  /** One of the team by their address. */
+  public Optional<TeamMember> memberAt(EmailAddress email) {
+    return db.select(TEAM_MEMBER.ID, TEAM_MEMBER.NAME, TEAM_MEMBER.EMAIL, TEAM_MEMBER.ROLE).from(TEAM_MEMBER)
+        .where(TEAM_MEMBER.EMAIL.eq(email.value()), TEAM_MEMBER.ENDED_AT.isNull()).fetchOptional(Records.mapping(TeamMember::new));
+  }
+
   /** A member of the team. */
   public Optional<TeamMember> member(TeamMemberId id) {
     return db.select(TEAM_MEMBER.ID, TEAM_MEMBER.NAME, TEAM_MEMBER.EMAIL, TEAM_MEMBER.ROLE).from(TEAM_MEMBER)
@@ -85,7 +136,7 @@ public final class People {
   /** A member of the team with the hash of their password, for signing in. */
   public Optional<Credentials> credentials(EmailAddress email) {
     return db.select(TEAM_MEMBER.ID, TEAM_MEMBER.NAME, TEAM_MEMBER.EMAIL, TEAM_MEMBER.ROLE, TEAM_MEMBER.PASSWORD_HASH).from(TEAM_MEMBER)
-        .where(TEAM_MEMBER.EMAIL.eq(email.value()), TEAM_MEMBER.ENDED_AT.isNull())
+        .where(TEAM_MEMBER.EMAIL.eq(email.value()), TEAM_MEMBER.ENDED_AT.isNull(), TEAM_MEMBER.PASSWORD_HASH.isNotNull())
         .fetchOptional(row -> new Credentials(new TeamMember(row.value1(), row.value2(), row.value3(), row.value4()), row.value5()));
   }
 

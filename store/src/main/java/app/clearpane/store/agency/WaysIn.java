@@ -64,4 +64,9 @@ public final class WaysIn {
     return db.update(WAY_IN).set(WAY_IN.REVOKED_AT, now)
         .where(WAY_IN.CONTACT_ID.eq(contact), WAY_IN.REVOKED_AT.isNull(), WAY_IN.EXPIRES_AT.gt(now)).execute();
   }
+
+  /** Revokes every link of one of the team. */
+  public void revokeAll(TeamMemberId member, Instant now) {
+    db.update(WAY_IN).set(WAY_IN.REVOKED_AT, now).where(WAY_IN.MEMBER_ID.eq(member), WAY_IN.REVOKED_AT.isNull()).execute();
+  }
 }

@@ -57,21 +57,26 @@ public final class Panes {
    * @param willFollow whether it does as pending
    */
   public record Row(PaneId id, ProjectId project, String name, String welcome, @Nullable Instant publishedAt, @Nullable Instant opensAt, @Nullable Instant closesAt,
-      String guide, boolean follows, boolean willFollow,
+      String guide, String cover, boolean follows, boolean willFollow,
       int revision) {
     /** The same as somebody saw it at this revision. */
     public Row seenAt(int seen) {
-      return new Row(id, project, name, welcome, publishedAt, opensAt, closesAt, guide, follows, willFollow, seen);
+      return new Row(id, project, name, welcome, publishedAt, opensAt, closesAt, guide, cover, follows, willFollow, seen);
     }
 
     /** The same with another name, welcome and guide. */
     public Row saying(String newName, String newWelcome, String newGuide) {
-      return new Row(id, project, newName, newWelcome, publishedAt, opensAt, closesAt, newGuide, follows, willFollow, revision);
+      return new Row(id, project, newName, newWelcome, publishedAt, opensAt, closesAt, newGuide, cover, follows, willFollow, revision);
+    }
+
+    /** The same under another cover. @param newCover empty for the project's */
+    public Row under(String newCover) {
+      return new Row(id, project, name, welcome, publishedAt, opensAt, closesAt, guide, newCover, follows, willFollow, revision);
     }
 
     /** The same open between other instants. */
     public Row open(@Nullable Instant newOpensAt, @Nullable Instant newClosesAt) {
-      return new Row(id, project, name, welcome, publishedAt, newOpensAt, newClosesAt, guide, follows, willFollow, revision);
+      return new Row(id, project, name, welcome, publishedAt, newOpensAt, newClosesAt, guide, cover, follows, willFollow, revision);
     }
   }
 
@@ -89,14 +94,14 @@ public final class Panes {
 
   /** A pane. */
   public Optional<Row> find(PaneId id) {
-    return db.select(PANE.ID, PANE.PROJECT_ID, PANE.NAME, PANE.WELCOME, PANE.PUBLISHED_AT, PANE.OPENS_AT, PANE.CLOSES_AT, PANE.GUIDE, PANE.FOLLOWS, PANE.FOLLOWS_PENDING,
+    return db.select(PANE.ID, PANE.PROJECT_ID, PANE.NAME, PANE.WELCOME, PANE.PUBLISHED_AT, PANE.OPENS_AT, PANE.CLOSES_AT, PANE.GUIDE, PANE.COVER, PANE.FOLLOWS, PANE.FOLLOWS_PENDING,
         PANE.REVISION).from(PANE)
         .where(PANE.ID.eq(id)).fetchOptional(Records.mapping(Row::new));
   }
 
   /** The panes of a project, oldest first. */
   public List<Row> ofProject(ProjectId project) {
-    return db.select(PANE.ID, PANE.PROJECT_ID, PANE.NAME, PANE.WELCOME, PANE.PUBLISHED_AT, PANE.OPENS_AT, PANE.CLOSES_AT, PANE.GUIDE, PANE.FOLLOWS, PANE.FOLLOWS_PENDING,
+    return db.select(PANE.ID, PANE.PROJECT_ID, PANE.NAME, PANE.WELCOME, PANE.PUBLISHED_AT, PANE.OPENS_AT, PANE.CLOSES_AT, PANE.GUIDE, PANE.COVER, PANE.FOLLOWS, PANE.FOLLOWS_PENDING,
         PANE.REVISION).from(PANE)
         .where(PANE.PROJECT_ID.eq(project)).orderBy(PANE.CREATED_AT, PANE.ID).fetch(Records.mapping(Row::new));
   }
@@ -164,7 +169,7 @@ public final class Panes {
 
   private static Row row(org.jooq.Record row) {
     return new Row(row.get(PANE.ID), row.get(PANE.PROJECT_ID), row.get(PANE.NAME), row.get(PANE.WELCOME), row.get(PANE.PUBLISHED_AT), row.get(PANE.OPENS_AT), row.get(PANE.CLOSES_AT),
-        row.get(PANE.GUIDE), row.get(PANE.FOLLOWS), row.get(PANE.FOLLOWS_PENDING), row.get(PANE.REVISION));
+        row.get(PANE.GUIDE), row.get(PANE.COVER), row.get(PANE.FOLLOWS), row.get(PANE.FOLLOWS_PENDING), row.get(PANE.REVISION));
   }
 
   /** What was said of single items. */
@@ -271,7 +276,7 @@ public final class Panes {
   public PaneId copy(PaneId from, ProjectId project, String name, Instant now) {
     Row like = find(from).orElseThrow();
     PaneId id = add(project, name, like.welcome(), now);
-    db.update(PANE).set(PANE.FOLLOWS_PENDING, like.willFollow()).set(PANE.GUIDE, like.guide()).where(PANE.ID.eq(id)).execute();
+    db.update(PANE).set(PANE.FOLLOWS_PENDING, like.willFollow()).set(PANE.GUIDE, like.guide()).set(PANE.COVER, like.cover()).where(PANE.ID.eq(id)).execute();
     for (ContentKind kind : ContentKind.values()) {
       db.update(PANE_APERTURE).set(PANE_APERTURE.PENDING, DSL.field(db.select(OTHER.PENDING).from(OTHER).where(OTHER.PANE_ID.eq(from), OTHER.KIND.eq(kind))))
           .where(PANE_APERTURE.PANE_ID.eq(id), PANE_APERTURE.KIND.eq(kind)).execute();
@@ -356,7 +361,7 @@ public final class Panes {
   /** Changes a pane's name, welcome, guide, first and last day. @throws app.clearpane.store.Stale if it was changed since it was read */
   public void change(Row wanted) {
     app.clearpane.store.Stale.unlessOne(db.update(PANE).set(PANE.NAME, wanted.name()).set(PANE.WELCOME, wanted.welcome())
-        .set(PANE.GUIDE, wanted.guide()).set(PANE.OPENS_AT, wanted.opensAt()).set(PANE.CLOSES_AT, wanted.closesAt()).set(PANE.REVISION, PANE.REVISION.plus(1))
+        .set(PANE.GUIDE, wanted.guide()).set(PANE.COVER, wanted.cover()).set(PANE.OPENS_AT, wanted.opensAt()).set(PANE.CLOSES_AT, wanted.closesAt()).set(PANE.REVISION, PANE.REVISION.plus(1))
         .where(PANE.ID.eq(wanted.id()), PANE.REVISION.eq(wanted.revision())).execute(), wanted.name());
   }
 }

@@ -69,4 +69,9 @@ public final class Feeds {
   public void revoke(SeatId seat, Instant now) {
     db.update(FEED).set(FEED.REVOKED_AT, now).where(FEED.SEAT_ID.eq(seat), FEED.REVOKED_AT.isNull()).execute();
   }
+
+  /** Takes all of one of the team back. */
+  public void revoke(TeamMemberId member, Instant now) {
+    db.update(FEED).set(FEED.REVOKED_AT, now).where(FEED.MEMBER_ID.eq(member), FEED.REVOKED_AT.isNull()).execute();
+  }
 }

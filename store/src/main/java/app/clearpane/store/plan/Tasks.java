@@ -96,7 +96,9 @@ public final class Tasks {
   }
 
   /** Changes a task. @throws Stale if it was changed since it was read */
-  public void change(PlannedTask wanted) {
+  public void change(PlannedTask wanted, Instant now) {
+    Condition noticed = ITEM.NAME.ne(wanted.name()).or(DSL.exists(DSL.selectOne().from(TASK).where(TASK.ITEM_ID.eq(ITEM.ID), TASK.STAGE.ne(wanted.task().stage()).or(TASK.DUE_ON.isDistinctFrom(wanted.details().due().orElse(null))))));
+    db.update(ITEM).set(ITEM.CHANGED_AT, now).where(ITEM.ID.eq(wanted.id()), noticed).execute();
     Stale.unlessOne(db.update(TASK).set(columns(wanted)).set(TASK.REVISION, TASK.REVISION.plus(1)).where(TASK.ITEM_ID.eq(wanted.id()), TASK.REVISION.eq(wanted.revision())).execute(), wanted.name());
     db.update(ITEM).set(ITEM.NAME, wanted.name()).where(ITEM.ID.eq(wanted.id()), ITEM.NAME.ne(wanted.name())).execute();
     db.deleteFrom(TASK_LINK).where(TASK_LINK.ITEM_ID.eq(wanted.id())).execute();
@@ -106,6 +108,11 @@ public final class Tasks {
   /** Keeps the stage that a gathering task comes to; nobody edits it. */
   public void gathered(ItemId id, Stage stage) {
     db.update(TASK).set(TASK.STAGE, stage).where(TASK.ITEM_ID.eq(id), TASK.STAGE.ne(stage)).execute();
+  }
+
+  /** Gives the tasks that somebody has and that are not ended to somebody else of the team. @return how many that were */
+  public int handOver(TeamMemberId from, TeamMemberId to) {
+    return db.update(TASK).set(TASK.MEMBER_ID, to).set(TASK.REVISION, TASK.REVISION.plus(1)).where(TASK.MEMBER_ID.eq(from), TASK.STAGE.notIn(Stage.DONE, Stage.DROPPED)).execute();
   }
 
   private static Map<?, ?> columns(PlannedTask planned) {

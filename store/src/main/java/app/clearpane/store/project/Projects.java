@@ -6,6 +6,7 @@ import static app.clearpane.store.schema.Tables.MILESTONE;
 import static app.clearpane.store.schema.Tables.PHASE;
 import static app.clearpane.store.schema.Tables.PROJECT;
 
+import app.clearpane.core.agency.TeamMemberId;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.Stale;
@@ -68,6 +69,11 @@ public final class Projects {
     return new Project(row.get(PROJECT.ID), row.get(PROJECT.CLIENT_ID), row.get(CLIENT.NAME), row.get(PROJECT.MANAGER_ID), row.get(PROJECT.NAME), row.get(PROJECT.COVER),
         row.get(PROJECT.CURRENCY), row.get(PROJECT.TAX_PERCENT), row.get(PROJECT.STARTS_ON), row.get(PROJECT.AGREED_ON),
         row.get(PROJECT.ARCHIVED_AT), row.get(PROJECT.PAUSED_AT), row.get(PROJECT.PAUSED_BECAUSE), row.get(PROJECT.PLAN_REVISION), row.get(PROJECT.REVISION));
+  }
+
+  /** Gives everything that somebody manages to somebody else. @return how many projects that were */
+  public int handOver(TeamMemberId from, TeamMemberId to) {
+    return db.update(PROJECT).set(PROJECT.MANAGER_ID, to).set(PROJECT.REVISION, PROJECT.REVISION.plus(1)).where(PROJECT.MANAGER_ID.eq(from)).execute();
   }
 
   /** Puts a project away. @throws Stale if it was changed since it was read */
@@ -145,9 +151,10 @@ public final class Projects {
   }
 
   /** Changes a milestone's day and whether it is reached. @throws Stale if it was changed since it was read */
-  public void changeMilestone(Milestone wanted) {
+  public void changeMilestone(Milestone wanted, Instant now) {
     Stale.unlessOne(db.update(MILESTONE).set(MILESTONE.FALLS_ON, wanted.fallsOn()).set(MILESTONE.REACHED, wanted.reached())
         .set(MILESTONE.REVISION, MILESTONE.REVISION.plus(1))
         .where(MILESTONE.ITEM_ID.eq(wanted.id()), MILESTONE.REVISION.eq(wanted.revision())).execute(), wanted.name());
+    db.update(ITEM).set(ITEM.CHANGED_AT, now).where(ITEM.ID.eq(wanted.id())).execute();
   }
 }

@@ -41,10 +41,14 @@ import app.clearpane.store.plan.PlannedTask;
 import app.clearpane.store.plan.Tasks;
 import app.clearpane.store.plan.clientside.VisibleTasks;
 import app.clearpane.store.project.Milestone;
+import app.clearpane.store.project.Concern;
+import app.clearpane.store.project.Concerns;
 import app.clearpane.store.project.Projects;
+import app.clearpane.store.project.clientside.VisibleConcerns;
 import app.clearpane.store.project.clientside.VisibleDates;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
@@ -102,7 +106,7 @@ class OneTruthTest {
   private int compare(Pane pane, Optional<Seat> seat, Contact contact, Optional<Viewer> viewer, Pane asSeen) {
     List<Item> all = items.ofProject(house.project);
     Set<ItemId> folders = new ProjectFiles(house.db).folders(house.project).stream().map(ProjectFiles.Folder::id).collect(Collectors.toSet());
-    for (ContentKind kind : List.of(ContentKind.DATES, ContentKind.FILES, ContentKind.DELIVERABLES)) {
+    for (ContentKind kind : Arrays.stream(ContentKind.values()).filter(ContentKind::pickable).toList()) {
       Set<ItemId> decided = all.stream().filter(item -> item.kind() == kind && !folders.contains(item.id()))
           .filter(item -> Visibility.decide(item, asSeen, seat, AHouse.NOW).visible()).map(Item::id).collect(Collectors.toSet());
       assertThat(viewer.map(v -> rows(v, kind)).orElse(Set.of())).as(kind + " for " + contact.name() + " at " + pane.name()).isEqualTo(decided);
@@ -116,6 +120,7 @@ class OneTruthTest {
       case TASKS -> new VisibleTasks(house.db).all(viewer).stream().map(VisibleTasks.Row::id).collect(Collectors.toSet());
       case FILES -> new VisibleFiles(house.db).all(viewer).stream().map(FileRow::id).collect(Collectors.toSet());
       case DELIVERABLES -> new VisibleDeliverables(house.db).all(viewer).stream().map(VisibleDeliverables.Row::id).collect(Collectors.toSet());
+      case CONCERNS -> new VisibleConcerns(house.db).all(viewer).stream().map(VisibleConcerns.Row::id).collect(Collectors.toSet());
       case STATUS -> Set.of();
     };
   }
@@ -127,7 +132,8 @@ class OneTruthTest {
     made.add(account());
     for (int i = 0; i < 40; i++) {
       Optional<ItemId> parent = folders.isEmpty() || random.nextInt(3) == 0 ? Optional.empty() : Optional.of(folders.get(random.nextInt(folders.size())));
-      ItemId item = switch (random.nextInt(6)) {
+      ItemId item = switch (random.nextInt(7)) {
+        case 6 -> concern();
         case 4, 5 -> task(random, tasks, contacts);
         case 0 -> folder(parent, folders);
         case 1 -> file(parent);
@@ -172,6 +178,12 @@ class OneTruthTest {
   private ItemId account() {
     ItemId item = items.add(house.project, ContentKind.DATES, "Where the days went", Optional.empty(), AHouse.NOW);
     new Agreements(house.db).addAccount(house.project, item);
+    return item;
+  }
+
+  private ItemId concern() {
+    ItemId item = items.add(house.project, ContentKind.CONCERNS, "concern", Optional.empty(), AHouse.NOW);
+    new Concerns(house.db).add(new Concern(item, house.project, "concern", false, 2, 2, "", "", null, "", null, 1));
     return item;
   }
 

@@ -9,6 +9,7 @@ import app.clearpane.store.agency.Agency;
 import app.clearpane.store.agency.People;
 import app.clearpane.store.agency.TeamMember;
 import app.clearpane.store.record.Records;
+import app.clearpane.web.layout.Input;
 import app.clearpane.web.layout.NotThere;
 import java.time.Clock;
 import java.time.ZoneId;
@@ -20,6 +21,8 @@ import org.springframework.transaction.annotation.Transactional;
 /** Founds the agency with its first owner, and takes people into the team. */
 @Component
 public class SetUp {
+  private static final int SHORTEST_PASSWORD = 12;
+  private static final int LONGEST_PASSWORD = 128;
   private final People people;
   private final Records records;
   private final PasswordEncoder passwords;
@@ -30,6 +33,12 @@ public class SetUp {
     this.records = records;
     this.passwords = passwords;
     this.clock = clock;
+  }
+
+  /** Says what is wrong with a password as typed. */
+  static void checkPassword(Input input, String password) {
+    input.require(password.length() >= SHORTEST_PASSWORD && password.length() <= LONGEST_PASSWORD,
+        "A password needs " + SHORTEST_PASSWORD + " to " + LONGEST_PASSWORD + " characters; a few unrelated words do well.");
   }
 
   /** Somebody who joins the team. */

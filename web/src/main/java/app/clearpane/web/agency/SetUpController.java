@@ -17,8 +17,6 @@ import org.springframework.web.bind.annotation.PostMapping;
 /** The first page of a new house: walks its first owner through setting up. Gone once there is an agency. */
 @Controller
 class SetUpController {
-  private static final int SHORTEST_PASSWORD = 12;
-  private static final int LONGEST_PASSWORD = 128;
   private final SetUp setUp;
   private final TheAgency agency;
 
@@ -34,8 +32,7 @@ class SetUpController {
       Optional<Name> ownerName = input.name("Your name", name);
       Optional<EmailAddress> address = input.email("Your mail address", email);
       input.require(ZoneId.getAvailableZoneIds().contains(zone), "Choose one of the time zones.");
-      input.require(password.length() >= SHORTEST_PASSWORD && password.length() <= LONGEST_PASSWORD,
-          "A password needs " + SHORTEST_PASSWORD + " to " + LONGEST_PASSWORD + " characters; a few unrelated words do well.");
+      SetUp.checkPassword(input, password);
       input.allGood();
       setUp.found(agencyName.orElseThrow(), ZoneId.of(zone), new SetUp.Joining(ownerName.orElseThrow(), address.orElseThrow(), TeamRole.OWNER, password));
     }

@@ -1,5 +1,6 @@
 package app.clearpane.web.clearance;
 
+import app.clearpane.core.markup.Clash;
 import app.clearpane.core.clearance.Clearance;
 import app.clearpane.core.clearance.Condition;
 import app.clearpane.core.deliverable.VersionId;
@@ -65,20 +66,21 @@ class ClearanceOf {
     return of(List.of(state)).get(0);
   }
 
-  /** Those of several, in as many statements as for one, but for clashes, which are looked for where there are marks to clash. */
+  /** Those of several, in as many statements as for one. */
   List<Sheet> of(List<DeliverableState> states) {
     List<ItemId> deliverables = states.stream().map(state -> state.deliverable().id()).toList();
     List<VersionId> versions = states.stream().flatMap(state -> state.current().stream()).map(VersionRow::id).toList();
     List<Checklists.Line> lines = checklists.of(deliverables, versions);
     List<Checklists.Waiver> waivers = checklists.waivers(versions);
-    return states.stream().map(state -> sheet(state, lines.stream().filter(line -> line.deliverable().equals(state.deliverable().id())).toList(),
+    Set<Clash> ruled = clashes.ruledOn(deliverables);
+    return states.stream().map(state -> sheet(state, ruled, lines.stream().filter(line -> line.deliverable().equals(state.deliverable().id())).toList(),
         waivers.stream().filter(waiver -> state.current().filter(version -> version.id().equals(waiver.version())).isPresent()).toList())).toList();
   }
 
-  private Sheet sheet(DeliverableState state, List<Checklists.Line> lines, List<Checklists.Waiver> waivers) {
+  private Sheet sheet(DeliverableState state, Set<Clash> ruled, List<Checklists.Line> lines, List<Checklists.Waiver> waivers) {
     List<Integer> notAgreed = state.deliverable().toAccept(state.round().map(Round::number).orElse(0));
     Clearance clearance = Clearance.of(new Clearance.Facts(state.round().filter(r -> !r.open()).map(Round::soFar), state.asking(),
-        state.current().map(version -> clashes.of(version, state.deliverable().pane(), state.marks()).size()).orElse(0), notAgreed.size(),
+        state.current().map(version -> clashes.of(version, state.deliverable().pane(), state.marks(), () -> ruled).size()).orElse(0), notAgreed.size(),
         (int) lines.stream().filter(line -> !line.ticked()).count(), state.current().filter(this::intact).isPresent(), waivers.stream().map(Checklists.Waiver::condition).collect(Collectors.toSet())));
     return new Sheet(state, clearance, lines, waivers, notAgreed);
   }

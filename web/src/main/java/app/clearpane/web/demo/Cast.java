@@ -342,6 +342,11 @@ class Cast {
     setShowing.holdBackEverywhere(item, by(People.TEO));
   }
 
+  /** The identifier of one of the team. */
+  String member(People one) {
+    return team.get(one).id().toString();
+  }
+
   ItemId deliverable(ProjectId project, PaneId pane, String name, String about, Rule rule) {
     return addDeliverable.to(project, new AddDeliverable.Wanted(new Name2(name).value(), about, pane, rule, 3), by(People.INES));
   }

@@ -25,6 +25,7 @@ import app.clearpane.core.signoff.Decision;
 import app.clearpane.core.signoff.Rule;
 import app.clearpane.store.markup.MarkupRow;
 import app.clearpane.store.project.Phase;
+import app.clearpane.web.concern.KeepConcern;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -36,13 +37,15 @@ import org.springframework.stereotype.Component;
 @Profile("demo")
 class DemoStory {
   private static final Map<ContentKind, Aperture> BOARD = Map.of(ContentKind.STATUS, Aperture.OPEN, ContentKind.DATES, Aperture.OPEN, ContentKind.TASKS, Aperture.FILTERED, ContentKind.FILES, Aperture.PICKED,
-      ContentKind.DELIVERABLES, Aperture.OPEN);
+      ContentKind.DELIVERABLES, Aperture.OPEN, ContentKind.CONCERNS, Aperture.PICKED);
   private static final String FINISHED = "Finished artwork";
   private final Cast cast;
   private final PlanStory plan;
+  private final KeepConcern keepConcern;
   private final DemoClock clock;
 
-  DemoStory(Cast cast, PlanStory plan, DemoClock clock) {
+  DemoStory(Cast cast, PlanStory plan, KeepConcern keepConcern, DemoClock clock) {
+    this.keepConcern = keepConcern;
     this.cast = cast;
     this.plan = plan;
     this.clock = clock;
@@ -51,7 +54,7 @@ class DemoStory {
   void tell() {
     cast.at(80, 9, 0);
     cast.found("Marram & Finch");
-    cast.forAllPanes(Map.of(ContentKind.STATUS, Aperture.OPEN, ContentKind.DATES, Aperture.OPEN, ContentKind.TASKS, Aperture.PICKED, ContentKind.FILES, Aperture.FILTERED, ContentKind.DELIVERABLES, Aperture.OPEN),
+    cast.forAllPanes(Map.of(ContentKind.STATUS, Aperture.OPEN, ContentKind.DATES, Aperture.OPEN, ContentKind.TASKS, Aperture.PICKED, ContentKind.FILES, Aperture.FILTERED, ContentKind.DELIVERABLES, Aperture.OPEN, ContentKind.CONCERNS, Aperture.PICKED),
         ContentKind.FILES, Aperture.FILTERED, FINISHED);
     cast.houseRules("We answer within one working day.\nEverything goes through this page, so that nothing is lost in mails.\nTwo rounds are included; we say so before a third begins.");
     ellerby();
@@ -80,6 +83,7 @@ class DemoStory {
     cast.noteOn(project, People.OTTOLINE, "Trust is slow to pay: forty days on the last two invoices. Ring her before the third.", true);
     cast.noteOn(project, People.JASPER, "Answers before eight in the morning or not at all.", false);
     files(project, board);
+    concerns(project, board);
     PaneId fabricators = cast.pane(project, "Fabricators", "Artwork and dates for the workshop.",
         Map.of(ContentKind.DATES, Aperture.OPEN, ContentKind.FILES, Aperture.FILTERED, ContentKind.DELIVERABLES, Aperture.PICKED));
     cast.filter(fabricators, ContentKind.FILES, FINISHED);
@@ -163,6 +167,24 @@ class DemoStory {
     cast.mark(board, People.JASPER, map, rectangle(1, 0.135, 0.5, 0.13, 0.07, Intent.CHANGE, "Move the car-park entrance to the east side."));
     cast.mark(board, People.MIRELA, map, rectangle(1, 0.14, 0.505, 0.12, 0.065, Intent.KEEP, "The entrance is right where it is, for the school buses."));
     cast.decide(board, People.JASPER, map, Decision.SEND_BACK, "");
+  }
+
+  private void concerns(ProjectId project, PaneId board) {
+    cast.show(board, concern(project, People.RUKMINI, "The hall floor may dry late", new Weighed(false, 2, 3), "The screed was poured in the wet. If it dries late, nothing can stand on it at the start of fabrication.",
+        "The panels hang from rails, so that they can go up a week after the floor."), Showing.SHOWN);
+    cast.show(board, concern(project, People.TEO, "The dome photographs are too small for print", new Weighed(true, 3, 2), "The one that came is too small for the large panel.",
+        "We asked for the originals; a photographer is held for two days."), Showing.SHOWN);
+    concern(project, People.INES, "The Trust may have to save on the last two panels", new Weighed(false, 2, 2), "Said in passing by the treasurer.", "Price the panels one by one.");
+    ItemId settled = concern(project, People.RUKMINI, "The workshop moves in the middle of it", new Weighed(false, 1, 2), "Two weeks without a press.", "Artwork goes to them before they pack.");
+    cast.show(board, settled, Showing.SHOWN);
+    keepConcern.close(settled, true, People.RUKMINI.called().value());
+  }
+
+  /** What a concern weighs. */
+  private record Weighed(boolean issue, int likelihood, int effect) {}
+
+  private ItemId concern(ProjectId project, People owner, String name, Weighed weighed, String about, String measure) {
+    return keepConcern.add(project, new KeepConcern.Form(name, weighed.issue(), weighed.likelihood(), weighed.effect(), about, measure, cast.member(owner), 0), owner.called().value());
   }
 
   private void files(ProjectId project, PaneId board) {

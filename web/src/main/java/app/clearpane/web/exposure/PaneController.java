@@ -9,6 +9,7 @@ import app.clearpane.core.exposure.SeatId;
 import app.clearpane.core.exposure.SeatRole;
 import app.clearpane.core.exposure.Showing;
 import app.clearpane.core.files.Sha256;
+import app.clearpane.core.project.Covers;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.agency.Contact;
 import app.clearpane.store.agency.People;
@@ -64,6 +65,7 @@ class PaneController {
     model.addAttribute("board", laid);
     model.addAttribute("lines", all ? laid.lines() : laid.lines().stream().limit(LINES).toList());
     laid.selected().ifPresent(selected -> {
+      model.addAttribute("covers", Covers.ALL);
       model.addAttribute("usual", SectionWords.USUAL);
       model.addAttribute("links", links.ofProject(project).stream().filter(link -> link.pane().equals(selected.pane().id())).toList());
       List<ContactId> seated = selected.seats().stream().map(seat -> seat.contact()).toList();

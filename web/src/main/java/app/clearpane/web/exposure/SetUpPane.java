@@ -4,6 +4,7 @@ import app.clearpane.core.agency.Name;
 import app.clearpane.core.exposure.Aperture;
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.PaneId;
+import app.clearpane.core.project.Covers;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.exposure.Panes;
 import app.clearpane.store.project.Projects;
@@ -67,10 +68,10 @@ public class SetUpPane {
     return pane;
   }
 
-  /** A pane's words as typed; an empty first day opens it when it is published, an empty last day keeps it open. */
-  public record WordsForm(String name, String welcome, @Nullable String guide, @Nullable String firstDay, String lastDay, int revision) {}
+  /** A pane's words as typed; an empty cover is the project's, an empty first day opens it when it is published, an empty last day keeps it open. */
+  public record WordsForm(String name, String welcome, @Nullable String guide, @Nullable String cover, @Nullable String firstDay, String lastDay, int revision) {}
 
-  /** Changes a pane's name, welcome, guide, first and last day. */
+  /** Changes a pane's name, welcome, guide, cover, first and last day. */
   @Transactional
   public ProjectId change(PaneId id, WordsForm form, String by) {
     Panes.Row pane = NotThere.unless(panes.find(id));
@@ -79,14 +80,16 @@ public class SetUpPane {
     String words = input.text("The welcome", form.welcome(), LONGEST_WELCOME);
     Optional<LocalDate> lastDay = form.lastDay().isBlank() ? Optional.empty() : input.day("The last day", form.lastDay());
     String guide = input.text("The guide", Objects.requireNonNullElse(form.guide(), ""), LONGEST_GUIDE);
+    String cover = Objects.requireNonNullElse(form.cover(), pane.cover());
+    input.require(cover.isEmpty() || Covers.ALL.contains(cover), "Choose one of the covers.");
     String first = Objects.requireNonNullElse(form.firstDay(), "");
     Optional<LocalDate> firstDay = first.isBlank() ? Optional.empty() : input.day("The first day", first);
     input.require(firstDay.isEmpty() || lastDay.isEmpty() || !lastDay.get().isBefore(firstDay.get()), "The last day is before the first.");
     input.allGood();
     Optional<Instant> opens = firstDay.map(day -> day.atStartOfDay(agency.get().zone()).toInstant());
     Optional<Instant> closes = lastDay.map(day -> day.plusDays(1).atStartOfDay(agency.get().zone()).toInstant());
-    panes.change(pane.saying(named.orElseThrow().value(), words, guide).open(opens.orElse(null), closes.orElse(null)).seenAt(form.revision()));
-    tell.of(pane.project(), id.value(), new Tell.Happening("pane.changed", by, named.orElseThrow().value(), Map.of("welcome", words, "guide", guide, "firstDay", first, "lastDay", form.lastDay())));
+    panes.change(pane.saying(named.orElseThrow().value(), words, guide).under(cover).open(opens.orElse(null), closes.orElse(null)).seenAt(form.revision()));
+    tell.of(pane.project(), id.value(), new Tell.Happening("pane.changed", by, named.orElseThrow().value(), Map.of("welcome", words, "guide", guide, "cover", cover, "firstDay", first, "lastDay", form.lastDay())));
     return pane.project();
   }
 

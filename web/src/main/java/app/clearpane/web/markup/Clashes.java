@@ -1,5 +1,9 @@
 package app.clearpane.web.markup;
 
+import app.clearpane.core.markup.Place;
+import app.clearpane.core.exposure.ItemId;
+import java.util.function.Supplier;
+import java.util.Collection;
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.exposure.SeatState;
@@ -63,13 +67,24 @@ public class Clashes {
 
   /** Those on a version, as far as its marks at one pane go. @param marks of any versions, with or without threads */
   public List<Open> of(VersionRow version, PaneId pane, List<MarkupRow> marks) {
+    return of(version, pane, marks, () -> ruledOn(List.of(version.deliverable())));
+  }
+
+  /** Those of the marks of some deliverables that were ruled on. */
+  public Set<Clash> ruledOn(Collection<ItemId> deliverables) {
+    return rulings.of(deliverables).stream().map(Rulings.Ruling::clash).collect(Collectors.toSet());
+  }
+
+  /** The same, where it is known, or can be asked, which were ruled on. */
+  public List<Open> of(VersionRow version, PaneId pane, List<MarkupRow> marks, Supplier<Set<Clash>> ruledOn) {
     List<MarkupRow> standing = standing(version.id(), pane, marks);
     if (standing.stream().noneMatch(mark -> mark.intent() == Intent.CHANGE) || standing.stream().noneMatch(mark -> mark.intent() == Intent.KEEP || mark.replacement() != null)) {
       return List.of();
     }
+    List<Clash> all = Clash.among(wishes(version, standing));
+    Set<Clash> ruled = all.isEmpty() ? Set.of() : ruledOn.get();
     Map<MarkupId, MarkupRow> byId = standing.stream().collect(Collectors.toMap(MarkupRow::id, Function.identity()));
-    Set<Clash> ruled = rulings.of(List.of(version.deliverable())).stream().map(Rulings.Ruling::clash).collect(Collectors.toSet());
-    return Clash.among(wishes(version, standing)).stream().filter(clash -> !ruled.contains(clash))
+    return all.stream().filter(clash -> !ruled.contains(clash))
         .map(clash -> new Open(Objects.requireNonNull(byId.get(clash.first())), Objects.requireNonNull(byId.get(clash.second())))).toList();
   }
 
@@ -80,7 +95,8 @@ public class Clashes {
   }
 
   private List<Clash.Wish> wishes(VersionRow version, List<MarkupRow> marks) {
-    Map<Integer, Double> ratios = Objects.requireNonNullElse(ratiosOf.get(version.sha256(), this::ratios), Map.of());
+    boolean onWords = marks.stream().allMatch(mark -> mark.place() instanceof Place.TextRange);
+    Map<Integer, Double> ratios = onWords ? Map.of() : Objects.requireNonNullElse(ratiosOf.get(version.sha256(), this::ratios), Map.of());
     return marks.stream().map(mark -> new Clash.Wish(mark.id(), person(mark), mark.place(), mark.intent(), ratios.getOrDefault(mark.place().page(), 1.0), Optional.ofNullable(mark.replacement()))).toList();
   }
 

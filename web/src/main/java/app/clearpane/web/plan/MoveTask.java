@@ -76,7 +76,7 @@ public class MoveTask {
         : stage == Stage.DROPPED ? task.actual().began() : task.actual().began().or(() -> Optional.of(today));
     Task moved = new Task(task.id(), task.parent(), task.name(), task.side(), task.shape(), stage,
         new Task.Actual(began, stage == Stage.DONE ? Optional.of(today) : Optional.empty(), stage.open() && stage != Stage.TO_DO ? task.actual().remaining() : Optional.empty()));
-    tasks.change(planned.with(moved));
+    tasks.change(planned.with(moved), clock.instant());
     if (stage.open() != task.stage().open()) {
       tasks.turned(task.id(), stage == Stage.DONE ? TurnEvent.TASK_DONE : stage == Stage.DROPPED ? TurnEvent.TASK_DROPPED : ThePlan.isClientsTurn(planned.with(moved)) ? TurnEvent.TASK_GIVEN_TO_CLIENT : TurnEvent.TASK_WITH_US, by,
           clock.instant());

@@ -167,7 +167,7 @@ public class PlanTask {
       mayGive(wanted, by);
     }
     noCircle(wanted);
-    tasks.change(wanted);
+    tasks.change(wanted, clock.instant());
     ThePlan plan = keepPlan.changed(before.project());
     tell.of(before.project(), before.id().value(), new Tell.Happening("task.changed", by.fullName(), wanted.name(), Changes.between(before, wanted)));
     given(plan, before.id(), Optional.of(before), by.fullName());

@@ -92,7 +92,7 @@ public class ReviewsFollow {
       if (!waiting.id().equals(but) && links.stream().anyMatch(link -> link.predecessor().equals(from))) {
         List<Task.After> moved = links.stream().map(link -> link.predecessor().equals(from) ? new Task.After(to, link.lagDays()) : link).toList();
         Task task = waiting.task();
-        tasks.change(waiting.with(new Task(task.id(), task.parent(), task.name(), task.side(), new Task.Shape(task.shape().days(), task.shape().notBefore(), moved, task.shape().effortMinutes()), task.stage(), task.actual())));
+        tasks.change(waiting.with(new Task(task.id(), task.parent(), task.name(), task.side(), new Task.Shape(task.shape().days(), task.shape().notBefore(), moved, task.shape().effortMinutes()), task.stage(), task.actual())), clock.instant());
       }
     }
   }
@@ -101,7 +101,7 @@ public class ReviewsFollow {
     Task task = planned.task();
     Task moved = new Task(task.id(), task.parent(), task.name(), task.side(), task.shape(), stage,
         new Task.Actual(task.actual().began().or(() -> Optional.of(agency.today())), stage == Stage.DONE ? Optional.of(agency.today()) : Optional.empty(), Optional.empty()));
-    tasks.change(planned.with(moved));
+    tasks.change(planned.with(moved), clock.instant());
     tasks.turned(task.id(), what, by, clock.instant());
   }
 

@@ -66,7 +66,7 @@ class TellDoer {
       return false;
     }
     Task sent = new Task(task.id(), task.task().parent(), task.name(), task.task().side(), task.task().shape(), task.task().stage(), new Task.Actual(Optional.of(plan.today()), Optional.empty(), Optional.empty()));
-    tasks.change(new PlannedTask(sent, task.project(), task.position(), task.hands(), task.details(), task.revision()));
+    tasks.change(new PlannedTask(sent, task.project(), task.position(), task.hands(), task.details(), task.revision()), clock.instant());
     tasks.turned(task.id(), TurnEvent.TASK_GIVEN_TO_CLIENT, by, clock.instant());
     people.contact(task.hands().contact().get()).ifPresent(contact -> write(plan, task, contact, seat.get()));
     return true;

@@ -84,7 +84,7 @@ public class ChangePlan {
     Input input = new Input();
     Optional<LocalDate> day = input.day("The day of " + milestone.name(), form.fallsOn());
     input.allGood();
-    projects.changeMilestone(new Milestone(id, milestone.name(), day.orElseThrow(), form.reached(), form.revision()));
+    projects.changeMilestone(new Milestone(id, milestone.name(), day.orElseThrow(), form.reached(), form.revision()), clock.instant());
     keepPlan.changed(project);
     tell.of(project, id.value(), new Tell.Happening("milestone.changed", by, milestone.name(), Map.of("fallsOn", day.orElseThrow(), "reached", form.reached())));
   }

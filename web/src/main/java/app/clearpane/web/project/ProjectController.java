@@ -1,6 +1,7 @@
 package app.clearpane.web.project;
 
 import app.clearpane.core.project.PhaseTemplate;
+import app.clearpane.core.project.Covers;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.agency.People;
 import app.clearpane.web.layout.ForManagers;
@@ -33,7 +34,7 @@ class ProjectController {
   @ForManagers
   String blank(Model model) {
     model.addAttribute("form", ProjectForm.empty(agency.today()));
-    model.addAttribute("covers", ProjectForm.COVERS);
+    model.addAttribute("covers", Covers.ALL);
     model.addAttribute("templates", PhaseTemplate.values());
     model.addAttribute("clients", people.clients());
     return "project/new";

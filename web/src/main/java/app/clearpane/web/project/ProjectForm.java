@@ -1,5 +1,6 @@
 package app.clearpane.web.project;
 
+import app.clearpane.core.project.Covers;
 import app.clearpane.core.agency.EmailAddress;
 import app.clearpane.core.agency.Name;
 import app.clearpane.core.project.PhaseTemplate;
@@ -14,10 +15,9 @@ import org.jspecify.annotations.Nullable;
 
 /** The form a project is opened with, as typed. Contacts are lines of "Name, address, what they do". */
 record ProjectForm(String client, String name, String cover, String currency, String tax, String startsOn, String agreedOn, String template, @Nullable Boolean tasks, String contacts) {
-  static final List<String> COVERS = List.of("night", "shore", "mill", "garden", "paper");
 
   static ProjectForm empty(LocalDate today) {
-    return new ProjectForm("", "", COVERS.get(0), "GBP", "20", today.toString(), today.plusMonths(3).toString(), PhaseTemplate.SPACE.name(), true, "");
+    return new ProjectForm("", "", Covers.ALL.get(0), "GBP", "20", today.toString(), today.plusMonths(3).toString(), PhaseTemplate.SPACE.name(), true, "");
   }
 
   /** @throws app.clearpane.web.layout.Refused with everything that is wrong */
@@ -29,7 +29,7 @@ record ProjectForm(String client, String name, String cover, String currency, St
     Optional<LocalDate> agreed = input.day("The agreed finish", agreedOn);
     input.require(start.isEmpty() || agreed.isEmpty() || !agreed.get().isBefore(start.get()), "The agreed finish is before the start.");
     input.require(start.isEmpty() || agreed.isEmpty() || agreed.get().isBefore(start.get().plusYears(10)), "The agreed finish is more than ten years after the start.");
-    input.require(COVERS.contains(cover), "Choose one of the covers.");
+    input.require(Covers.ALL.contains(cover), "Choose one of the covers.");
     input.require(currencyIsKnown(), "“" + currency + "” is not a currency. Use its three letters, as in GBP or EUR.");
     Optional<BigDecimal> percent = tax(input);
     List<OpenProject.NewContact> people = contacts(input);

@@ -19,11 +19,12 @@ import java.util.Map;
  * @param pending what passes as pending, under the ceilings
  * @param sight whether they see what is published, or the team looks ahead
  * @param byLink whether they have nothing but a link with its own key: nobody knows who they are, and they never decide
+ * @param elsewhere whether the same person has a seat at another pane of the project
  * @param planRevision of the project's plan, so that what was computed of it can be found again
  * @param looking whether this is one of the team looking through the seat, who may change nothing
  */
 public record Viewer(ContactId contact, String name, SeatId seat, SeatRole role, boolean leadVoice, PaneId pane, ProjectId project,
-    Map<ContentKind, Passage> published, Map<ContentKind, Passage> pending, Sight sight, boolean looking, boolean byLink, int planRevision) {
+    Map<ContentKind, Passage> published, Map<ContentKind, Passage> pending, Sight sight, boolean looking, boolean byLink, boolean elsewhere, int planRevision) {
 
   /** Which settings count. */
   public enum Sight {

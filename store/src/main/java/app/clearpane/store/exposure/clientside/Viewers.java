@@ -39,8 +39,10 @@ import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.Field;
 import org.jooq.Record;
+import org.jooq.Records;
 import org.jooq.Result;
 import org.jooq.TableField;
+import org.jooq.impl.DSL;
 
 /** The door on the clients' side (V3): makes a viewer of whoever has an accepted seat at a published, unexpired pane. */
 public final class Viewers {
@@ -49,6 +51,11 @@ public final class Viewers {
       AGENCY_APERTURE.CEILING, AGENCY_APERTURE.STARTING_POINT, PROJECT.PLAN_REVISION);
   private static final State PUBLISHED = new State(PANE.FOLLOWS, PANE_APERTURE.PUBLISHED);
   private static final State PENDING = new State(PANE.FOLLOWS_PENDING, PANE_APERTURE.PENDING);
+  private static final app.clearpane.store.schema.tables.Seat OTHER_SEAT = SEAT.as("other_seat");
+  private static final app.clearpane.store.schema.tables.Pane OTHER_PANE = PANE.as("other_pane");
+  /** Whether the same contact has a seat at another pane of the project. */
+  private static final Field<Boolean> ELSEWHERE = DSL.field(DSL.exists(DSL.selectOne().from(OTHER_SEAT).join(OTHER_PANE).on(OTHER_PANE.ID.eq(OTHER_SEAT.PANE_ID))
+      .where(OTHER_SEAT.CONTACT_ID.eq(SEAT.CONTACT_ID), OTHER_SEAT.STATE.eq(SeatState.ACCEPTED), OTHER_PANE.PROJECT_ID.eq(PANE.PROJECT_ID), OTHER_PANE.ID.ne(PANE.ID)))).as("elsewhere");
   private final DSLContext db;
 
   public Viewers(DSLContext db) {
@@ -81,7 +88,7 @@ public final class Viewers {
     FilterRows filters = filters(rows);
     return rows.stream().findFirst().map(row -> new Viewer(new ContactId(row.get(LINK_SEAT.ID).value()), guest.isEmpty() ? "Guest" : guest, row.get(LINK_SEAT.ID),
         row.get(LINK_SEAT.MAY_MARK) && !guest.isEmpty() ? SeatRole.REVIEWER : SeatRole.READER, false, row.get(PANE.ID), row.get(PANE.PROJECT_ID), passages(rows, PUBLISHED, filters, filters.published()),
-        passages(rows, PENDING, filters, filters.pending()), sight, looking, true, row.get(PROJECT.PLAN_REVISION)));
+        passages(rows, PENDING, filters, filters.pending()), sight, looking, true, false, row.get(PROJECT.PLAN_REVISION)));
   }
 
   private FilterRows filters(Result<? extends Record> rows) {
@@ -102,12 +109,12 @@ public final class Viewers {
   }
 
   private Optional<Viewer> viewer(Condition condition, Viewer.Sight sight, boolean looking) {
-    Result<? extends Record> rows = db.select(SEAT.CONTACT_ID, CONTACT.NAME, SEAT.ID, SEAT.ROLE, SEAT.LEAD_VOICE).select(OF_PANE).from(SEAT).join(PANE).on(PANE.ID.eq(SEAT.PANE_ID)).join(PROJECT).on(PROJECT.ID.eq(PANE.PROJECT_ID))
+    Result<? extends Record> rows = db.select(SEAT.CONTACT_ID, CONTACT.NAME, SEAT.ID, SEAT.ROLE, SEAT.LEAD_VOICE, ELSEWHERE).select(OF_PANE).from(SEAT).join(PANE).on(PANE.ID.eq(SEAT.PANE_ID)).join(PROJECT).on(PROJECT.ID.eq(PANE.PROJECT_ID))
         .join(CONTACT).on(CONTACT.ID.eq(SEAT.CONTACT_ID)).join(PANE_APERTURE).on(PANE_APERTURE.PANE_ID.eq(PANE.ID))
         .leftJoin(AGENCY_APERTURE).on(AGENCY_APERTURE.KIND.eq(PANE_APERTURE.KIND)).where(condition).fetch();
     FilterRows filters = filters(rows);
     return rows.stream().findFirst().map(row -> new Viewer(row.get(SEAT.CONTACT_ID), row.get(CONTACT.NAME), row.get(SEAT.ID), row.get(SEAT.ROLE),
-        row.get(SEAT.LEAD_VOICE), row.get(PANE.ID), row.get(PANE.PROJECT_ID), passages(rows, PUBLISHED, filters, filters.published()), passages(rows, PENDING, filters, filters.pending()), sight, looking, false, row.get(PROJECT.PLAN_REVISION)));
+        row.get(SEAT.LEAD_VOICE), row.get(PANE.ID), row.get(PANE.PROJECT_ID), passages(rows, PUBLISHED, filters, filters.published()), passages(rows, PENDING, filters, filters.pending()), sight, looking, false, row.get(ELSEWHERE), row.get(PROJECT.PLAN_REVISION)));
   }
 
   /** The columns that say how a pane is set at one state. */
@@ -152,14 +159,24 @@ public final class Viewers {
 
   /** The panes a contact may look through now, by project. */
   public List<Heading> panesOf(ContactId contact, Instant now) {
-    return headings(PANE.ID.in(org.jooq.impl.DSL.select(SEAT.PANE_ID).from(SEAT).join(PANE).on(PANE.ID.eq(SEAT.PANE_ID))
+    return headings(PANE.ID.in(DSL.select(SEAT.PANE_ID).from(SEAT).join(PANE).on(PANE.ID.eq(SEAT.PANE_ID))
         .where(SEAT.CONTACT_ID.eq(contact).and(open(now)))));
+  }
+
+  /** Another pane through which a viewer sees the same project (V3: they see what any of them shows). */
+  public record Other(PaneId id, String name) {}
+
+  /** The other panes through which a viewer sees their project now; one of the team who looks through a seat has none. */
+  public List<Other> others(Viewer viewer, Instant now) {
+    return !viewer.elsewhere() || viewer.looking() ? List.of()
+        : db.select(PANE.ID, PANE.NAME).from(SEAT).join(PANE).on(PANE.ID.eq(SEAT.PANE_ID)).where(SEAT.CONTACT_ID.eq(viewer.contact()), PANE.PROJECT_ID.eq(viewer.project()), PANE.ID.ne(viewer.pane()), open(now))
+            .orderBy(PANE.CREATED_AT, PANE.ID).fetch(Records.mapping(Other::new));
   }
 
   private List<Heading> headings(Condition condition) {
     Map<PaneId, List<Section>> sections = new HashMap<>();
     Map<PaneId, Heading> headings = new LinkedHashMap<>();
-    db.select(PANE.ID, AGENCY.NAME, CLIENT.NAME, PROJECT.NAME, PROJECT.COVER, PANE.NAME, PANE.WELCOME, PANE.GUIDE, AGENCY.HOUSE_RULES, PANE_SECTION.KIND, PANE_SECTION.POSITION,
+    db.select(PANE.ID, AGENCY.NAME, CLIENT.NAME, PROJECT.NAME, DSL.when(PANE.COVER.eq(""), PROJECT.COVER).otherwise(PANE.COVER), PANE.NAME, PANE.WELCOME, PANE.GUIDE, AGENCY.HOUSE_RULES, PANE_SECTION.KIND, PANE_SECTION.POSITION,
             PANE_SECTION.TITLE, PANE_SECTION.LINE, PANE_SECTION.OFF).from(PANE)
         .join(PROJECT).on(PROJECT.ID.eq(PANE.PROJECT_ID)).join(CLIENT).on(CLIENT.ID.eq(PROJECT.CLIENT_ID)).crossJoin(AGENCY).leftJoin(PANE_SECTION).on(PANE_SECTION.PANE_ID.eq(PANE.ID))
         .where(condition).orderBy(CLIENT.NAME, PROJECT.NAME, PANE.ID, PANE_SECTION.POSITION).forEach(row -> {

@@ -63,6 +63,12 @@ public final class Visits {
     /** When an item was seen. */
     public record Seen(Instant first, Instant last) {}
 
+    /** Whether an item was seen on a visit before this one. */
+    public boolean knows(ItemId item) {
+      Seen found = seen.get(item);
+      return found != null && found.first().isBefore(began);
+    }
+
     /** Whether an item was never seen before this visit, or something happened to it since the one before; on the first visit nothing is called new. */
     public boolean isNew(ItemId item, Instant happened) {
       Seen found = seen.get(item);

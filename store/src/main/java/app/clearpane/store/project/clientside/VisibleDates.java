@@ -9,8 +9,11 @@ import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.store.exposure.clientside.Viewer;
 import app.clearpane.store.project.Milestone;
+import java.time.Instant;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.jooq.DSLContext;
 
@@ -27,21 +30,24 @@ public final class VisibleDates {
    *
    * @param milestones by day
    * @param account of where the days went; empty if they do not see it
+   * @param changed when the day of a milestone, or whether it is reached, was last changed; not there if never
    */
-  public record Dates(List<Milestone> milestones, Optional<ItemId> account) {}
+  public record Dates(List<Milestone> milestones, Optional<ItemId> account, Map<ItemId, Instant> changed) {}
 
   /** All of it, in one statement. */
   public Dates all(Viewer viewer) {
     List<Milestone> milestones = new ArrayList<>();
     List<ItemId> accounts = new ArrayList<>();
-    db.select(ITEM.ID, ITEM.NAME, MILESTONE.FALLS_ON, MILESTONE.REACHED, MILESTONE.REVISION, SLIP_ACCOUNT.ITEM_ID).from(ITEM).leftJoin(MILESTONE).on(MILESTONE.ITEM_ID.eq(ITEM.ID)).leftJoin(SLIP_ACCOUNT).on(SLIP_ACCOUNT.ITEM_ID.eq(ITEM.ID))
+    Map<ItemId, Instant> changed = new HashMap<>();
+    db.select(ITEM.ID, ITEM.NAME, MILESTONE.FALLS_ON, MILESTONE.REACHED, MILESTONE.REVISION, SLIP_ACCOUNT.ITEM_ID, ITEM.CHANGED_AT).from(ITEM).leftJoin(MILESTONE).on(MILESTONE.ITEM_ID.eq(ITEM.ID)).leftJoin(SLIP_ACCOUNT).on(SLIP_ACCOUNT.ITEM_ID.eq(ITEM.ID))
         .where(visibleTo(viewer, ContentKind.DATES)).orderBy(MILESTONE.FALLS_ON, ITEM.NAME, ITEM.ID).forEach(row -> {
           if (row.value3() != null) {
             milestones.add(new Milestone(row.value1(), row.value2(), row.value3(), row.value4(), row.value5()));
+            Optional.ofNullable(row.value7()).ifPresent(at -> changed.put(row.value1(), at));
           }
           Optional.ofNullable(row.value6()).ifPresent(accounts::add);
         });
-    return new Dates(milestones, accounts.stream().findFirst());
+    return new Dates(milestones, accounts.stream().findFirst(), changed);
   }
 
   /** The milestones, by day. */

@@ -32,8 +32,8 @@ class ClientPaneController {
     this.clock = clock;
   }
 
-  /** A pane on the home page, with what awaits the reader there. */
-  record Tile(Viewers.Heading heading, List<PanePage.Shown> waiting, List<VisibleTasks.Row> tasks, String base) {}
+  /** A pane on the home page, with what awaits the reader there. @param several whether they see its project through others too */
+  record Tile(Viewers.Heading heading, List<PaneContents.Shown> waiting, List<VisibleTasks.Row> tasks, String base, boolean several) {}
 
   @GetMapping("/c")
   String home(@AuthenticationPrincipal Person person, Model model) {
@@ -44,7 +44,7 @@ class ClientPaneController {
     List<Tile> tiles = new ArrayList<>();
     for (Viewers.Heading heading : viewers.panesOf(me.contactId(), clock.instant())) {
       Viewer viewer = NotThere.unless(viewers.at(heading.id(), me.contactId(), clock.instant()));
-      tiles.add(new Tile(heading, panePage.waiting(viewer), panePage.tasksOf(viewer), Through.base(viewer)));
+      tiles.add(new Tile(heading, panePage.waiting(viewer), panePage.tasksOf(viewer), Through.base(viewer), !viewers.others(viewer, clock.instant()).isEmpty()));
     }
     if (tiles.size() == 1) {
       return "redirect:" + tiles.get(0).base();

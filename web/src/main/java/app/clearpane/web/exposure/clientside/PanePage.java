@@ -2,26 +2,17 @@ package app.clearpane.web.exposure.clientside;
 
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
-import app.clearpane.core.signoff.Outcome;
 import app.clearpane.core.papers.PaperKind;
-import app.clearpane.store.deliverable.Drawings;
-import app.clearpane.store.deliverable.Round;
-import app.clearpane.store.deliverable.VersionRow;
-import app.clearpane.store.deliverable.clientside.VisibleDeliverables;
 import app.clearpane.store.exposure.Section;
 import app.clearpane.store.exposure.clientside.Viewer;
 import app.clearpane.store.exposure.clientside.Viewers;
 import app.clearpane.store.exposure.clientside.Visits;
 import app.clearpane.store.files.FileRow;
-import app.clearpane.store.files.clientside.VisibleFiles;
 import app.clearpane.store.papers.Paper;
-import app.clearpane.store.papers.clientside.VisiblePapers;
 import app.clearpane.store.plan.clientside.VisibleTasks;
 import app.clearpane.store.project.Milestone;
-import app.clearpane.store.project.Phase;
-import app.clearpane.store.project.clientside.VisibleDates;
+import app.clearpane.store.project.clientside.VisibleConcerns;
 import app.clearpane.web.exposure.SectionWords;
-import app.clearpane.web.plan.PlanForClients;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -42,72 +33,23 @@ import org.springframework.stereotype.Component;
 @Component
 class PanePage {
   private static final int NEWS_SHOWN = 8;
-  private static final Map<ContentKind, String> ANCHORS = Map.of(ContentKind.STATUS, "where", ContentKind.DELIVERABLES, "look", ContentKind.DATES, "dates", ContentKind.TASKS, "tasks", ContentKind.FILES, "files");
+  private static final Map<ContentKind, String> ANCHORS = Map.of(ContentKind.STATUS, "where", ContentKind.DELIVERABLES, "look", ContentKind.DATES, "dates", ContentKind.TASKS, "tasks", ContentKind.FILES, "files", ContentKind.CONCERNS, "concerns");
   private final Viewers viewers;
-  private final VisibleDates dates;
-  private final PlanForClients plans;
-  private final VisibleTasks tasks;
-  private final VisibleFiles files;
-  private final VisibleDeliverables deliverables;
-  private final Drawings drawings;
+  private final PaneContents contents;
+  private final PaneSections sections;
   private final Visits visits;
-  private final VisiblePapers papers;
   private final Clock clock;
 
-  PanePage(Viewers viewers, VisibleDates dates, PlanForClients plans, VisibleTasks tasks, VisibleFiles files, VisibleDeliverables deliverables, Drawings drawings, Visits visits, VisiblePapers papers, Clock clock) {
-    this.visits = visits;
-    this.papers = papers;
-    this.clock = clock;
+  PanePage(Viewers viewers, PaneContents contents, PaneSections sections, Visits visits, Clock clock) {
     this.viewers = viewers;
-    this.dates = dates;
-    this.plans = plans;
-    this.tasks = tasks;
-    this.files = files;
-    this.deliverables = deliverables;
-    this.drawings = drawings;
+    this.contents = contents;
+    this.sections = sections;
+    this.visits = visits;
+    this.clock = clock;
   }
 
-  /** Where a deliverable is, in words for those who look at it. */
-  enum Word {
-    YOUR_TURN("your turn", "client"),
-    WITH_OTHERS("you have decided", "client"),
-    TO_LOOK_AT("to look at", "client"),
-    WITH_US("with us", "ours"),
-    SIGNED("signed off", "done"),
-    RELEASED("released", "done");
-
-    private final String text;
-    private final String tone;
-
-    Word(String text, String tone) {
-      this.text = text;
-      this.tone = tone;
-    }
-
-    public String text() {
-      return text;
-    }
-
-    public String tone() {
-      return tone;
-    }
-  }
-
-  /** A deliverable on the page; without a version while the first is being made. */
-  record Shown(VisibleDeliverables.Row deliverable, @Nullable VersionRow version, @Nullable Round round, Drawings.@Nullable Sheet thumbnail, Word word) {
-    /** When something last happened to it that this viewer sees. */
-    Instant changed() {
-      return version == null || version.sentAt() == null ? Instant.EPOCH : version.sentAt();
-    }
-  }
-
-  /**
-   * A section of the page, with its words.
-   *
-   * @param line of its own; empty for the usual one
-   * @param changed when something in it last changed, where that is known
-   */
-  record Part(ContentKind kind, String anchor, String title, String line, Optional<Instant> changed, int count) {}
+  /** Another pane onto the same project. @param waiting how much awaits the reader there */
+  record Other(String name, String base, int waiting) {}
 
   /** Something new since the last visit, and the address where it is. */
   record New(String name, String at) {}
@@ -116,10 +58,35 @@ class PanePage {
    * Everything on the page.
    *
    * @param parts the sections in order; those with nothing in them are left out
+   * @param sections them, as HTML
    * @param news what is new since the last visit, computed over what this viewer sees
    */
-  record Page(String base, Viewer viewer, Viewers.Heading heading, List<Shown> waiting, PlanForClients.HowFar done, List<Phase> phases, List<VisibleTasks.Row> tasks, List<Shown> deliverables, List<Milestone> milestones, Map<ItemId, LocalDate> forecast, @Nullable ItemId account,
-      Map<String, List<FileRow>> files, List<Part> parts, Visits.Visit visit, List<New> news, List<Paper> papers) {
+  record Page(String base, Viewer viewer, PaneContents.Contents contents, List<PaneSections.Part> parts, String sections, Visits.Visit visit, List<New> news, List<Other> others) {
+    /** What stands above the page. */
+    public Viewers.Heading heading() {
+      return contents.heading();
+    }
+
+    /** What awaits the reader's decision. */
+    public List<PaneContents.Shown> waiting() {
+      return contents.waiting();
+    }
+
+    /** The tasks that await the reader. */
+    public List<VisibleTasks.Row> yourTasks() {
+      return contents.yourTasks();
+    }
+
+    /** All tasks. */
+    public List<VisibleTasks.Row> tasks() {
+      return contents.tasks();
+    }
+
+    /** The papers addressed to the reader. */
+    public List<Paper> papers() {
+      return contents.papers();
+    }
+
     /** The first of what is new. */
     public List<New> newsShown() {
       return news.stream().limit(NEWS_SHOWN).toList();
@@ -135,124 +102,86 @@ class PanePage {
       return visit.number() == 1;
     }
 
-    /** Whether something that stays as it is stands there for the first time. */
-    public boolean isNew(ItemId item) {
-      return visit.isNew(item, Instant.EPOCH);
-    }
-
-    /** Whether something on it is new to them. */
-    public boolean isNew(ItemId item, Instant happened) {
-      return visit.isNew(item, happened);
-    }
-
-    /** The day of a milestone, as it is forecast now. */
-    public LocalDate dayOf(Milestone milestone) {
-      return forecast.getOrDefault(milestone.id(), milestone.fallsOn());
-    }
-
-    /** The tasks that await the reader. */
-    public List<VisibleTasks.Row> yourTasks() {
-      return tasks.stream().filter(task -> task.yours() && task.stage().open()).toList();
-    }
-
-    /** The other tasks, and those the reader has done. */
-    public List<VisibleTasks.Row> otherTasks() {
-      return tasks.stream().filter(task -> !task.yours() || !task.stage().open()).toList();
-    }
-
     /** Papers that something is still expected of the reader for. */
     public List<Paper> waitingPapers() {
-      return papers.stream().filter(paper -> paper.kind() != PaperKind.OTHER && paper.recipient(viewer.contact()).filter(mine -> mine.namedAt() == null).isPresent()
+      return papers().stream().filter(paper -> paper.kind() != PaperKind.OTHER && paper.recipient(viewer.contact()).filter(mine -> mine.namedAt() == null).isPresent()
           && paper.state(LocalDate.MIN).waits()).toList();
     }
 
     /** How many things await the reader. */
     public int waitingCount() {
-      return waiting.size() + yourTasks().size() + waitingPapers().size();
+      return waiting().size() + yourTasks().size() + waitingPapers().size();
     }
 
-    /** The phase that is under way. */
-    public Optional<Phase> current() {
-      return phases.stream().filter(phase -> phase.stage() == Phase.Stage.UNDER_WAY).findFirst();
-    }
-
-    /** How many files there are in all folders. */
-    public int fileCount() {
-      return files.values().stream().mapToInt(List::size).sum();
-    }
-
-    /** The next milestone ahead. */
+    /** The last milestone ahead. */
     public Optional<Milestone> last() {
-      return milestones.stream().reduce((earlier, later) -> later);
+      return contents.dates().milestones().stream().reduce((earlier, later) -> later);
+    }
+
+    /** The day of a milestone, as it is forecast now. */
+    public LocalDate dayOf(Milestone milestone) {
+      return contents.days().getOrDefault(milestone.id(), milestone.fallsOn());
     }
   }
 
   Page of(Viewer viewer) {
-    List<Shown> shown = shown(viewer);
-    List<FileRow> all = files.all(viewer);
-    Map<String, List<FileRow>> byFolder = all.stream()
-        .collect(Collectors.groupingBy(file -> Objects.requireNonNullElse(file.folderName(), ""), java.util.TreeMap::new, Collectors.toList()));
-    Viewers.Heading heading = viewers.heading(viewer);
-    PlanForClients.HowFar howFar = plans.howFar(viewer);
-    VisibleDates.Dates visibleDates = dates.all(viewer);
-    List<Milestone> milestones = visibleDates.milestones();
-    List<VisibleTasks.Row> visibleTasks = tasks.all(viewer);
-    Map<ContentKind, Integer> counts = Map.of(ContentKind.STATUS, howFar.phases().size(), ContentKind.DELIVERABLES, shown.size(), ContentKind.DATES, milestones.size(), ContentKind.TASKS, visibleTasks.size(), ContentKind.FILES, all.size());
-    Map<ContentKind, Optional<Instant>> changed = Map.of(ContentKind.STATUS, Optional.empty(), ContentKind.DATES, Optional.empty(), ContentKind.TASKS, Optional.empty(),
-        ContentKind.DELIVERABLES, shown.stream().map(Shown::changed).filter(at -> !at.equals(Instant.EPOCH)).max(Instant::compareTo), ContentKind.FILES, all.stream().map(FileRow::addedAt).max(Instant::compareTo));
-    List<Part> parts = SectionWords.USUAL.keySet().stream().filter(kind -> counts.get(kind) > 0 && heading.section(kind).filter(Section::off).isEmpty())
-        .sorted(Comparator.comparingInt(kind -> heading.section(kind).map(Section::position).orElse(SectionWords.place(kind))))
-        .map(kind -> new Part(kind, ANCHORS.get(kind), heading.section(kind).map(Section::title).filter(title -> !title.isEmpty()).orElse(SectionWords.USUAL.get(kind)),
-            heading.section(kind).map(Section::line).orElse(""), changed.get(kind), counts.get(kind))).toList();
+    PaneContents.Contents all = contents.of(viewer);
+    List<PaneSections.Part> parts = parts(all);
     Visits.Visit visit = viewer.byLink() ? Visits.Visit.FIRST : visits.visit(viewer.seat(), clock.instant());
-    return new Page(Through.base(viewer), viewer, heading, shown.stream().filter(s -> s.word() == Word.YOUR_TURN).toList(), howFar, howFar.phases(), visibleTasks, shown, milestones, plans.days(viewer, milestones), visibleDates.account().orElse(null), byFolder, parts, visit,
-        news(Through.base(viewer), shown, milestones, visibleTasks, all, visit, parts.stream().map(Part::kind).collect(Collectors.toSet())), papers.all(viewer));
+    Set<ContentKind> shown = parts.stream().map(PaneSections.Part::kind).collect(Collectors.toSet());
+    List<Thing> things = things(Through.base(viewer), all).stream().filter(thing -> shown.contains(thing.kind())).toList();
+    Map<ItemId, String> marks = things.stream().filter(thing -> visit.isNew(thing.id(), thing.changed())).collect(Collectors.toMap(Thing::id, thing -> thing.kind() != ContentKind.DELIVERABLES && visit.knows(thing.id()) ? "changed" : "new"));
+    List<New> news = things.stream().filter(thing -> marks.containsKey(thing.id())).map(thing -> new New(thing.name(), thing.at())).toList();
+    return new Page(Through.base(viewer), viewer, all, parts, sections.html(Through.base(viewer), viewer.role().mayMarkUp(), parts, all, marks), visit, news, others(viewer, all));
   }
 
-  private static List<New> news(String base, List<Shown> shown, List<Milestone> milestones, List<VisibleTasks.Row> tasks, List<FileRow> files, Visits.Visit visit, Set<ContentKind> parts) {
-    List<New> news = new ArrayList<>();
-    shown.stream().filter(one -> parts.contains(ContentKind.DELIVERABLES) && visit.isNew(one.deliverable().id(), one.changed()))
-        .forEach(one -> news.add(new New(one.version() == null ? one.deliverable().name() : one.deliverable().name() + ", " + one.version().called(),
-            one.version() == null ? "#" + ANCHORS.get(ContentKind.DELIVERABLES) : base + "/versions/" + one.version().id())));
-    milestones.stream().filter(one -> parts.contains(ContentKind.DATES) && visit.isNew(one.id(), Instant.EPOCH)).forEach(one -> news.add(new New(one.name(), "#" + ANCHORS.get(ContentKind.DATES))));
-    tasks.stream().filter(one -> parts.contains(ContentKind.TASKS) && visit.isNew(one.id(), Instant.EPOCH)).forEach(one -> news.add(new New(one.name(), base + "/tasks/" + one.id())));
-    files.stream().filter(one -> parts.contains(ContentKind.FILES) && visit.isNew(one.id(), one.addedAt())).forEach(one -> news.add(new New(one.name(), base + "/files/" + one.id())));
-    return news;
+  private static List<PaneSections.Part> parts(PaneContents.Contents all) {
+    Map<ContentKind, Integer> counts = Map.of(ContentKind.STATUS, all.howFar().phases().size(), ContentKind.DELIVERABLES, all.deliverables().size(), ContentKind.DATES, all.dates().milestones().size(), ContentKind.TASKS, all.tasks().size(),
+        ContentKind.FILES, all.files().size(), ContentKind.CONCERNS, all.concerns().size());
+    Map<ContentKind, Optional<Instant>> changed = Map.of(ContentKind.STATUS, Optional.empty(), ContentKind.DATES, latest(all.dates().changed().values().stream()), ContentKind.TASKS, latest(all.tasks().stream().map(VisibleTasks.Row::changed)),
+        ContentKind.DELIVERABLES, latest(all.deliverables().stream().map(PaneContents.Shown::changed).filter(at -> !at.equals(Instant.EPOCH))), ContentKind.FILES, latest(all.files().stream().map(FileRow::addedAt)),
+        ContentKind.CONCERNS, latest(all.concerns().stream().map(VisibleConcerns.Row::changed)));
+    Function<ContentKind, Optional<Section>> own = all.heading()::section;
+    return SectionWords.USUAL.keySet().stream().filter(kind -> counts.get(kind) > 0 && own.apply(kind).filter(Section::off).isEmpty())
+        .sorted(Comparator.comparingInt(kind -> own.apply(kind).map(Section::position).orElse(SectionWords.place(kind))))
+        .map(kind -> new PaneSections.Part(kind, ANCHORS.get(kind), own.apply(kind).map(Section::title).filter(title -> !title.isEmpty()).orElse(SectionWords.USUAL.get(kind)),
+            own.apply(kind).map(Section::line).orElse(""), changed.get(kind), counts.get(kind))).toList();
+  }
+
+  private static Optional<Instant> latest(Stream<@Nullable Instant> instants) {
+    return instants.filter(Objects::nonNull).max(Comparator.naturalOrder());
+  }
+
+  /** Something on the page. @param changed when something last happened to it; the epoch if never @param at its address */
+  private record Thing(ItemId id, ContentKind kind, String name, Instant changed, String at) {}
+
+  private static List<Thing> things(String base, PaneContents.Contents all) {
+    List<Thing> things = new ArrayList<>();
+    all.deliverables().forEach(one -> things.add(new Thing(one.deliverable().id(), ContentKind.DELIVERABLES, one.version() == null ? one.deliverable().name() : one.deliverable().name() + ", " + one.version().called(), one.changed(),
+        one.version() == null ? "#" + ANCHORS.get(ContentKind.DELIVERABLES) : base + "/versions/" + one.version().id())));
+    all.dates().milestones().forEach(one -> things.add(new Thing(one.id(), ContentKind.DATES, one.name(), all.dates().changed().getOrDefault(one.id(), Instant.EPOCH), "#" + ANCHORS.get(ContentKind.DATES))));
+    all.tasks().forEach(one -> things.add(new Thing(one.id(), ContentKind.TASKS, one.name(), Objects.requireNonNullElse(one.changed(), Instant.EPOCH), base + "/tasks/" + one.id())));
+    all.files().forEach(one -> things.add(new Thing(one.id(), ContentKind.FILES, one.name(), one.addedAt(), base + "/files/" + one.id())));
+    all.concerns().forEach(one -> things.add(new Thing(one.id(), ContentKind.CONCERNS, one.name(), Objects.requireNonNullElse(one.changed(), Instant.EPOCH), "#" + ANCHORS.get(ContentKind.CONCERNS))));
+    return things;
+  }
+
+  private List<Other> others(Viewer viewer, PaneContents.Contents all) {
+    return all.others().stream().flatMap(other -> viewers.at(other.id(), viewer.contact(), clock.instant()).map(there -> new Other(other.name(), Through.base(there), waiting(there).size() + tasksOf(there).size())).stream()).toList();
   }
 
   /** The items that stand on a page. */
   static List<ItemId> items(Page page) {
-    return Stream.of(page.tasks().stream().map(VisibleTasks.Row::id), page.deliverables().stream().map(one -> one.deliverable().id()), page.milestones().stream().map(Milestone::id),
-        page.files().values().stream().flatMap(List::stream).map(FileRow::id)).flatMap(Function.identity()).toList();
+    return things("", page.contents()).stream().map(Thing::id).toList();
   }
 
   /** What awaits somebody at a pane. */
-  List<Shown> waiting(Viewer viewer) {
-    return shown(viewer).stream().filter(s -> s.word() == Word.YOUR_TURN).toList();
+  List<PaneContents.Shown> waiting(Viewer viewer) {
+    return contents.of(viewer).waiting();
   }
 
   /** The tasks that await somebody at a pane. */
   List<VisibleTasks.Row> tasksOf(Viewer viewer) {
-    return tasks.all(viewer).stream().filter(task -> task.yours() && task.stage().open()).toList();
-  }
-
-  private List<Shown> shown(Viewer viewer) {
-    Map<ItemId, VersionRow> newest = deliverables.versions(viewer).stream().collect(Collectors.toMap(VersionRow::deliverable, Function.identity(), (earlier, later) -> later));
-    Map<?, Round> rounds = deliverables.rounds(viewer).stream().collect(Collectors.toMap(Round::version, Function.identity()));
-    Map<?, Drawings.Sheet> thumbnails = drawings.firstSheets(newest.values().stream().map(VersionRow::sha256).toList());
-    return deliverables.all(viewer).stream().map(row -> {
-      VersionRow version = newest.get(row.id());
-      Round round = version == null ? null : rounds.get(version.id());
-      return new Shown(row, version, round, version == null ? null : thumbnails.get(version.sha256()), word(viewer, round, row.released()));
-    }).toList();
-  }
-
-  private static Word word(Viewer viewer, @Nullable Round round, boolean released) {
-    if (round == null || !round.open()) {
-      Outcome outcome = round == null ? Outcome.BACK : round.soFar();
-      return outcome.agreed() ? released ? Word.RELEASED : Word.SIGNED : Word.WITH_US;
-    }
-    boolean asked = round.signatories().stream().anyMatch(s -> s.contact().equals(viewer.contact()));
-    return !asked ? Word.TO_LOOK_AT : round.saidBy(viewer.contact()).isPresent() ? Word.WITH_OTHERS : Word.YOUR_TURN;
+    return contents.of(viewer).yourTasks();
   }
 }

@@ -1,0 +1,105 @@
+package app.clearpane.web.concern;
+
+import app.clearpane.core.agency.Name;
+import app.clearpane.core.agency.TeamMemberId;
+import app.clearpane.core.exposure.ContentKind;
+import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.project.Gravity;
+import app.clearpane.core.project.ProjectId;
+import app.clearpane.store.agency.People;
+import app.clearpane.store.agency.TeamMember;
+import app.clearpane.store.exposure.Items;
+import app.clearpane.store.project.Concern;
+import app.clearpane.store.project.Concerns;
+import app.clearpane.store.project.Projects;
+import app.clearpane.web.exposure.NewItem;
+import app.clearpane.web.layout.Input;
+import app.clearpane.web.layout.NotThere;
+import app.clearpane.web.record.Tell;
+import java.time.Clock;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Notes concerns, changes them, settles them and lets them stand again. */
+@Component
+public class KeepConcern {
+  private static final int LONGEST = 2_000;
+  private final Concerns concerns;
+  private final Projects projects;
+  private final People people;
+  private final Items items;
+  private final NewItem newItem;
+  private final Tell tell;
+  private final Clock clock;
+
+  KeepConcern(Concerns concerns, Projects projects, People people, Items items, NewItem newItem, Tell tell, Clock clock) {
+    this.concerns = concerns;
+    this.projects = projects;
+    this.people = people;
+    this.items = items;
+    this.newItem = newItem;
+    this.tell = tell;
+    this.clock = clock;
+  }
+
+  /** A concern as typed. @param owner empty for nobody @param revision as it was seen; 0 for a new one */
+  public record Form(String name, boolean issue, int likelihood, int effect, String about, String measure, String owner, int revision) {}
+
+  /** Notes one. */
+  @Transactional
+  public ItemId add(ProjectId project, Form form, String by) {
+    NotThere.unless(projects.find(project));
+    Concern wanted = read(new ItemId(project.value()), project, form);
+    ItemId id = newItem.add(project, ContentKind.CONCERNS, wanted.name(), Optional.empty());
+    concerns.add(read(id, project, form));
+    tell.of(project, id.value(), new Tell.Happening("concern.noted", by, wanted.name(), said(wanted)));
+    return id;
+  }
+
+  /** Changes one. */
+  @Transactional
+  ProjectId change(ItemId id, Form form, String by) {
+    Concern before = NotThere.unless(concerns.find(id));
+    Concern wanted = read(id, before.project(), form);
+    concerns.change(wanted, clock.instant());
+    tell.of(before.project(), id.value(), new Tell.Happening("concern.changed", by, wanted.name(), said(wanted)));
+    return before.project();
+  }
+
+  /** Settles one, or lets it stand again. */
+  @Transactional
+  public ProjectId close(ItemId id, boolean settled, String by) {
+    Concern concern = NotThere.unless(concerns.find(id));
+    if (concern.open() == settled) {
+      concerns.close(concern, settled ? clock.instant() : null, clock.instant());
+      tell.of(concern.project(), id.value(), new Tell.Happening(settled ? "concern.settled" : "concern.stands-again", by, concern.name(), Map.of()));
+    }
+    return concern.project();
+  }
+
+  /** Takes one away that was noted in error. */
+  @Transactional
+  ProjectId delete(ItemId id, String by) {
+    Concern concern = NotThere.unless(concerns.find(id));
+    items.delete(id, clock.instant());
+    tell.of(concern.project(), id.value(), new Tell.Happening("concern.deleted", by, concern.name(), Map.of()));
+    return concern.project();
+  }
+
+  private Concern read(ItemId id, ProjectId project, Form form) {
+    Input input = new Input();
+    Optional<Name> name = input.name("What it is called", form.name());
+    String about = input.text("What it is", form.about(), LONGEST);
+    String measure = input.text("What is done about it", form.measure(), LONGEST);
+    input.require(form.likelihood() >= Gravity.LEAST && form.likelihood() <= Gravity.MOST && form.effect() >= Gravity.LEAST && form.effect() <= Gravity.MOST, "Choose how likely it is and what it would do from the lists.");
+    input.allGood();
+    Optional<TeamMember> owner = form.owner().isBlank() ? Optional.empty() : Optional.of(NotThere.unless(people.member(TeamMemberId.of(form.owner()))));
+    return new Concern(id, project, name.orElseThrow().value(), form.issue(), form.likelihood(), form.effect(), about, measure, owner.map(TeamMember::id).orElse(null), owner.map(TeamMember::name).orElse(""), null, form.revision());
+  }
+
+  private static Map<String, ?> said(Concern concern) {
+    return Map.of("issue", concern.issue(), "likelihood", concern.likelihood(), "effect", concern.effect(), "about", concern.about(), "measure", concern.measure(), "owner", concern.ownerName());
+  }
+}

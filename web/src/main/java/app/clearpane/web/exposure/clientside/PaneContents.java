@@ -1,0 +1,164 @@
+package app.clearpane.web.exposure.clientside;
+
+import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.signoff.Outcome;
+import app.clearpane.store.Writes;
+import app.clearpane.store.deliverable.Drawings;
+import app.clearpane.store.deliverable.Round;
+import app.clearpane.store.deliverable.VersionRow;
+import app.clearpane.store.deliverable.clientside.VisibleDeliverables;
+import app.clearpane.store.exposure.clientside.Viewer;
+import app.clearpane.store.exposure.clientside.Viewers;
+import app.clearpane.store.files.FileRow;
+import app.clearpane.store.files.clientside.VisibleFiles;
+import app.clearpane.store.papers.Paper;
+import app.clearpane.store.papers.clientside.VisiblePapers;
+import app.clearpane.store.plan.clientside.VisibleTasks;
+import app.clearpane.store.project.clientside.VisibleConcerns;
+import app.clearpane.store.project.clientside.VisibleDates;
+import app.clearpane.web.layout.TheAgency;
+import app.clearpane.web.plan.PlanForClients;
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+
+/**
+ * What a viewer sees through a pane, of every kind. It is kept as long as nothing is written to the house: the viewer is made anew with each request, and
+ * what was read before the latest write is read again.
+ */
+@Component
+class PaneContents {
+  private static final int KEPT = 500;
+  private final Viewers viewers;
+  private final VisibleDates dates;
+  private final PlanForClients plans;
+  private final VisibleTasks tasks;
+  private final VisibleConcerns concerns;
+  private final VisibleFiles files;
+  private final VisibleDeliverables deliverables;
+  private final Drawings drawings;
+  private final VisiblePapers papers;
+  private final TheAgency agency;
+  private final Writes writes;
+  private final Clock clock;
+  private final Cache<Key, Kept> kept = Caffeine.newBuilder().maximumSize(KEPT).build();
+
+  PaneContents(Viewers viewers, VisibleDates dates, PlanForClients plans, VisibleTasks tasks, VisibleConcerns concerns, VisibleFiles files, VisibleDeliverables deliverables, Drawings drawings, VisiblePapers papers, TheAgency agency,
+      Writes writes, Clock clock) {
+    this.viewers = viewers;
+    this.dates = dates;
+    this.plans = plans;
+    this.tasks = tasks;
+    this.concerns = concerns;
+    this.files = files;
+    this.deliverables = deliverables;
+    this.drawings = drawings;
+    this.papers = papers;
+    this.agency = agency;
+    this.writes = writes;
+    this.clock = clock;
+  }
+
+  private record Key(Viewer viewer, LocalDate today) {}
+
+  /** @param asOf how often the house had been written to before this was read */
+  private record Kept(long asOf, Contents contents) {}
+
+  /** Where a deliverable is, in words for those who look at it. */
+  enum Word {
+    YOUR_TURN("your turn", "client"),
+    WITH_OTHERS("you have decided", "client"),
+    TO_LOOK_AT("to look at", "client"),
+    WITH_US("with us", "ours"),
+    SIGNED("signed off", "done"),
+    RELEASED("released", "done");
+
+    private final String text;
+    private final String tone;
+
+    Word(String text, String tone) {
+      this.text = text;
+      this.tone = tone;
+    }
+
+    public String text() {
+      return text;
+    }
+
+    public String tone() {
+      return tone;
+    }
+  }
+
+  /** A deliverable on the page; without a version while the first is being made. */
+  record Shown(VisibleDeliverables.Row deliverable, @Nullable VersionRow version, @Nullable Round round, Drawings.@Nullable Sheet thumbnail, Word word) {
+    /** When something last happened to it that this viewer sees. */
+    public Instant changed() {
+      return version == null || version.sentAt() == null ? Instant.EPOCH : version.sentAt();
+    }
+  }
+
+  /**
+   * All of it.
+   *
+   * @param days the day of each milestone, as it is forecast
+   * @param others the other panes through which the same person sees the project
+   */
+  record Contents(Viewers.Heading heading, List<Shown> deliverables, PlanForClients.HowFar howFar, VisibleDates.Dates dates, Map<ItemId, LocalDate> days, List<VisibleTasks.Row> tasks, List<VisibleConcerns.Row> concerns, List<FileRow> files,
+      List<Paper> papers, List<Viewers.Other> others) {
+    /** What awaits the viewer's decision. */
+    public List<Shown> waiting() {
+      return deliverables.stream().filter(one -> one.word() == Word.YOUR_TURN).toList();
+    }
+
+    /** The tasks that await the viewer. */
+    public List<VisibleTasks.Row> yourTasks() {
+      return tasks.stream().filter(task -> task.yours() && task.stage().open()).toList();
+    }
+  }
+
+  /** What a viewer sees. */
+  Contents of(Viewer viewer) {
+    long asOf = writes.count();
+    Key key = new Key(viewer, agency.today());
+    Kept found = kept.getIfPresent(key);
+    if (found == null || found.asOf() != asOf) {
+      found = new Kept(asOf, read(viewer));
+      kept.put(key, found);
+    }
+    return found.contents();
+  }
+
+  private Contents read(Viewer viewer) {
+    VisibleDates.Dates seen = dates.all(viewer);
+    return new Contents(viewers.heading(viewer), shown(viewer), plans.howFar(viewer), seen, plans.days(viewer, seen.milestones()), tasks.all(viewer), concerns.all(viewer), files.all(viewer), papers.all(viewer), viewers.others(viewer, clock.instant()));
+  }
+
+  private List<Shown> shown(Viewer viewer) {
+    Map<ItemId, VersionRow> newest = deliverables.versions(viewer).stream().collect(Collectors.toMap(VersionRow::deliverable, Function.identity(), (earlier, later) -> later));
+    Map<?, Round> rounds = deliverables.rounds(viewer).stream().collect(Collectors.toMap(Round::version, Function.identity()));
+    Map<?, Drawings.Sheet> thumbnails = drawings.firstSheets(newest.values().stream().map(VersionRow::sha256).toList());
+    return deliverables.all(viewer).stream().map(row -> {
+      VersionRow version = newest.get(row.id());
+      Round round = version == null ? null : rounds.get(version.id());
+      return new Shown(row, version, round, version == null ? null : thumbnails.get(version.sha256()), word(viewer, round, row.released()));
+    }).toList();
+  }
+
+  private static Word word(Viewer viewer, @Nullable Round round, boolean released) {
+    if (round == null || !round.open()) {
+      Outcome outcome = round == null ? Outcome.BACK : round.soFar();
+      return outcome.agreed() ? released ? Word.RELEASED : Word.SIGNED : Word.WITH_US;
+    }
+    boolean asked = round.signatories().stream().anyMatch(s -> s.contact().equals(viewer.contact()));
+    return !asked ? Word.TO_LOOK_AT : round.saidBy(viewer.contact()).isPresent() ? Word.WITH_OTHERS : Word.YOUR_TURN;
+  }
+}
