@@ -53,9 +53,10 @@ class DeskController {
   private final PlanBook book;
   private final SlipBook slips;
   private final NextMoves nextMoves;
+  private final ThisWeek thisWeek;
   private final TheAgency agency;
 
-  DeskController(States states, Projects projects, People people, Tasks tasks, ProjectFrame frame, WorkedOn workedOn, PlanBook book, SlipBook slips, NextMoves nextMoves, TheAgency agency) {
+  DeskController(States states, Projects projects, People people, Tasks tasks, ProjectFrame frame, WorkedOn workedOn, PlanBook book, SlipBook slips, NextMoves nextMoves, ThisWeek thisWeek, TheAgency agency) {
     this.states = states;
     this.projects = projects;
     this.people = people;
@@ -65,6 +66,7 @@ class DeskController {
     this.book = book;
     this.slips = slips;
     this.nextMoves = nextMoves;
+    this.thisWeek = thisWeek;
     this.agency = agency;
   }
 
@@ -86,6 +88,8 @@ class DeskController {
     model.addAttribute("ours", moves.stream().filter(NextMoves.Line::ours).limit(SHOWN).toList());
     model.addAttribute("theirs", moves.stream().filter(line -> !line.ours()).limit(SHOWN).toList());
     model.addAttribute("projects", looked.stream().limit(SHOWN).map(project -> line(project, plans.get(project.id()), strips, all)).sorted(Comparator.comparing((Line line) -> !line.tone().equals("late"))).toList());
+    model.addAttribute("due", thisWeek.due(all, plans).stream().limit(SHOWN).toList());
+    model.addAttribute("unsorted", thisWeek.unsorted(all, plans).stream().limit(SHOWN).toList());
     model.addAttribute("ticks", strips.ticks());
     model.addAttribute("todayX", strips.x(agency.today()));
     model.addAttribute("archived", projects.archived());

@@ -22,6 +22,7 @@ import java.time.YearMonth;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -68,15 +69,15 @@ class PlanController {
     this.agency = agency;
   }
 
-  /** How somebody looks at plans: which way, and what is left out. */
-  record Look(String as, String who, String phase, boolean open, String month) {
+  /** How somebody looks at plans: which way, what is left out, and under which headings. */
+  record Look(String as, String who, String phase, boolean open, String month, Grouping by) {
     private static Look remembered(String kept) {
       String[] parts = kept.split("~", -1);
-      return parts.length == 3 && WAYS.contains(parts[0]) ? new Look(parts[0], parts[1], "", parts[2].equals("open"), "") : new Look("lines", "all", "", false, "");
+      return parts.length == 4 && WAYS.contains(parts[0]) ? new Look(parts[0], parts[1], "", parts[2].equals("open"), "", Grouping.of(parts[3])) : new Look("lines", "all", "", false, "", Grouping.PHASE);
     }
 
     String kept() {
-      return as + "~" + who + "~" + (open ? "open" : "");
+      return as + "~" + who + "~" + (open ? "open" : "") + "~" + by.name().toLowerCase(Locale.ROOT);
     }
   }
 
@@ -90,6 +91,7 @@ class PlanController {
     PlanLines lines = new PlanLines(plan, filter);
     model.addAttribute("plan", plan);
     model.addAttribute("look", look);
+    model.addAttribute("groupings", Grouping.values());
     model.addAttribute("narrows", filter.narrows());
     model.addAttribute("doers", doers.of(project));
     model.addAttribute("slip", slips.latest(plan).orElse(null));
@@ -98,14 +100,14 @@ class PlanController {
     model.addAttribute("moved", moved(plan, asked));
     model.addAttribute("deleted", asked.get("deleted"));
     switch (look.as()) {
-      case "time" -> model.addAttribute("drawing", new PlanTime(plan, tasks.ledgers(project), agency.get().zone()).of(lines.groups()));
+      case "time" -> model.addAttribute("drawing", new PlanTime(plan, tasks.ledgers(project), agency.get().zone()).of(lines.groups(look.by())));
       case "columns" -> model.addAttribute("columns", columns(lines));
       case "month" -> month(look, lines, plan, model);
       case "dates" -> {
         model.addAttribute("agreements", agreements.ofProject(project));
         model.addAttribute("notes", notes.on(Set.of(project.value()), me.memberId()));
       }
-      default -> model.addAttribute("groups", lines.groups());
+      default -> model.addAttribute("groups", lines.groups(look.by()));
     }
     return "plan/" + look.as();
   }
@@ -113,7 +115,7 @@ class PlanController {
   private static Look look(Map<String, String> asked, Look before) {
     String as = WAYS.contains(asked.getOrDefault("as", "")) ? asked.get("as") : before.as();
     boolean filtering = asked.containsKey("who");
-    return new Look(as, asked.getOrDefault("who", before.who()), asked.getOrDefault("phase", ""), filtering ? asked.containsKey("open") : before.open(), asked.getOrDefault("month", ""));
+    return new Look(as, asked.getOrDefault("who", before.who()), asked.getOrDefault("phase", ""), filtering ? asked.containsKey("open") : before.open(), asked.getOrDefault("month", ""), asked.containsKey("by") ? Grouping.of(asked.get("by")) : before.by());
   }
 
   private static void remember(Look look, String kept, HttpServletResponse response) {

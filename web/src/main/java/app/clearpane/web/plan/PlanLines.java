@@ -64,33 +64,33 @@ final class PlanLines {
     }
   }
 
-  /** A phase with its tasks; without a phase for those that stand in none. */
-  record Group(@Nullable Phase phase, OptionalInt percent, List<Line> lines) {
-    /** Its heading. */
-    public String name() {
-      return phase == null ? "In no phase" : phase.name();
-    }
+  /**
+   * Tasks under a heading.
+   *
+   * @param key the phase where lines are added to it, empty for none; null where none are added
+   * @param percent of the phase
+   */
+  record Group(String name, @Nullable String key, OptionalInt percent, List<Line> lines) {}
 
-    /** Where lines are added to it. */
-    public String key() {
-      return phase == null ? "" : phase.id().toString();
-    }
+  /** Gathered as somebody wants to see them. */
+  List<Group> groups(Grouping by) {
+    return by == Grouping.PHASE ? groups() : by.of(leaves(), plan.today());
   }
 
   /** Phase by phase; phases without a task too, unless something is filtered out. */
-  List<Group> groups() {
+  private List<Group> groups() {
     List<Group> groups = new ArrayList<>();
     for (Phase phase : plan.phases()) {
       if (filter.phase().isEmpty() || filter.phase().get().equals(phase.id())) {
         List<Line> lines = lines(Optional.of(phase.id()));
         if (!lines.isEmpty() || !filter.narrows() || filter.phase().isPresent()) {
-          groups.add(new Group(phase, plan.percentOf(phase.id()), lines));
+          groups.add(new Group(phase.name(), phase.id().toString(), plan.percentOf(phase.id()), lines));
         }
       }
     }
     List<Line> loose = filter.phase().isPresent() ? List.of() : lines(Optional.empty());
     if (!loose.isEmpty() || groups.isEmpty() && !filter.narrows()) {
-      groups.add(new Group(null, OptionalInt.empty(), loose));
+      groups.add(new Group("In no phase", "", OptionalInt.empty(), loose));
     }
     return groups;
   }

@@ -1,0 +1,68 @@
+package app.clearpane.web.plan;
+
+import java.time.DayOfWeek;
+import java.time.LocalDate;
+import java.time.temporal.TemporalAdjusters;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalInt;
+
+/** By what the tasks of a plan are gathered under headings. */
+enum Grouping {
+  PHASE("phase"),
+  PERSON("person"),
+  LABEL("label"),
+  DUE("due day");
+
+  private static final List<String> WEEKS = List.of("Late", "This week", "Next week", "Later", "Without a day");
+  private final String words;
+
+  Grouping(String words) {
+    this.words = words;
+  }
+
+  /** What one chooses it by. */
+  public String words() {
+    return words;
+  }
+
+  /** The one of this name; by phase where there is none. */
+  static Grouping of(String name) {
+    for (Grouping one : values()) {
+      if (one.name().equalsIgnoreCase(name)) {
+        return one;
+      }
+    }
+    return PHASE;
+  }
+
+  /** Lines under their headings; one with several labels stands under each. @param leaves in the order of the plan */
+  List<PlanLines.Group> of(List<PlanLines.Line> leaves, LocalDate today) {
+    Map<String, List<PlanLines.Line>> groups = new LinkedHashMap<>();
+    if (this == DUE) {
+      WEEKS.forEach(week -> groups.put(week, new ArrayList<>()));
+    }
+    leaves.forEach(line -> headings(line, today).forEach(heading -> groups.computeIfAbsent(heading, none -> new ArrayList<>()).add(line)));
+    return groups.entrySet().stream().filter(group -> !group.getValue().isEmpty()).map(group -> new PlanLines.Group(group.getKey(), null, OptionalInt.empty(), group.getValue())).toList();
+  }
+
+  private List<String> headings(PlanLines.Line line, LocalDate today) {
+    return switch (this) {
+      case PHASE -> List.of("");
+      case PERSON -> List.of(!line.task().hands().name().isEmpty() ? line.task().hands().name() : line.turn().startsWith("client") ? "The client’s, nobody named" : "Ours, nobody named");
+      case LABEL -> line.task().details().labels().isEmpty() ? List.of("Without a label") : line.task().details().labels();
+      case DUE -> List.of(WEEKS.get(week(line, today)));
+    };
+  }
+
+  private static int week(PlanLines.Line line, LocalDate today) {
+    LocalDate day = line.task().details().due().orElse(null);
+    if (day == null) {
+      return WEEKS.size() - 1;
+    }
+    LocalDate sunday = today.with(TemporalAdjusters.nextOrSame(DayOfWeek.SUNDAY));
+    return day.isBefore(today) && line.stage().open() ? 0 : !day.isAfter(sunday) ? 1 : !day.isAfter(sunday.plusWeeks(1)) ? 2 : 3;
+  }
+}

@@ -1,0 +1,40 @@
+package app.clearpane.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.clearpane.core.project.ProjectId;
+import app.clearpane.store.plan.Tasks;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+
+/** What falls due, what nobody has sorted yet, and a plan under other headings. */
+class DeskTest extends DemoHouse {
+  @Autowired private Tasks tasks;
+
+  @Test
+  void whatStandsNowhereIsToBeSortedAndWhatHasADayIsDue() throws Exception {
+    ProjectId project = projects.active().stream().filter(one -> one.name().equals("Visitor centre")).findFirst().orElseThrow().id();
+    Visitor ines = Visitor.by(address(), linkOfTeam("ines@marram-finch.example"));
+    assertThat(ines.post("/t/projects/" + project + "/tasks", ines.token(), Map.of("line", "Ring the printers tomorrow", "phase", "", "parent", "")).statusCode()).isEqualTo(302);
+    String task = tasks.ofProject(project).stream().filter(one -> one.name().equals("Ring the printers")).findFirst().orElseThrow().id().toString();
+    try {
+      String desk = ines.get("/t").body();
+      assertThat(desk).contains("Not sorted yet", "Ring the printers");
+      assertThat(desk.substring(desk.indexOf("Due this week"), desk.indexOf("Not sorted yet"))).contains("Visitor map, version 2");
+    } finally {
+      ines.post("/t/tasks/" + task + "/delete", ines.token(), Map.of());
+    }
+  }
+
+  @Test
+  void aPlanIsReadUnderOtherHeadingsAndRemembersThem() throws Exception {
+    ProjectId project = projects.active().stream().filter(one -> one.name().equals("Visitor centre")).findFirst().orElseThrow().id();
+    Visitor ines = Visitor.by(address(), linkOfTeam("ines@marram-finch.example"));
+    assertThat(ines.get("/t/projects/" + project + "/plan?as=lines&by=person").body()).contains("aria-label=\"Teo Brandt\"").doesNotContain("Add a task to");
+    assertThat(ines.get("/t/projects/" + project + "/plan").body()).as("remembered").contains("aria-label=\"Teo Brandt\"");
+    for (String by : new String[] {"label", "due", "nonsense"}) {
+      assertThat(ines.get("/t/projects/" + project + "/plan?as=time&by=" + by).statusCode()).isEqualTo(200);
+    }
+  }
+}
