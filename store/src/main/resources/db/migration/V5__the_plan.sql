@@ -81,11 +81,12 @@ create table agreement (
 );
 create index agreement_of on agreement (project_id);
 
+-- Minutes are not known while the clock runs, which is from when the row was made.
 create table time_spent (
   id uuid primary key,
   item_id uuid not null references task,
   member_id uuid not null references team_member,
-  minutes integer not null check (minutes > 0),
+  minutes integer check (minutes > 0),
   spent_on date not null,
   created_at timestamp with time zone not null
 );
@@ -147,3 +148,17 @@ create table slip_account (
   item_id uuid primary key references item,
   project_id uuid not null unique references project
 );
+
+-- Files that were put beside a task. Clients see those that are not for the team only, where they see the task.
+create table task_file (
+  id uuid primary key,
+  item_id uuid not null references task,
+  sha256 varchar(64) not null,
+  name varchar(480) not null,
+  media_type varchar(120) not null,
+  size_bytes bigint not null,
+  team_only boolean not null,
+  author_name varchar(480) not null,
+  created_at timestamp with time zone not null
+);
+create index task_file_of on task_file (item_id);

@@ -9,6 +9,7 @@ import org.jooq.ExecuteListener;
 import org.jooq.ExecuteListenerProvider;
 import org.jooq.ExecuteType;
 import org.jooq.impl.DSL;
+import org.jooq.impl.DefaultExecuteListenerProvider;
 
 /**
  * Counts what is written through the repositories. While the count stands, what was read stands too: whoever keeps something they read beside the count
@@ -36,8 +37,8 @@ public final class Writes implements ExecuteListener {
     }
   }
 
-  /** The same database for writing what nothing is kept of. */
-  public DSLContext uncounted(DSLContext db) {
-    return DSL.using(db.configuration().derive(Arrays.stream(db.configuration().executeListenerProviders()).filter(provider -> provider.provide() != this).toArray(ExecuteListenerProvider[]::new)));
+  /** The same database for writing what is counted apart. @param other counts it instead of this */
+  public DSLContext countedBy(Writes other, DSLContext db) {
+    return DSL.using(db.configuration().derive(Arrays.stream(db.configuration().executeListenerProviders()).map(provider -> provider.provide() == this ? new DefaultExecuteListenerProvider(other) : provider).toArray(ExecuteListenerProvider[]::new)));
   }
 }

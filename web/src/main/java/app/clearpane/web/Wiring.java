@@ -33,6 +33,7 @@ import app.clearpane.store.markup.clientside.VisibleMarkups;
 import app.clearpane.store.plan.Agreements;
 import app.clearpane.store.plan.BroughtTables;
 import app.clearpane.store.plan.Feeds;
+import app.clearpane.store.plan.TaskFiles;
 import app.clearpane.store.plan.Tasks;
 import app.clearpane.store.plan.TimeSpent;
 import app.clearpane.store.plan.clientside.VisibleTasks;
@@ -112,6 +113,11 @@ class Wiring {
   }
 
   @Bean
+  TaskFiles taskFiles(DSLContext db) {
+    return new TaskFiles(db);
+  }
+
+  @Bean
   TimeSpent timeSpent(DSLContext db) {
     return new TimeSpent(db);
   }
@@ -158,7 +164,8 @@ class Wiring {
 
   @Bean
   Visits visits(DSLContext db, Writes writes) {
-    return new Visits(writes.uncounted(db));
+    Writes ofVisits = new Writes(Wiring::onceSettled);
+    return new Visits(writes.countedBy(ofVisits, db), ofVisits);
   }
 
   @Bean

@@ -136,6 +136,8 @@ class AccessMatrixTest extends DemoHouse {
     ids.put("line", UUID.randomUUID().toString());
     ids.put("link", UUID.randomUUID().toString());
     ids.put("release", UUID.randomUUID().toString());
+    ids.put("entry", UUID.randomUUID().toString());
+    ids.put("beside", UUID.randomUUID().toString());
     ids.put("concern", UUID.randomUUID().toString());
     ids.put("member", UUID.randomUUID().toString());
     ids.put("mail", "no-such-mail");

@@ -35,7 +35,7 @@ class ConcernTest extends DemoHouse {
     Concern wind = concerns.of(project).stream().filter(one -> one.name().equals("Wind on the hill")).findFirst().orElseThrow();
     try {
       assertThat(teo.get(page).body()).contains("Wind on the hill", "would change the project", "Nobody looks after it");
-      assertThat(pane(jasper, board.id())).contains("What could get in the way", "The hall floor may dry late").doesNotContain("Wind on the hill", "The Trust may have to save", "Rukmini");
+      assertThat(pane(jasper, board.id())).contains("What we watch", "The hall floor may dry late").doesNotContain("Wind on the hill", "The Trust may have to save", "Rukmini");
       showNow(board.id(), wind.id());
       assertThat(pane(jasper, board.id())).contains("Wind on the hill", "Two days are kept free.", "may happen");
 

@@ -8,11 +8,14 @@ import app.clearpane.core.exposure.ItemId;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
+import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.Records;
+import org.jspecify.annotations.Nullable;
 
-/** Time that people of the team spent on tasks. */
+/** Time that people of the team spent on tasks, and clocks that run. */
 public final class TimeSpent {
   private final DSLContext db;
 
@@ -20,18 +23,47 @@ public final class TimeSpent {
     this.db = db;
   }
 
-  /** One stretch of it. */
-  public record Entry(String name, int minutes, LocalDate on) {}
+  /**
+   * One stretch of it.
+   *
+   * @param minutes null while the clock runs
+   * @param since when it was written down, or the clock started
+   */
+  public record Entry(UUID id, ItemId task, TeamMemberId member, String name, @Nullable Integer minutes, LocalDate on, Instant since) {
+    /** Whether its clock runs. */
+    public boolean running() {
+      return minutes == null;
+    }
+  }
 
-  /** Writes a stretch down. @param minutes more than 0 */
-  public void add(ItemId task, TeamMemberId member, int minutes, LocalDate on, Instant now) {
+  /** Writes a stretch down, or starts a clock. @param minutes more than 0; null for a clock */
+  public void add(ItemId task, TeamMemberId member, @Nullable Integer minutes, LocalDate on, Instant now) {
     db.insertInto(TIME_SPENT).set(TIME_SPENT.ID, UUID.randomUUID()).set(TIME_SPENT.ITEM_ID, task).set(TIME_SPENT.MEMBER_ID, member).set(TIME_SPENT.MINUTES, minutes).set(TIME_SPENT.SPENT_ON, on)
         .set(TIME_SPENT.CREATED_AT, now).execute();
   }
 
   /** What was spent on a task, the latest first. */
   public List<Entry> on(ItemId task) {
-    return db.select(TEAM_MEMBER.NAME, TIME_SPENT.MINUTES, TIME_SPENT.SPENT_ON).from(TIME_SPENT).join(TEAM_MEMBER).on(TEAM_MEMBER.ID.eq(TIME_SPENT.MEMBER_ID)).where(TIME_SPENT.ITEM_ID.eq(task))
+    return where(TIME_SPENT.ITEM_ID.eq(task));
+  }
+
+  /** The clock somebody has running. */
+  public Optional<Entry> running(TeamMemberId member) {
+    return where(TIME_SPENT.MEMBER_ID.eq(member).and(TIME_SPENT.MINUTES.isNull())).stream().findFirst();
+  }
+
+  private List<Entry> where(Condition condition) {
+    return db.select(TIME_SPENT.ID, TIME_SPENT.ITEM_ID, TIME_SPENT.MEMBER_ID, TEAM_MEMBER.NAME, TIME_SPENT.MINUTES, TIME_SPENT.SPENT_ON, TIME_SPENT.CREATED_AT).from(TIME_SPENT).join(TEAM_MEMBER).on(TEAM_MEMBER.ID.eq(TIME_SPENT.MEMBER_ID)).where(condition)
         .orderBy(TIME_SPENT.SPENT_ON.desc(), TIME_SPENT.CREATED_AT.desc(), TIME_SPENT.ID).fetch(Records.mapping(Entry::new));
+  }
+
+  /** Stops a clock. @param minutes more than 0 */
+  public void stop(UUID id, int minutes) {
+    db.update(TIME_SPENT).set(TIME_SPENT.MINUTES, minutes).where(TIME_SPENT.ID.eq(id), TIME_SPENT.MINUTES.isNull()).execute();
+  }
+
+  /** Takes a stretch away again, if it is this member's. */
+  public void remove(UUID id, TeamMemberId member) {
+    db.deleteFrom(TIME_SPENT).where(TIME_SPENT.ID.eq(id), TIME_SPENT.MEMBER_ID.eq(member)).execute();
   }
 }

@@ -8,6 +8,7 @@ import app.clearpane.core.exposure.SeatId;
 import app.clearpane.core.exposure.SeatRole;
 import app.clearpane.store.AHouse;
 import app.clearpane.store.FreshDatabase;
+import app.clearpane.store.Writes;
 import app.clearpane.store.exposure.clientside.Visits;
 import java.time.Duration;
 import java.time.Instant;
@@ -17,7 +18,7 @@ import org.junit.jupiter.api.Test;
 /** Who saw what, and what is new to them. */
 class VisitsTest {
   private final AHouse house = new AHouse(FreshDatabase.inMemory());
-  private final Visits visits = new Visits(house.db);
+  private final Visits visits = new Visits(house.db, new Writes(Runnable::run));
   private final Sightings sightings = new Sightings(house.db);
   private final PaneId board = house.pane("The board");
   private final SeatId jasper = new Seats(house.db).give(board, house.contact("jasper").id(), SeatRole.READER, AHouse.NOW);

@@ -3,9 +3,13 @@ package app.clearpane.web.agency;
 import app.clearpane.core.agency.EmailAddress;
 import app.clearpane.core.agency.Name;
 import app.clearpane.core.agency.TeamRole;
+import app.clearpane.store.agency.TeamMember;
 import app.clearpane.web.layout.Input;
 import app.clearpane.web.layout.NotThere;
 import app.clearpane.web.layout.TheAgency;
+import app.clearpane.web.security.ComeIn;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;
@@ -19,14 +23,16 @@ import org.springframework.web.bind.annotation.PostMapping;
 class SetUpController {
   private final SetUp setUp;
   private final TheAgency agency;
+  private final ComeIn comeIn;
 
-  SetUpController(SetUp setUp, TheAgency agency) {
+  SetUpController(SetUp setUp, TheAgency agency, ComeIn comeIn) {
+    this.comeIn = comeIn;
     this.setUp = setUp;
     this.agency = agency;
   }
 
   record SetUpForm(String agency, String zone, String name, String email, String password) {
-    void found(SetUp setUp) {
+    TeamMember found(SetUp setUp) {
       Input input = new Input();
       Optional<Name> agencyName = input.name("The agency", agency);
       Optional<Name> ownerName = input.name("Your name", name);
@@ -34,7 +40,7 @@ class SetUpController {
       input.require(ZoneId.getAvailableZoneIds().contains(zone), "Choose one of the time zones.");
       SetUp.checkPassword(input, password);
       input.allGood();
-      setUp.found(agencyName.orElseThrow(), ZoneId.of(zone), new SetUp.Joining(ownerName.orElseThrow(), address.orElseThrow(), TeamRole.OWNER, password));
+      return setUp.found(agencyName.orElseThrow(), ZoneId.of(zone), new SetUp.Joining(ownerName.orElseThrow(), address.orElseThrow(), TeamRole.OWNER, password));
     }
   }
 
@@ -50,11 +56,11 @@ class SetUpController {
   }
 
   @PostMapping("/set-up")
-  String found(SetUpForm form) {
+  String found(SetUpForm form, HttpServletRequest request, HttpServletResponse response) {
     if (agency.isFounded()) {
       throw new NotThere();
     }
-    form.found(setUp);
-    return "redirect:/sign-in";
+    comeIn.asMember(form.found(setUp), request, response);
+    return "redirect:/t";
   }
 }

@@ -19,7 +19,7 @@ public final class SectionWords {
     usual.put(ContentKind.TASKS, "What is being done");
     usual.put(ContentKind.DATES, "Dates");
     usual.put(ContentKind.FILES, "Files");
-    usual.put(ContentKind.CONCERNS, "What could get in the way");
+    usual.put(ContentKind.CONCERNS, "What we watch");
     return java.util.Collections.unmodifiableMap(usual);
   }
 

@@ -1,6 +1,7 @@
 package app.clearpane.web.exposure;
 
 import app.clearpane.core.agency.ContactId;
+import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.Item;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.exposure.Pane;
@@ -55,13 +56,19 @@ public class Windows {
     }
   }
 
-  /** The panes of a project and the windows of all its items. */
-  public record All(List<Panes.Row> panes, Map<ItemId, Window> windows) {}
+  /** The panes of a project, all its items and their windows. */
+  public record All(List<Panes.Row> panes, List<Item> items, Map<ItemId, Window> windows) {
+    /** The items of a kind that are there. */
+    public List<Item> there(ContentKind kind) {
+      return items.stream().filter(item -> item.kind() == kind && item.state() != Item.State.DELETED).toList();
+    }
+  }
 
   /** The panes and windows of a project. */
   public All all(ProjectId project) {
     Panes.All all = panes.all(project);
-    return new All(all.rows(), of(all.panes(), items.forAnybody(project)));
+    List<Item> everything = items.forAnybody(project);
+    return new All(all.rows(), everything, of(all.panes(), everything));
   }
 
   /** The windows of all items of a project. */

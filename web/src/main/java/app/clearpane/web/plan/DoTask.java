@@ -8,6 +8,8 @@ import app.clearpane.store.plan.Tasks;
 import app.clearpane.store.plan.clientside.VisibleTasks;
 import app.clearpane.web.layout.NotThere;
 import app.clearpane.web.layout.Refused;
+import java.io.IOException;
+import java.io.InputStream;
 import java.util.EnumSet;
 import java.util.Set;
 import org.springframework.stereotype.Component;
@@ -21,12 +23,14 @@ public class DoTask {
   private final Tasks tasks;
   private final MoveTask moveTask;
   private final SayOfTask sayOfTask;
+  private final PutBeside putBeside;
 
-  DoTask(VisibleTasks visible, Tasks tasks, MoveTask moveTask, SayOfTask sayOfTask) {
+  DoTask(VisibleTasks visible, Tasks tasks, MoveTask moveTask, SayOfTask sayOfTask, PutBeside putBeside) {
     this.visible = visible;
     this.tasks = tasks;
     this.moveTask = moveTask;
     this.sayOfTask = sayOfTask;
+    this.putBeside = putBeside;
   }
 
   /** Says how far they are with it. @return the stage it had. @throws Refused if it is not theirs */
@@ -58,10 +62,21 @@ public class DoTask {
   /** Says something of a task they see. @throws Refused where they only look */
   @Transactional
   public void say(Viewer viewer, ItemId id, String said) {
+    mayAdd(viewer, id);
+    sayOfTask.byClient(id, said, viewer);
+  }
+
+  /** Puts a file beside a task they see, and tells the manager. @throws IOException if it cannot be written @throws Refused where they only look */
+  public void bring(Viewer viewer, ItemId id, String fileName, InputStream content) throws IOException {
+    mayAdd(viewer, id);
+    PlannedTask task = putBeside.to(id, new PutBeside.Arriving(fileName, content, false, viewer.name()));
+    sayOfTask.tellManager(task, "A file for “" + task.name() + "”", viewer.name() + " has put “" + fileName + "” beside “" + task.name() + "”.");
+  }
+
+  private void mayAdd(Viewer viewer, ItemId id) {
     VisibleTasks.Row row = NotThere.unless(visible.find(viewer, id));
     if (!row.yours() && (!viewer.role().mayMarkUp() || viewer.byLink())) {
       throw Refused.because("You look on here. Nothing was saved; write to the one who sent you the link.");
     }
-    sayOfTask.byClient(id, said, viewer);
   }
 }

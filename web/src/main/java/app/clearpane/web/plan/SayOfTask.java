@@ -5,7 +5,6 @@ import app.clearpane.store.agency.People;
 import app.clearpane.store.exposure.clientside.Viewer;
 import app.clearpane.store.plan.PlannedTask;
 import app.clearpane.store.plan.Tasks;
-import app.clearpane.store.plan.TimeSpent;
 import app.clearpane.store.project.Project;
 import app.clearpane.store.project.Projects;
 import app.clearpane.web.House;
@@ -17,19 +16,16 @@ import app.clearpane.web.post.WriteMail;
 import app.clearpane.web.record.Tell;
 import app.clearpane.web.security.Person;
 import java.time.Clock;
-import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
-/** What people say of a task, and the time they spend on it. */
+/** What people say of a task. */
 @Component
 public class SayOfTask {
   private static final int LONGEST = 4_000;
   private final Tasks tasks;
-  private final TimeSpent timeSpent;
   private final Projects projects;
   private final People people;
   private final WriteMail mail;
@@ -38,9 +34,8 @@ public class SayOfTask {
   private final Tell tell;
   private final Clock clock;
 
-  SayOfTask(Tasks tasks, TimeSpent timeSpent, Projects projects, People people, WriteMail mail, House house, TheAgency agency, Tell tell, Clock clock) {
+  SayOfTask(Tasks tasks, Projects projects, People people, WriteMail mail, House house, TheAgency agency, Tell tell, Clock clock) {
     this.tasks = tasks;
-    this.timeSpent = timeSpent;
     this.projects = projects;
     this.people = people;
     this.mail = mail;
@@ -82,22 +77,5 @@ public class SayOfTask {
     input.require(!text.isEmpty(), "Write something first.");
     input.allGood();
     return text;
-  }
-
-  /** Writes down time that was spent. */
-  @Transactional
-  void spent(ItemId id, String time, String day, Person.OfTeam by) {
-    NotThere.unless(tasks.find(id));
-    Input input = new Input();
-    Optional<LocalDate> on = input.day("The day", day);
-    int minutes = TaskForm.minutes(time);
-    input.require(minutes > 0 && minutes <= 24 * 60, "“" + time.strip() + "” is not a time of a day like 2.5h or 90m.");
-    input.allGood();
-    timeSpent.add(id, by.memberId(), minutes, on.orElseThrow(), clock.instant());
-  }
-
-  /** The time spent on a task, the latest first. */
-  List<TimeSpent.Entry> spentOn(ItemId id) {
-    return timeSpent.on(id);
   }
 }

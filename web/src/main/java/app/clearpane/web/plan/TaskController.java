@@ -1,14 +1,15 @@
 package app.clearpane.web.plan;
 
 import app.clearpane.core.agency.TeamMemberId;
+import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.plan.Stage;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.turns.Turn;
 import app.clearpane.core.turns.TurnLedger;
-import app.clearpane.store.deliverable.Deliverables;
 import app.clearpane.store.exposure.Items;
 import app.clearpane.store.plan.PlannedTask;
+import app.clearpane.store.plan.TaskFiles;
 import app.clearpane.store.plan.Tasks;
 import app.clearpane.store.project.Project;
 import app.clearpane.web.exposure.Windows;
@@ -39,25 +40,27 @@ class TaskController {
   private final PlanTask planTask;
   private final MoveTask moveTask;
   private final SayOfTask sayOfTask;
+  private final SpendTime spendTime;
+  private final TaskFiles taskFiles;
   private final Consequence consequence;
   private final Tasks tasks;
   private final Items items;
-  private final Deliverables deliverables;
   private final Doers doers;
   private final ProjectFrame frame;
   private final Windows windows;
   private final TheAgency agency;
   private final Clock clock;
 
-  TaskController(PlanBook book, PlanTask planTask, MoveTask moveTask, SayOfTask sayOfTask, Consequence consequence, Tasks tasks, Items items, Deliverables deliverables, Doers doers, ProjectFrame frame, Windows windows, TheAgency agency, Clock clock) {
+  TaskController(PlanBook book, PlanTask planTask, MoveTask moveTask, SayOfTask sayOfTask, SpendTime spendTime, TaskFiles taskFiles, Consequence consequence, Tasks tasks, Items items, Doers doers, ProjectFrame frame, Windows windows, TheAgency agency, Clock clock) {
     this.book = book;
     this.planTask = planTask;
     this.moveTask = moveTask;
     this.sayOfTask = sayOfTask;
+    this.spendTime = spendTime;
+    this.taskFiles = taskFiles;
     this.consequence = consequence;
     this.tasks = tasks;
     this.items = items;
-    this.deliverables = deliverables;
     this.doers = doers;
     this.frame = frame;
     this.windows = windows;
@@ -69,7 +72,7 @@ class TaskController {
   record Held(double ours, double clients, Turn holder) {}
 
   @GetMapping("/t/tasks/{task}")
-  String one(@PathVariable ItemId task, Model model) {
+  String one(@PathVariable ItemId task, @AuthenticationPrincipal Person.OfTeam me, Model model) {
     Items.Row found = NotThere.unless(items.find(task));
     Project project = frame.above(model, found.project(), "Plan");
     ThePlan plan = book.of(project);
@@ -83,11 +86,13 @@ class TaskController {
     model.addAttribute("others", plan.tasks().stream().filter(other -> !other.id().equals(task)).map(other -> new Other(other.id(), PlanLines.path(plan, other.task()))).toList());
     model.addAttribute("doers", doers.of(project.id()));
     model.addAttribute("doer", Doers.value(planned));
-    model.addAttribute("window", windows.of(project.id(), task));
-    model.addAttribute("works", deliverables.of(project.id()));
+    Windows.All all = windows.all(project.id());
+    model.addAttribute("window", all.windows().get(task));
+    model.addAttribute("works", all.there(ContentKind.DELIVERABLES));
     model.addAttribute("comments", tasks.comments(task));
     model.addAttribute("held", held(task, project.id()));
-    model.addAttribute("spent", sayOfTask.spentOn(task));
+    model.addAttribute("files", taskFiles.on(task));
+    model.addAttribute("spent", spendTime.on(task, me));
     return "plan/task";
   }
 
@@ -137,12 +142,6 @@ class TaskController {
   String say(@PathVariable ItemId task, @RequestParam String said, @RequestParam(defaultValue = "false") boolean teamOnly, @AuthenticationPrincipal Person.OfTeam me) {
     sayOfTask.byTeam(task, said, teamOnly, me);
     return "redirect:/t/tasks/" + task + "#said";
-  }
-
-  @PostMapping("/t/tasks/{task}/time")
-  String spend(@PathVariable ItemId task, @RequestParam String time, @RequestParam String day, @AuthenticationPrincipal Person.OfTeam me) {
-    sayOfTask.spent(task, time, day, me);
-    return "redirect:/t/tasks/" + task + "#time";
   }
 
   @PostMapping("/t/tasks/{task}/parts")

@@ -6,6 +6,7 @@ import app.clearpane.core.record.CanonicalJson;
 import app.clearpane.core.record.RecordEntry;
 import app.clearpane.store.agency.Contact;
 import app.clearpane.store.agency.People;
+import app.clearpane.store.agency.TeamMember;
 import app.clearpane.store.agency.WaysIn;
 import app.clearpane.store.exposure.Panes;
 import app.clearpane.store.exposure.SeatRow;
@@ -94,6 +95,11 @@ public class ComeIn {
     context.setAuthentication(authentication);
     SecurityContextHolder.setContext(context);
     contexts.saveContext(context, request, response);
+  }
+
+  /** Signs one of the team in who has just given their password. */
+  public void asMember(TeamMember member, HttpServletRequest request, HttpServletResponse response) {
+    signIn(TeamSignIn.person(member), request, response);
   }
 
   /** Mails a new link for the same page to the person an old link was for. */

@@ -1,5 +1,7 @@
 package app.clearpane.store.exposure.clientside;
 
+import org.jspecify.annotations.Nullable;
+import java.time.Instant;
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.exposure.Aperture;
 import app.clearpane.core.exposure.ContentKind;
@@ -20,11 +22,12 @@ import java.util.Map;
  * @param sight whether they see what is published, or the team looks ahead
  * @param byLink whether they have nothing but a link with its own key: nobody knows who they are, and they never decide
  * @param elsewhere whether the same person has a seat at another pane of the project
+ * @param until when the pane closes to them; null if it stays open
  * @param planRevision of the project's plan, so that what was computed of it can be found again
  * @param looking whether this is one of the team looking through the seat, who may change nothing
  */
 public record Viewer(ContactId contact, String name, SeatId seat, SeatRole role, boolean leadVoice, PaneId pane, ProjectId project,
-    Map<ContentKind, Passage> published, Map<ContentKind, Passage> pending, Sight sight, boolean looking, boolean byLink, boolean elsewhere, int planRevision) {
+    Map<ContentKind, Passage> published, Map<ContentKind, Passage> pending, Sight sight, boolean looking, boolean byLink, boolean elsewhere, @Nullable Instant until, int planRevision) {
 
   /** Which settings count. */
   public enum Sight {

@@ -6,6 +6,7 @@ import static app.clearpane.store.schema.Tables.VISIT;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.exposure.SeatId;
+import app.clearpane.store.Writes;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.Collection;
@@ -20,8 +21,11 @@ public final class Visits {
   /** After so long without a page the next one begins another visit. */
   private static final Duration PAUSE = Duration.ofMinutes(30);
   private final DSLContext db;
+  private final Writes writes;
 
-  public Visits(DSLContext db) {
+  /** @param writes counts what is written through this database */
+  public Visits(DSLContext db, Writes writes) {
+    this.writes = writes;
     this.db = db;
   }
 
@@ -76,14 +80,37 @@ public final class Visits {
     }
   }
 
+  /**
+   * What is known of the visits of a seat.
+   *
+   * @param number of the latest; 0 if they were never here
+   * @param before when the last page of the visit before it was looked at
+   */
+  public record Known(int number, Instant began, Instant last, Instant before, Map<ItemId, Visit.Seen> seen) {
+    /** The visit they are on. */
+    public Visit at(Instant now) {
+      boolean another = last.isBefore(now.minus(PAUSE));
+      return number == 0 ? Visit.FIRST : new Visit(number + (another ? 1 : 0), another ? now : began, another ? last : before, seen);
+    }
+  }
+
+  /** How often something was written here; while it stands, so does what is known. */
+  public long count() {
+    return writes.count();
+  }
+
   /** The visit a seat is on; the first one while they were never here. */
   public Visit visit(SeatId seat, Instant now) {
+    return known(seat).at(now);
+  }
+
+  /** What is known of the visits of a seat. */
+  public Known known(SeatId seat) {
     Map<ItemId, Visit.Seen> known = new HashMap<>();
-    Visit[] visit = {Visit.FIRST};
+    Known[] visit = {new Known(0, Instant.EPOCH, Instant.EPOCH, Instant.EPOCH, known)};
     db.select(VISIT.VISITS, VISIT.BEGAN_AT, VISIT.LAST_AT, VISIT.BEFORE_AT, SIGHTING.ITEM_ID, SIGHTING.FIRST_SEEN_AT, SIGHTING.LAST_SEEN_AT).from(VISIT).leftJoin(SIGHTING).on(SIGHTING.SEAT_ID.eq(VISIT.SEAT_ID))
         .where(VISIT.SEAT_ID.eq(seat)).forEach(row -> {
-          boolean another = row.value3().isBefore(now.minus(PAUSE));
-          visit[0] = new Visit(row.value1() + (another ? 1 : 0), another ? now : row.value2(), another ? row.value3() : Objects.requireNonNullElse(row.value4(), Instant.EPOCH), known);
+          visit[0] = new Known(row.value1(), row.value2(), row.value3(), Objects.requireNonNullElse(row.value4(), Instant.EPOCH), known);
           if (row.value5() != null) {
             known.put(row.value5(), new Visit.Seen(row.value6(), row.value7()));
           }

@@ -5,12 +5,14 @@ import static app.clearpane.store.schema.Tables.ITEM;
 import static app.clearpane.store.schema.Tables.ITEM_ANCESTOR;
 import static app.clearpane.store.schema.Tables.TASK;
 import static app.clearpane.store.schema.Tables.TASK_COMMENT;
+import static app.clearpane.store.schema.Tables.TASK_FILE;
 
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.plan.Side;
 import app.clearpane.core.plan.Stage;
 import app.clearpane.store.exposure.clientside.Viewer;
+import app.clearpane.store.plan.TaskFiles;
 import app.clearpane.store.plan.Tasks;
 import app.clearpane.store.schema.tables.Item;
 import java.time.Instant;
@@ -67,6 +69,11 @@ public final class VisibleTasks {
           rows.put(row.value1(), new Row(row.value1(), row.value2(), names, row.value3(), row.value4(), yours, row.value6(), row.value7(), yours ? row.value8() : "", row.value11(), row.value9()));
         });
     return List.copyOf(rows.values());
+  }
+
+  /** The files beside a task, but for those for the team only, oldest first. */
+  public List<TaskFiles.TaskFile> files(Viewer viewer, ItemId task) {
+    return find(viewer, task).isEmpty() ? List.of() : TaskFiles.where(db, TASK_FILE.ITEM_ID.eq(task).and(TASK_FILE.TEAM_ONLY.isFalse()));
   }
 
   /** What was said of a task, but for what is for the team only. */

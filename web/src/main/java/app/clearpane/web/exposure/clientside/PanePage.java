@@ -2,6 +2,7 @@ package app.clearpane.web.exposure.clientside;
 
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.exposure.SeatId;
 import app.clearpane.core.papers.PaperKind;
 import app.clearpane.store.exposure.Section;
 import app.clearpane.store.exposure.clientside.Viewer;
@@ -13,6 +14,8 @@ import app.clearpane.store.plan.clientside.VisibleTasks;
 import app.clearpane.store.project.Milestone;
 import app.clearpane.store.project.clientside.VisibleConcerns;
 import app.clearpane.web.exposure.SectionWords;
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -33,12 +36,14 @@ import org.springframework.stereotype.Component;
 @Component
 class PanePage {
   private static final int NEWS_SHOWN = 8;
+  private static final int KEPT = 500;
   private static final Map<ContentKind, String> ANCHORS = Map.of(ContentKind.STATUS, "where", ContentKind.DELIVERABLES, "look", ContentKind.DATES, "dates", ContentKind.TASKS, "tasks", ContentKind.FILES, "files", ContentKind.CONCERNS, "concerns");
   private final Viewers viewers;
   private final PaneContents contents;
   private final PaneSections sections;
   private final Visits visits;
   private final Clock clock;
+  private final Cache<SeatId, Known> known = Caffeine.newBuilder().maximumSize(KEPT).build();
 
   PanePage(Viewers viewers, PaneContents contents, PaneSections sections, Visits visits, Clock clock) {
     this.viewers = viewers;
@@ -127,13 +132,26 @@ class PanePage {
   Page of(Viewer viewer) {
     PaneContents.Contents all = contents.of(viewer);
     List<PaneSections.Part> parts = parts(all);
-    Visits.Visit visit = viewer.byLink() ? Visits.Visit.FIRST : visits.visit(viewer.seat(), clock.instant());
+    Visits.Visit visit = viewer.byLink() ? Visits.Visit.FIRST : visit(viewer.seat());
     Set<ContentKind> shown = parts.stream().map(PaneSections.Part::kind).collect(Collectors.toSet());
     List<Thing> things = things(Through.base(viewer), all).stream().filter(thing -> shown.contains(thing.kind())).toList();
     Map<ItemId, String> marks = things.stream().filter(thing -> visit.isNew(thing.id(), thing.changed())).collect(Collectors.toMap(Thing::id, thing -> thing.kind() != ContentKind.DELIVERABLES && visit.knows(thing.id()) ? "changed" : "new"));
     List<New> news = things.stream().filter(thing -> marks.containsKey(thing.id())).map(thing -> new New(thing.name(), thing.at())).toList();
     return new Page(Through.base(viewer), viewer, all, parts, sections.html(Through.base(viewer), viewer.role().mayMarkUp(), parts, all, marks), visit, news, others(viewer, all));
   }
+
+  private Visits.Visit visit(SeatId seat) {
+    long asOf = visits.count();
+    Known found = known.getIfPresent(seat);
+    if (found == null || found.asOf() != asOf) {
+      found = new Known(asOf, visits.known(seat));
+      known.put(seat, found);
+    }
+    return found.visits().at(clock.instant());
+  }
+
+  /** @param asOf how often visits had been written down before this was read */
+  private record Known(long asOf, Visits.Known visits) {}
 
   private static List<PaneSections.Part> parts(PaneContents.Contents all) {
     Map<ContentKind, Integer> counts = Map.of(ContentKind.STATUS, all.howFar().phases().size(), ContentKind.DELIVERABLES, all.deliverables().size(), ContentKind.DATES, all.dates().milestones().size(), ContentKind.TASKS, all.tasks().size(),

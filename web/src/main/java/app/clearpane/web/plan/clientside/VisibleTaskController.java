@@ -1,5 +1,13 @@
 package app.clearpane.web.plan.clientside;
 
+import app.clearpane.web.deliverable.SheetBytes;
+import app.clearpane.store.plan.TaskFiles;
+import org.springframework.web.multipart.MultipartFile;
+import org.springframework.http.ResponseEntity;
+import org.springframework.core.io.Resource;
+import java.io.IOException;
+import java.util.Optional;
+import java.util.UUID;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.plan.Stage;
 import app.clearpane.store.exposure.clientside.Viewer;
@@ -31,8 +39,9 @@ class VisibleTaskController {
   private final MakeFeed makeFeed;
   private final Viewers viewers;
   private final Looks looks;
+  private final SheetBytes bytes;
 
-  VisibleTaskController(VisibleTasks tasks, VisibleDates dates, PlanForClients plans, DoTask doTask, MakeFeed makeFeed, Viewers viewers, Looks looks) {
+  VisibleTaskController(VisibleTasks tasks, VisibleDates dates, PlanForClients plans, DoTask doTask, MakeFeed makeFeed, Viewers viewers, Looks looks, SheetBytes bytes) {
     this.tasks = tasks;
     this.dates = dates;
     this.plans = plans;
@@ -40,6 +49,7 @@ class VisibleTaskController {
     this.makeFeed = makeFeed;
     this.viewers = viewers;
     this.looks = looks;
+    this.bytes = bytes;
   }
 
   @GetMapping({"/c/panes/{pane}/tasks/{task}", "/t/look/{seat}/{sight}/tasks/{task}"})
@@ -48,6 +58,7 @@ class VisibleTaskController {
     looks.opened(viewer, task);
     model.addAttribute("task", found);
     model.addAttribute("comments", tasks.comments(viewer, task));
+    model.addAttribute("files", tasks.files(viewer, task));
     model.addAttribute("base", Through.base(viewer));
     model.addAttribute("viewer", viewer);
     model.addAttribute("heading", viewers.heading(viewer));
@@ -80,6 +91,18 @@ class VisibleTaskController {
   String stage(Viewer viewer, @PathVariable ItemId task, @RequestParam Stage stage, @RequestParam(defaultValue = "") String from) {
     Stage was = doTask.to(viewer, task, stage);
     return "redirect:" + Through.base(viewer) + (from.equals("task") ? "/tasks/" + task + "?was=" + was : "?did=" + task + "&was=" + was);
+  }
+
+  @GetMapping({"/c/panes/{pane}/tasks/{task}/files/{beside}", "/t/look/{seat}/{sight}/tasks/{task}/files/{beside}"})
+  ResponseEntity<Resource> file(Viewer viewer, @PathVariable ItemId task, @PathVariable UUID beside) {
+    TaskFiles.TaskFile file = NotThere.unless(tasks.files(viewer, task).stream().filter(one -> one.id().equals(beside)).findFirst());
+    return bytes.download(file.sha256(), file.name());
+  }
+
+  @PostMapping("/c/panes/{pane}/tasks/{task}/files")
+  String bring(Viewer viewer, @PathVariable ItemId task, @RequestParam MultipartFile file) throws IOException {
+    doTask.bring(viewer, task, Optional.ofNullable(file.getOriginalFilename()).orElse(""), file.getInputStream());
+    return "redirect:" + Through.base(viewer) + "/tasks/" + task + "#files";
   }
 
   @PostMapping("/c/panes/{pane}/tasks/{task}/comments")

@@ -1,0 +1,61 @@
+package app.clearpane.web.plan;
+
+import app.clearpane.core.exposure.ItemId;
+import app.clearpane.formats.deliverable.ContentType;
+import app.clearpane.store.files.Vault;
+import app.clearpane.store.plan.PlannedTask;
+import app.clearpane.store.plan.TaskFiles;
+import app.clearpane.store.plan.Tasks;
+import app.clearpane.web.House;
+import app.clearpane.web.deliverable.FileNames;
+import app.clearpane.web.layout.NotThere;
+import app.clearpane.web.layout.Refused;
+import app.clearpane.web.record.Tell;
+import java.io.IOException;
+import java.io.InputStream;
+import java.time.Clock;
+import java.util.Map;
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/** Puts files beside tasks. */
+@Component
+public class PutBeside {
+  private final Tasks tasks;
+  private final TaskFiles files;
+  private final Vault vault;
+  private final House house;
+  private final Tell tell;
+  private final TransactionTemplate transaction;
+  private final Clock clock;
+
+  PutBeside(Tasks tasks, TaskFiles files, Vault vault, House house, Tell tell, TransactionTemplate transaction, Clock clock) {
+    this.tasks = tasks;
+    this.files = files;
+    this.vault = vault;
+    this.house = house;
+    this.tell = tell;
+    this.transaction = transaction;
+    this.clock = clock;
+  }
+
+  /** A file as it arrives. @param teamOnly whether clients never see it @param by who brings it, by name */
+  public record Arriving(String fileName, InputStream content, boolean teamOnly, String by) {}
+
+  /** Puts one beside a task. @throws IOException if it cannot be written; nothing is kept @throws Refused if it is empty */
+  public PlannedTask to(ItemId id, Arriving arriving) throws IOException {
+    PlannedTask task = NotThere.unless(tasks.find(id));
+    String name = FileNames.safe(arriving.fileName());
+    Vault.Stored stored = vault.store(arriving.content(), house.largestUpload().toBytes());
+    if (stored.size() == 0) {
+      throw Refused.because("“" + name + "” is empty: it has 0 bytes. Nothing was kept; save it again where you made it and choose it once more.");
+    }
+    String mediaType = ContentType.of(vault.path(stored.sha256()));
+    transaction.executeWithoutResult(status -> {
+      files.add(new TaskFiles.TaskFile(UUID.randomUUID(), id, stored.sha256(), name, mediaType, stored.size(), arriving.teamOnly(), arriving.by(), clock.instant()));
+      tell.of(task.project(), id.value(), new Tell.Happening("task.file-added", arriving.by(), task.name(), Map.of("file", name, "sha256", stored.sha256(), "size", stored.size())));
+    });
+    return task;
+  }
+}

@@ -1,0 +1,45 @@
+package app.clearpane.web.plan;
+
+import app.clearpane.core.exposure.ItemId;
+import app.clearpane.store.plan.TaskFiles;
+import app.clearpane.web.deliverable.SheetBytes;
+import app.clearpane.web.layout.NotThere;
+import app.clearpane.web.layout.TeamController;
+import app.clearpane.web.security.Person;
+import java.io.IOException;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.core.io.Resource;
+import org.springframework.http.ResponseEntity;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
+
+/** Files beside tasks, for the team. */
+@TeamController
+class TaskFileController {
+  private final PutBeside putBeside;
+  private final TaskFiles files;
+  private final SheetBytes bytes;
+
+  TaskFileController(PutBeside putBeside, TaskFiles files, SheetBytes bytes) {
+    this.putBeside = putBeside;
+    this.files = files;
+    this.bytes = bytes;
+  }
+
+  @PostMapping("/t/tasks/{task}/files")
+  String add(@PathVariable ItemId task, @RequestParam MultipartFile file, @RequestParam(defaultValue = "false") boolean teamOnly, @AuthenticationPrincipal Person me) throws IOException {
+    putBeside.to(task, new PutBeside.Arriving(Optional.ofNullable(file.getOriginalFilename()).orElse(""), file.getInputStream(), teamOnly, me.fullName()));
+    return "redirect:/t/tasks/" + task + "#files";
+  }
+
+  @GetMapping("/t/tasks/{task}/files/{beside}")
+  ResponseEntity<Resource> file(@PathVariable ItemId task, @PathVariable UUID beside) {
+    TaskFiles.TaskFile file = NotThere.unless(files.find(beside).filter(one -> one.task().equals(task)));
+    return bytes.download(file.sha256(), file.name());
+  }
+}

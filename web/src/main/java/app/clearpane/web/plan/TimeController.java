@@ -1,0 +1,46 @@
+package app.clearpane.web.plan;
+
+import app.clearpane.core.exposure.ItemId;
+import app.clearpane.web.layout.TeamController;
+import app.clearpane.web.security.Person;
+import java.util.UUID;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** Time spent on tasks. */
+@TeamController
+class TimeController {
+  private final SpendTime spendTime;
+
+  TimeController(SpendTime spendTime) {
+    this.spendTime = spendTime;
+  }
+
+  @PostMapping("/t/tasks/{task}/time")
+  String spend(@PathVariable ItemId task, @RequestParam String time, @RequestParam String day, @AuthenticationPrincipal Person.OfTeam me) {
+    spendTime.byHand(task, time, day, me);
+    return back(task);
+  }
+
+  @PostMapping("/t/tasks/{task}/clock")
+  String clock(@PathVariable ItemId task, @RequestParam boolean runs, @AuthenticationPrincipal Person.OfTeam me) {
+    if (runs) {
+      spendTime.start(task, me);
+    } else {
+      spendTime.stop(me);
+    }
+    return back(task);
+  }
+
+  @PostMapping("/t/tasks/{task}/time/{entry}/remove")
+  String remove(@PathVariable ItemId task, @PathVariable UUID entry, @AuthenticationPrincipal Person.OfTeam me) {
+    spendTime.remove(entry, me);
+    return back(task);
+  }
+
+  private static String back(ItemId task) {
+    return "redirect:/t/tasks/" + task + "#time";
+  }
+}

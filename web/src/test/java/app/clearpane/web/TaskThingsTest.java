@@ -1,0 +1,81 @@
+package app.clearpane.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.clearpane.core.exposure.PaneId;
+import app.clearpane.core.project.ProjectId;
+import app.clearpane.store.plan.PlannedTask;
+import app.clearpane.store.plan.TaskFiles;
+import app.clearpane.store.plan.Tasks;
+import app.clearpane.store.plan.TimeSpent;
+import java.io.ByteArrayInputStream;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+
+/** What hangs on a task: files, and the time it takes. */
+class TaskThingsTest extends DemoHouse {
+  @Autowired private Tasks tasks;
+  @Autowired private TaskFiles files;
+  @Autowired private TimeSpent timeSpent;
+  private PlannedTask hours;
+  private PlannedTask map;
+  private PaneId board;
+
+  @BeforeEach
+  void ofTheVisitorCentre() {
+    ProjectId project = projects.active().stream().filter(one -> one.name().equals("Visitor centre")).findFirst().orElseThrow().id();
+    List<PlannedTask> all = tasks.ofProject(project);
+    hours = all.stream().filter(one -> one.name().equals("Opening hours for the leaflet")).findFirst().orElseThrow();
+    map = all.stream().filter(one -> one.name().equals("Map artwork")).findFirst().orElseThrow();
+    board = panes.ofProject(project).get(0).id();
+  }
+
+  @Test
+  void aClientPutsAFileBesideTheirTaskAndNeverSeesTheTeams() throws Exception {
+    Visitor jasper = Visitor.by(address(), linkOf("jasper@penwether.example"));
+    Visitor ines = Visitor.by(address(), linkOfTeam("ines@marram-finch.example"));
+    String theirs = "/c/panes/" + board + "/tasks/" + hours.id();
+    assertThat(upload(jasper, theirs + "/files", "mill-hours.txt", "Ten to four", Map.of()).statusCode()).isEqualTo(302);
+    assertThat(upload(ines, "/t/tasks/" + hours.id() + "/files", "mill-rates.txt", "forty an hour", Map.of("teamOnly", "true")).statusCode()).isEqualTo(302);
+    assertThat(ines.get("/t/tasks/" + hours.id()).body()).contains("mill-hours.txt", "mill-rates.txt");
+    assertThat(jasper.get(theirs).body()).contains("mill-hours.txt").doesNotContain("mill-rates.txt");
+    TaskFiles.TaskFile rates = files.on(hours.id()).stream().filter(TaskFiles.TaskFile::teamOnly).findFirst().orElseThrow();
+    TaskFiles.TaskFile own = files.on(hours.id()).stream().filter(file -> !file.teamOnly()).findFirst().orElseThrow();
+    assertThat(jasper.get(theirs + "/files/" + own.id()).body()).isEqualTo("Ten to four");
+    assertThat(jasper.get(theirs + "/files/" + rates.id()).statusCode()).isEqualTo(404);
+    Visitor per = Visitor.by(address(), linkOf("per@penwether.example"));
+    assertThat(upload(per, theirs + "/files", "mill-x.txt", "x", Map.of()).statusCode()).as("a task they do not see").isEqualTo(404);
+    HttpResponse<String> empty = upload(jasper, theirs + "/files", "mill-nothing.txt", "", Map.of());
+    assertThat(empty.statusCode()).isEqualTo(422);
+    assertThat(empty.body()).contains("is empty: it has 0 bytes");
+  }
+
+  @Test
+  void aClockRunsOnOneTaskAtATime() throws Exception {
+    Visitor teo = Visitor.by(address(), linkOfTeam("teo@marram-finch.example"));
+    assertThat(teo.post("/t/tasks/" + map.id() + "/clock", teo.token(), Map.of("runs", "true")).statusCode()).isEqualTo(302);
+    assertThat(teo.get("/t/tasks/" + map.id()).body()).contains("the clock runs since", "Stop the clock");
+    assertThat(teo.post("/t/tasks/" + hours.id() + "/clock", teo.token(), Map.of("runs", "true")).statusCode()).isEqualTo(302);
+    assertThat(timeSpent.on(map.id())).as("stopped by the other").singleElement().satisfies(entry -> assertThat(entry.minutes()).isEqualTo(1));
+    assertThat(teo.post("/t/tasks/" + hours.id() + "/clock", teo.token(), Map.of("runs", "false")).statusCode()).isEqualTo(302);
+    assertThat(timeSpent.on(hours.id())).noneMatch(TimeSpent.Entry::running);
+    for (PlannedTask task : List.of(map, hours)) {
+      for (TimeSpent.Entry entry : timeSpent.on(task.id())) {
+        Visitor ines = Visitor.by(address(), linkOfTeam("ines@marram-finch.example"));
+        ines.post("/t/tasks/" + task.id() + "/time/" + entry.id() + "/remove", ines.token(), Map.of());
+        assertThat(timeSpent.on(task.id())).as("only one’s own is taken away").contains(entry);
+        teo.post("/t/tasks/" + task.id() + "/time/" + entry.id() + "/remove", teo.token(), Map.of());
+      }
+      assertThat(timeSpent.on(task.id())).isEmpty();
+    }
+  }
+
+  private static HttpResponse<String> upload(Visitor visitor, String path, String name, String content, Map<String, String> fields) throws Exception {
+    return visitor.upload(path, visitor.token(), name, () -> new ByteArrayInputStream(content.getBytes(StandardCharsets.UTF_8)), fields);
+  }
+}
