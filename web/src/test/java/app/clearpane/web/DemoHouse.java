@@ -14,6 +14,7 @@ import java.io.IOException;
 import java.net.ServerSocket;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Duration;
 import java.time.Instant;
 import org.jooq.DSLContext;
 import org.junit.jupiter.api.BeforeEach;
@@ -50,7 +51,7 @@ public abstract class DemoHouse {
   /** The pages of what the demo shows are drawn after the start. */
   @BeforeEach
   void allIsDrawn() {
-    await().until(() -> db.fetchSingle("select count(*) from drawing where state = 'WAITING'").get(0, Integer.class) == 0);
+    await().atMost(Duration.ofMinutes(2)).until(() -> db.fetchSingle("select count(*) from drawing where state = 'WAITING'").get(0, Integer.class) == 0);
   }
 
   protected static String address() {

@@ -7,11 +7,14 @@ import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.plan.Side;
 import app.clearpane.core.plan.Stage;
 import app.clearpane.core.plan.Task;
+import app.clearpane.core.plan.WorkingCalendar;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.exposure.Items;
 import app.clearpane.store.plan.PlannedTask;
 import app.clearpane.store.plan.Tasks;
+import app.clearpane.store.project.Phase;
 import app.clearpane.store.project.Project;
+import app.clearpane.web.layout.TheAgency;
 import app.clearpane.web.plan.ReviewsFollow;
 import java.io.ByteArrayInputStream;
 import java.net.http.HttpResponse;
@@ -36,6 +39,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 class PlanInputTest extends DemoHouse {
   @Autowired private Tasks tasks;
   @Autowired private Items items;
+  @Autowired private TheAgency agency;
   @Autowired private ReviewsFollow reviewsFollow;
   @Autowired private TransactionTemplate transactions;
   private ProjectId project;
@@ -293,6 +297,33 @@ class PlanInputTest extends DemoHouse {
       assertThat(page("/t/projects/" + id + "/plan?as=lines&who=nobody&phase=x&month=x")).contains("Nothing passes these filters");
     } finally {
       projects.archive(projects.find(id).orElseThrow(), Instant.now());
+    }
+  }
+
+  @Test
+  void aProjectIsOpenedLikeAnEarlierOneCountedBackFromItsFinish() throws Exception {
+    Project earlier = projects.active().stream().filter(one -> one.name().equals("Visitor centre")).findFirst().orElseThrow();
+    Map<String, String> form = new HashMap<>(Map.of("client", "Penwether Observatory Trust", "name", "Input, again", "cover", "night", "currency", "GBP", "tax", "20", "startsOn", "", "agreedOn", "2027-11-26",
+        "template", "LIKE", "like", "", "contacts", ""));
+    assertThat(post("/t/projects", form).body()).contains("Choose the project that it is to be like");
+    form.put("like", earlier.id().toString());
+    String location = post("/t/projects", form).headers().firstValue("Location").orElseThrow();
+    ProjectId again = ProjectId.of(location.replaceAll(".*/projects/([0-9a-f-]+)/.*", "$1"));
+    try {
+      Project opened = projects.find(again).orElseThrow();
+      WorkingCalendar days = agency.calendar();
+      assertThat(days.workingDays(opened.startsOn(), opened.agreedOn().plusDays(1))).isEqualTo(days.workingDays(earlier.startsOn(), earlier.agreedOn().plusDays(1)));
+      assertThat(projects.phases(again)).extracting(Phase::name).containsExactlyElementsOf(projects.phases(earlier.id()).stream().map(Phase::name).toList());
+      List<PlannedTask> copies = tasks.ofProject(again);
+      List<PlannedTask> originals = tasks.ofProject(earlier.id()).stream().filter(task -> task.task().stage() != Stage.DROPPED).toList();
+      assertThat(copies).extracting(PlannedTask::name).containsExactlyInAnyOrderElementsOf(originals.stream().map(PlannedTask::name).toList());
+      assertThat(copies).allSatisfy(task -> {
+        assertThat(task.task().stage()).isEqualTo(Stage.TO_DO);
+        assertThat(task.hands()).isEqualTo(PlannedTask.Hands.NOBODY);
+      });
+      assertThat(copies.stream().mapToInt(task -> task.task().shape().after().size()).sum()).isPositive().isEqualTo(originals.stream().mapToInt(task -> task.task().shape().after().size()).sum());
+    } finally {
+      projects.archive(projects.find(again).orElseThrow(), Instant.now());
     }
   }
 }

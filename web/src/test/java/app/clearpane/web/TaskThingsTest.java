@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.project.ProjectId;
+import app.clearpane.core.turns.TurnEvent;
 import app.clearpane.store.plan.PlannedTask;
 import app.clearpane.store.plan.TaskFiles;
 import app.clearpane.store.plan.Tasks;
@@ -11,6 +12,7 @@ import app.clearpane.store.plan.TimeSpent;
 import java.io.ByteArrayInputStream;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
+import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.BeforeEach;
@@ -72,6 +74,30 @@ class TaskThingsTest extends DemoHouse {
         teo.post("/t/tasks/" + task.id() + "/time/" + entry.id() + "/remove", teo.token(), Map.of());
       }
       assertThat(timeSpent.on(task.id())).isEmpty();
+    }
+  }
+
+  @Test
+  void whatWaitsAtAClientIsAskedForBeforeItIsHeldBack() throws Exception {
+    Visitor ines = Visitor.by(address(), linkOfTeam("ines@marram-finch.example"));
+    Visitor jasper = Visitor.by(address(), linkOf("jasper@penwether.example"));
+    Map<String, String> form = Map.of("item", hours.id().toString(), "showing", "HELD_BACK", "kind", "TASKS");
+    HttpResponse<String> asked = ines.post("/t/panes/" + board + "/showings", ines.token(), form);
+    assertThat(asked.statusCode()).isEqualTo(409);
+    assertThat(asked.body()).contains("“Opening hours for the leaflet” waits with Jasper", "Hold it back all the same", "name=\"sure\"", "value=\"HELD_BACK\"");
+    assertThat(jasper.get("/c/panes/" + board).body()).contains("Opening hours for the leaflet");
+    Map<String, String> sure = new java.util.HashMap<>(form);
+    sure.put("sure", "true");
+    try {
+      assertThat(ines.post("/t/panes/" + board + "/showings", ines.token(), sure).statusCode()).isEqualTo(302);
+      assertThat(jasper.get("/c/panes/" + board).body()).doesNotContain("Opening hours for the leaflet");
+      assertThat(tasks.find(hours.id()).orElseThrow().task().actual().began()).as("ours again").isEmpty();
+    } finally {
+      panes.unset(board, hours.id(), "Ines", Instant.now());
+      PlannedTask now = tasks.find(hours.id()).orElseThrow();
+      tasks.change(now.with(hours.task()), Instant.now());
+      tasks.turned(hours.id(), TurnEvent.TASK_GIVEN_TO_CLIENT, "Ines", Instant.now());
+      projects.planChanged(hours.project());
     }
   }
 

@@ -85,23 +85,31 @@ public enum PhaseTemplate {
     return parts.stream().map(Part::name).toList();
   }
 
+  /** A phase with its share of the working days, 1 or more. */
+  public record Share(String name, int share) {}
+
+  /** Its phases laid out, as {@link #layOut(List, LocalDate, LocalDate, WorkingCalendar)} does. */
+  public List<Laid> layOut(LocalDate start, LocalDate finish, WorkingCalendar calendar) {
+    return layOut(parts.stream().map(part -> new Share(part.name(), part.share())).toList(), start, finish, calendar);
+  }
+
   /**
-   * Lays the phases out over the working days from a start to a finish, one after another, each with its share and at least a day. Where
+   * Lays phases out over the working days from a start to a finish, one after another, each with its share and at least a day. Where
    * there are fewer working days than phases, the last ones run past the finish.
    *
    * @param finish the last day; not before {@code start}
    */
-  public List<Laid> layOut(LocalDate start, LocalDate finish, WorkingCalendar calendar) {
+  public static List<Laid> layOut(List<Share> phases, LocalDate start, LocalDate finish, WorkingCalendar calendar) {
     if (finish.isBefore(start)) {
       throw new IllegalArgumentException("the finish " + finish + " is before the start " + start);
     }
     int days = calendar.workingDays(start, finish.plusDays(1));
-    int shares = parts.stream().mapToInt(Part::share).sum();
+    int shares = phases.stream().mapToInt(Share::share).sum();
     List<Laid> laid = new ArrayList<>();
     LocalDate first = calendar.rollForward(start);
     int before = 0;
     int usedDays = 0;
-    for (Part part : parts) {
+    for (Share part : phases) {
       before += part.share();
       int until = Math.max(usedDays + 1, Math.round((float) days * before / shares));
       LocalDate last = calendar.addWorkingDays(first, until - usedDays - 1);

@@ -232,7 +232,7 @@ class Cast {
 
   ProjectId open(String client, String name, String cover, PhaseTemplate template, LocalDate start, LocalDate finish) {
     return openProject.open(new OpenProject.Wanted(new Name2(client).value(), new Name2(name).value(), cover, "GBP", new BigDecimal("20.00"), start, finish, template, false,
-        List.of()), as(People.INES));
+        List.of(), Optional.empty()), as(People.INES));
   }
 
   Contact takeIn(ProjectId project, String organisation, People person) {
@@ -335,11 +335,11 @@ class Cast {
   }
 
   void show(PaneId pane, ItemId item, Showing showing) {
-    setShowing.at(pane, item, showing, by(People.TEO));
+    setShowing.at(pane, item, showing, false, by(People.TEO));
   }
 
   void holdBack(ItemId item) {
-    setShowing.holdBackEverywhere(item, by(People.TEO));
+    setShowing.holdBackEverywhere(item, false, by(People.TEO));
   }
 
   /** The identifier of one of the team. */

@@ -5,7 +5,9 @@ import app.clearpane.store.agency.Notes;
 import app.clearpane.store.exposure.Items;
 import app.clearpane.store.project.Project;
 import app.clearpane.web.layout.ForManagers;
+import app.clearpane.web.layout.AskFirst;
 import app.clearpane.web.layout.NotThere;
+import app.clearpane.web.layout.Refused;
 import app.clearpane.web.layout.TeamController;
 import app.clearpane.web.project.ProjectFrame;
 import app.clearpane.web.security.Person;
@@ -49,7 +51,11 @@ class ItemController {
   @ForManagers
   String turn(@PathVariable ItemId item, @AuthenticationPrincipal Person me, Model model) {
     Items.Row row = NotThere.unless(items.find(item));
-    setShowing.turn(item, me.fullName());
+    try {
+      setShowing.turn(item, me.fullName());
+    } catch (AskFirst asked) {
+      throw Refused.because(asked.sentences().get(0) + " Holding it back would bring it back to us: do it on its own page, where it is asked first.");
+    }
     model.addAttribute("item", item);
     model.addAttribute("w", windows.of(row.project(), item));
     return "layout/_window :: window";

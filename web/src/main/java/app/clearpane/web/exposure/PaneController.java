@@ -116,21 +116,21 @@ class PaneController {
 
   @PostMapping("/t/panes/{pane}/showings")
   @ForManagers
-  String setShowing(@PathVariable PaneId pane, @RequestParam ItemId item, @RequestParam Showing showing, @RequestParam ContentKind kind, @AuthenticationPrincipal Person me) {
-    return at(setShowing.at(pane, item, showing, me.fullName()), pane, kind);
+  String setShowing(@PathVariable PaneId pane, @RequestParam ItemId item, @RequestParam Showing showing, @RequestParam ContentKind kind, @RequestParam(defaultValue = "false") boolean sure, @AuthenticationPrincipal Person me) {
+    return at(setShowing.at(pane, item, showing, sure, me.fullName()), pane, kind);
   }
 
   @PostMapping("/t/panes/{pane}/showings/many")
   @ForManagers
   String setShowings(@PathVariable PaneId pane, @RequestParam(defaultValue = "") Set<ItemId> item, @RequestParam(defaultValue = "false") boolean all, @RequestParam Showing showing,
-      @RequestParam ContentKind kind, @AuthenticationPrincipal Person me) {
-    return at(setShowing.ofMany(pane, kind, item, all, showing, me.fullName()), pane, kind);
+      @RequestParam ContentKind kind, @RequestParam(defaultValue = "false") boolean sure, @AuthenticationPrincipal Person me) {
+    return at(setShowing.ofMany(pane, kind, item, all, showing, sure, me.fullName()), pane, kind);
   }
 
   @PostMapping("/t/items/{item}/hold-back")
   @ForManagers
-  String holdBack(@PathVariable ItemId item, @RequestParam PaneId pane, @RequestParam ContentKind kind, @RequestParam(defaultValue = "board") String from, @AuthenticationPrincipal Person me) {
-    return after(setShowing.holdBackEverywhere(item, me.fullName()), item, pane, kind, from);
+  String holdBack(@PathVariable ItemId item, @RequestParam PaneId pane, @RequestParam ContentKind kind, @RequestParam(defaultValue = "board") String from, @RequestParam(defaultValue = "false") boolean sure, @AuthenticationPrincipal Person me) {
+    return after(setShowing.holdBackEverywhere(item, sure, me.fullName()), item, pane, kind, from);
   }
 
   @PostMapping("/t/items/{item}/let-go")

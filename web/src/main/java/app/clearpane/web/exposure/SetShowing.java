@@ -9,12 +9,14 @@ import app.clearpane.core.exposure.Showing;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.exposure.Items;
 import app.clearpane.store.exposure.Panes;
+import app.clearpane.web.layout.AskFirst;
 import app.clearpane.web.layout.NotThere;
 import app.clearpane.web.layout.Refused;
 import app.clearpane.web.record.Tell;
 import java.time.Clock;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
@@ -26,10 +28,12 @@ public class SetShowing {
   private static final int NAMED = 20;
   private final Items items;
   private final Panes panes;
+  private final List<WaitsAtClient> waiting;
   private final Tell tell;
   private final Clock clock;
 
-  SetShowing(Items items, Panes panes, Tell tell, Clock clock) {
+  SetShowing(Items items, Panes panes, List<WaitsAtClient> waiting, Tell tell, Clock clock) {
+    this.waiting = waiting;
     this.items = items;
     this.panes = panes;
     this.tell = tell;
@@ -38,9 +42,12 @@ public class SetShowing {
 
   /** For one pane. */
   @Transactional
-  public ProjectId at(PaneId paneId, ItemId itemId, Showing showing, String by) {
+  public ProjectId at(PaneId paneId, ItemId itemId, Showing showing, boolean sure, String by) {
     Panes.Row pane = NotThere.unless(panes.find(paneId));
     Items.Row item = NotThere.unless(items.find(itemId).filter(found -> found.project().equals(pane.project())));
+    if (showing == Showing.HELD_BACK) {
+      bringBack(pane.project(), Set.of(itemId), Optional.of(paneId), sure, by);
+    }
     if (showing == Showing.UNSET) {
       panes.unset(paneId, itemId, by, clock.instant());
     } else {
@@ -52,11 +59,14 @@ public class SetShowing {
 
   /** The same for many items of one kind at one pane. @return the pane's project */
   @Transactional
-  public ProjectId ofMany(PaneId paneId, ContentKind kind, Set<ItemId> chosen, boolean all, Showing showing, String by) {
+  public ProjectId ofMany(PaneId paneId, ContentKind kind, Set<ItemId> chosen, boolean all, Showing showing, boolean sure, String by) {
     Panes.Row pane = NotThere.unless(panes.find(paneId));
     List<Item> these = items.ofProject(pane.project()).stream().filter(item -> item.kind() == kind && item.state() == Item.State.THERE && (all || chosen.contains(item.id()))).toList();
     if (these.isEmpty()) {
       throw Refused.because("Nothing is chosen. Tick what is meant, then choose again.");
+    }
+    if (showing == Showing.HELD_BACK) {
+      bringBack(pane.project(), these.stream().map(Item::id).collect(Collectors.toSet()), Optional.of(paneId), sure, by);
     }
     panes.setShowings(paneId, these.stream().map(Item::id).toList(), showing, by, clock.instant());
     tell.of(pane.project(), paneId.value(), new Tell.Happening(act(showing) + ".many", by, pane.name(),
@@ -74,11 +84,25 @@ public class SetShowing {
 
   /** For every pane, at once. */
   @Transactional
-  public ProjectId holdBackEverywhere(ItemId itemId, String by) {
+  public ProjectId holdBackEverywhere(ItemId itemId, boolean sure, String by) {
     Items.Row item = NotThere.unless(items.find(itemId));
+    bringBack(item.project(), Set.of(itemId), Optional.empty(), sure, by);
     panes.holdBackEverywhere(itemId, by, clock.instant());
     tell.of(item.project(), itemId.value(), new Tell.Happening("item.held-back-everywhere", by, item.name(), Map.of("kind", item.kind())));
     return item.project();
+  }
+
+  /** What waits at a client cannot wait there unseen: it is ours again, which is asked first (T1). */
+  private void bringBack(ProjectId project, Set<ItemId> held, Optional<PaneId> pane, boolean sure, String by) {
+    Set<ItemId> lost = items.ofProject(project).stream().filter(item -> held.contains(item.id()) || item.ancestors().stream().anyMatch(above -> held.contains(above.id()))).map(Item::id).collect(Collectors.toSet());
+    for (WaitsAtClient room : waiting) {
+      List<WaitsAtClient.Waiting> these = room.in(project, pane).stream().filter(one -> lost.contains(one.item())).toList();
+      if (!these.isEmpty() && !sure) {
+        throw new AskFirst(List.of(these.stream().map(one -> "“" + one.name() + "” waits with " + one.who()).collect(Collectors.joining(", ")) + ".",
+            "Held back, they no longer see it, and it is our turn again. What they did until now stays in the Record."), "Hold it back all the same");
+      }
+      these.forEach(one -> room.bringBack(one.item(), by));
+    }
   }
 
   /** Holds it back for every pane, or leaves it to the panes again if it was. */
@@ -87,7 +111,7 @@ public class SetShowing {
     if (panes.isHeldBackEverywhere(itemId)) {
       letGo(itemId, by);
     } else {
-      holdBackEverywhere(itemId, by);
+      holdBackEverywhere(itemId, false, by);
     }
   }
 

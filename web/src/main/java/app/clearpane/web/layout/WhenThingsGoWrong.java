@@ -5,7 +5,9 @@ import app.clearpane.store.files.Vault;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.util.Arrays;
 import java.util.List;
+import java.util.stream.Stream;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.dao.DuplicateKeyException;
@@ -45,6 +47,21 @@ class WhenThingsGoWrong {
   ModelAndView refused(Refused refused, HttpServletRequest request, HttpServletResponse response) {
     return said(refused.isChangedMeanwhile() ? HttpStatus.CONFLICT : HttpStatus.UNPROCESSABLE_CONTENT, refused.sentences(), request, response);
   }
+
+  /** What would happen, with everything that was sent and a button that sends it again as meant. */
+  @ExceptionHandler
+  ModelAndView askFirst(AskFirst asked, HttpServletRequest request, HttpServletResponse response) {
+    ModelAndView page = said(HttpStatus.CONFLICT, asked.sentences(), request, response);
+    page.setViewName("layout/_notice".equals(page.getViewName()) ? "layout/_ask" : "layout/ask");
+    page.addObject("button", asked.button());
+    page.addObject("action", request.getRequestURI());
+    page.addObject("fields", Stream.concat(request.getParameterMap().entrySet().stream().filter(field -> !field.getKey().equals("_csrf")).flatMap(field -> Arrays.stream(field.getValue()).map(value -> new Field(field.getKey(), value))),
+        Stream.of(new Field("sure", "true"))).toList());
+    return page;
+  }
+
+  /** A field that is sent again. */
+  record Field(String name, String value) {}
 
   @ExceptionHandler
   ModelAndView stale(Stale stale, HttpServletRequest request, HttpServletResponse response) {

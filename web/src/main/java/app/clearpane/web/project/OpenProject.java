@@ -15,6 +15,7 @@ import app.clearpane.store.plan.PlannedTask;
 import app.clearpane.store.project.Phase;
 import app.clearpane.store.project.Project;
 import app.clearpane.store.project.Projects;
+import app.clearpane.web.layout.NotThere;
 import app.clearpane.web.layout.Refused;
 import app.clearpane.web.layout.TheAgency;
 import app.clearpane.web.plan.PlanTask;
@@ -40,15 +41,17 @@ public class OpenProject {
   private final NewItem newItem;
   private final TheAgency agency;
   private final PlanTask planTask;
+  private final LikeProject likeProject;
   private final Tell tell;
   private final Clock clock;
 
-  OpenProject(Projects projects, People people, NewItem newItem, TheAgency agency, PlanTask planTask, Tell tell, Clock clock) {
+  OpenProject(Projects projects, People people, NewItem newItem, TheAgency agency, PlanTask planTask, LikeProject likeProject, Tell tell, Clock clock) {
     this.projects = projects;
     this.people = people;
     this.newItem = newItem;
     this.agency = agency;
     this.planTask = planTask;
+    this.likeProject = likeProject;
     this.tell = tell;
     this.clock = clock;
   }
@@ -58,16 +61,38 @@ public class OpenProject {
 
   /** What a project is opened with. */
   public record Wanted(Name client, Name name, String cover, String currency, BigDecimal taxPercent, LocalDate startsOn, LocalDate agreedOn,
-      PhaseTemplate template, boolean usualTasks, List<NewContact> contacts) {}
+      PhaseTemplate template, boolean usualTasks, List<NewContact> contacts, Optional<Like> like) {
+    /** The same from another day on. */
+    Wanted from(LocalDate start) {
+      return new Wanted(client, name, cover, currency, taxPercent, start, agreedOn, template, usualTasks, contacts, like);
+    }
+  }
+
+  /** An earlier project to lay it out like. @param withPeople whether the team's people keep their tasks @param backwards whether it begins as early as the earlier one took */
+  public record Like(ProjectId project, boolean withPeople, boolean backwards) {}
 
   /** Opens it. @throws Refused if an address belongs to somebody at another client */
   @Transactional
-  public ProjectId open(Wanted wanted, Person.OfTeam by) {
+  public ProjectId open(Wanted asked, Person.OfTeam by) {
+    Optional<Project> earlier = asked.like().map(like -> NotThere.unless(projects.find(like.project())));
+    Wanted wanted = earlier.isPresent() && asked.like().orElseThrow().backwards() ? asked.from(likeProject.startFor(earlier.get(), asked.agreedOn())) : asked;
     Instant now = clock.instant();
     ClientId client = people.clientNamed(wanted.client(), now);
     Project project = new Project(new ProjectId(UUID.randomUUID()), client, wanted.client().value(), by.memberId(), wanted.name().value(), wanted.cover(), wanted.currency(),
         wanted.taxPercent(), wanted.startsOn(), wanted.agreedOn(), null, null, "", 0, 1);
     projects.open(project, now);
+    if (earlier.isPresent()) {
+      likeProject.lay(earlier.get(), project, asked.like().orElseThrow().withPeople());
+    } else {
+      layOut(project, wanted, by);
+    }
+    wanted.contacts().forEach(contact -> takeIn(client, contact));
+    tell.of(project.id(), project.id().value(), new Tell.Happening("project.opened", by.fullName(), project.fullName(),
+        Map.of("startsOn", wanted.startsOn(), "agreedOn", wanted.agreedOn(), "currency", wanted.currency(), "taxPercent", wanted.taxPercent(), "like", earlier.map(Project::fullName).orElse(""))));
+    return project.id();
+  }
+
+  private void layOut(Project project, Wanted wanted, Person.OfTeam by) {
     int position = 0;
     for (PhaseTemplate.Laid phase : wanted.template().layOut(wanted.startsOn(), wanted.agreedOn(), agency.calendar())) {
       projects.addPhase(project.id(), new Phase(UUID.randomUUID(), phase.name(), phase.startsOn(), phase.endsOn(), Phase.Stage.TO_DO, 1), position++);
@@ -77,10 +102,6 @@ public class OpenProject {
     if (wanted.usualTasks()) {
       plan(project, wanted, finish, by);
     }
-    wanted.contacts().forEach(contact -> takeIn(client, contact));
-    tell.of(project.id(), project.id().value(), new Tell.Happening("project.opened", by.fullName(), project.fullName(),
-        Map.of("startsOn", wanted.startsOn(), "agreedOn", wanted.agreedOn(), "currency", wanted.currency(), "taxPercent", wanted.taxPercent())));
-    return project.id();
   }
 
   /** The usual tasks one after another; the finish waits for the last. */

@@ -4,6 +4,8 @@ import app.clearpane.core.project.PhaseTemplate;
 import app.clearpane.core.project.Covers;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.agency.People;
+import app.clearpane.store.project.Projects;
+import java.util.stream.Stream;
 import app.clearpane.web.layout.ForManagers;
 import app.clearpane.web.layout.TeamController;
 import app.clearpane.web.layout.TheAgency;
@@ -20,12 +22,14 @@ import org.springframework.web.bind.annotation.RequestParam;
 class ProjectController {
   private final OpenProject openProject;
   private final ChangePlan changePlan;
+  private final Projects projects;
   private final People people;
   private final TheAgency agency;
 
-  ProjectController(OpenProject openProject, ChangePlan changePlan, People people, TheAgency agency) {
+  ProjectController(OpenProject openProject, ChangePlan changePlan, Projects projects, People people, TheAgency agency) {
     this.openProject = openProject;
     this.changePlan = changePlan;
+    this.projects = projects;
     this.people = people;
     this.agency = agency;
   }
@@ -36,6 +40,7 @@ class ProjectController {
     model.addAttribute("form", ProjectForm.empty(agency.today()));
     model.addAttribute("covers", Covers.ALL);
     model.addAttribute("templates", PhaseTemplate.values());
+    model.addAttribute("earlier", Stream.concat(projects.active().stream(), projects.archived().stream()).toList());
     model.addAttribute("clients", people.clients());
     return "project/new";
   }

@@ -1,6 +1,7 @@
 package app.clearpane.web.project;
 
 import app.clearpane.core.project.Covers;
+import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.agency.EmailAddress;
 import app.clearpane.core.agency.Name;
 import app.clearpane.core.project.PhaseTemplate;
@@ -14,10 +15,13 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /** The form a project is opened with, as typed. Contacts are lines of "Name, address, what they do". */
-record ProjectForm(String client, String name, String cover, String currency, String tax, String startsOn, String agreedOn, String template, @Nullable Boolean tasks, String contacts) {
+record ProjectForm(String client, String name, String cover, String currency, String tax, String startsOn, String agreedOn, String template, @Nullable Boolean tasks, String contacts, @Nullable String like, @Nullable Boolean people) {
+
+  /** The template that is another project. */
+  static final String LIKE = "LIKE";
 
   static ProjectForm empty(LocalDate today) {
-    return new ProjectForm("", "", Covers.ALL.get(0), "GBP", "20", today.toString(), today.plusMonths(3).toString(), PhaseTemplate.SPACE.name(), true, "");
+    return new ProjectForm("", "", Covers.ALL.get(0), "GBP", "20", today.toString(), today.plusMonths(3).toString(), PhaseTemplate.SPACE.name(), true, "", "", true);
   }
 
   /** @throws app.clearpane.web.layout.Refused with everything that is wrong */
@@ -25,17 +29,21 @@ record ProjectForm(String client, String name, String cover, String currency, St
     Input input = new Input();
     Optional<Name> clientName = input.name("The client", client);
     Optional<Name> projectName = input.name("The project", name);
-    Optional<LocalDate> start = input.day("The start", startsOn);
+    boolean likeAnother = LIKE.equals(template) && like != null && !like.isBlank();
+    boolean backwards = likeAnother && startsOn.isBlank();
+    input.require(!LIKE.equals(template) || likeAnother, "Choose the project that it is to be like.");
+    Optional<LocalDate> start = backwards ? input.day("The agreed finish", agreedOn) : input.day("The start", startsOn);
     Optional<LocalDate> agreed = input.day("The agreed finish", agreedOn);
     input.require(start.isEmpty() || agreed.isEmpty() || !agreed.get().isBefore(start.get()), "The agreed finish is before the start.");
     input.require(start.isEmpty() || agreed.isEmpty() || agreed.get().isBefore(start.get().plusYears(10)), "The agreed finish is more than ten years after the start.");
     input.require(Covers.ALL.contains(cover), "Choose one of the covers.");
     input.require(currencyIsKnown(), "“" + currency + "” is not a currency. Use its three letters, as in GBP or EUR.");
     Optional<BigDecimal> percent = tax(input);
-    List<OpenProject.NewContact> people = contacts(input);
+    List<OpenProject.NewContact> contactsTyped = contacts(input);
     input.allGood();
     return new OpenProject.Wanted(clientName.orElseThrow(), projectName.orElseThrow(), cover, currency, percent.orElseThrow(), start.orElseThrow(),
-        agreed.orElseThrow(), PhaseTemplate.valueOf(template), Boolean.TRUE.equals(tasks), people);
+        agreed.orElseThrow(), LIKE.equals(template) ? PhaseTemplate.SPACE : PhaseTemplate.valueOf(template), Boolean.TRUE.equals(tasks), contactsTyped,
+        likeAnother ? Optional.of(new OpenProject.Like(ProjectId.of(like), Boolean.TRUE.equals(people), backwards)) : Optional.empty());
   }
 
   private boolean currencyIsKnown() {

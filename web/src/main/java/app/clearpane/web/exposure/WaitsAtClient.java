@@ -1,0 +1,19 @@
+package app.clearpane.web.exposure;
+
+import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.exposure.PaneId;
+import app.clearpane.core.project.ProjectId;
+import java.util.List;
+import java.util.Optional;
+
+/** What of one room waits at a client. Holding it back brings the turn back to us, so that is asked first (T1). */
+public interface WaitsAtClient {
+  /** Something that waits. @param who has it, in words: "Jasper", "3 people" */
+  record Waiting(ItemId item, String name, String who) {}
+
+  /** All of it in a project. @param pane only what would be lost with this pane; empty for all of them */
+  List<Waiting> in(ProjectId project, Optional<PaneId> pane);
+
+  /** Brings it back to us. */
+  void bringBack(ItemId item, String by);
+}
