@@ -15,6 +15,7 @@ import app.clearpane.store.exposure.Items;
 import app.clearpane.store.exposure.LinkSeats;
 import app.clearpane.store.exposure.Panes;
 import app.clearpane.store.exposure.Seats;
+import app.clearpane.store.files.Vault;
 import app.clearpane.store.project.Project;
 import app.clearpane.web.exposure.MakeLink;
 import java.net.http.HttpResponse;
@@ -41,6 +42,7 @@ class ExposureInputTest extends DemoHouse {
   @Autowired private Seats seats;
   @Autowired private People people;
   @Autowired private DSLContext db;
+  @Autowired private Vault vault;
   @Autowired private TransactionTemplate transactions;
   private ProjectId project;
   private PaneId pane;
@@ -198,7 +200,7 @@ class ExposureInputTest extends DemoHouse {
   void whoHasSeatsAtTwoPanesSeesWhatEitherShows() throws Exception {
     PaneId other = panes.add(project, "Builders", "", Instant.now());
     ItemId drawing = items.add(project, ContentKind.FILES, "mill-drawing.txt", Optional.empty(), Instant.now());
-    new app.clearpane.store.files.ProjectFiles(db).addFile(drawing, new app.clearpane.store.files.Vault.Stored(app.clearpane.core.files.Sha256.ofText("x"), 1), "text/plain", "Teo");
+    new app.clearpane.store.files.ProjectFiles(db).addFile(drawing, vault.store(new java.io.ByteArrayInputStream(new byte[] {1}), 10), "text/plain", "Teo");
     panes.setShowing(other, drawing, new app.clearpane.core.exposure.Setting(Showing.SHOWN, "Ines", Instant.now()));
     panes.giveItsOwn(other);
     panes.setAperture(other, ContentKind.FILES, Aperture.PICKED);

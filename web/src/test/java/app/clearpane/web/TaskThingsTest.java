@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.turns.TurnEvent;
+import app.clearpane.store.files.ProjectFiles;
 import app.clearpane.store.plan.PlannedTask;
 import app.clearpane.store.plan.TaskFiles;
 import app.clearpane.store.plan.Tasks;
@@ -24,6 +25,7 @@ class TaskThingsTest extends DemoHouse {
   @Autowired private Tasks tasks;
   @Autowired private TaskFiles files;
   @Autowired private TimeSpent timeSpent;
+  @Autowired private ProjectFiles projectFiles;
   private PlannedTask hours;
   private PlannedTask map;
   private PaneId board;
@@ -48,6 +50,7 @@ class TaskThingsTest extends DemoHouse {
     assertThat(jasper.get(theirs).body()).contains("mill-hours.txt").doesNotContain("mill-rates.txt");
     TaskFiles.TaskFile rates = files.on(hours.id()).stream().filter(TaskFiles.TaskFile::teamOnly).findFirst().orElseThrow();
     TaskFiles.TaskFile own = files.on(hours.id()).stream().filter(file -> !file.teamOnly()).findFirst().orElseThrow();
+    assertThat(projectFiles.named()).as("verified with the house").contains(own.sha256(), rates.sha256());
     assertThat(jasper.get(theirs + "/files/" + own.id()).body()).isEqualTo("Ten to four");
     assertThat(jasper.get(theirs + "/files/" + rates.id()).statusCode()).isEqualTo(404);
     Visitor per = Visitor.by(address(), linkOf("per@penwether.example"));

@@ -6,6 +6,7 @@ import static app.clearpane.store.schema.Tables.ITEM;
 import static app.clearpane.store.schema.Tables.PAPER;
 import static app.clearpane.store.schema.Tables.RELEASE;
 import static app.clearpane.store.schema.Tables.SHEET;
+import static app.clearpane.store.schema.Tables.TASK_FILE;
 import static app.clearpane.store.schema.Tables.VERSION;
 
 import app.clearpane.core.exposure.ContentKind;
@@ -66,6 +67,7 @@ public final class ProjectFiles {
     named.addAll(db.select(SHEET.LARGE_SHA256).from(SHEET).fetchSet(SHEET.LARGE_SHA256));
     named.addAll(db.select(SHEET.SMALL_SHA256).from(SHEET).fetchSet(SHEET.SMALL_SHA256));
     named.addAll(db.select(RELEASE.BUNDLE_SHA256).from(RELEASE).where(RELEASE.BUNDLE_SHA256.isNotNull()).fetchSet(RELEASE.BUNDLE_SHA256));
+    named.addAll(db.select(TASK_FILE.SHA256).from(TASK_FILE).fetchSet(TASK_FILE.SHA256));
     named.addAll(db.select(PAPER.SHA256).from(PAPER).fetchSet(PAPER.SHA256));
     return named;
   }
