@@ -29,6 +29,7 @@ import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.security.web.csrf.CsrfToken;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.CookieValue;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -42,6 +43,7 @@ class PlanController {
   private static final int A_YEAR = 31_536_000;
   private static final Set<String> WAYS = Set.of("lines", "time", "columns", "month", "dates");
   private final PlanBook book;
+  private final WrittenLines written;
   private final SlipBook slips;
   private final PlanTask planTask;
   private final MoveTask moveTask;
@@ -54,8 +56,9 @@ class PlanController {
   private final Notes notes;
   private final TheAgency agency;
 
-  PlanController(PlanBook book, SlipBook slips, PlanTask planTask, MoveTask moveTask, AgreeDates agreeDates, Agreements agreements, Tasks tasks, Doers doers, ProjectFrame frame, Windows windows, Notes notes, TheAgency agency) {
+  PlanController(PlanBook book, WrittenLines written, SlipBook slips, PlanTask planTask, MoveTask moveTask, AgreeDates agreeDates, Agreements agreements, Tasks tasks, Doers doers, ProjectFrame frame, Windows windows, Notes notes, TheAgency agency) {
     this.book = book;
+    this.written = written;
     this.slips = slips;
     this.planTask = planTask;
     this.moveTask = moveTask;
@@ -82,7 +85,7 @@ class PlanController {
   }
 
   @GetMapping("/t/projects/{project}/plan")
-  String plan(@PathVariable ProjectId project, @RequestParam Map<String, String> asked, @CookieValue(name = "plan", defaultValue = "") String kept, @AuthenticationPrincipal Person.OfTeam me, HttpServletResponse response, Model model) {
+  String plan(@PathVariable ProjectId project, @RequestParam Map<String, String> asked, @CookieValue(name = "plan", defaultValue = "") String kept, @AuthenticationPrincipal Person.OfTeam me, CsrfToken token, HttpServletResponse response, Model model) {
     Project found = frame.above(model, project, "Plan");
     ThePlan plan = book.of(found);
     Look look = look(asked, Look.remembered(kept));
@@ -95,7 +98,8 @@ class PlanController {
     model.addAttribute("narrows", filter.narrows());
     model.addAttribute("doers", doers.of(project));
     model.addAttribute("slip", slips.latest(plan).orElse(null));
-    model.addAttribute("windows", windows.of(project));
+    Map<ItemId, Windows.Window> windowsOf = windows.of(project);
+    model.addAttribute("windows", windowsOf);
     model.addAttribute("added", asked.get("added"));
     model.addAttribute("moved", moved(plan, asked));
     model.addAttribute("deleted", asked.get("deleted"));
@@ -107,7 +111,7 @@ class PlanController {
         model.addAttribute("agreements", agreements.ofProject(project));
         model.addAttribute("notes", notes.on(Set.of(project.value()), me.memberId()));
       }
-      default -> model.addAttribute("groups", lines.groups(look.by()));
+      default -> model.addAttribute("groups", written.of(lines.groups(look.by()), windowsOf, plan.today(), token.getToken()));
     }
     return "plan/" + look.as();
   }
