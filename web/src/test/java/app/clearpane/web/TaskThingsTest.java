@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.turns.TurnEvent;
+import app.clearpane.store.deliverable.Deliverables;
+import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.store.files.ProjectFiles;
 import app.clearpane.store.plan.PlannedTask;
 import app.clearpane.store.plan.TaskFiles;
@@ -25,6 +27,7 @@ class TaskThingsTest extends DemoHouse {
   @Autowired private Tasks tasks;
   @Autowired private TaskFiles files;
   @Autowired private TimeSpent timeSpent;
+  @Autowired private Deliverables deliverables;
   @Autowired private ProjectFiles projectFiles;
   private PlannedTask hours;
   private PlannedTask map;
@@ -102,6 +105,17 @@ class TaskThingsTest extends DemoHouse {
       tasks.turned(hours.id(), TurnEvent.TASK_GIVEN_TO_CLIENT, "Ines", Instant.now());
       projects.planChanged(hours.project());
     }
+  }
+
+  @Test
+  void aVersionThatWaitsToBeSignedIsAskedForToo() throws Exception {
+    Visitor ines = Visitor.by(address(), linkOfTeam("ines@marram-finch.example"));
+    VersionRow sent = deliverables.versionsOf(hours.project()).stream().filter(one -> one.fileName().equals("visitor-map-2.pdf")).findFirst().orElseThrow();
+    HttpResponse<String> asked = ines.post("/t/items/" + sent.deliverable() + "/hold-back", ines.token(), Map.of("pane", board.toString(), "kind", "DELIVERABLES"));
+    assertThat(asked.statusCode()).isEqualTo(409);
+    assertThat(asked.body()).contains("“Visitor map, version 2” waits with 2 people");
+    assertThat(deliverables.roundsOf(hours.project())).as("nothing was done yet").anyMatch(round -> round.version().equals(sent.id()) && round.open());
+    assertThat(panes.isHeldBackEverywhere(sent.deliverable())).isFalse();
   }
 
   private static HttpResponse<String> upload(Visitor visitor, String path, String name, String content, Map<String, String> fields) throws Exception {

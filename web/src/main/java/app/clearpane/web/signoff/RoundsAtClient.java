@@ -1,5 +1,6 @@
 package app.clearpane.web.signoff;
 
+import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.project.ProjectId;
@@ -12,6 +13,7 @@ import app.clearpane.web.layout.Words;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
@@ -42,8 +44,8 @@ class RoundsAtClient implements WaitsAtClient {
 
   @Override
   public void bringBack(ItemId id, String by) {
-    deliverables.versionsOf(deliverables.find(id).orElseThrow().project()).stream().filter(version -> version.deliverable().equals(id))
-        .forEach(version -> deliverables.roundsOf(deliverables.find(id).orElseThrow().project()).stream().filter(round -> round.open() && round.version().equals(version.id()))
-            .forEach(round -> closeRound.byTeam(version.id(), "It was held back.", by)));
+    ProjectId project = deliverables.find(id).orElseThrow().project();
+    Set<VersionId> versions = deliverables.versionsOf(project).stream().filter(version -> version.deliverable().equals(id)).map(VersionRow::id).collect(Collectors.toSet());
+    deliverables.roundsOf(project).stream().filter(round -> round.open() && versions.contains(round.version())).forEach(round -> closeRound.byTeam(round.version(), "It was held back.", by));
   }
 }
