@@ -3,6 +3,7 @@ package app.clearpane.web.deliverable;
 import app.clearpane.store.deliverable.Drawings;
 import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.web.layout.Pages;
+import app.clearpane.web.layout.Streams;
 import java.io.IOException;
 import java.time.Duration;
 import java.util.Map;
@@ -19,19 +20,20 @@ class WatchDrawing {
   private final Drawings drawings;
   private final Progress progress;
   private final Pages pages;
+  private final Streams streams;
 
-  WatchDrawing(Drawings drawings, Progress progress, Pages pages) {
+  WatchDrawing(Drawings drawings, Progress progress, Pages pages, Streams streams) {
     this.drawings = drawings;
     this.progress = progress;
     this.pages = pages;
+    this.streams = streams;
   }
 
   SseEmitter of(VersionRow version) {
-    SseEmitter emitter = new SseEmitter(LONGEST_WATCH.toMillis());
+    SseEmitter emitter = streams.open(LONGEST_WATCH);
     Runnable watcher = () -> send(emitter, version);
     progress.watch(version.sha256(), watcher);
     emitter.onCompletion(() -> progress.leave(version.sha256(), watcher));
-    emitter.onTimeout(emitter::complete);
     watcher.run();
     return emitter;
   }

@@ -1,6 +1,7 @@
 package app.clearpane.web.markup;
 
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.web.layout.Streams;
 import java.io.IOException;
 import java.time.Duration;
 import java.util.List;
@@ -23,11 +24,17 @@ public class LiveMarks {
   private static final int MOST = 200;
   private final Map<ItemId, List<Watcher>> watchers = new ConcurrentHashMap<>();
 
+  private final Streams streams;
+
+  LiveMarks(Streams streams) {
+    this.streams = streams;
+  }
+
   private record Watcher(SseEmitter emitter, boolean ofTeam) {}
 
   /** Watches a deliverable. Whoever calls this has checked that it may be seen. */
   SseEmitter watch(ItemId deliverable, boolean ofTeam) {
-    SseEmitter emitter = new SseEmitter(LONGEST.toMillis());
+    SseEmitter emitter = streams.open(LONGEST);
     Watcher watcher = new Watcher(emitter, ofTeam);
     List<Watcher> all = watchers.computeIfAbsent(deliverable, key -> new CopyOnWriteArrayList<>());
     if (all.size() >= MOST) {
@@ -36,7 +43,6 @@ public class LiveMarks {
     }
     all.add(watcher);
     emitter.onCompletion(() -> leave(deliverable, watcher));
-    emitter.onTimeout(emitter::complete);
     emitter.onError(gone -> leave(deliverable, watcher));
     send(watcher, "watching");
     return emitter;

@@ -3,6 +3,7 @@ package app.clearpane.web.journey;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.deque.html.axecore.playwright.AxeBuilder;
 import com.deque.html.axecore.results.Rule;
 import com.microsoft.playwright.BrowserContext;
@@ -23,16 +24,22 @@ final class Someone {
         return document.documentElement.scrollWidth <= edge ? [] : [...document.querySelectorAll("body *")].filter(e => e.getBoundingClientRect().right > edge + 0.5).map(e => e.outerHTML.slice(0, 120)); }""";
   /** The mail of the post room runs no scripts, so nothing can look inside it. */
   private static final String MAIL = ".reading iframe";
+  /** How many ms anything may take to show on a slow machine. */
+  private static final double PATIENCE = 20_000;
   private final BrowserContext context;
   private final boolean scripts;
   private final List<String> faults = new ArrayList<>();
   final Page page;
 
+  static {
+    PlaywrightAssertions.setDefaultAssertionTimeout(PATIENCE);
+  }
+
   Someone(BrowserContext context, boolean scripts) {
     this.context = context;
     this.scripts = scripts;
     this.page = context.newPage();
-    page.setDefaultTimeout(15_000);
+    page.setDefaultTimeout(PATIENCE);
     page.onPageError(error -> faults.add("script: " + error));
     page.onConsoleMessage(message -> {
       if (message.type().equals("error") && !message.text().contains("status of 4")) {
@@ -84,7 +91,7 @@ final class Someone {
 
   Someone follows(String link) {
     page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(link)).first().click();
-    return this;
+    return arrives();
   }
 
   Someone writes(String label, String words) {
@@ -108,6 +115,12 @@ final class Someone {
 
   Someone chooses(String label, Path file) {
     labelled(label).setInputFiles(file);
+    return this;
+  }
+
+  /** Waits until what was asked for is there, so that nothing is looked for on the page one is leaving. */
+  private Someone arrives() {
+    assertThat(page.locator(".htmx-request, .htmx-swapping")).hasCount(0);
     return this;
   }
 
