@@ -2,7 +2,7 @@
 create table paper (
   id uuid primary key,
   project_id uuid not null references project,
-  kind varchar(16) not null check (position('|' || kind || '|' in '|PROPOSAL|CONTRACT|INVOICE|OTHER|') > 0),
+  kind varchar(16) not null check (position('|' || kind || '|' in '|PROPOSAL|CONTRACT|DATES|INVOICE|OTHER|') > 0),
   name varchar(480) not null,
   reference varchar(160) not null,
   amount decimal(14, 2),
@@ -33,3 +33,10 @@ create table paper_recipient (
   primary key (paper_id, contact_id)
 );
 create index paper_recipient_contact on paper_recipient (contact_id);
+
+-- The plan that a paper of dates was drawn up from; it is agreed on once everybody put their name to the paper.
+create table dates_asked (
+  paper_id uuid primary key references paper,
+  finish_on date not null,
+  plan text not null
+);

@@ -4,17 +4,20 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.clearpane.core.agency.EmailAddress;
 import app.clearpane.core.agency.Name;
+import app.clearpane.core.papers.PaperKind;
 import app.clearpane.core.papers.PaperState;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.agency.People;
 import app.clearpane.store.exposure.SeatRow;
 import app.clearpane.store.exposure.Seats;
 import app.clearpane.store.papers.Paper;
+import app.clearpane.store.plan.Agreements;
 import app.clearpane.store.papers.Papers;
 import java.net.http.HttpResponse;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -24,6 +27,7 @@ class PapersTest extends AtTheMill {
   @Autowired Papers papers;
   @Autowired Seats seats;
   @Autowired People atTheMill;
+  @Autowired Agreements agreements;
 
   private String contact(String name) {
     return seats.of(pane().id()).stream().filter(seat -> seat.name().startsWith(name)).map(SeatRow::contact).findFirst().orElseThrow().toString();
@@ -65,6 +69,32 @@ class PapersTest extends AtTheMill {
     assertThat(imre.post(at(draft) + "/name", imre.token(), Map.of("sha256", draft.sha256().hex(), "typedName", "Imre")).statusCode()).as("twice").isEqualTo(409);
     assertThat(paper("Milling contract").state(LocalDate.of(2027, 3, 2))).isEqualTo(PaperState.SIGNED);
     assertThat(ines.get("/t/projects/" + mill() + "/papers").body()).contains("signed ", "as Imre", "What was agreed");
+  }
+
+  @Test
+  void datesCountOnceEverybodyAskedHasAgreedByName() throws Exception {
+    Visitor ines = ines();
+    String finish = projects.find(mill()).orElseThrow().agreedOn().toString();
+    assertThat(ines.get("/t/projects/" + mill() + "/plan?as=dates").body()).contains("Send the dates to 2 people");
+    Map<String, String> form = Map.of("pane", pane().id().toString(), "finish", finish);
+    assertThat(ines.post("/t/projects/" + mill() + "/agreements/ask", ines.token(), Map.of("pane", pane().id().toString(), "finish", "1999-01-01")).body()).contains("Nobody was asked");
+    int before = agreements.ofProject(mill()).size();
+    assertThat(ines.post("/t/projects/" + mill() + "/agreements/ask", ines.token(), form).statusCode()).isEqualTo(302);
+    Paper dates = papers.of(mill()).stream().filter(paper -> paper.kind() == PaperKind.DATES).findFirst().orElseThrow();
+    assertThat(dates.name()).startsWith("Dates with the finish on ");
+    assertThat(imre().get("/c/panes/" + pane().id()).body()).contains("Agree to: Dates with the finish on ");
+    assertThat(imre().get(at(dates) + "/file").body()).startsWith("%PDF");
+    for (Visitor one : List.of(imre(), grete())) {
+      assertThat(agreements.ofProject(mill())).hasSize(before);
+      assertThat(one.post(at(dates) + "/name", one.token(), Map.of("sha256", dates.sha256().hex(), "typedName", "Me")).statusCode()).isEqualTo(302);
+    }
+    assertThat(agreements.ofProject(mill())).hasSize(before + 1).first().satisfies(made -> {
+      assertThat(made.withClient()).isTrue();
+      assertThat(made.finish()).isEqualTo(finish);
+      assertThat(made.setBy()).contains("Imre", "Grete", " and ");
+    });
+    assertThat(ines.upload("/t/projects/" + mill() + "/papers", ines.token(), "mill-x.pdf", () -> new java.io.ByteArrayInputStream(new byte[] {1}), Map.of("kind", "DATES", "name", "Dates by hand", "recipient", contact("Imre"), "dated", "2027-03-01", "number", "", "amount", "", "due", "")).body())
+        .contains("Say what it is");
   }
 
   @Test

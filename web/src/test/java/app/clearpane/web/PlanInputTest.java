@@ -185,6 +185,23 @@ class PlanInputTest extends DemoHouse {
   }
 
   @Test
+  void thePlanIsHeldAgainstAnEarlierAgreementAndItsDaysAreCountedOn() throws Exception {
+    ItemId long1 = task("Cut the plates 5d");
+    post("/t/projects/" + project + "/agreements", Map.of("finish", LocalDate.now().plusDays(20).toString()));
+    Map<String, String> longer = form(long1);
+    longer.put("days", "8");
+    post("/t/tasks/" + long1, longer);
+    post("/t/projects/" + project + "/agreements", Map.of("finish", LocalDate.now().plusDays(25).toString()));
+    String lines = ines.get("/t/projects/" + project + "/plan?as=lines").body();
+    assertThat(lines).contains("against ").contains("No day lost");
+    String first = lines.replaceAll("(?s).*<option value=\"([0-9a-f-]{36})\"[^>]*>against .*", "$1");
+    assertThat(ines.get("/t/projects/" + project + "/plan?as=lines&against=" + first).body()).contains("3 days late").contains("3 days behind").contains("since=" + first + "&amp;on=true");
+    assertThat(ines.get("/t/projects/" + project + "/slip?since=" + first + "&on=true").body()).contains("3 working days were lost").contains("counted on to today all the same");
+    assertThat(ines.get("/t/projects/" + project + "/slip?since=" + first).body()).contains("this account ended there");
+    assertThat(ines.get("/t/projects/" + project + "/plan?as=lines&against=nothing").statusCode()).isEqualTo(200);
+  }
+
+  @Test
   void aCalendarHoldsWhatItIsForUntilItIsTakenBack() throws Exception {
     task("Draw the posts @ines 4d");
     String page = post("/t/calendar/feeds", Map.of("project", project.toString())).body();

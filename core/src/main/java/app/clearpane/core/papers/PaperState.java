@@ -38,11 +38,8 @@ public enum PaperState {
     if (facts.kind() == PaperKind.INVOICE && facts.paid()) {
       return PAID;
     }
-    if (facts.kind() == PaperKind.CONTRACT && facts.recipients() > 0 && facts.named() == facts.recipients()) {
-      return SIGNED;
-    }
-    if (facts.kind() == PaperKind.PROPOSAL && facts.named() > 0) {
-      return AGREED;
+    if (facts.kind().takesNames() && facts.recipients() > 0 && facts.named() >= (facts.kind().needsEverybody() ? facts.recipients() : 1)) {
+      return facts.kind() == PaperKind.CONTRACT ? SIGNED : AGREED;
     }
     if (facts.kind() != PaperKind.OTHER && facts.due().filter(due -> due.isBefore(today)).isPresent()) {
       return OVERDUE;

@@ -12,7 +12,7 @@ class PaperStateTest {
 
   @ParameterizedTest(name = "{0}, {1} of {2} named, {3} seen, due in {4}: {5}")
   @CsvSource({"PROPOSAL, 0, 2, 0, 3, OPEN", "PROPOSAL, 0, 2, 1, 3, VIEWED", "PROPOSAL, 1, 2, 1, -3, AGREED", "PROPOSAL, 0, 2, 1, -1, OVERDUE", "PROPOSAL, 0, 2, 1, 0, VIEWED",
-    "CONTRACT, 1, 2, 2, 3, VIEWED", "CONTRACT, 2, 2, 2, -3, SIGNED", "CONTRACT, 1, 2, 2, -1, OVERDUE", "INVOICE, 0, 1, 0, 3, OPEN", "INVOICE, 0, 1, 1, -1, OVERDUE", "OTHER, 0, 1, 0, -9, OPEN", "OTHER, 0, 1, 1, -9, VIEWED"})
+    "CONTRACT, 1, 2, 2, 3, VIEWED", "CONTRACT, 2, 2, 2, -3, SIGNED", "CONTRACT, 1, 2, 2, -1, OVERDUE", "INVOICE, 0, 1, 0, 3, OPEN", "INVOICE, 0, 1, 1, -1, OVERDUE", "DATES, 1, 2, 2, 3, VIEWED", "DATES, 2, 2, 2, -3, AGREED", "DATES, 0, 2, 0, -1, OVERDUE", "OTHER, 0, 1, 0, -9, OPEN", "OTHER, 0, 1, 1, -9, VIEWED"})
   void followsFromWhatHappened(PaperKind kind, int named, int recipients, int seen, int days, PaperState state) {
     PaperState.Facts facts = new PaperState.Facts(kind, true, false, false, recipients, seen, named, Optional.of(TODAY.plusDays(days)));
     assertThat(PaperState.of(facts, TODAY)).isEqualTo(state);

@@ -1,11 +1,13 @@
 package app.clearpane.store.plan;
 
 import static app.clearpane.store.schema.Tables.AGREEMENT;
+import static app.clearpane.store.schema.Tables.DATES_ASKED;
 import static app.clearpane.store.schema.Tables.FREE_DAY;
 import static app.clearpane.store.schema.Tables.PLAN_DAY;
 import static app.clearpane.store.schema.Tables.SLIP_ACCOUNT;
 
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.papers.PaperId;
 import app.clearpane.core.project.ProjectId;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -48,11 +50,41 @@ public final class Agreements {
         .orderBy(AGREEMENT.SEQUENCE.desc()).fetch(Records.mapping(Agreement::new));
   }
 
+  /** One agreement of a project. */
+  public Optional<Agreement> find(ProjectId project, UUID id) {
+    return ofProject(project).stream().filter(one -> one.id().equals(id)).findFirst();
+  }
+
+  /** When an agreement was made, and on which finish. */
+  public record Made(UUID id, LocalDate finish, LocalDate setOn) {}
+
+  /** When the agreements of a project were made, the latest first. */
+  public List<Made> made(ProjectId project) {
+    return db.select(AGREEMENT.ID, AGREEMENT.FINISH_ON, AGREEMENT.SET_ON).from(AGREEMENT).where(AGREEMENT.PROJECT_ID.eq(project)).orderBy(AGREEMENT.SEQUENCE.desc()).fetch(Records.mapping(Made::new));
+  }
+
   /** The latest agreement of each of some projects. */
   public Map<ProjectId, Agreement> latest(Collection<ProjectId> projects) {
     return db.select(AGREEMENT.PROJECT_ID, AGREEMENT.ID, AGREEMENT.FINISH_ON, AGREEMENT.SET_ON, AGREEMENT.SET_BY, AGREEMENT.WITH_CLIENT, AGREEMENT.PLAN).from(AGREEMENT).where(AGREEMENT.PROJECT_ID.in(projects))
         .orderBy(AGREEMENT.SEQUENCE).stream().collect(Collectors.toMap(row -> row.get(AGREEMENT.PROJECT_ID), row -> new Agreement(row.get(AGREEMENT.ID), row.get(AGREEMENT.FINISH_ON), row.get(AGREEMENT.SET_ON),
             row.get(AGREEMENT.SET_BY), row.get(AGREEMENT.WITH_CLIENT), row.get(AGREEMENT.PLAN)), (earlier, later) -> later));
+  }
+
+  /**
+   * A finish that the client was asked to agree on.
+   *
+   * @param plan the plan that was put before them, as text
+   */
+  public record Asked(LocalDate finish, String plan) {}
+
+  /** Keeps what a paper asks to agree on. */
+  public void ask(PaperId paper, Asked asked) {
+    db.insertInto(DATES_ASKED).set(DATES_ASKED.PAPER_ID, paper).set(DATES_ASKED.FINISH_ON, asked.finish()).set(DATES_ASKED.PLAN, asked.plan()).execute();
+  }
+
+  /** What a paper asks to agree on; empty if it does not ask for dates. */
+  public Optional<Asked> asked(PaperId paper) {
+    return db.select(DATES_ASKED.FINISH_ON, DATES_ASKED.PLAN).from(DATES_ASKED).where(DATES_ASKED.PAPER_ID.eq(paper)).fetchOptional(Records.mapping(Asked::new));
   }
 
   /** Keeps what the plan is as this day ends, so far. */

@@ -32,6 +32,7 @@ import app.clearpane.web.post.Letter;
 import app.clearpane.web.post.WriteMail;
 import app.clearpane.web.record.Tell;
 import app.clearpane.web.security.LinkKeys;
+import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.math.BigDecimal;
@@ -48,6 +49,7 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -71,10 +73,11 @@ public class HandlePaper {
   private final House house;
   private final Tell tell;
   private final TransactionTemplate transaction;
+  private final ApplicationEventPublisher events;
   private final Clock clock;
 
   HandlePaper(Papers papers, VisiblePapers visible, Projects projects, Panes panes, Seats seats, People people, Vault vault, WriteMail mail, LinkKeys keys, TheAgency agency, Words words, House house,
-      Tell tell, TransactionTemplate transaction, Clock clock) {
+      Tell tell, TransactionTemplate transaction, ApplicationEventPublisher events, Clock clock) {
     this.papers = papers;
     this.visible = visible;
     this.projects = projects;
@@ -89,6 +92,7 @@ public class HandlePaper {
     this.house = house;
     this.tell = tell;
     this.transaction = transaction;
+    this.events = events;
     this.clock = clock;
   }
 
@@ -99,7 +103,7 @@ public class HandlePaper {
   public PaperId add(ProjectId project, PaperForm form, String fileName, InputStream content, String by) throws IOException {
     Map<String, String> contacts = possible(NotThere.unless(projects.find(project))).stream().collect(Collectors.toMap(contact -> contact.id().toString(), Contact::name));
     Input input = new Input();
-    Optional<PaperKind> kind = java.util.Arrays.stream(PaperKind.values()).filter(known -> known.name().equals(form.kind())).findFirst();
+    Optional<PaperKind> kind = java.util.Arrays.stream(PaperKind.values()).filter(known -> known.isBrought() && known.name().equals(form.kind())).findFirst();
     Optional<Name> name = input.name("The paper", Objects.requireNonNullElse(form.name(), ""));
     String number = input.text("Its number", Objects.requireNonNullElse(form.number(), ""), 40);
     Optional<BigDecimal> amount = amount(input, Objects.requireNonNullElse(form.amount(), ""));
@@ -118,10 +122,24 @@ public class HandlePaper {
     String mediaType = ContentType.of(vault.path(stored.sha256()));
     Paper paper = new Paper(new PaperId(UUID.randomUUID()), project, kind.orElseThrow(), name.orElseThrow().value(), number, amount.orElse(null), dated.orElseThrow(), due.orElse(null), stored.sha256(),
         FileNames.safe(fileName), mediaType, stored.size(), by, clock.instant(), null, null, Optional.empty(), recipients, 1);
-    transaction.executeWithoutResult(status -> {
-      papers.add(paper);
-      told("paper.added", paper, by, Map.of("kind", paper.kind(), "sha256", paper.sha256(), "recipients", recipients.stream().map(Paper.Recipient::name).toList()));
-    });
+    transaction.executeWithoutResult(status -> add(paper));
+    return paper.id();
+  }
+
+  private void add(Paper paper) {
+    papers.add(paper);
+    told("paper.added", paper, paper.madeBy(), Map.of("kind", paper.kind(), "sha256", paper.sha256(), "recipients", paper.recipients().stream().map(Paper.Recipient::name).toList()));
+  }
+
+  /** Sends a paper that was drawn up here, as a PDF. @throws IOException if it cannot be written; nothing is kept then */
+  @Transactional(rollbackFor = IOException.class)
+  public PaperId sendDrawnUp(ProjectId project, PaperKind kind, String name, byte[] pdf, List<Contact> to, String by) throws IOException {
+    Vault.Stored stored = vault.store(new ByteArrayInputStream(pdf), pdf.length);
+    List<Paper.Recipient> recipients = to.stream().map(one -> new Paper.Recipient(one.id(), one.name(), null, null, null)).toList();
+    Paper paper = new Paper(new PaperId(UUID.randomUUID()), project, kind, name, "", null, words.today(), null, stored.sha256(), FileNames.safe(name + ".pdf"), "application/pdf", stored.size(), by, clock.instant(), null, null,
+        Optional.empty(), recipients, 1);
+    add(paper);
+    send(paper.id(), false, by);
     return paper.id();
   }
 
@@ -187,10 +205,11 @@ public class HandlePaper {
   private Letter letter(Paper paper, String link) {
     List<String> lines = new ArrayList<>();
     String what = PaperWords.kind(paper.kind()) + (paper.number().isEmpty() ? "" : " " + paper.number());
-    lines.add("Here is our " + what + ": " + paper.name() + (paper.amount() == null ? "." : ", " + paper.amount().toPlainString() + " " + projects.find(paper.project()).orElseThrow().currency() + "."));
+    lines.add((paper.kind() == PaperKind.DATES ? "Here are our dates: " : "Here is our " + what + ": ") + paper.name() + (paper.amount() == null ? "." : ", " + paper.amount().toPlainString() + " " + projects.find(paper.project()).orElseThrow().currency() + "."));
     lines.add(switch (paper.kind()) {
       case PROPOSAL -> "You can read it and agree to it there.";
       case CONTRACT -> "You can read it and sign it there.";
+      case DATES -> "You can read them and agree to them there; they count once everybody asked has agreed.";
       case INVOICE -> paper.due() == null ? "It is there for you to keep." : "Please pay it by " + words.day(paper.due()) + ".";
       case OTHER -> "It is there for you to keep.";
     });
@@ -198,6 +217,7 @@ public class HandlePaper {
     return new Letter(switch (paper.kind()) {
       case PROPOSAL -> "Proposal: ";
       case CONTRACT -> "To sign: ";
+      case DATES -> "To agree on: ";
       case INVOICE -> "Invoice: ";
       case OTHER -> "For you: ";
     } + paper.name(), lines, "Open it", link, agency.get().name());
@@ -262,6 +282,9 @@ public class HandlePaper {
     told(paper.kind() == PaperKind.CONTRACT ? "paper.signed" : "paper.agreed", paper, viewer.name(), Map.of("sha256", paper.sha256(), "typedName", typedName.strip(), "state", state));
     projects.find(paper.project()).flatMap(project -> people.member(project.manager())).ifPresent(manager -> mail.to(manager, new Letter(
         (paper.kind() == PaperKind.CONTRACT ? "Signed: " : "Agreed: ") + paper.name(), List.of(viewer.name() + (paper.kind() == PaperKind.CONTRACT ? " signed " : " agreed to ") + paper.name() + ".",
-            state == PaperState.SIGNED || state == PaperState.AGREED ? "With it, it is settled." : "Others have still to sign."), "See the papers", house.address() + "/t/projects/" + paper.project() + "/papers", agency.get().name())));
+            state == PaperState.SIGNED || state == PaperState.AGREED ? "With it, it is settled." : "Others have still to " + (paper.kind() == PaperKind.CONTRACT ? "sign." : "agree.")), "See the papers", house.address() + "/t/projects/" + paper.project() + "/papers", agency.get().name())));
+    if (!state.waits()) {
+      events.publishEvent(new PaperSettled(paper.project(), id, paper.recipients().stream().map(Paper.Recipient::name).toList()));
+    }
   }
 }

@@ -14,7 +14,7 @@ public final class PaperWords implements Speech {
     return "papers";
   }
 
-  /** "proposal", "contract", "invoice" or "paper". */
+  /** "proposal", "contract", "dates", "invoice" or "paper". */
   public static String kind(PaperKind kind) {
     return kind == PaperKind.OTHER ? "paper" : kind.name().toLowerCase(Locale.ROOT);
   }

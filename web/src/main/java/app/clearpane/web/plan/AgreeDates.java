@@ -57,14 +57,26 @@ public class AgreeDates {
     if (finish.isBefore(plan.project().startsOn())) {
       throw Refused.because("The finish lies before the project’s start. Nothing was changed.");
     }
+    agree(plan, new Agreements.Agreement(UUID.randomUUID(), finish, plan.today(), by, withClient, PlanBook.text(plan).write()));
+  }
+
+  /** Agrees on what was put before the client, whatever became of the plan since; that is counted from it as changes are. @param by all who agreed */
+  @Transactional
+  public void asAsked(ProjectId project, Agreements.Asked asked, String by) {
+    ThePlan plan = keepPlan.changed(project);
+    agree(plan, new Agreements.Agreement(UUID.randomUUID(), asked.finish(), plan.today(), by, true, asked.plan()));
+  }
+
+  private void agree(ThePlan plan, Agreements.Agreement agreement) {
+    ProjectId project = plan.project().id();
     if (agreements.account(project).isEmpty()) {
       ItemId account = newItem.add(project, ContentKind.DATES, "Where the days went", Optional.empty());
       agreements.addAccount(project, account);
-      panes.holdBackEverywhere(account, by, clock.instant());
+      panes.holdBackEverywhere(account, agreement.setBy(), clock.instant());
     }
-    agreements.add(project, new Agreements.Agreement(UUID.randomUUID(), finish, plan.today(), by, withClient, PlanBook.text(plan).write()), clock.instant());
+    agreements.add(project, agreement, clock.instant());
     keepPlan.changed(project);
-    tell.of(project, project.value(), new Tell.Happening("dates.agreed", by, plan.project().name(), Map.of("agreedOn", finish, "forecast", plan.finish(), "withTheClient", withClient)));
+    tell.of(project, project.value(), new Tell.Happening("dates.agreed", agreement.setBy(), plan.project().name(), Map.of("agreedOn", agreement.finish(), "forecast", plan.finish(), "withTheClient", agreement.withClient())));
   }
 
   /** Lets a project rest: whose days these are nobody has to answer for. */

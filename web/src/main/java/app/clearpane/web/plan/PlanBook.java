@@ -78,6 +78,11 @@ public class PlanBook {
     return plans;
   }
 
+  /** A plan held against an earlier agreement instead of the latest. */
+  ThePlan against(ThePlan plan, Agreements.Agreement agreement) {
+    return ThePlan.of(plan.project(), plan.today(), plan.tasks(), plan.milestones(), plan.phases(), plan.outline(), plan.forecast(), Optional.of(agreed(agreement, agency.calendar())));
+  }
+
   /** The plan of a project at a revision; read anew where that is not the one remembered. */
   ThePlan of(ProjectId id, int planRevision) {
     Remembered known = remembered.get(id);

@@ -8,7 +8,6 @@ import app.clearpane.store.plan.Agreements;
 import app.clearpane.store.plan.Tasks;
 import app.clearpane.store.project.Project;
 import app.clearpane.web.exposure.Windows;
-import app.clearpane.web.layout.ForManagers;
 import app.clearpane.web.layout.Refused;
 import app.clearpane.web.layout.TeamController;
 import app.clearpane.web.layout.TheAgency;
@@ -47,7 +46,7 @@ class PlanController {
   private final SlipBook slips;
   private final PlanTask planTask;
   private final MoveTask moveTask;
-  private final AgreeDates agreeDates;
+  private final AskForDates askForDates;
   private final Agreements agreements;
   private final Tasks tasks;
   private final Doers doers;
@@ -56,13 +55,13 @@ class PlanController {
   private final Notes notes;
   private final TheAgency agency;
 
-  PlanController(PlanBook book, WrittenLines written, SlipBook slips, PlanTask planTask, MoveTask moveTask, AgreeDates agreeDates, Agreements agreements, Tasks tasks, Doers doers, ProjectFrame frame, Windows windows, Notes notes, TheAgency agency) {
+  PlanController(PlanBook book, WrittenLines written, SlipBook slips, PlanTask planTask, MoveTask moveTask, AskForDates askForDates, Agreements agreements, Tasks tasks, Doers doers, ProjectFrame frame, Windows windows, Notes notes, TheAgency agency) {
     this.book = book;
     this.written = written;
     this.slips = slips;
     this.planTask = planTask;
     this.moveTask = moveTask;
-    this.agreeDates = agreeDates;
+    this.askForDates = askForDates;
     this.agreements = agreements;
     this.tasks = tasks;
     this.doers = doers;
@@ -72,11 +71,11 @@ class PlanController {
     this.agency = agency;
   }
 
-  /** How somebody looks at plans: which way, what is left out, and under which headings. */
-  record Look(String as, String who, String phase, boolean open, String month, Grouping by) {
+  /** How somebody looks at plans: which way, what is left out, under which headings, and against which agreement if not the latest. */
+  record Look(String as, String who, String phase, boolean open, String month, Grouping by, String against) {
     private static Look remembered(String kept) {
       String[] parts = kept.split("~", -1);
-      return parts.length == 4 && WAYS.contains(parts[0]) ? new Look(parts[0], parts[1], "", parts[2].equals("open"), "", Grouping.of(parts[3])) : new Look("lines", "all", "", false, "", Grouping.PHASE);
+      return parts.length == 4 && WAYS.contains(parts[0]) ? new Look(parts[0], parts[1], "", parts[2].equals("open"), "", Grouping.of(parts[3]), "") : new Look("lines", "all", "", false, "", Grouping.PHASE, "");
     }
 
     String kept() {
@@ -87,9 +86,11 @@ class PlanController {
   @GetMapping("/t/projects/{project}/plan")
   String plan(@PathVariable ProjectId project, @RequestParam Map<String, String> asked, @CookieValue(name = "plan", defaultValue = "") String kept, @AuthenticationPrincipal Person.OfTeam me, CsrfToken token, HttpServletResponse response, Model model) {
     Project found = frame.above(model, project, "Plan");
-    ThePlan plan = book.of(found);
+    ThePlan latest = book.of(found);
     Look look = look(asked, Look.remembered(kept));
     remember(look, kept, response);
+    Optional<Agreements.Agreement> against = id(look.against()).flatMap(agreement -> agreements.find(project, agreement));
+    ThePlan plan = against.map(earlier -> book.against(latest, earlier)).orElse(latest);
     PlanFilter filter = new PlanFilter(look.who(), me.memberId(), id(look.phase()), look.open());
     PlanLines lines = new PlanLines(plan, filter);
     model.addAttribute("plan", plan);
@@ -97,7 +98,8 @@ class PlanController {
     model.addAttribute("groupings", Grouping.values());
     model.addAttribute("narrows", filter.narrows());
     model.addAttribute("doers", doers.of(project));
-    model.addAttribute("slip", slips.latest(plan).orElse(null));
+    model.addAttribute("agreed", agreements.made(project));
+    model.addAttribute("slip", against.map(earlier -> slips.since(plan, earlier, Optional.empty())).or(() -> slips.latest(plan)).orElse(null));
     Map<ItemId, Windows.Window> windowsOf = windows.of(project);
     model.addAttribute("windows", windowsOf);
     model.addAttribute("added", asked.get("added"));
@@ -109,6 +111,7 @@ class PlanController {
       case "month" -> month(look, lines, plan, model);
       case "dates" -> {
         model.addAttribute("agreements", agreements.ofProject(project));
+        model.addAttribute("askable", askForDates.askable(project));
         model.addAttribute("notes", notes.on(Set.of(project.value()), me.memberId()));
       }
       default -> model.addAttribute("groups", written.of(lines.groups(look.by()), windowsOf, plan.today(), token.getToken()));
@@ -119,7 +122,7 @@ class PlanController {
   private static Look look(Map<String, String> asked, Look before) {
     String as = WAYS.contains(asked.getOrDefault("as", "")) ? asked.get("as") : before.as();
     boolean filtering = asked.containsKey("who");
-    return new Look(as, asked.getOrDefault("who", before.who()), asked.getOrDefault("phase", ""), filtering ? asked.containsKey("open") : before.open(), asked.getOrDefault("month", ""), asked.containsKey("by") ? Grouping.of(asked.get("by")) : before.by());
+    return new Look(as, asked.getOrDefault("who", before.who()), asked.getOrDefault("phase", ""), filtering ? asked.containsKey("open") : before.open(), asked.getOrDefault("month", ""), asked.containsKey("by") ? Grouping.of(asked.get("by")) : before.by(), asked.getOrDefault("against", ""));
   }
 
   private static void remember(Look look, String kept, HttpServletResponse response) {
@@ -187,27 +190,6 @@ class PlanController {
     ofThis.removeIf(id -> tasks.find(id).filter(found -> found.project().equals(project)).isEmpty());
     moveTask.all(ofThis, stage, me.fullName());
     return "redirect:/t/projects/" + project + "/plan";
-  }
-
-  @PostMapping("/t/projects/{project}/agreements")
-  @ForManagers
-  String agree(@PathVariable ProjectId project, @RequestParam String finish, @RequestParam(defaultValue = "false") boolean withClient, @AuthenticationPrincipal Person me) {
-    agreeDates.typed(project, finish, withClient, me.fullName());
-    return "redirect:/t/projects/" + project + "/plan?as=dates";
-  }
-
-  @PostMapping("/t/projects/{project}/pause")
-  @ForManagers
-  String pause(@PathVariable ProjectId project, @RequestParam String because, @AuthenticationPrincipal Person me) {
-    agreeDates.pause(project, because, me.fullName());
-    return "redirect:/t/projects/" + project + "/plan?as=dates";
-  }
-
-  @PostMapping("/t/projects/{project}/go-on")
-  @ForManagers
-  String goOn(@PathVariable ProjectId project, @AuthenticationPrincipal Person me) {
-    agreeDates.goOn(project, me.fullName());
-    return "redirect:/t/projects/" + project + "/plan?as=dates";
   }
 
   /** The day a drawing's first pixel stands for is in its data; nothing is computed here. */

@@ -1,0 +1,52 @@
+package app.clearpane.web.plan;
+
+import app.clearpane.core.exposure.PaneId;
+import app.clearpane.core.project.ProjectId;
+import app.clearpane.web.layout.ForManagers;
+import app.clearpane.web.layout.TeamController;
+import app.clearpane.web.security.Person;
+import java.io.IOException;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** Agreeing on dates, by word or by name, and letting a project rest. */
+@TeamController
+class AgreementController {
+  private final AgreeDates agreeDates;
+  private final AskForDates askForDates;
+
+  AgreementController(AgreeDates agreeDates, AskForDates askForDates) {
+    this.agreeDates = agreeDates;
+    this.askForDates = askForDates;
+  }
+
+  @PostMapping("/t/projects/{project}/agreements/ask")
+  @ForManagers
+  String ask(@PathVariable ProjectId project, @RequestParam PaneId pane, @RequestParam String finish, @AuthenticationPrincipal Person me) throws IOException {
+    askForDates.ask(project, pane, finish, me.fullName());
+    return "redirect:/t/projects/" + project + "/papers";
+  }
+
+  @PostMapping("/t/projects/{project}/agreements")
+  @ForManagers
+  String agree(@PathVariable ProjectId project, @RequestParam String finish, @RequestParam(defaultValue = "false") boolean withClient, @AuthenticationPrincipal Person me) {
+    agreeDates.typed(project, finish, withClient, me.fullName());
+    return "redirect:/t/projects/" + project + "/plan?as=dates";
+  }
+
+  @PostMapping("/t/projects/{project}/pause")
+  @ForManagers
+  String pause(@PathVariable ProjectId project, @RequestParam String because, @AuthenticationPrincipal Person me) {
+    agreeDates.pause(project, because, me.fullName());
+    return "redirect:/t/projects/" + project + "/plan?as=dates";
+  }
+
+  @PostMapping("/t/projects/{project}/go-on")
+  @ForManagers
+  String goOn(@PathVariable ProjectId project, @AuthenticationPrincipal Person me) {
+    agreeDates.goOn(project, me.fullName());
+    return "redirect:/t/projects/" + project + "/plan?as=dates";
+  }
+}
