@@ -17,12 +17,14 @@ import app.clearpane.store.exposure.LinkSeats;
 import app.clearpane.store.project.Project;
 import app.clearpane.web.layout.ForManagers;
 import app.clearpane.web.layout.TeamController;
+import app.clearpane.web.layout.WrittenRows;
 import app.clearpane.web.project.ProjectFrame;
 import app.clearpane.web.security.Person;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.security.web.csrf.CsrfToken;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -43,8 +45,10 @@ class PaneController {
   private final SetShowing setShowing;
   private final GiveSeat giveSeat;
   private final PublishPane publishPane;
+  private final WrittenRows rows;
 
-  PaneController(ProjectFrame frame, PaneBoard board, People people, SetUpPane setUpPane, LinkSeats links, SetSections setSections, SetShowing setShowing, GiveSeat giveSeat, PublishPane publishPane) {
+  PaneController(ProjectFrame frame, PaneBoard board, People people, SetUpPane setUpPane, LinkSeats links, SetSections setSections, SetShowing setShowing, GiveSeat giveSeat, PublishPane publishPane, WrittenRows rows) {
+    this.rows = rows;
     this.frame = frame;
     this.board = board;
     this.people = people;
@@ -56,15 +60,20 @@ class PaneController {
     this.publishPane = publishPane;
   }
 
+  /** An item of a cell, and which cell. */
+  record Listed(PaneBoard.ItemLine line, PaneId pane, ContentKind kind) {}
+
   @GetMapping("/t/projects/{project}/panes")
   String board(@PathVariable ProjectId project, @RequestParam Optional<PaneId> pane, @RequestParam(defaultValue = "DELIVERABLES") ContentKind kind,
       @RequestParam Optional<SeatId> through, @RequestParam(defaultValue = "now") String sight,
-      @RequestParam(defaultValue = "false") boolean all, Model model) {
+      @RequestParam(defaultValue = "false") boolean all, CsrfToken token, Model model) {
     Project found = frame.above(model, project, "Panes");
     PaneBoard.Board laid = board.of(project, pane, kind);
     model.addAttribute("board", laid);
-    model.addAttribute("lines", all ? laid.lines() : laid.lines().stream().limit(LINES).toList());
+    List<PaneBoard.ItemLine> lines = all ? laid.lines() : laid.lines().stream().limit(LINES).toList();
+    model.addAttribute("lines", lines);
     laid.selected().ifPresent(selected -> {
+      model.addAttribute("rows", rows.html("exposure/_item", lines.stream().map(line -> new Listed(line, selected.pane().id(), kind)).toList(), token.getToken()));
       model.addAttribute("covers", Covers.ALL);
       model.addAttribute("usual", SectionWords.USUAL);
       model.addAttribute("links", links.ofProject(project).stream().filter(link -> link.pane().equals(selected.pane().id())).toList());

@@ -8,13 +8,16 @@ import app.clearpane.web.deliverable.SheetBytes;
 import app.clearpane.web.layout.Input;
 import app.clearpane.web.layout.NotThere;
 import app.clearpane.web.layout.TeamController;
+import app.clearpane.web.layout.WrittenRows;
 import app.clearpane.web.project.ProjectFrame;
 import app.clearpane.web.security.Person;
 import java.io.IOException;
+import java.util.List;
 import java.util.Optional;
 import org.springframework.core.io.Resource;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.security.web.csrf.CsrfToken;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -30,19 +33,23 @@ class FileController {
   private final FileWindows windows;
   private final AddFile addFile;
   private final SheetBytes bytes;
+  private final WrittenRows rows;
 
-  FileController(ProjectFrame frame, ProjectFiles files, FileWindows windows, AddFile addFile, SheetBytes bytes) {
+  FileController(ProjectFrame frame, ProjectFiles files, FileWindows windows, AddFile addFile, SheetBytes bytes, WrittenRows rows) {
     this.frame = frame;
     this.files = files;
     this.windows = windows;
     this.addFile = addFile;
     this.bytes = bytes;
+    this.rows = rows;
   }
 
   @GetMapping("/t/projects/{project}/files")
-  String all(@PathVariable ProjectId project, @RequestParam Optional<ItemId> deleted, Model model) {
+  String all(@PathVariable ProjectId project, @RequestParam Optional<ItemId> deleted, CsrfToken token, Model model) {
     frame.above(model, project, "Files");
-    model.addAttribute("files", windows.of(project));
+    List<FileWindows.Line> lines = windows.of(project);
+    model.addAttribute("files", lines);
+    model.addAttribute("rows", rows.html("files/_row", lines, token.getToken()));
     model.addAttribute("folders", files.folders(project));
     model.addAttribute("deleted", deleted.flatMap(files::find).orElse(null));
     return "files/list";

@@ -11,6 +11,7 @@ import app.clearpane.web.exposure.Windows;
 import app.clearpane.web.layout.Refused;
 import app.clearpane.web.layout.TeamController;
 import app.clearpane.web.layout.TheAgency;
+import app.clearpane.web.layout.WrittenRows;
 import app.clearpane.web.project.ProjectFrame;
 import app.clearpane.web.security.Person;
 import jakarta.servlet.http.Cookie;
@@ -23,6 +24,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -42,7 +44,7 @@ class PlanController {
   private static final int A_YEAR = 31_536_000;
   private static final Set<String> WAYS = Set.of("lines", "time", "columns", "month", "dates");
   private final PlanBook book;
-  private final WrittenLines written;
+  private final WrittenRows rows;
   private final SlipBook slips;
   private final PlanTask planTask;
   private final MoveTask moveTask;
@@ -55,9 +57,9 @@ class PlanController {
   private final Notes notes;
   private final TheAgency agency;
 
-  PlanController(PlanBook book, WrittenLines written, SlipBook slips, PlanTask planTask, MoveTask moveTask, AskForDates askForDates, Agreements agreements, Tasks tasks, Doers doers, ProjectFrame frame, Windows windows, Notes notes, TheAgency agency) {
+  PlanController(PlanBook book, WrittenRows rows, SlipBook slips, PlanTask planTask, MoveTask moveTask, AskForDates askForDates, Agreements agreements, Tasks tasks, Doers doers, ProjectFrame frame, Windows windows, Notes notes, TheAgency agency) {
     this.book = book;
-    this.written = written;
+    this.rows = rows;
     this.slips = slips;
     this.planTask = planTask;
     this.moveTask = moveTask;
@@ -106,7 +108,12 @@ class PlanController {
     model.addAttribute("moved", moved(plan, asked));
     model.addAttribute("deleted", asked.get("deleted"));
     switch (look.as()) {
-      case "time" -> model.addAttribute("drawing", new PlanTime(plan, tasks.ledgers(project), agency.get().zone()).of(lines.groups(look.by())));
+      case "time" -> {
+        PlanTime.Drawing drawing = new PlanTime(plan, tasks.ledgers(project), agency.get().zone()).of(lines.groups(look.by()));
+        model.addAttribute("drawing", drawing);
+        model.addAttribute("links", rows.html("plan/_link", drawing.links(), ""));
+        model.addAttribute("bars", rows.html("plan/_bars", drawing.rows(), ""));
+      }
       case "columns" -> model.addAttribute("columns", columns(lines));
       case "month" -> month(look, lines, plan, model);
       case "dates" -> {
@@ -114,7 +121,8 @@ class PlanController {
         model.addAttribute("askable", askForDates.askable(project));
         model.addAttribute("notes", notes.on(Set.of(project.value()), me.memberId()));
       }
-      default -> model.addAttribute("groups", written.of(lines.groups(look.by()), windowsOf, plan.today(), token.getToken()));
+      default -> model.addAttribute("groups", lines.groups(look.by()).stream().map(group -> new Written(group, rows.html("plan/_line",
+          group.lines().stream().map(line -> new Listed(line, Objects.requireNonNull(windowsOf.get(line.task().id())))).toList(), token.getToken()))).toList());
     }
     return "plan/" + look.as();
   }
@@ -143,6 +151,12 @@ class PlanController {
       return Optional.empty();
     }
   }
+
+  /** A line with its little window. */
+  record Listed(PlanLines.Line line, Windows.Window window) {}
+
+  /** Lines under a heading, as HTML. */
+  record Written(PlanLines.Group group, String html) {}
 
   /** What was moved just now, to offer its undoing. */
   record Moved(ItemId id, String name, Stage was) {}
