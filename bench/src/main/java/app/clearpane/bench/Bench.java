@@ -24,6 +24,7 @@ final class Bench {
   private static final int MANY = 1_000;
   private static final int GROWN_WARM_UP = 400;
   private static final int GROWN_TIMES = 150;
+  private static final int FEW_TIMES = 30;
   private static final String P95 = ", p95";
   private static final String CLIENTS_PANE = "client's pane page";
   private static final String SIGN_IN = "bare sign-in page";
@@ -32,14 +33,24 @@ final class Bench {
   private Bench() {}
 
   public static void main(String[] arguments) throws Exception {
+    List<String> parts = arguments.length == 0 ? List.of("core", "pages") : List.of(arguments);
+    if (parts.contains("core")) {
+      core();
+    }
+    if (parts.contains("pages")) {
+      pages();
+    }
+  }
+
+  private static void core() throws Exception {
     double check = milliseconds(ExposureCheckBench.class).get("check");
     say("exposure check, 10,000 items and 50 seats: %.1f ms (at most 20)", check);
     say("forecast and slip, 500 activities over 250 days: %.1f ms (at most 100)", milliseconds(SlipBench.class).get("ledger"));
     say("a Record of 100,000 entries read over: %.0f ms (at most 3,000)", milliseconds(RecordBench.class).get("readOver"));
     comparing();
-    if (List.of(arguments).contains("core")) {
-      return;
-    }
+  }
+
+  private static void pages() throws Exception {
     Path data = Files.createTempDirectory("clear-pane-bench");
     int port = freePort();
     double first;
@@ -91,17 +102,26 @@ final class Bench {
       PageLoad team = new PageLoad("http://localhost:" + port);
       team.comeIn(house.linkOf("Ines"));
       measure(client, CLIENTS_PANE, paths[0], paces);
+      PageLoad owner = new PageLoad("http://localhost:" + port);
+      owner.comeIn(house.linkOf("Bastian"));
+      String token = owner.token("/t/ceilings");
+      PageLoad.Write write = () -> owner.send("/t/ceilings/tasks-for-clients", token, "may=true");
+      keep(paces, "the same, just after a write", client.askAfter(write, paths[0], GROWN_TIMES));
       for (String place : List.of("panes?kind=FILES", "files", "deliverables", "plan?as=lines", "plan?as=time")) {
         measure(team, "the team's " + place.replaceAll("\\?(kind=FILES)?(as=)?", " ").strip() + " page", paths[1] + "/" + place, paces);
       }
       measure(team, "the Desk", "/t", paces);
+      keep(paces, "the Desk, just after a write", team.askAfter(write, "/t", FEW_TIMES));
     }
     return paces;
   }
 
   private static void measure(PageLoad pages, String name, String path, Map<String, Double> paces) throws Exception {
     pages.ask(path, GROWN_WARM_UP, 4);
-    PageLoad.Pace pace = pages.ask(path, GROWN_TIMES, 1);
+    keep(paces, name, pages.ask(path, GROWN_TIMES, 1));
+  }
+
+  private static void keep(Map<String, Double> paces, String name, PageLoad.Pace pace) {
     paces.put(name, pace.p50());
     paces.put(name + P95, pace.p95());
   }

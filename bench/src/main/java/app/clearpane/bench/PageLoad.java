@@ -56,6 +56,44 @@ final class PageLoad {
     return response.body().length;
   }
 
+  /** Opens a page with a form. @return what a form must carry to be taken */
+  String token(String path) throws IOException, InterruptedException {
+    Matcher token = TOKEN.matcher(client.send(HttpRequest.newBuilder(URI.create(address + path)).build(), HttpResponse.BodyHandlers.ofString()).body());
+    if (!token.find()) {
+      throw new IOException("no form on " + path);
+    }
+    return token.group(1);
+  }
+
+  /** Sends a form. @throws IOException if it is not taken */
+  void send(String path, String token, String form) throws IOException, InterruptedException {
+    HttpResponse<Void> response = client.send(HttpRequest.newBuilder(URI.create(address + path)).header("Content-Type", "application/x-www-form-urlencoded")
+        .POST(HttpRequest.BodyPublishers.ofString("_csrf=" + token + "&" + form)).build(), HttpResponse.BodyHandlers.discarding());
+    if (response.statusCode() != 200) {
+      throw new IOException(path + " answered " + response.statusCode());
+    }
+  }
+
+  /** Asks for a page so many times, one after another, each time after something was written. */
+  Pace askAfter(Write write, String path, int times) throws IOException, InterruptedException {
+    double[] millis = new double[times];
+    double sum = 0;
+    for (int i = 0; i < times; i++) {
+      write.happens();
+      long asked = System.nanoTime();
+      size(path);
+      millis[i] = (System.nanoTime() - asked) / 1e6;
+      sum += millis[i];
+    }
+    Arrays.sort(millis);
+    return new Pace(millis[times / 2], millis[times * 95 / 100], times * 1000 / sum);
+  }
+
+  /** Something that is written to the house. */
+  interface Write {
+    void happens() throws IOException, InterruptedException;
+  }
+
   /** Asks for a page so many times, so many at once. */
   Pace ask(String path, int times, int inFlight) throws InterruptedException, ExecutionException {
     ExecutorService readers = Executors.newFixedThreadPool(inFlight);

@@ -6,19 +6,17 @@ import app.clearpane.core.plan.Load;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.project.Standing;
 import app.clearpane.core.project.Timing;
-import app.clearpane.core.turns.TurnLedger;
 import app.clearpane.store.agency.People;
 import app.clearpane.store.agency.TeamMember;
 import app.clearpane.store.desk.TurnCounts;
 import app.clearpane.store.plan.PlannedTask;
-import app.clearpane.store.plan.Tasks;
 import app.clearpane.store.project.Project;
 import app.clearpane.store.project.Projects;
 import app.clearpane.web.deliverable.DeliverableState;
-import app.clearpane.web.deliverable.States;
 import app.clearpane.web.layout.TeamController;
 import app.clearpane.web.layout.TheAgency;
 import app.clearpane.web.layout.WorkedOn;
+import app.clearpane.web.layout.WrittenRows;
 import app.clearpane.web.plan.PlanBook;
 import app.clearpane.web.plan.SlipBook;
 import app.clearpane.web.plan.ThePlan;
@@ -30,8 +28,11 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.Set;
+import java.util.function.Predicate;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -44,60 +45,55 @@ class DeskController {
   private static final int WEEKS = 6;
   private static final int HOURS_A_DAY_WITHOUT_ESTIMATE = 4 * 60;
   private static final Set<String> SPANS = Set.of("month", "quarter", "year");
-  private final States states;
+  private final AcrossProjects across;
+  private final WrittenRows rows;
   private final Projects projects;
   private final People people;
-  private final Tasks tasks;
   private final ProjectFrame frame;
   private final WorkedOn workedOn;
   private final PlanBook book;
   private final SlipBook slips;
-  private final NextMoves nextMoves;
-  private final ThisWeek thisWeek;
   private final TheAgency agency;
 
-  DeskController(States states, Projects projects, People people, Tasks tasks, ProjectFrame frame, WorkedOn workedOn, PlanBook book, SlipBook slips, NextMoves nextMoves, ThisWeek thisWeek, TheAgency agency) {
-    this.states = states;
+  DeskController(AcrossProjects across, WrittenRows rows, Projects projects, People people, ProjectFrame frame, WorkedOn workedOn, PlanBook book, SlipBook slips, TheAgency agency) {
+    this.across = across;
+    this.rows = rows;
     this.projects = projects;
     this.people = people;
-    this.tasks = tasks;
     this.frame = frame;
     this.workedOn = workedOn;
     this.book = book;
     this.slips = slips;
-    this.nextMoves = nextMoves;
-    this.thisWeek = thisWeek;
     this.agency = agency;
   }
 
-  /** A project with how it stands. */
-  record Line(Project project, String sentence, String stands, String tone, ThePlan plan, Strips.Strip strip, List<DeliverableState> deliverables) {}
+  /** A deliverable and whose turn it is. */
+  public record Work(ItemId id, String name, String turn) {}
+
+  /** A project with how it stands, and its days on the axis. */
+  public record Line(ProjectId id, String name, String tone, String stands, OptionalInt percent, String sentence, LocalDate finish, LocalDate agreed, Strips.Strip strip, List<Strips.Tick> ticks, double todayX, List<Work> works) {}
 
   @GetMapping("/t")
   String desk(@RequestParam(defaultValue = "everyones") String whose, @RequestParam(defaultValue = "quarter") String span, @RequestParam(defaultValue = "") String client, @AuthenticationPrincipal Person.OfTeam me, Model model) {
-    List<DeliverableState> all = states.ofActiveProjects();
-    List<Project> active = workedOn.projects();
-    List<Project> looked = active.stream().filter(project -> client.isEmpty() || project.client().toString().equals(client)).toList();
-    Map<ProjectId, ThePlan> plans = book.of(looked.stream().limit(SHOWN).toList());
-    List<NextMoves.Line> moves = nextMoves.of(all, plans, ledgers(plans), me.memberId()).stream().filter(line -> !whose.equals("mine") || line.mine()).toList();
+    AcrossProjects.All all = across.now();
+    Predicate<Project> looked = project -> client.isEmpty() || project.client().toString().equals(client);
+    List<NextMoves.Line> moves = all.moves().stream().filter(line -> looked.test(line.project()) && (!whose.equals("mine") || line.whose().filter(me.memberId()::equals).isPresent())).toList();
     Strips strips = new Strips(SPANS.contains(span) ? span : "quarter", agency.today());
     model.addAttribute("whose", whose);
     model.addAttribute("span", SPANS.contains(span) ? span : "quarter");
     model.addAttribute("client", client);
-    model.addAttribute("clients", clients(active));
-    model.addAttribute("ours", moves.stream().filter(NextMoves.Line::ours).limit(SHOWN).toList());
-    model.addAttribute("theirs", moves.stream().filter(line -> !line.ours()).limit(SHOWN).toList());
-    model.addAttribute("projects", looked.stream().limit(SHOWN).map(project -> line(project, plans.get(project.id()), strips, all)).sorted(Comparator.comparing((Line line) -> !line.tone().equals("late"))).toList());
-    model.addAttribute("due", thisWeek.due(all, plans).stream().limit(SHOWN).toList());
-    model.addAttribute("unsorted", thisWeek.unsorted(all, plans).stream().limit(SHOWN).toList());
+    model.addAttribute("clients", clients(all.projects()));
+    model.addAttribute("ours", rows.html("desk/_move", moves.stream().filter(NextMoves.Line::ours).limit(SHOWN).toList(), ""));
+    model.addAttribute("theirs", rows.html("desk/_move", moves.stream().filter(line -> !line.ours()).limit(SHOWN).toList(), ""));
+    List<Line> lines = all.projects().stream().filter(looked).map(project -> how(Objects.requireNonNull(all.plans().get(project.id())))).sorted(Comparator.comparing((How how) -> !how.late())).limit(SHOWN)
+        .map(how -> line(how, strips, all.works().getOrDefault(how.plan().project().id(), List.of()))).toList();
+    model.addAttribute("projects", lines);
+    model.addAttribute("lines", rows.html("desk/_project", lines, ""));
+    model.addAttribute("due", all.due().stream().filter(due -> looked.test(due.project())).limit(SHOWN).toList());
+    model.addAttribute("unsorted", all.unsorted().stream().filter(one -> looked.test(one.project())).limit(SHOWN).toList());
     model.addAttribute("ticks", strips.ticks());
-    model.addAttribute("todayX", strips.x(agency.today()));
     model.addAttribute("archived", projects.archived());
     return "desk/desk";
-  }
-
-  private Map<ItemId, TurnLedger> ledgers(Map<ProjectId, ThePlan> plans) {
-    return plans.values().stream().anyMatch(ThePlan::isPlanned) ? tasks.ledgers(plans.keySet()) : Map.of();
   }
 
   private static Map<String, String> clients(List<Project> active) {
@@ -106,22 +102,33 @@ class DeskController {
     return clients;
   }
 
-  private Line line(Project project, ThePlan plan, Strips strips, List<DeliverableState> all) {
-    TurnCounts.Counts turns = workedOn.in(project);
+  /** How a project stands. */
+  private record How(ThePlan plan, TurnCounts.Counts turns, Standing standing, Timing timing) {
+    private boolean late() {
+      return timing == Timing.LATE || timing == Timing.AT_RISK || timing == Timing.FINISHED_LATE;
+    }
+  }
+
+  private How how(ThePlan plan) {
+    TurnCounts.Counts turns = workedOn.in(plan.project());
     Standing standing = plan.standing(turns);
-    Timing timing = plan.timing(standing);
-    boolean late = timing == Timing.LATE || timing == Timing.AT_RISK || timing == Timing.FINISHED_LATE;
-    String stands = late ? plan.isPlanned() && plan.daysAfterAgreed() > 0 ? plan.daysAfterAgreed() + (plan.daysAfterAgreed() == 1 ? " day late" : " days late") : timing == Timing.LATE ? "late" : "at risk"
+    return new How(plan, turns, standing, plan.timing(standing));
+  }
+
+  private Line line(How how, Strips strips, List<DeliverableState> works) {
+    ThePlan plan = how.plan();
+    Standing standing = how.standing();
+    String stands = how.late() ? plan.isPlanned() && plan.daysAfterAgreed() > 0 ? plan.daysAfterAgreed() + (plan.daysAfterAgreed() == 1 ? " day late" : " days late") : how.timing() == Timing.LATE ? "late" : "at risk"
         : standing == Standing.WAITING_ON_THE_CLIENT ? "waiting on the client" : standing == Standing.PAUSED ? "paused" : standing == Standing.COMPLETE ? "complete" : "on course";
-    return new Line(project, frame.sentence(project, plan, turns), stands, late ? "late" : standing == Standing.WAITING_ON_THE_CLIENT ? "client" : standing == Standing.COMPLETE ? "done" : "quiet", plan,
-        strips.of(plan, slips.latest(plan)), all.stream().filter(state -> state.deliverable().project().equals(project.id())).toList());
+    return new Line(plan.project().id(), plan.project().fullName(), how.late() ? "late" : standing == Standing.WAITING_ON_THE_CLIENT ? "client" : standing == Standing.COMPLETE ? "done" : "quiet", stands, plan.percent(),
+        frame.sentence(plan.project(), plan, how.turns()), plan.isPlanned() ? plan.finish() : plan.agreedFinish(), plan.agreedFinish(), strips.of(plan, slips.latest(plan)), strips.ticks(), strips.x(agency.today()),
+        works.stream().map(state -> new Work(state.deliverable().id(), state.deliverable().name(), state.turn().name())).toList());
   }
 
   /** The next or the one before of what awaits us, in the Desk's order; the Desk itself where nothing does. */
   @GetMapping("/t/next")
-  String next(@RequestParam Optional<ItemId> from, @RequestParam(defaultValue = "1") int by, @AuthenticationPrincipal Person.OfTeam me) {
-    Map<ProjectId, ThePlan> plans = book.of(workedOn.projects().stream().limit(SHOWN).toList());
-    List<NextMoves.Line> awaiting = nextMoves.of(states.ofActiveProjects(), plans, ledgers(plans), me.memberId()).stream().filter(NextMoves.Line::ours).toList();
+  String next(@RequestParam Optional<ItemId> from, @RequestParam(defaultValue = "1") int by) {
+    List<NextMoves.Line> awaiting = across.now().moves().stream().filter(NextMoves.Line::ours).toList();
     int at = from.map(id -> awaiting.stream().map(line -> line.move().item()).toList().indexOf(id)).orElse(-1);
     int next = at < 0 && by < 0 ? awaiting.size() - 1 : at + Integer.signum(by);
     return awaiting.isEmpty() ? "redirect:/t" : "redirect:" + awaiting.get(Math.floorMod(next, awaiting.size())).address();

@@ -46,9 +46,9 @@ class NextMoves {
    * @param cost what waiting costs; empty where it costs nothing that could be computed
    * @param chip who has it, and for how long
    * @param tone the colour of the chip
-   * @param mine whether it is for the one who looks
+   * @param whose who of the team it is for; empty if nobody has it yet
    */
-  record Line(NextMove move, String name, String address, String todo, String cost, boolean presses, String chip, String tone, Turn turn, Project project, boolean mine) {
+  record Line(NextMove move, String name, String address, String todo, String cost, boolean presses, String chip, String tone, Turn turn, Project project, Optional<TeamMemberId> whose) {
     /** Whether it is our turn. */
     public boolean ours() {
       return turn == Turn.OURS;
@@ -56,10 +56,10 @@ class NextMoves {
   }
 
   /** All of them in order, of works and tasks. */
-  List<Line> of(List<DeliverableState> works, Map<ProjectId, ThePlan> plans, Map<ItemId, TurnLedger> ledgers, TeamMemberId me) {
+  List<Line> of(List<DeliverableState> works, Map<ProjectId, ThePlan> plans, Map<ItemId, TurnLedger> ledgers) {
     List<Line> lines = new ArrayList<>();
-    works.stream().filter(state -> state.turn() != Turn.NOBODYS && plans.containsKey(state.deliverable().project())).forEach(state -> lines.add(work(state, plans.get(state.deliverable().project()), me)));
-    plans.values().forEach(plan -> plan.open().stream().filter(task -> !task.task().milestone() && task.details().deliverable().isEmpty()).filter(task -> ThePlan.isClientsTurn(task) || mayBegin(plan, task)).forEach(task -> lines.add(task(task, plan, ledgers.get(task.id()), me))));
+    works.stream().filter(state -> state.turn() != Turn.NOBODYS && plans.containsKey(state.deliverable().project())).forEach(state -> lines.add(work(state, plans.get(state.deliverable().project()))));
+    plans.values().forEach(plan -> plan.open().stream().filter(task -> !task.task().milestone() && task.details().deliverable().isEmpty()).filter(task -> ThePlan.isClientsTurn(task) || mayBegin(plan, task)).forEach(task -> lines.add(task(task, plan, ledgers.get(task.id())))));
     lines.sort(Comparator.comparing(Line::move, NextMove.ORDER));
     return lines;
   }
@@ -70,7 +70,7 @@ class NextMoves {
         && task.task().shape().after().stream().map(Task.After::predecessor).allMatch(before -> plan.task(before).isEmpty() || !plan.outline().stage(before).open()));
   }
 
-  private Line task(PlannedTask task, ThePlan plan, TurnLedger ledger, TeamMemberId me) {
+  private Line task(PlannedTask task, ThePlan plan, TurnLedger ledger) {
     boolean client = ThePlan.isClientsTurn(task);
     double held = ledger == null ? 0 : agency.calendar().workingDaysHeld(ledger.heldSince(), clock.instant());
     boolean head = plan.forecast().head().filter(first -> first.id().equals(task.id())).isPresent();
@@ -80,7 +80,7 @@ class NextMoves {
     String when = task.details().due().map(day -> overdue ? "was due " + words.day(day) : "due " + words.day(day)).orElse("");
     String who = task.hands().name().isEmpty() ? "" : words.first(task.hands().name());
     return new Line(move, task.name(), "/t/tasks/" + task.id(), when, cost(move, plan), move.everyDayCounts(), (client ? who.isEmpty() ? "client" : who : who.isEmpty() ? "us" : who) + " · " + words.held(held),
-        overdue ? "late" : client ? "client" : "ours", client ? Turn.CLIENTS : Turn.OURS, plan.project(), task.hands().member().filter(me::equals).isPresent());
+        overdue ? "late" : client ? "client" : "ours", client ? Turn.CLIENTS : Turn.OURS, plan.project(), task.hands().member());
   }
 
   private String cost(NextMove move, ThePlan plan) {
@@ -90,7 +90,7 @@ class NextMoves {
     return move.spareDays().isPresent() ? words.count(move.spareDays().getAsInt(), "working day", "working days") + " to spare" : "";
   }
 
-  private Line work(DeliverableState state, ThePlan plan, TeamMemberId me) {
+  private Line work(DeliverableState state, ThePlan plan) {
     ItemId id = state.deliverable().id();
     Optional<PlannedTask> review = plan.open().stream().filter(task -> task.details().deliverable().filter(id::equals).isPresent()).findFirst();
     OptionalInt spare = review.map(task -> OptionalInt.of(plan.spare().getOrDefault(task.id(), 0))).orElse(OptionalInt.empty());
@@ -109,7 +109,7 @@ class NextMoves {
       case SIGNED -> "sign";
       default -> "ours";
     };
-    return new Line(move, name, "/t/deliverables/" + id, todo(state), spare.isPresent() ? cost(move, plan) : "", move.everyDayCounts(), chip + " · " + words.held(state.daysHeld()), tone, state.turn(), plan.project(), plan.project().manager().equals(me));
+    return new Line(move, name, "/t/deliverables/" + id, todo(state), spare.isPresent() ? cost(move, plan) : "", move.everyDayCounts(), chip + " · " + words.held(state.daysHeld()), tone, state.turn(), plan.project(), Optional.of(plan.project().manager()));
   }
 
   private String todo(DeliverableState state) {

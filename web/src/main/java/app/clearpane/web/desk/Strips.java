@@ -26,13 +26,13 @@ final class Strips {
   }
 
   /** Days held by one side. */
-  record Segment(String side, double x, double width) {}
+  public record Segment(String side, double x, double width) {}
 
   /** The name of a month and where it begins. */
-  record Tick(String name, double x) {}
+  public record Tick(String name, double x) {}
 
   /** One project's strip; what lies outside the axis is cut off. */
-  record Strip(List<Segment> segments, double forecastX, double forecastWidth, double agreed, double finish) {}
+  public record Strip(List<Segment> segments, double forecastX, double forecastWidth, double agreed, double finish) {}
 
   double x(LocalDate day) {
     return WIDTH * ChronoUnit.DAYS.between(first, day) / days;

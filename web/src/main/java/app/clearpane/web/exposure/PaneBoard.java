@@ -29,7 +29,6 @@ import app.clearpane.store.exposure.Seats;
 import app.clearpane.store.exposure.Section;
 import app.clearpane.store.project.Projects;
 import java.time.Clock;
-import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
@@ -181,7 +180,7 @@ public class PaneBoard {
   }
 
   private List<ItemLine> lines(Pane pane, ContentKind kind, List<Item> all) {
-    return all.stream().filter(item -> item.kind() == kind && item.state() == Item.State.THERE).sorted(Comparator.comparing(PaneBoard::path)).map(item -> new ItemLine(item, item.folder(),
+    return all.stream().filter(item -> item.kind() == kind && item.state() == Item.State.THERE).map(item -> Map.entry(path(item), item)).sorted(Map.Entry.comparingByKey()).map(Map.Entry::getValue).map(item -> new ItemLine(item, item.folder(),
         Optional.ofNullable(pane.pending().settings().get(item.id())).map(Setting::showing).orElse(Showing.UNSET), decide(item, pane),
         pane.pending().forAllPanes().containsKey(item.id()), item.folder() && mixed(item, pane, all))).toList();
   }

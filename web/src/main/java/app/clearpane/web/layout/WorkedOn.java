@@ -1,46 +1,54 @@
 package app.clearpane.web.layout;
 
+import app.clearpane.core.project.ProjectId;
+import app.clearpane.store.Writes;
 import app.clearpane.store.desk.TurnCounts;
 import app.clearpane.store.project.Project;
+import java.time.LocalDate;
+import java.util.LinkedHashMap;
 import java.util.List;
-import org.jspecify.annotations.Nullable;
+import java.util.Map;
 import org.springframework.stereotype.Component;
-import org.springframework.web.context.annotation.RequestScope;
 
-/** The projects that are worked on and who holds what in them, read once for a page. */
+/** The projects that are worked on and who holds what in them. */
 @Component
-@RequestScope
 public class WorkedOn {
   private final TurnCounts counts;
   private final TheAgency agency;
-  private @Nullable List<TurnCounts.Worked> known;
+  private final KeptReading<LocalDate, All> kept;
 
-  WorkedOn(TurnCounts counts, TheAgency agency) {
+  WorkedOn(TurnCounts counts, TheAgency agency, Writes writes) {
     this.agency = agency;
     this.counts = counts;
+    this.kept = new KeptReading<>(writes, 1, this::read);
   }
+
+  private record All(List<Project> projects, Map<ProjectId, TurnCounts.Counts> turns, TurnCounts.Counts inAll) {}
 
   /** The projects, by the name of their client. */
   public List<Project> projects() {
-    return all().stream().map(TurnCounts.Worked::project).toList();
+    return all().projects();
   }
 
   /** Who holds what in one project, put away or not. */
   public TurnCounts.Counts in(Project project) {
-    return all().stream().filter(one -> one.project().id().equals(project.id())).findFirst().map(TurnCounts.Worked::turns).orElseGet(() -> counts.of(project.id(), agency.today()));
+    TurnCounts.Counts turns = all().turns().get(project.id());
+    return turns == null ? counts.of(project.id(), agency.today()) : turns;
   }
 
   /** Who holds what in all of them. */
   public TurnCounts.Counts inAll() {
-    return all().stream().map(TurnCounts.Worked::turns).reduce(TurnCounts.Counts.NONE, TurnCounts.Counts::plus);
+    return all().inAll();
   }
 
-  private List<TurnCounts.Worked> all() {
-    List<TurnCounts.Worked> read = known;
-    if (read == null) {
-      read = counts.workedOn(agency.today());
-      known = read;
-    }
-    return read;
+  private All all() {
+    return kept.of(agency.today());
+  }
+
+  private All read(LocalDate today) {
+    List<TurnCounts.Worked> read = counts.workedOn(today);
+    Map<ProjectId, TurnCounts.Counts> turns = new LinkedHashMap<>();
+    read.forEach(one -> turns.put(one.project().id(), one.turns()));
+    return new All(read.stream().map(TurnCounts.Worked::project).toList(), turns, turns.values().stream().reduce(TurnCounts.Counts.NONE, TurnCounts.Counts::plus));
   }
 }

@@ -16,10 +16,9 @@ import app.clearpane.store.papers.clientside.VisiblePapers;
 import app.clearpane.store.plan.clientside.VisibleTasks;
 import app.clearpane.store.project.clientside.VisibleConcerns;
 import app.clearpane.store.project.clientside.VisibleDates;
+import app.clearpane.web.layout.KeptReading;
 import app.clearpane.web.layout.TheAgency;
 import app.clearpane.web.plan.PlanForClients;
-import com.github.benmanes.caffeine.cache.Cache;
-import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -47,9 +46,8 @@ class PaneContents {
   private final Drawings drawings;
   private final VisiblePapers papers;
   private final TheAgency agency;
-  private final Writes writes;
   private final Clock clock;
-  private final Cache<Key, Kept> kept = Caffeine.newBuilder().maximumSize(KEPT).build();
+  private final KeptReading<Key, Contents> kept;
 
   PaneContents(Viewers viewers, VisibleDates dates, PlanForClients plans, VisibleTasks tasks, VisibleConcerns concerns, VisibleFiles files, VisibleDeliverables deliverables, Drawings drawings, VisiblePapers papers, TheAgency agency,
       Writes writes, Clock clock) {
@@ -63,14 +61,11 @@ class PaneContents {
     this.drawings = drawings;
     this.papers = papers;
     this.agency = agency;
-    this.writes = writes;
     this.clock = clock;
+    this.kept = new KeptReading<>(writes, KEPT, key -> read(key.viewer()));
   }
 
   private record Key(Viewer viewer, LocalDate today) {}
-
-  /** @param asOf how often the house had been written to before this was read */
-  private record Kept(long asOf, Contents contents) {}
 
   /** Where a deliverable is, in words for those who look at it. */
   enum Word {
@@ -127,14 +122,7 @@ class PaneContents {
 
   /** What a viewer sees. */
   Contents of(Viewer viewer) {
-    long asOf = writes.count();
-    Key key = new Key(viewer, agency.today());
-    Kept found = kept.getIfPresent(key);
-    if (found == null || found.asOf() != asOf) {
-      found = new Kept(asOf, read(viewer));
-      kept.put(key, found);
-    }
-    return found.contents();
+    return kept.of(new Key(viewer, agency.today()));
   }
 
   private Contents read(Viewer viewer) {
