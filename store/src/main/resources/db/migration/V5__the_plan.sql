@@ -162,3 +162,20 @@ create table task_file (
   created_at timestamp with time zone not null
 );
 create index task_file_of on task_file (item_id);
+
+-- What a team calls the steps of a project's tasks, within the five stages.
+create table step (
+  id uuid primary key,
+  project_id uuid not null references project,
+  stage varchar(16) not null check (position('|' || stage || '|' in '|TO_DO|UNDER_WAY|IN_CHECK|DONE|DROPPED|') > 0),
+  name varchar(160) not null,
+  position integer not null
+);
+create index step_of_project on step (project_id);
+
+-- The step a task was last said to be at; it counts only while the task is at that step's stage.
+create table task_step (
+  item_id uuid primary key references task,
+  step_id uuid not null references step on delete cascade
+);
+create index task_step_at on task_step (step_id);

@@ -9,10 +9,10 @@ import app.clearpane.store.clearance.Checklists;
 import app.clearpane.store.clearance.Releases;
 import app.clearpane.store.compare.Comparisons;
 import app.clearpane.store.deliverable.Deliverables;
+import app.clearpane.store.deliverable.Drawings;
 import app.clearpane.store.deliverable.ExtraRounds;
 import app.clearpane.store.deliverable.SigningDefaults;
 import app.clearpane.store.deliverable.StandIns;
-import app.clearpane.store.deliverable.Drawings;
 import app.clearpane.store.deliverable.clientside.VisibleDeliverables;
 import app.clearpane.store.desk.Finder;
 import app.clearpane.store.desk.TurnCounts;
@@ -30,10 +30,13 @@ import app.clearpane.store.files.clientside.VisibleFiles;
 import app.clearpane.store.markup.Markups;
 import app.clearpane.store.markup.Rulings;
 import app.clearpane.store.markup.clientside.VisibleMarkups;
+import app.clearpane.store.papers.Papers;
+import app.clearpane.store.papers.clientside.VisiblePapers;
 import app.clearpane.store.plan.Agreements;
 import app.clearpane.store.plan.BroughtTables;
 import app.clearpane.store.plan.Feeds;
 import app.clearpane.store.plan.TaskFiles;
+import app.clearpane.store.plan.TaskSteps;
 import app.clearpane.store.plan.Tasks;
 import app.clearpane.store.plan.TimeSpent;
 import app.clearpane.store.plan.clientside.VisibleTasks;
@@ -42,8 +45,6 @@ import app.clearpane.store.project.Concerns;
 import app.clearpane.store.project.Projects;
 import app.clearpane.store.project.clientside.VisibleConcerns;
 import app.clearpane.store.project.clientside.VisibleDates;
-import app.clearpane.store.papers.Papers;
-import app.clearpane.store.papers.clientside.VisiblePapers;
 import app.clearpane.store.record.Records;
 import java.io.IOException;
 import java.time.Clock;
@@ -110,6 +111,11 @@ class Wiring {
   @Bean
   Tasks tasks(DSLContext db) {
     return new Tasks(db);
+  }
+
+  @Bean
+  TaskSteps taskSteps(DSLContext db) {
+    return new TaskSteps(db);
   }
 
   @Bean

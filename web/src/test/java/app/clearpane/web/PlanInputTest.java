@@ -202,6 +202,29 @@ class PlanInputTest extends DemoHouse {
   }
 
   @Test
+  void stepsHaveNamesOfTheTeamsOwnWithinTheStages() throws Exception {
+    ItemId id = task("Cut the plates 5d");
+    String named = "/t/projects/" + project + "/steps";
+    assertThat(post(named, Map.of("IN_CHECK", "read, Read")).body()).contains("Two steps are called “Read”").contains("Nothing was changed");
+    assertThat(post(named, Map.of("IN_CHECK", "with the proofreader, at the printers", "DONE", "delivered")).statusCode()).isEqualTo(302);
+    String columns = ines.get("/t/projects/" + project + "/plan?as=columns").body();
+    assertThat(columns).contains("with the proofreader", "at the printers", "delivered", "under way").doesNotContain("in check");
+    String printers = columns.replaceAll("(?s).*<option value=\"(IN_CHECK\\.[0-9a-f-]{36})\"[^>]*>at the printers.*", "$1");
+    HttpResponse<String> moved = post("/t/tasks/" + id + "/stage", Map.of("stage", printers));
+    assertThat(moved.headers().firstValue("Location").orElseThrow()).endsWith("&was=TO_DO");
+    assertThat(tasks.find(id).orElseThrow().task().stage()).isEqualTo(Stage.IN_CHECK);
+    assertThat(ines.get("/t/tasks/" + id).body()).containsPattern("selected=\"selected\">at the printers");
+    post("/t/tasks/" + id + "/stage", Map.of("stage", "DONE"));
+    assertThat(ines.get("/t/tasks/" + id).body()).containsPattern("selected=\"selected\">delivered");
+    assertThat(post("/t/tasks/" + id + "/stage", Map.of("stage", printers)).headers().firstValue("Location").orElseThrow()).contains("&was=DONE.");
+    assertThat(post(named, Map.of("IN_CHECK", "with the proofreader")).statusCode()).isEqualTo(302);
+    assertThat(ines.get("/t/tasks/" + id).body()).as("its step is gone").containsPattern("selected=\"selected\">with the proofreader");
+    HttpResponse<String> late = post("/t/tasks/" + id + "/stage", Map.of("stage", printers));
+    assertThat(late.statusCode()).isEqualTo(409);
+    assertThat(late.body()).contains("There is no such step any more");
+  }
+
+  @Test
   void aCalendarHoldsWhatItIsForUntilItIsTakenBack() throws Exception {
     task("Draw the posts @ines 4d");
     String page = post("/t/calendar/feeds", Map.of("project", project.toString())).body();
@@ -330,6 +353,7 @@ class PlanInputTest extends DemoHouse {
       Project opened = projects.find(again).orElseThrow();
       WorkingCalendar days = agency.calendar();
       assertThat(days.workingDays(opened.startsOn(), opened.agreedOn().plusDays(1))).isEqualTo(days.workingDays(earlier.startsOn(), earlier.agreedOn().plusDays(1)));
+      assertThat(ines.get("/t/projects/" + again + "/plan?as=dates").body()).contains("value=\"looked over here, on the spot\"");
       assertThat(projects.phases(again)).extracting(Phase::name).containsExactlyElementsOf(projects.phases(earlier.id()).stream().map(Phase::name).toList());
       List<PlannedTask> copies = tasks.ofProject(again);
       List<PlannedTask> originals = tasks.ofProject(earlier.id()).stream().filter(task -> task.task().stage() != Stage.DROPPED).toList();

@@ -1,27 +1,32 @@
 package app.clearpane.core.project;
 
 import app.clearpane.core.plan.Side;
+import app.clearpane.core.plan.Stage;
 import app.clearpane.core.plan.WorkingCalendar;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 
-/** The phases a kind of work usually has, with their shares of its working days. */
+/** What a kind of work usually has: phases with their shares of its working days, tasks, names for the steps of its tasks, and what is looked at before a release. */
 public enum PhaseTemplate {
-  SPACE("A place or an exhibition", "Opening", List.of(
+  SPACE("A place or an exhibition", "Opening", new Habits(Map.of(Stage.UNDER_WAY, List.of("drawing", "making"), Stage.IN_CHECK, List.of("looked over here", "on the spot")),
+      List.of("Measures checked on the spot", "Words read by somebody who did not write them", "Read from two metres away", "The fabricator has what they need")), List.of(
       part("Discover", 2, ours("Walk the place", 1), theirs("Send plans and photographs", 2), ours("Write down what is wanted", 1)),
       part("Concept", 3, ours("Draw directions", 3), theirs("Choose a direction", 1)),
       part("Design", 4, ours("Design the parts", 3), theirs("Look at the design", 1), ours("Change what came back", 1)),
       part("Artwork", 4, ours("Draw the artwork", 3), theirs("Sign the artwork off", 1)),
       part("Fabrication", 5, theirs("Make the parts", 4), ours("Look over what was made", 1)),
       part("Opening", 1, ours("Fit and check", 1)))),
-  PRINTED("Something printed", "Delivery", List.of(
+  PRINTED("Something printed", "Delivery", new Habits(Map.of(Stage.IN_CHECK, List.of("with the proofreader", "at the printers")),
+      List.of("Words read by somebody who did not write them", "Bleed and folds as the printers ask", "Colours and pictures fit for print", "Names, prices and dates compared with the client’s")), List.of(
       part("Brief", 1, ours("Write the brief", 1), theirs("Send words and pictures", 1)),
       part("Concept", 2, ours("Draw directions", 2), theirs("Choose a direction", 1)),
       part("Design", 3, ours("Lay out the pages", 2), theirs("Look at the pages", 1), ours("Change what came back", 1)),
       part("Artwork", 2, ours("Make it ready for print", 1), theirs("Sign it off", 1)),
       part("Print", 3, ours("Print and bind", 3)))),
-  SCREEN("A website or a film", "Launch", List.of(
+  SCREEN("A website or a film", "Launch", new Habits(Map.of(Stage.UNDER_WAY, List.of("drawing", "building"), Stage.IN_CHECK, List.of("tried out here")),
+      List.of("Words read by somebody who did not write them", "Looked at on a phone", "Works with a keyboard alone", "Rights to pictures and music are there")), List.of(
       part("Brief", 1, ours("Write the brief", 1), theirs("Send words and pictures", 1)),
       part("Structure", 2, ours("Draw the structure", 2), theirs("Agree on the structure", 1)),
       part("Design", 3, ours("Design the screens", 2), theirs("Look at the design", 1), ours("Change what came back", 1)),
@@ -30,13 +35,17 @@ public enum PhaseTemplate {
 
   private final String title;
   private final String finish;
+  private final Habits habits;
   private final List<Part> parts;
 
-  PhaseTemplate(String title, String finish, List<Part> parts) {
+  PhaseTemplate(String title, String finish, Habits habits, List<Part> parts) {
     this.title = title;
     this.finish = finish;
+    this.habits = habits;
     this.parts = parts;
   }
+
+  private record Habits(Map<Stage, List<String>> steps, List<String> checklist) {}
 
   private record Part(String name, int share, List<Usual> usual) {}
 
@@ -78,6 +87,16 @@ public enum PhaseTemplate {
   /** What its last day is called. */
   public String finish() {
     return finish;
+  }
+
+  /** What the steps of its tasks are called, by stage; a stage that is missing goes by its own name. */
+  public Map<Stage, List<String>> steps() {
+    return habits.steps();
+  }
+
+  /** What is looked at before anything of it is released. */
+  public List<String> checklist() {
+    return habits.checklist();
   }
 
   /** The names of its phases. */

@@ -10,6 +10,7 @@ import app.clearpane.store.project.Phase;
 import app.clearpane.store.project.Projects;
 import app.clearpane.web.plan.AgreeDates;
 import app.clearpane.web.plan.MoveTask;
+import app.clearpane.web.plan.NameSteps;
 import app.clearpane.web.plan.PlanTask;
 import app.clearpane.web.plan.SayOfTask;
 import java.time.LocalDate;
@@ -31,15 +32,17 @@ class PlanStory {
   private final PlanTask planTask;
   private final MoveTask moveTask;
   private final AgreeDates agreeDates;
+  private final NameSteps nameSteps;
   private final SayOfTask sayOfTask;
   private final Projects projects;
   private final Map<String, ItemId> tasks = new HashMap<>();
 
-  PlanStory(Cast cast, PlanTask planTask, MoveTask moveTask, AgreeDates agreeDates, SayOfTask sayOfTask, Projects projects) {
+  PlanStory(Cast cast, PlanTask planTask, MoveTask moveTask, AgreeDates agreeDates, NameSteps nameSteps, SayOfTask sayOfTask, Projects projects) {
     this.cast = cast;
     this.planTask = planTask;
     this.moveTask = moveTask;
     this.agreeDates = agreeDates;
+    this.nameSteps = nameSteps;
     this.sayOfTask = sayOfTask;
     this.projects = projects;
   }
@@ -50,6 +53,7 @@ class PlanStory {
     map(project);
     others(project);
     panels(project);
+    nameSteps.typed(project, Map.of("UNDER_WAY", "drawing, making", "IN_CHECK", "looked over here, on the spot"), cast.by(People.INES));
     cast.later(TODAY, 8, 45, () -> agreeDates.on(project, cast.day(38), true, cast.by(People.INES)));
     happens();
   }

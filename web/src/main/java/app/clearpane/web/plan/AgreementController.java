@@ -6,20 +6,29 @@ import app.clearpane.web.layout.ForManagers;
 import app.clearpane.web.layout.TeamController;
 import app.clearpane.web.security.Person;
 import java.io.IOException;
+import java.util.Map;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 
-/** Agreeing on dates, by word or by name, and letting a project rest. */
+/** What a plan is held to: agreed dates, by word or by name, rest, and the names of its steps. */
 @TeamController
 class AgreementController {
   private final AgreeDates agreeDates;
   private final AskForDates askForDates;
+  private final NameSteps nameSteps;
 
-  AgreementController(AgreeDates agreeDates, AskForDates askForDates) {
+  AgreementController(AgreeDates agreeDates, AskForDates askForDates, NameSteps nameSteps) {
     this.agreeDates = agreeDates;
     this.askForDates = askForDates;
+    this.nameSteps = nameSteps;
+  }
+
+  @PostMapping("/t/projects/{project}/steps")
+  String steps(@PathVariable ProjectId project, @RequestParam Map<String, String> typed, @AuthenticationPrincipal Person me) {
+    nameSteps.typed(project, typed, me.fullName());
+    return "redirect:/t/projects/" + project + "/plan?as=dates";
   }
 
   @PostMapping("/t/projects/{project}/agreements/ask")

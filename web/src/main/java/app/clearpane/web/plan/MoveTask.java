@@ -4,14 +4,17 @@ import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.plan.Side;
 import app.clearpane.core.plan.Stage;
+import app.clearpane.core.plan.Steps;
 import app.clearpane.core.plan.Task;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.turns.TurnEvent;
 import app.clearpane.formats.plan.Repeats;
 import app.clearpane.store.plan.PlannedTask;
+import app.clearpane.store.plan.TaskSteps;
 import app.clearpane.store.plan.Tasks;
 import app.clearpane.web.exposure.NewItem;
 import app.clearpane.web.layout.NotThere;
+import app.clearpane.web.layout.Refused;
 import app.clearpane.web.layout.TheAgency;
 import app.clearpane.web.record.Tell;
 import java.time.Clock;
@@ -27,6 +30,7 @@ import org.springframework.transaction.annotation.Transactional;
 @Component
 public class MoveTask {
   private final Tasks tasks;
+  private final TaskSteps steps;
   private final NewItem newItem;
   private final KeepPlan keepPlan;
   private final TellDoer tellDoer;
@@ -34,8 +38,9 @@ public class MoveTask {
   private final Tell tell;
   private final Clock clock;
 
-  MoveTask(Tasks tasks, NewItem newItem, KeepPlan keepPlan, TellDoer tellDoer, TheAgency agency, Tell tell, Clock clock) {
+  MoveTask(Tasks tasks, TaskSteps steps, NewItem newItem, KeepPlan keepPlan, TellDoer tellDoer, TheAgency agency, Tell tell, Clock clock) {
     this.tasks = tasks;
+    this.steps = steps;
     this.newItem = newItem;
     this.keepPlan = keepPlan;
     this.tellDoer = tellDoer;
@@ -53,6 +58,9 @@ public class MoveTask {
     List<Task> leaves = before.outline().leavesOf(id);
     leaves.forEach(leaf -> move(before.task(leaf.id()).orElseThrow(), stage, by));
     after(task.project(), by);
+    if (stage == was) {
+      return new Moved(task.project(), was);
+    }
     tell.of(task.project(), id.value(), new Tell.Happening("task." + stage.name().toLowerCase(Locale.ROOT).replace('_', '-'), by, task.name(), Map.of("was", was)));
     return new Moved(task.project(), was);
   }
@@ -60,10 +68,30 @@ public class MoveTask {
   /** Where a task was moved from. */
   public record Moved(ProjectId project, Stage was) {}
 
-  /** Moves several tasks. */
+  /** Moves a task to a step of its project, as a form says it. @return the step it was at, and its project @throws Refused if there is no such step */
   @Transactional
-  public void all(List<ItemId> ids, Stage stage, String by) {
-    ids.forEach(id -> to(id, stage, by));
+  public Stepped toStep(ItemId id, String step, String by) {
+    PlannedTask task = NotThere.unless(tasks.find(id));
+    TaskSteps.OfProject known = steps.ofProject(task.project());
+    Steps.Step wanted = known.steps().read(step).orElseThrow(() -> Refused.changedMeanwhile("There is no such step any more; the names of the steps were changed meanwhile. Nothing was moved."));
+    ThePlan before = keepPlan.changed(task.project());
+    Steps.Step was = known.of(id, before.outline().stage(id));
+    to(id, wanted.stage(), by);
+    before.outline().leavesOf(id).forEach(leaf -> steps.put(leaf.id(), wanted));
+    keepPlan.changed(task.project());
+    if (was.stage() == wanted.stage() && !was.equals(wanted)) {
+      tell.of(task.project(), id.value(), new Tell.Happening("task.stepped", by, task.name(), Map.of("was", was.name(), "is", wanted.name())));
+    }
+    return new Stepped(task.project(), was);
+  }
+
+  /** The step a task was moved from. */
+  public record Stepped(ProjectId project, Steps.Step was) {}
+
+  /** Moves several tasks to a step. */
+  @Transactional
+  public void all(List<ItemId> ids, String step, String by) {
+    ids.forEach(id -> toStep(id, step, by));
   }
 
   private void move(PlannedTask planned, Stage stage, String by) {

@@ -2,9 +2,11 @@ package app.clearpane.web.plan;
 
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.plan.Stage;
+import app.clearpane.core.plan.Steps;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.agency.Notes;
 import app.clearpane.store.plan.Agreements;
+import app.clearpane.store.plan.TaskSteps;
 import app.clearpane.store.plan.Tasks;
 import app.clearpane.store.project.Project;
 import app.clearpane.web.exposure.Windows;
@@ -20,6 +22,7 @@ import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.time.YearMonth;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -28,6 +31,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.security.web.csrf.CsrfToken;
@@ -51,13 +55,14 @@ class PlanController {
   private final AskForDates askForDates;
   private final Agreements agreements;
   private final Tasks tasks;
+  private final StepBook stepBook;
   private final Doers doers;
   private final ProjectFrame frame;
   private final Windows windows;
   private final Notes notes;
   private final TheAgency agency;
 
-  PlanController(PlanBook book, WrittenRows rows, SlipBook slips, PlanTask planTask, MoveTask moveTask, AskForDates askForDates, Agreements agreements, Tasks tasks, Doers doers, ProjectFrame frame, Windows windows, Notes notes, TheAgency agency) {
+  PlanController(PlanBook book, WrittenRows rows, SlipBook slips, PlanTask planTask, MoveTask moveTask, AskForDates askForDates, Agreements agreements, Tasks tasks, StepBook stepBook, Doers doers, ProjectFrame frame, Windows windows, Notes notes, TheAgency agency) {
     this.book = book;
     this.rows = rows;
     this.slips = slips;
@@ -66,6 +71,7 @@ class PlanController {
     this.askForDates = askForDates;
     this.agreements = agreements;
     this.tasks = tasks;
+    this.stepBook = stepBook;
     this.doers = doers;
     this.frame = frame;
     this.windows = windows;
@@ -95,17 +101,19 @@ class PlanController {
     ThePlan plan = against.map(earlier -> book.against(latest, earlier)).orElse(latest);
     PlanFilter filter = new PlanFilter(look.who(), me.memberId(), id(look.phase()), look.open());
     PlanLines lines = new PlanLines(plan, filter);
+    TaskSteps.OfProject steps = stepBook.of(latest);
     model.addAttribute("plan", plan);
+    model.addAttribute("steps", steps.steps());
     model.addAttribute("look", look);
     model.addAttribute("groupings", Grouping.values());
     model.addAttribute("narrows", filter.narrows());
     model.addAttribute("doers", doers.of(project));
-    model.addAttribute("agreed", agreements.made(project));
+    model.addAttribute("agreed", look.as().equals("dates") ? List.of() : agreements.made(project));
     model.addAttribute("slip", against.map(earlier -> slips.since(plan, earlier, Optional.empty())).or(() -> slips.latest(plan)).orElse(null));
     Map<ItemId, Windows.Window> windowsOf = windows.of(project);
     model.addAttribute("windows", windowsOf);
     model.addAttribute("added", asked.get("added"));
-    model.addAttribute("moved", moved(plan, asked));
+    model.addAttribute("moved", moved(plan, steps.steps(), asked));
     model.addAttribute("deleted", asked.get("deleted"));
     switch (look.as()) {
       case "time" -> {
@@ -114,15 +122,17 @@ class PlanController {
         model.addAttribute("links", rows.html("plan/_link", drawing.links(), ""));
         model.addAttribute("bars", rows.html("plan/_bars", drawing.rows(), ""));
       }
-      case "columns" -> model.addAttribute("columns", columns(lines));
+      case "columns" -> model.addAttribute("columns", columns(lines.groups(look.by()), steps));
       case "month" -> month(look, lines, plan, model);
       case "dates" -> {
         model.addAttribute("agreements", agreements.ofProject(project));
         model.addAttribute("askable", askForDates.askable(project));
+        model.addAttribute("stages", Stage.values());
+        model.addAttribute("named", Arrays.stream(Stage.values()).collect(Collectors.toMap(stage -> stage, stage -> steps.steps().own().stream().filter(step -> step.stage() == stage).map(Steps.Step::name).collect(Collectors.joining(", ")))));
         model.addAttribute("notes", notes.on(Set.of(project.value()), me.memberId()));
       }
       default -> model.addAttribute("groups", lines.groups(look.by()).stream().map(group -> new Written(group, rows.html("plan/_line",
-          group.lines().stream().map(line -> new Listed(line, Objects.requireNonNull(windowsOf.get(line.task().id())))).toList(), token.getToken()))).toList());
+          group.lines().stream().map(line -> new Listed(line, Objects.requireNonNull(windowsOf.get(line.task().id())), steps.of(line.task().id(), line.stage()), steps.steps())).toList(), token.getToken()))).toList());
     }
     return "plan/" + look.as();
   }
@@ -152,29 +162,32 @@ class PlanController {
     }
   }
 
-  /** A line with its little window. */
-  record Listed(PlanLines.Line line, Windows.Window window) {}
+  /** A line with its little window, the step it is at, and all there are. */
+  record Listed(PlanLines.Line line, Windows.Window window, Steps.Step step, Steps steps) {}
 
   /** Lines under a heading, as HTML. */
   record Written(PlanLines.Group group, String html) {}
 
   /** What was moved just now, to offer its undoing. */
-  record Moved(ItemId id, String name, Stage was) {}
+  record Moved(ItemId id, String name, String was) {}
 
-  private static @Nullable Moved moved(ThePlan plan, Map<String, String> asked) {
-    try {
-      return id(asked.get("moved")).map(ItemId::new).flatMap(plan::task).map(task -> new Moved(task.id(), task.name(), Stage.valueOf(asked.getOrDefault("was", "")))).orElse(null);
-    } catch (IllegalArgumentException notAStage) {
-      return null;
-    }
+  private static @Nullable Moved moved(ThePlan plan, Steps steps, Map<String, String> asked) {
+    return id(asked.get("moved")).map(ItemId::new).flatMap(plan::task).flatMap(task -> steps.read(asked.getOrDefault("was", "")).map(was -> new Moved(task.id(), task.name(), was.value()))).orElse(null);
   }
 
-  private static Map<Stage, List<PlanLines.Line>> columns(PlanLines lines) {
-    Map<Stage, List<PlanLines.Line>> columns = new LinkedHashMap<>();
-    for (Stage stage : Stage.values()) {
-      columns.put(stage, lines.at(stage));
-    }
-    return columns;
+  /** The tasks at a step, under headings. */
+  record Column(Steps.Step step, int count, List<PlanLines.Group> groups) {}
+
+  private static List<Column> columns(List<PlanLines.Group> groups, TaskSteps.OfProject steps) {
+    Map<Steps.Step, List<PlanLines.Group>> columns = new LinkedHashMap<>();
+    steps.steps().all().forEach(step -> columns.put(step, new ArrayList<>()));
+    groups.forEach(group -> columns.forEach((step, there) -> {
+      List<PlanLines.Line> at = group.lines().stream().filter(line -> !line.gathers() && steps.of(line.task().id(), line.stage()).equals(step)).toList();
+      if (!at.isEmpty()) {
+        there.add(group.with(at));
+      }
+    }));
+    return columns.entrySet().stream().map(column -> new Column(column.getKey(), column.getValue().stream().mapToInt(group -> group.lines().size()).sum(), column.getValue())).toList();
   }
 
   private static void month(Look look, PlanLines lines, ThePlan plan, Model model) {
@@ -196,7 +209,7 @@ class PlanController {
   }
 
   @PostMapping("/t/projects/{project}/tasks/many")
-  String many(@PathVariable ProjectId project, @RequestParam(required = false) @Nullable List<ItemId> task, @RequestParam Stage stage, @AuthenticationPrincipal Person me) {
+  String many(@PathVariable ProjectId project, @RequestParam(required = false) @Nullable List<ItemId> task, @RequestParam String stage, @AuthenticationPrincipal Person me) {
     if (task == null || task.isEmpty()) {
       throw Refused.because("Nothing is ticked. Tick the tasks that are meant, then choose again.");
     }

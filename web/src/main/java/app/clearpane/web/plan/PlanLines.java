@@ -14,6 +14,8 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
@@ -70,7 +72,12 @@ final class PlanLines {
    * @param key the phase where lines are added to it, empty for none; null where none are added
    * @param percent of the phase
    */
-  record Group(String name, @Nullable String key, OptionalInt percent, List<Line> lines) {}
+  record Group(String name, @Nullable String key, OptionalInt percent, List<Line> lines) {
+    /** The same heading over other lines. */
+    Group with(List<Line> others) {
+      return new Group(name, key, percent, others);
+    }
+  }
 
   /** Gathered as somebody wants to see them. */
   List<Group> groups(Grouping by) {
@@ -122,30 +129,22 @@ final class PlanLines {
 
   /** The weeks of a month, Monday to Sunday, each task on the day it is due or else its last day. */
   List<List<Day>> month(LocalDate first) {
+    Map<LocalDate, List<Line>> ending = leaves().stream().filter(line -> line.stage() != Stage.DROPPED).collect(Collectors.groupingBy(line -> line.task().details().due().orElseGet(() -> Objects.requireNonNull(line.last()))));
     List<List<Day>> weeks = new ArrayList<>();
     for (LocalDate monday = first.with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY)); monday.isBefore(first.plusMonths(1)); monday = monday.plusWeeks(1)) {
       List<Day> week = new ArrayList<>();
       for (int i = 0; i < 7; i++) {
         LocalDate day = monday.plusDays(i);
-        week.add(new Day(day, day.getMonth() == first.getMonth(), day.equals(plan.today()), plan.timeline().calendar().isWorkingDay(day), plan.milestones().stream().filter(one -> plan.lastDay(one.id()).equals(day)).toList(), endingOn(day)));
+        week.add(new Day(day, day.getMonth() == first.getMonth(), day.equals(plan.today()), plan.timeline().calendar().isWorkingDay(day), plan.milestones().stream().filter(one -> plan.lastDay(one.id()).equals(day)).toList(), ending.getOrDefault(day, List.of())));
       }
       weeks.add(week);
     }
     return weeks;
   }
 
-  private List<Line> endingOn(LocalDate day) {
-    return leaves().stream().filter(line -> line.stage() != Stage.DROPPED && (line.task().details().due().isPresent() ? line.task().details().due().get() : line.last()).equals(day)).toList();
-  }
-
   /** The leaves that pass, in order. */
   List<Line> leaves() {
     return plan.tasks().stream().filter(task -> plan.outline().isLeaf(task.id()) && kept.contains(task.id())).map(task -> line(task, 0)).toList();
-  }
-
-  /** The leaves at a stage. */
-  List<Line> at(Stage stage) {
-    return leaves().stream().filter(line -> line.stage() == stage).toList();
   }
 
   /** What a task's name is read with: the names above it. */

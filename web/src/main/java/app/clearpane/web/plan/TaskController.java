@@ -3,13 +3,13 @@ package app.clearpane.web.plan;
 import app.clearpane.core.agency.TeamMemberId;
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
-import app.clearpane.core.plan.Stage;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.turns.Turn;
 import app.clearpane.core.turns.TurnLedger;
 import app.clearpane.store.exposure.Items;
 import app.clearpane.store.plan.PlannedTask;
 import app.clearpane.store.plan.TaskFiles;
+import app.clearpane.store.plan.TaskSteps;
 import app.clearpane.store.plan.Tasks;
 import app.clearpane.store.project.Project;
 import app.clearpane.web.exposure.Windows;
@@ -44,6 +44,7 @@ class TaskController {
   private final TaskFiles taskFiles;
   private final Consequence consequence;
   private final Tasks tasks;
+  private final StepBook stepBook;
   private final Items items;
   private final Doers doers;
   private final ProjectFrame frame;
@@ -51,7 +52,7 @@ class TaskController {
   private final TheAgency agency;
   private final Clock clock;
 
-  TaskController(PlanBook book, PlanTask planTask, MoveTask moveTask, SayOfTask sayOfTask, SpendTime spendTime, TaskFiles taskFiles, Consequence consequence, Tasks tasks, Items items, Doers doers, ProjectFrame frame, Windows windows, TheAgency agency, Clock clock) {
+  TaskController(PlanBook book, PlanTask planTask, MoveTask moveTask, SayOfTask sayOfTask, SpendTime spendTime, TaskFiles taskFiles, Consequence consequence, Tasks tasks, StepBook stepBook, Items items, Doers doers, ProjectFrame frame, Windows windows, TheAgency agency, Clock clock) {
     this.book = book;
     this.planTask = planTask;
     this.moveTask = moveTask;
@@ -60,6 +61,7 @@ class TaskController {
     this.taskFiles = taskFiles;
     this.consequence = consequence;
     this.tasks = tasks;
+    this.stepBook = stepBook;
     this.items = items;
     this.doers = doers;
     this.frame = frame;
@@ -80,7 +82,11 @@ class TaskController {
     PlanLines lines = new PlanLines(plan, new PlanFilter("all", NOBODY, Optional.empty(), false));
     model.addAttribute("plan", plan);
     model.addAttribute("task", planned);
-    model.addAttribute("line", lines.line(planned, 0));
+    PlanLines.Line line = lines.line(planned, 0);
+    TaskSteps.OfProject steps = stepBook.of(plan);
+    model.addAttribute("line", line);
+    model.addAttribute("steps", steps.steps());
+    model.addAttribute("step", steps.of(task, line.stage()));
     model.addAttribute("path", planned.task().parent().flatMap(plan::task).map(above -> PlanLines.path(plan, above.task())).orElse(""));
     model.addAttribute("parts", plan.outline().parts(task).stream().map(part -> lines.line(plan.task(part.id()).orElseThrow(), 0)).toList());
     model.addAttribute("others", plan.tasks().stream().filter(other -> !other.id().equals(task)).map(other -> new Other(other.id(), PlanLines.path(plan, other.task()))).toList());
@@ -111,9 +117,9 @@ class TaskController {
   }
 
   @PostMapping("/t/tasks/{task}/stage")
-  String stage(@PathVariable ItemId task, @RequestParam Stage stage, @RequestParam(defaultValue = "") String from, @AuthenticationPrincipal Person me) {
-    MoveTask.Moved moved = moveTask.to(task, stage, me.fullName());
-    return from.equals("task") ? "redirect:/t/tasks/" + task : "redirect:/t/projects/" + moved.project() + "/plan?moved=" + task + "&was=" + moved.was();
+  String stage(@PathVariable ItemId task, @RequestParam String stage, @RequestParam(defaultValue = "") String from, @AuthenticationPrincipal Person me) {
+    MoveTask.Stepped moved = moveTask.toStep(task, stage, me.fullName());
+    return from.equals("task") ? "redirect:/t/tasks/" + task : "redirect:/t/projects/" + moved.project() + "/plan?moved=" + task + "&was=" + moved.was().value();
   }
 
   @PostMapping("/t/projects/{project}/plan/shape")

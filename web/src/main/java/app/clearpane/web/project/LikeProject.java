@@ -4,6 +4,7 @@ import app.clearpane.core.agency.TeamMemberId;
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.plan.Stage;
+import app.clearpane.core.plan.Steps;
 import app.clearpane.core.plan.Task;
 import app.clearpane.core.plan.WorkingCalendar;
 import app.clearpane.core.project.PhaseTemplate;
@@ -12,6 +13,7 @@ import app.clearpane.store.agency.People;
 import app.clearpane.store.agency.TeamMember;
 import app.clearpane.store.deliverable.SigningDefaults;
 import app.clearpane.store.plan.PlannedTask;
+import app.clearpane.store.plan.TaskSteps;
 import app.clearpane.store.plan.Tasks;
 import app.clearpane.store.project.Milestone;
 import app.clearpane.store.project.Phase;
@@ -34,13 +36,14 @@ import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 
 /**
- * Lays a new project out like an earlier one: its phases over the new days, its tasks with their parts, links and lengths, its milestones, who signs and what is
+ * Lays a new project out like an earlier one: its phases over the new days, its tasks with their parts, links and lengths, the names of its steps, its milestones, who signs and what is
  * looked at before a release. Nothing that was done, said or made comes along.
  */
 @Component
 class LikeProject {
   private final Projects projects;
   private final Tasks tasks;
+  private final TaskSteps steps;
   private final SigningDefaults signing;
   private final People people;
   private final NewItem newItem;
@@ -48,9 +51,10 @@ class LikeProject {
   private final TheAgency agency;
   private final Clock clock;
 
-  LikeProject(Projects projects, Tasks tasks, SigningDefaults signing, People people, NewItem newItem, KeepPlan keepPlan, TheAgency agency, Clock clock) {
+  LikeProject(Projects projects, Tasks tasks, TaskSteps steps, SigningDefaults signing, People people, NewItem newItem, KeepPlan keepPlan, TheAgency agency, Clock clock) {
     this.projects = projects;
     this.tasks = tasks;
+    this.steps = steps;
     this.signing = signing;
     this.people = people;
     this.newItem = newItem;
@@ -77,6 +81,7 @@ class LikeProject {
     tasks(like.id(), wanted.id(), new Places(phases, milestones), withPeople);
     SigningDefaults.Usual usual = signing.of(like.id());
     signing.set(new SigningDefaults.Usual(wanted.id(), usual.terms(), usual.checklist(), signing.of(wanted.id()).revision()));
+    steps.set(wanted.id(), Steps.PLAIN.named(steps.steps(like.id()).own().stream().collect(Collectors.groupingBy(Steps.Step::stage, Collectors.mapping(Steps.Step::name, Collectors.toList()))), UUID::randomUUID));
     keepPlan.changed(wanted.id());
   }
 

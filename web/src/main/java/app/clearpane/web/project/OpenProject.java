@@ -5,16 +5,20 @@ import app.clearpane.core.agency.EmailAddress;
 import app.clearpane.core.agency.Name;
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.plan.Steps;
 import app.clearpane.core.plan.Task;
 import app.clearpane.core.project.PhaseTemplate;
 import app.clearpane.core.project.ProjectId;
+import app.clearpane.core.signoff.SigningTerms;
 import app.clearpane.store.agency.Contact;
 import app.clearpane.store.agency.People;
-import app.clearpane.web.exposure.NewItem;
+import app.clearpane.store.deliverable.SigningDefaults;
 import app.clearpane.store.plan.PlannedTask;
+import app.clearpane.store.plan.TaskSteps;
 import app.clearpane.store.project.Phase;
 import app.clearpane.store.project.Project;
 import app.clearpane.store.project.Projects;
+import app.clearpane.web.exposure.NewItem;
 import app.clearpane.web.layout.NotThere;
 import app.clearpane.web.layout.Refused;
 import app.clearpane.web.layout.TheAgency;
@@ -42,16 +46,20 @@ public class OpenProject {
   private final TheAgency agency;
   private final PlanTask planTask;
   private final LikeProject likeProject;
+  private final TaskSteps steps;
+  private final SigningDefaults signing;
   private final Tell tell;
   private final Clock clock;
 
-  OpenProject(Projects projects, People people, NewItem newItem, TheAgency agency, PlanTask planTask, LikeProject likeProject, Tell tell, Clock clock) {
+  OpenProject(Projects projects, People people, NewItem newItem, TheAgency agency, PlanTask planTask, LikeProject likeProject, TaskSteps steps, SigningDefaults signing, Tell tell, Clock clock) {
     this.projects = projects;
     this.people = people;
     this.newItem = newItem;
     this.agency = agency;
     this.planTask = planTask;
     this.likeProject = likeProject;
+    this.steps = steps;
+    this.signing = signing;
     this.tell = tell;
     this.clock = clock;
   }
@@ -101,6 +109,8 @@ public class OpenProject {
     projects.addMilestone(finish, wanted.agreedOn());
     if (wanted.usualTasks()) {
       plan(project, wanted, finish, by);
+      steps.set(project.id(), Steps.PLAIN.named(wanted.template().steps(), UUID::randomUUID));
+      signing.set(new SigningDefaults.Usual(project.id(), SigningTerms.USUAL, wanted.template().checklist(), 0));
     }
   }
 

@@ -25,8 +25,11 @@ class KeysTest extends Journey {
     keys.press("Escape");
     assertThat(ines.page.locator("#keys")).isHidden();
     keys.press("/");
+    assertThat(ines.page.locator("#find")).isFocused();
     keys.type("survey");
+    assertThat(ines.page.locator("#find")).hasValue("survey");
     keys.press("Enter");
+    ines.arrivesAt("/t/search");
     ines.sees("Survey of the grounds.pdf").looksItOver();
     keys.press("n");
     ines.arrivesAt("/t/(deliverables|tasks)/");
