@@ -16,6 +16,8 @@ create table task (
   labels varchar(1000) not null,
   notes varchar(16000) not null,
   repeats varchar(400) not null,
+  also_phases uuid array default array[] not null,
+  also_members uuid array default array[] not null,
   began_on date,
   done_on date,
   remaining_days integer,

@@ -225,6 +225,30 @@ class PlanInputTest extends DemoHouse {
   }
 
   @Test
+  void aTaskStandsUnderSeveralPhasesAndOnSeveralDesksAndIsTheSameThere() throws Exception {
+    Phase concept = new Phase(UUID.randomUUID(), "Concept", LocalDate.now(), LocalDate.now().plusDays(5), Phase.Stage.TO_DO, 1);
+    Phase design = new Phase(UUID.randomUUID(), "Design", LocalDate.now(), LocalDate.now().plusDays(9), Phase.Stage.TO_DO, 1);
+    projects.addPhase(project, concept, 0);
+    projects.addPhase(project, design, 1);
+    ItemId id = task("Measure the yard @teo 2d");
+    String wanda = ines.get("/t/tasks/" + id).body().replaceAll("(?s).*name=\"alsoMember\" value=\"(m:[0-9a-f-]{36})\"[^>]*> <span>Wanda.*", "$1");
+    Map<String, String> form = form(id);
+    form.putAll(Map.of("doer", "us", "phase", concept.id().toString(), "alsoPhase", design.id().toString(), "alsoMember", wanda));
+    assertThat(post("/t/tasks/" + id, form).statusCode()).isEqualTo(302);
+    String lines = ines.get("/t/projects/" + project + "/plan?as=lines").body();
+    assertThat(lines.split("data-task=\"" + id)).as("in both phases").hasSize(3);
+    assertThat(lines.split("id=\"task-" + id)).as("once at its own place").hasSize(2);
+    assertThat(lines).contains("also in Design", "also in Concept", "with Wanda Achterberg");
+    assertThat(ines.get("/t/projects/" + project + "/plan?as=lines&by=person").body().split("data-task=\"" + id)).hasSize(3);
+    assertThat(ines.get("/t/projects/" + project + "/plan?as=columns&by=phase").body()).contains("Measure the yard");
+    Visitor herself = Visitor.by(address(), linkOfTeam("wanda@marram-finch.example"));
+    assertThat(herself.get("/t?whose=mine").body()).contains("Measure the yard");
+    assertThat(ines.get("/t?whose=mine").body()).doesNotContain("Measure the yard");
+    post("/t/tasks/" + id + "/stage", Map.of("stage", "DONE"));
+    assertThat(herself.get("/t?whose=mine").body()).doesNotContain("Measure the yard");
+  }
+
+  @Test
   void aCalendarHoldsWhatItIsForUntilItIsTakenBack() throws Exception {
     task("Draw the posts @ines 4d");
     String page = post("/t/calendar/feeds", Map.of("project", project.toString())).body();

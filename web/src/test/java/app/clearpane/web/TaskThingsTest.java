@@ -7,6 +7,9 @@ import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.turns.TurnEvent;
 import app.clearpane.store.deliverable.Deliverables;
 import app.clearpane.store.deliverable.VersionRow;
+import app.clearpane.store.exposure.Panes;
+import app.clearpane.store.exposure.SeatRow;
+import app.clearpane.store.exposure.Seats;
 import app.clearpane.store.files.ProjectFiles;
 import app.clearpane.store.plan.PlannedTask;
 import app.clearpane.store.plan.TaskFiles;
@@ -24,6 +27,7 @@ import org.springframework.beans.factory.annotation.Autowired;
 
 /** What hangs on a task: files, and the time it takes. */
 class TaskThingsTest extends DemoHouse {
+  @Autowired private Seats seats;
   @Autowired private Tasks tasks;
   @Autowired private TaskFiles files;
   @Autowired private TimeSpent timeSpent;
@@ -116,6 +120,21 @@ class TaskThingsTest extends DemoHouse {
     assertThat(asked.body()).contains("“Visitor map, version 2” waits with 2 people");
     assertThat(deliverables.roundsOf(hours.project())).as("nothing was done yet").anyMatch(round -> round.version().equals(sent.id()) && round.open());
     assertThat(panes.isHeldBackEverywhere(sent.deliverable())).isFalse();
+  }
+
+  @Test
+  void endingASeatOrClosingAPaneAsksForWhatWaitsThere() throws Exception {
+    Visitor ines = Visitor.by(address(), linkOfTeam("ines@marram-finch.example"));
+    SeatRow mirela = seats.of(board).stream().filter(seat -> seat.name().startsWith("Mirela")).findFirst().orElseThrow();
+    HttpResponse<String> seat = ines.post("/t/seats/" + mirela.id() + "/end", ines.token(), Map.of("pane", board.toString()));
+    assertThat(seat.statusCode()).isEqualTo(409);
+    assertThat(seat.body()).contains("“Welsh names of the wandering stars” waits with Mirela", "End the seat all the same");
+    Panes.Row pane = panes.find(board).orElseThrow();
+    HttpResponse<String> closed = ines.post("/t/panes/" + board + "/words", ines.token(), Map.of("name", pane.name(), "welcome", pane.welcome(), "lastDay", java.time.LocalDate.now().minusDays(2).toString(), "revision", String.valueOf(pane.revision())));
+    assertThat(closed.statusCode()).isEqualTo(409);
+    assertThat(closed.body()).contains("Close it all the same", "it is our turn again");
+    assertThat(panes.find(board)).as("nothing was changed").contains(pane);
+    assertThat(seats.find(mirela.id()).orElseThrow().state()).isEqualTo(mirela.state());
   }
 
   private static HttpResponse<String> upload(Visitor visitor, String path, String name, String content, Map<String, String> fields) throws Exception {

@@ -42,14 +42,39 @@ public record PlannedTask(Task task, ProjectId project, int position, Hands hand
    * @param labels in the order written
    * @param notes Markdown
    * @param repeats a recurrence rule (RFC 5545 RRULE) by which the next one is made when it is done; empty for once
+   * @param also where it stands too
    */
-  public record Details(Optional<UUID> phase, Optional<ItemId> milestone, Optional<ItemId> deliverable, Optional<LocalDate> due, Priority priority, List<String> labels, String notes, String repeats) {
+  public record Details(Optional<UUID> phase, Optional<ItemId> milestone, Optional<ItemId> deliverable, Optional<LocalDate> due, Priority priority, List<String> labels, String notes, String repeats, Also also) {
     /** Nothing in particular. */
-    public static final Details NONE = new Details(Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), Priority.USUAL, List.of(), "", "");
+    public static final Details NONE = new Details(Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), Priority.USUAL, List.of(), "", "", Also.NOWHERE);
 
     public Details {
       labels = List.copyOf(labels);
     }
+  }
+
+  /** Somebody of the team who has it on their desk too. */
+  public record Helper(TeamMemberId id, String name) {}
+
+  /**
+   * Where a task stands beside its own place; it is the same task there.
+   *
+   * @param phases under which it is listed too
+   * @param helpers on whose desks it is too
+   */
+  public record Also(List<UUID> phases, List<Helper> helpers) {
+    /** Nowhere else. */
+    public static final Also NOWHERE = new Also(List.of(), List.of());
+
+    public Also {
+      phases = List.copyOf(phases);
+      helpers = List.copyOf(helpers);
+    }
+  }
+
+  /** Whether it is on the desk of this member of the team, as whoever does it or as a helper. */
+  public boolean isOnDeskOf(TeamMemberId member) {
+    return hands.member().filter(member::equals).isPresent() || details.also().helpers().stream().anyMatch(helper -> helper.id().equals(member));
   }
 
   /** Its identifier, the same as that of its item. */

@@ -24,14 +24,17 @@ import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.Record;
 import org.jooq.Records;
+import org.jooq.Result;
 import org.jooq.impl.DSL;
 import org.jspecify.annotations.Nullable;
 
@@ -58,21 +61,29 @@ public final class Tasks {
     return where(db, ITEM.ID.eq(id)).stream().findFirst();
   }
 
-  /** The tasks that meet a condition on {@code item}, in two statements. */
+  /** The tasks that meet a condition on {@code item}, in two statements, and one more for the names of helpers. */
   public static List<PlannedTask> where(DSLContext db, Condition condition) {
     Condition there = condition.and(ITEM.DELETED_AT.isNull());
     Map<ItemId, List<Task.After>> links = new HashMap<>();
     db.select(TASK_LINK.ITEM_ID, TASK_LINK.PREDECESSOR_ITEM_ID, TASK_LINK.LAG_DAYS).from(TASK_LINK).join(ITEM).on(ITEM.ID.eq(TASK_LINK.ITEM_ID)).where(there)
         .orderBy(TASK_LINK.ITEM_ID, TASK_LINK.PREDECESSOR_ITEM_ID)
         .forEach(row -> links.computeIfAbsent(row.value1(), none -> new ArrayList<>()).add(new Task.After(row.value2(), row.value3())));
-    return db.select(ITEM.ID, ITEM.NAME, ITEM.PARENT_ID, ITEM.PROJECT_ID, TASK.PHASE_ID, TASK.MILESTONE_ID, TASK.DELIVERABLE_ID, TASK.CONTACT_ID, TASK.MEMBER_ID, TASK.SIDE, TASK.STAGE, TASK.DAYS,
+    Result<? extends Record> rows = db.select(ITEM.ID, ITEM.NAME, ITEM.PARENT_ID, ITEM.PROJECT_ID, TASK.PHASE_ID, TASK.MILESTONE_ID, TASK.DELIVERABLE_ID, TASK.CONTACT_ID, TASK.MEMBER_ID, TASK.SIDE, TASK.STAGE, TASK.DAYS,
             TASK.NOT_BEFORE, TASK.DUE_ON, TASK.EFFORT_MINUTES, TASK.PRIORITY, TASK.LABELS, TASK.NOTES, TASK.REPEATS, TASK.BEGAN_ON, TASK.DONE_ON, TASK.REMAINING_DAYS, TASK.REMAINING_SAID_ON, TASK.POSITION,
-            TASK.REVISION, CONTACT.NAME, TEAM_MEMBER.NAME).from(TASK).join(ITEM).on(ITEM.ID.eq(TASK.ITEM_ID))
+            TASK.REVISION, TASK.ALSO_PHASES, TASK.ALSO_MEMBERS, CONTACT.NAME, TEAM_MEMBER.NAME).from(TASK).join(ITEM).on(ITEM.ID.eq(TASK.ITEM_ID))
         .leftJoin(CONTACT).on(CONTACT.ID.eq(TASK.CONTACT_ID)).leftJoin(TEAM_MEMBER).on(TEAM_MEMBER.ID.eq(TASK.MEMBER_ID))
-        .where(there).orderBy(TASK.POSITION, ITEM.CREATED_AT, ITEM.ID).fetch(row -> task(row, links));
+        .where(there).orderBy(TASK.POSITION, ITEM.CREATED_AT, ITEM.ID).fetch();
+    Map<UUID, PlannedTask.Helper> helpers = helpers(db, rows);
+    return rows.map(row -> task(row, links, helpers));
   }
 
-  private static PlannedTask task(Record row, Map<ItemId, List<Task.After>> links) {
+  private static Map<UUID, PlannedTask.Helper> helpers(DSLContext db, Result<? extends Record> rows) {
+    Set<TeamMemberId> all = rows.stream().flatMap(row -> Arrays.stream(row.get(TASK.ALSO_MEMBERS))).map(TeamMemberId::new).collect(Collectors.toSet());
+    return all.isEmpty() ? Map.of() : db.select(TEAM_MEMBER.ID, TEAM_MEMBER.NAME).from(TEAM_MEMBER).where(TEAM_MEMBER.ID.in(all)).stream()
+        .collect(Collectors.toMap(row -> row.value1().value(), row -> new PlannedTask.Helper(row.value1(), row.value2())));
+  }
+
+  private static PlannedTask task(Record row, Map<ItemId, List<Task.After>> links, Map<UUID, PlannedTask.Helper> helpers) {
     Integer effort = row.get(TASK.EFFORT_MINUTES);
     Integer remaining = row.get(TASK.REMAINING_DAYS);
     Task.Shape shape = new Task.Shape(row.get(TASK.DAYS), Optional.ofNullable(row.get(TASK.NOT_BEFORE)), links.getOrDefault(row.get(ITEM.ID), List.of()), effort == null ? OptionalInt.empty() : OptionalInt.of(effort));
@@ -82,7 +93,8 @@ public final class Tasks {
     String name = row.get(CONTACT.NAME) != null ? row.get(CONTACT.NAME) : row.get(TEAM_MEMBER.NAME) != null ? row.get(TEAM_MEMBER.NAME) : "";
     return new PlannedTask(task, row.get(ITEM.PROJECT_ID), row.get(TASK.POSITION), new PlannedTask.Hands(Optional.ofNullable(row.get(TASK.CONTACT_ID)), Optional.ofNullable(row.get(TASK.MEMBER_ID)), name),
         new PlannedTask.Details(Optional.ofNullable(row.get(TASK.PHASE_ID)), Optional.ofNullable(row.get(TASK.MILESTONE_ID)), Optional.ofNullable(row.get(TASK.DELIVERABLE_ID)), Optional.ofNullable(row.get(TASK.DUE_ON)),
-            row.get(TASK.PRIORITY), labels(row.get(TASK.LABELS)), row.get(TASK.NOTES), row.get(TASK.REPEATS)), row.get(TASK.REVISION));
+            row.get(TASK.PRIORITY), labels(row.get(TASK.LABELS)), row.get(TASK.NOTES), row.get(TASK.REPEATS),
+            new PlannedTask.Also(List.of(row.get(TASK.ALSO_PHASES)), Arrays.stream(row.get(TASK.ALSO_MEMBERS)).map(helpers::get).filter(Objects::nonNull).toList())), row.get(TASK.REVISION));
   }
 
   private static List<String> labels(String text) {
@@ -134,6 +146,8 @@ public final class Tasks {
     columns.put(TASK.LABELS, String.join("\n", details.labels()));
     columns.put(TASK.NOTES, details.notes());
     columns.put(TASK.REPEATS, details.repeats());
+    columns.put(TASK.ALSO_PHASES, details.also().phases().toArray(UUID[]::new));
+    columns.put(TASK.ALSO_MEMBERS, details.also().helpers().stream().map(helper -> helper.id().value()).toArray(UUID[]::new));
     columns.put(TASK.BEGAN_ON, task.actual().began().orElse(null));
     columns.put(TASK.DONE_ON, task.actual().done().orElse(null));
     columns.put(TASK.REMAINING_DAYS, task.actual().remaining().map(Task.Remaining::days).orElse(null));

@@ -101,13 +101,33 @@ class OneTruthTest {
       }
     }
     assertThat(compared).isGreaterThan(200);
+    contacts.forEach(this::unionOfSeats);
+  }
+
+  /** Wherever somebody comes in, what they see there and at the other panes it leads on to is what any of their seats shows them (V3). */
+  private void unionOfSeats(Contact contact) {
+    List<Pane> all = panes.withSettings(house.project);
+    List<Viewer> ways = all.stream().flatMap(pane -> viewers.at(pane.id(), contact.id(), AHouse.NOW).stream()).toList();
+    for (ContentKind kind : Arrays.stream(ContentKind.values()).filter(ContentKind::pickable).toList()) {
+      Set<ItemId> decided = leaves().stream().filter(item -> item.kind() == kind)
+          .filter(item -> all.stream().anyMatch(pane -> Visibility.decide(item, pane, seats.at(pane.id(), contact.id()).map(SeatRow::seat), AHouse.NOW).visible())).map(Item::id).collect(Collectors.toSet());
+      assertThat(ways.isEmpty() && !decided.isEmpty()).as("seen without a way in").isFalse();
+      for (Viewer in : ways) {
+        Stream<Viewer> others = viewers.others(in, AHouse.NOW).stream().flatMap(other -> viewers.at(other.id(), contact.id(), AHouse.NOW).stream());
+        assertThat(Stream.concat(Stream.of(in), others).flatMap(viewer -> rows(viewer, kind).stream()).collect(Collectors.toSet())).as(kind + " for " + contact.name() + " from " + in.pane()).isEqualTo(decided);
+      }
+    }
+  }
+
+  private List<Item> leaves() {
+    Set<ItemId> folders = new ProjectFiles(house.db).folders(house.project).stream().map(ProjectFiles.Folder::id).collect(Collectors.toSet());
+    return items.ofProject(house.project).stream().filter(item -> !folders.contains(item.id())).toList();
   }
 
   private int compare(Pane pane, Optional<Seat> seat, Contact contact, Optional<Viewer> viewer, Pane asSeen) {
-    List<Item> all = items.ofProject(house.project);
-    Set<ItemId> folders = new ProjectFiles(house.db).folders(house.project).stream().map(ProjectFiles.Folder::id).collect(Collectors.toSet());
+    List<Item> all = leaves();
     for (ContentKind kind : Arrays.stream(ContentKind.values()).filter(ContentKind::pickable).toList()) {
-      Set<ItemId> decided = all.stream().filter(item -> item.kind() == kind && !folders.contains(item.id()))
+      Set<ItemId> decided = all.stream().filter(item -> item.kind() == kind)
           .filter(item -> Visibility.decide(item, asSeen, seat, AHouse.NOW).visible()).map(Item::id).collect(Collectors.toSet());
       assertThat(viewer.map(v -> rows(v, kind)).orElse(Set.of())).as(kind + " for " + contact.name() + " at " + pane.name()).isEqualTo(decided);
     }

@@ -331,7 +331,7 @@ class Cast {
   }
 
   void endSeat(app.clearpane.core.exposure.SeatId seat) {
-    giveSeat.end(seat, by(People.INES));
+    giveSeat.end(seat, true, by(People.INES));
   }
 
   void show(PaneId pane, ItemId item, Showing showing) {

@@ -77,7 +77,7 @@ class DeskController {
   String desk(@RequestParam(defaultValue = "everyones") String whose, @RequestParam(defaultValue = "quarter") String span, @RequestParam(defaultValue = "") String client, @AuthenticationPrincipal Person.OfTeam me, Model model) {
     AcrossProjects.All all = across.now();
     Predicate<Project> looked = project -> client.isEmpty() || project.client().toString().equals(client);
-    List<NextMoves.Line> moves = all.moves().stream().filter(line -> looked.test(line.project()) && (!whose.equals("mine") || line.whose().filter(me.memberId()::equals).isPresent())).toList();
+    List<NextMoves.Line> moves = all.moves().stream().filter(line -> looked.test(line.project()) && (!whose.equals("mine") || line.whose().contains(me.memberId()))).toList();
     Strips strips = new Strips(SPANS.contains(span) ? span : "quarter", agency.today());
     model.addAttribute("whose", whose);
     model.addAttribute("span", SPANS.contains(span) ? span : "quarter");
@@ -144,7 +144,7 @@ class DeskController {
     workedOn.projects().forEach(project -> byId.put(project.id(), project));
     List<Busy> busy = new ArrayList<>();
     for (TeamMember member : people.team()) {
-      List<PlannedTask> on = plans.values().stream().flatMap(plan -> plan.open().stream()).filter(task -> task.hands().member().filter(member.id()::equals).isPresent() && task.task().actual().began().isPresent()).toList();
+      List<PlannedTask> on = plans.values().stream().flatMap(plan -> plan.open().stream()).filter(task -> task.isOnDeskOf(member.id()) && task.task().actual().began().isPresent()).toList();
       busy.add(new Busy(member, on, Load.weeks(pieces(plans, member.id()), agency.today(), WEEKS, agency.calendar())));
     }
     model.addAttribute("busy", busy);

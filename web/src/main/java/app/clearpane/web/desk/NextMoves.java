@@ -23,6 +23,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 
 /** What is to be done next over all projects, with what waiting costs (T3). */
@@ -48,7 +51,7 @@ class NextMoves {
    * @param tone the colour of the chip
    * @param whose who of the team it is for; empty if nobody has it yet
    */
-  record Line(NextMove move, String name, String address, String todo, String cost, boolean presses, String chip, String tone, Turn turn, Project project, Optional<TeamMemberId> whose) {
+  record Line(NextMove move, String name, String address, String todo, String cost, boolean presses, String chip, String tone, Turn turn, Project project, Set<TeamMemberId> whose) {
     /** Whether it is our turn. */
     public boolean ours() {
       return turn == Turn.OURS;
@@ -80,7 +83,7 @@ class NextMoves {
     String when = task.details().due().map(day -> overdue ? "was due " + words.day(day) : "due " + words.day(day)).orElse("");
     String who = task.hands().name().isEmpty() ? "" : words.first(task.hands().name());
     return new Line(move, task.name(), "/t/tasks/" + task.id(), when, cost(move, plan), move.everyDayCounts(), (client ? who.isEmpty() ? "client" : who : who.isEmpty() ? "us" : who) + " · " + words.held(held),
-        overdue ? "late" : client ? "client" : "ours", client ? Turn.CLIENTS : Turn.OURS, plan.project(), task.hands().member());
+        overdue ? "late" : client ? "client" : "ours", client ? Turn.CLIENTS : Turn.OURS, plan.project(), Stream.concat(task.hands().member().stream(), task.details().also().helpers().stream().map(PlannedTask.Helper::id)).collect(Collectors.toSet()));
   }
 
   private String cost(NextMove move, ThePlan plan) {
@@ -109,7 +112,7 @@ class NextMoves {
       case SIGNED -> "sign";
       default -> "ours";
     };
-    return new Line(move, name, "/t/deliverables/" + id, todo(state), spare.isPresent() ? cost(move, plan) : "", move.everyDayCounts(), chip + " · " + words.held(state.daysHeld()), tone, state.turn(), plan.project(), Optional.of(plan.project().manager()));
+    return new Line(move, name, "/t/deliverables/" + id, todo(state), spare.isPresent() ? cost(move, plan) : "", move.everyDayCounts(), chip + " · " + words.held(state.daysHeld()), tone, state.turn(), plan.project(), Set.of(plan.project().manager()));
   }
 
   private String todo(DeliverableState state) {

@@ -34,6 +34,7 @@ import org.springframework.transaction.annotation.Transactional;
 /** Gives, changes and ends seats, names the lead voice, and sends people their link. */
 @Component
 public class GiveSeat {
+  private final TurnBack turnBack;
   private final Seats seats;
   private final Panes panes;
   private final Projects projects;
@@ -46,8 +47,9 @@ public class GiveSeat {
   private final Tell tell;
   private final Clock clock;
 
-  GiveSeat(Seats seats, Panes panes, Projects projects, People people, Deliverables deliverables, WaysIn waysIn, LinkKeys keys, WriteMail mail, TheAgency agency,
+  GiveSeat(TurnBack turnBack, Seats seats, Panes panes, Projects projects, People people, Deliverables deliverables, WaysIn waysIn, LinkKeys keys, WriteMail mail, TheAgency agency,
       Tell tell, Clock clock) {
+    this.turnBack = turnBack;
     this.seats = seats;
     this.panes = panes;
     this.projects = projects;
@@ -99,9 +101,9 @@ public class GiveSeat {
     return pane.project();
   }
 
-  /** Takes a seat away, at once. @throws Refused for the lead voice, or while the holder is asked to sign something */
+  /** Takes a seat away, at once. @param sure whether what waits with its holder comes back to us @throws Refused for the lead voice, or while the holder is asked to sign something */
   @Transactional
-  public ProjectId end(SeatId id, String by) {
+  public ProjectId end(SeatId id, boolean sure, String by) {
     SeatRow seat = NotThere.unless(seats.find(id));
     Panes.Row pane = panes.find(seat.pane()).orElseThrow();
     if (seat.leadVoice() && seats.of(pane.id()).size() > 1) {
@@ -112,6 +114,8 @@ public class GiveSeat {
     if (!waiting.isEmpty()) {
       throw Refused.because(seat.name() + " is asked to sign " + waiting.size() + (waiting.size() == 1 ? " version" : " versions") + " that nobody has settled yet. Close the round first, then end this seat.");
     }
+    turnBack.of(pane.project(), Optional.of(pane.id()), one -> one.at().filter(seat.contact()::equals).isPresent(),
+        new TurnBack.Words("Without the seat " + seat.name() + " sees it nowhere, and it is our turn again. What they did until now stays in the Record.", "End the seat all the same", "The seat of " + seat.name() + " was ended."), sure, by);
     seats.end(seat, clock.instant());
     waysIn.revokeAll(seat.contact(), clock.instant());
     tell(pane, "seat.ended", by, Map.of("name", seat.name()));

@@ -95,8 +95,8 @@ class PaneController {
 
   @PostMapping("/t/panes/{pane}/words")
   @ForManagers
-  String change(@PathVariable PaneId pane, SetUpPane.WordsForm form, @AuthenticationPrincipal Person me) {
-    return at(setUpPane.change(pane, form, me.fullName()), pane, ContentKind.DELIVERABLES);
+  String change(@PathVariable PaneId pane, SetUpPane.WordsForm form, @RequestParam(defaultValue = "false") boolean sure, @AuthenticationPrincipal Person me) {
+    return at(setUpPane.change(pane, form, sure, me.fullName()), pane, ContentKind.DELIVERABLES);
   }
 
   @PostMapping("/t/panes/{pane}/sections")
@@ -191,8 +191,8 @@ class PaneController {
 
   @PostMapping("/t/seats/{seat}/end")
   @ForManagers
-  String end(@PathVariable SeatId seat, @RequestParam PaneId pane, @AuthenticationPrincipal Person me) {
-    return at(giveSeat.end(seat, me.fullName()), pane, ContentKind.DELIVERABLES);
+  String end(@PathVariable SeatId seat, @RequestParam PaneId pane, @RequestParam(defaultValue = "false") boolean sure, @AuthenticationPrincipal Person me) {
+    return at(giveSeat.end(seat, sure, me.fullName()), pane, ContentKind.DELIVERABLES);
   }
 
   @PostMapping("/t/seats/{seat}/link")

@@ -9,7 +9,6 @@ import app.clearpane.core.exposure.Showing;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.exposure.Items;
 import app.clearpane.store.exposure.Panes;
-import app.clearpane.web.layout.AskFirst;
 import app.clearpane.web.layout.NotThere;
 import app.clearpane.web.layout.Refused;
 import app.clearpane.web.record.Tell;
@@ -26,14 +25,15 @@ import org.springframework.transaction.annotation.Transactional;
 @Component
 public class SetShowing {
   private static final int NAMED = 20;
+  private static final TurnBack.Words HELD_BACK = new TurnBack.Words("Held back, they no longer see it, and it is our turn again. What they did until now stays in the Record.", "Hold it back all the same", "It was held back.");
   private final Items items;
   private final Panes panes;
-  private final List<WaitsAtClient> waiting;
+  private final TurnBack turnBack;
   private final Tell tell;
   private final Clock clock;
 
-  SetShowing(Items items, Panes panes, List<WaitsAtClient> waiting, Tell tell, Clock clock) {
-    this.waiting = waiting;
+  SetShowing(Items items, Panes panes, TurnBack turnBack, Tell tell, Clock clock) {
+    this.turnBack = turnBack;
     this.items = items;
     this.panes = panes;
     this.tell = tell;
@@ -95,14 +95,7 @@ public class SetShowing {
   /** What waits at a client cannot wait there unseen: it is ours again, which is asked first (T1). */
   private void bringBack(ProjectId project, Set<ItemId> held, Optional<PaneId> pane, boolean sure, String by) {
     Set<ItemId> lost = items.ofProject(project).stream().filter(item -> held.contains(item.id()) || item.ancestors().stream().anyMatch(above -> held.contains(above.id()))).map(Item::id).collect(Collectors.toSet());
-    for (WaitsAtClient room : waiting) {
-      List<WaitsAtClient.Waiting> these = room.in(project, pane).stream().filter(one -> lost.contains(one.item())).toList();
-      if (!these.isEmpty() && !sure) {
-        throw new AskFirst(List.of(these.stream().map(one -> "“" + one.name() + "” waits with " + one.who()).collect(Collectors.joining(", ")) + ".",
-            "Held back, they no longer see it, and it is our turn again. What they did until now stays in the Record."), "Hold it back all the same");
-      }
-      these.forEach(one -> room.bringBack(one.item(), by));
-    }
+    turnBack.of(project, pane, one -> lost.contains(one.item()), HELD_BACK, sure, by);
   }
 
   /** Holds it back for every pane, or leaves it to the panes again if it was. */

@@ -27,6 +27,7 @@ import org.springframework.transaction.annotation.Transactional;
 /** Makes panes, gives them their words, and sets their apertures. */
 @Component
 public class SetUpPane {
+  private final TurnBack turnBack;
   private static final int LONGEST_WELCOME = 800;
   private static final int LONGEST_GUIDE = 2_000;
   private final Panes panes;
@@ -35,7 +36,8 @@ public class SetUpPane {
   private final Tell tell;
   private final Clock clock;
 
-  SetUpPane(Panes panes, Projects projects, TheAgency agency, Tell tell, Clock clock) {
+  SetUpPane(TurnBack turnBack, Panes panes, Projects projects, TheAgency agency, Tell tell, Clock clock) {
+    this.turnBack = turnBack;
     this.panes = panes;
     this.projects = projects;
     this.agency = agency;
@@ -71,9 +73,9 @@ public class SetUpPane {
   /** A pane's words as typed; an empty cover is the project's, an empty first day opens it when it is published, an empty last day keeps it open. */
   public record WordsForm(String name, String welcome, @Nullable String guide, @Nullable String cover, @Nullable String firstDay, String lastDay, int revision) {}
 
-  /** Changes a pane's name, welcome, guide, cover, first and last day. */
+  /** Changes a pane's name, welcome, guide, cover, first and last day. @param sure whether what waits behind a pane that closes comes back to us */
   @Transactional
-  public ProjectId change(PaneId id, WordsForm form, String by) {
+  public ProjectId change(PaneId id, WordsForm form, boolean sure, String by) {
     Panes.Row pane = NotThere.unless(panes.find(id));
     Input input = new Input();
     Optional<Name> named = input.name("The pane", form.name());
@@ -88,6 +90,9 @@ public class SetUpPane {
     input.allGood();
     Optional<Instant> opens = firstDay.map(day -> day.atStartOfDay(agency.get().zone()).toInstant());
     Optional<Instant> closes = lastDay.map(day -> day.plusDays(1).atStartOfDay(agency.get().zone()).toInstant());
+    if (closes.filter(end -> !end.isAfter(clock.instant())).isPresent()) {
+      turnBack.of(pane.project(), Optional.of(id), one -> true, new TurnBack.Words("The pane closes with its last day, so nobody sees it any more, and it is our turn again. What they did until now stays in the Record.", "Close it all the same", "The pane was closed."), sure, by);
+    }
     panes.change(pane.saying(named.orElseThrow().value(), words, guide).under(cover).open(opens.orElse(null), closes.orElse(null)).seenAt(form.revision()));
     tell.of(pane.project(), id.value(), new Tell.Happening("pane.changed", by, named.orElseThrow().value(), Map.of("welcome", words, "guide", guide, "cover", cover, "firstDay", first, "lastDay", form.lastDay())));
     return pane.project();

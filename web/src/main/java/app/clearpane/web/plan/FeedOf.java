@@ -70,7 +70,7 @@ class FeedOf {
       return projects.find(feed.project()).map(project -> entries(book.of(project), task -> true, true));
     }
     List<Calendars.Entry> own = new ArrayList<>();
-    book.of(projects.active()).values().forEach(plan -> own.addAll(entries(plan, task -> task.hands().member().filter(feed.member()::equals).isPresent(), false)));
+    book.of(projects.active()).values().forEach(plan -> own.addAll(entries(plan, task -> task.isOnDeskOf(feed.member()), false)));
     return Optional.of(own);
   }
 

@@ -1,5 +1,6 @@
 package app.clearpane.web.plan;
 
+import app.clearpane.store.plan.PlannedTask;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.temporal.TemporalAdjusters;
@@ -8,6 +9,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalInt;
+import java.util.stream.Stream;
 
 /** By what the tasks of a plan are gathered under headings. */
 enum Grouping {
@@ -38,7 +40,7 @@ enum Grouping {
     return PHASE;
   }
 
-  /** Lines under their headings; one with several labels stands under each. @param leaves in the order of the plan */
+  /** Lines under their headings; one with several labels, or on several desks, stands under each. @param leaves in the order of the plan */
   List<PlanLines.Group> of(List<PlanLines.Line> leaves, LocalDate today) {
     Map<String, List<PlanLines.Line>> groups = new LinkedHashMap<>();
     if (this == DUE) {
@@ -51,7 +53,8 @@ enum Grouping {
   private List<String> headings(PlanLines.Line line, LocalDate today) {
     return switch (this) {
       case PHASE -> List.of("");
-      case PERSON -> List.of(!line.task().hands().name().isEmpty() ? line.task().hands().name() : line.turn().startsWith("client") ? "The client’s, nobody named" : "Ours, nobody named");
+      case PERSON -> Stream.concat(Stream.of(!line.task().hands().name().isEmpty() ? line.task().hands().name() : line.turn().startsWith("client") ? "The client’s, nobody named" : "Ours, nobody named"),
+          line.task().details().also().helpers().stream().map(PlannedTask.Helper::name)).toList();
       case LABEL -> line.task().details().labels().isEmpty() ? List.of("Without a label") : line.task().details().labels();
       case DUE -> List.of(WEEKS.get(week(line, today)));
     };

@@ -187,7 +187,7 @@ class PlanController {
         there.add(group.with(at));
       }
     }));
-    return columns.entrySet().stream().map(column -> new Column(column.getKey(), column.getValue().stream().mapToInt(group -> group.lines().size()).sum(), column.getValue())).toList();
+    return columns.entrySet().stream().map(column -> new Column(column.getKey(), (int) column.getValue().stream().flatMap(group -> group.lines().stream()).map(line -> line.task().id()).distinct().count(), column.getValue())).toList();
   }
 
   private static void month(Look look, PlanLines lines, ThePlan plan, Model model) {

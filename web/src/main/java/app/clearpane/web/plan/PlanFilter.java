@@ -22,10 +22,10 @@ record PlanFilter(String who, TeamMemberId me, Optional<UUID> phase, boolean ope
   boolean keeps(PlannedTask task) {
     boolean theirs = switch (who) {
       case "all" -> true;
-      case "mine" -> task.hands().member().filter(me::equals).isPresent();
+      case "mine" -> task.isOnDeskOf(me);
       case "us" -> task.task().side() == Side.OURS;
       case "client" -> task.task().side() == Side.CLIENTS;
-      default -> Doers.value(task).equals(who);
+      default -> Doers.value(task).equals(who) || task.details().also().helpers().stream().anyMatch(helper -> who.equals("m:" + helper.id().value()));
     };
     return theirs && (!open || task.task().stage().open());
   }

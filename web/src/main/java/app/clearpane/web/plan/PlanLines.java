@@ -21,6 +21,7 @@ import java.util.OptionalInt;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /** The tasks of a plan in the order in which they are read: phase by phase, parts below what they are parts of. */
@@ -46,9 +47,16 @@ final class PlanLines {
    * @param first its first day, as it was or is forecast; null where it was dropped
    * @param spare working days it may lose; null where it is done, dropped or only gathers
    * @param behind working days by which it lies behind what was agreed
+   * @param again whether it stands here beside its own place
+   * @param also the phases where it stands too
    */
   record Line(PlannedTask task, int depth, boolean gathers, Stage stage, @Nullable LocalDate first, @Nullable LocalDate last, @Nullable Integer spare, boolean critical,
-      int behind, boolean overdue) {
+      int behind, boolean overdue, boolean again, List<String> also) {
+    /** The same where it stands a second time. @param elsewhere the phases where it stands too */
+    private Line again(List<String> elsewhere) {
+      return new Line(task, depth, gathers, stage, first, last, spare, critical, behind, overdue, true, elsewhere);
+    }
+
     /** Which colour its edge has. */
     public String turn() {
       return !stage.open() ? "nobody" : ThePlan.isClientsTurn(task) ? "client" : task.task().side() == Side.CLIENTS ? "client-later" : "ours";
@@ -105,7 +113,13 @@ final class PlanLines {
   private List<Line> lines(Optional<UUID> phase) {
     List<Line> lines = new ArrayList<>();
     plan.tasks().stream().filter(task -> task.task().parent().isEmpty() && task.details().phase().filter(id -> plan.phases().stream().anyMatch(one -> one.id().equals(id))).equals(phase)).forEach(task -> add(task, 0, lines));
+    phase.ifPresent(here -> plan.tasks().stream().filter(task -> task.details().also().phases().contains(here) && kept.contains(task.id())).forEach(task -> lines.add(line(task, 0).again(names(Stream.concat(
+        task.details().phase().stream(), task.details().also().phases().stream().filter(other -> !other.equals(here))).toList())))));
     return lines;
+  }
+
+  private List<String> names(List<UUID> phases) {
+    return plan.phases().stream().filter(phase -> phases.contains(phase.id())).map(Phase::name).toList();
   }
 
   private void add(PlannedTask task, int depth, List<Line> lines) {
@@ -121,7 +135,7 @@ final class PlanLines {
     Stage stage = plan.outline().stage(task.id());
     boolean overdue = stage.open() && task.details().due().filter(due -> due.isBefore(plan.today())).isPresent();
     return new Line(task, depth, !leaf, stage, days ? plan.firstDay(task.id()) : null, days ? plan.lastDay(task.id()) : null, leaf && stage.open() ? plan.spare().get(task.id()) : null, plan.critical().contains(task.id()),
-        stage.open() ? plan.behind(task.id()) : 0, overdue);
+        stage.open() ? plan.behind(task.id()) : 0, overdue, false, names(task.details().also().phases()));
   }
 
   /** A day with what ends on it. */

@@ -23,6 +23,7 @@ import app.clearpane.store.exposure.SeatRow;
 import app.clearpane.store.exposure.Seats;
 import app.clearpane.store.plan.PlannedTask;
 import app.clearpane.store.plan.Tasks;
+import app.clearpane.store.project.Phase;
 import app.clearpane.store.project.Project;
 import app.clearpane.store.project.Projects;
 import app.clearpane.web.exposure.NewItem;
@@ -38,7 +39,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -133,7 +136,7 @@ public class PlanTask {
     wanted.parent().ifPresent(parent -> NotThere.unless(tasks.find(parent).filter(found -> found.project().equals(project))));
     ItemId id = newItem.add(project, ContentKind.TASKS, wanted.name(), wanted.parent());
     Task task = new Task(id, wanted.parent(), wanted.name(), wanted.side(), new Task.Shape(wanted.days(), Optional.empty(), wanted.after(), OptionalInt.empty()), Stage.TO_DO, Task.Actual.NONE);
-    PlannedTask.Details details = new PlannedTask.Details(wanted.phase().filter(phase -> wanted.parent().isEmpty()), wanted.milestone(), Optional.empty(), wanted.due(), app.clearpane.core.plan.Priority.USUAL, List.of(), "", "");
+    PlannedTask.Details details = new PlannedTask.Details(wanted.phase().filter(phase -> wanted.parent().isEmpty()), wanted.milestone(), Optional.empty(), wanted.due(), app.clearpane.core.plan.Priority.USUAL, List.of(), "", "", PlannedTask.Also.NOWHERE);
     PlannedTask planned = new PlannedTask(task, project, position, wanted.hands(), details, 1);
     mayGive(planned, by);
     tasks.add(planned);
@@ -151,10 +154,18 @@ public class PlanTask {
         : old.actual().remaining().filter(said -> said.days() == read.remaining().getAsInt()).or(() -> Optional.of(new Task.Remaining(read.remaining().getAsInt(), agency.today())));
     Task task = new Task(id, old.parent(), read.name(), doer.side(), new Task.Shape(Math.max(read.days(), doer.side() == Side.CLIENTS ? 1 : 0), read.notBefore(), read.after(), read.effort()), old.stage(),
         new Task.Actual(read.began(), old.stage() == Stage.DONE ? read.done().or(() -> old.actual().done()) : Optional.empty(), remaining));
-    PlannedTask.Details details = new PlannedTask.Details(old.parent().isPresent() ? Optional.empty() : uuid(form.phase()), uuid(form.milestone()).map(ItemId::new), form.deliverable() == null ? before.details().deliverable() : uuid(form.deliverable()).map(ItemId::new), read.due(), read.priority(), read.labels(), read.notes(), read.repeats());
+    PlannedTask.Details details = new PlannedTask.Details(old.parent().isPresent() ? Optional.empty() : uuid(form.phase()), uuid(form.milestone()).map(ItemId::new), form.deliverable() == null ? before.details().deliverable() : uuid(form.deliverable()).map(ItemId::new), read.due(), read.priority(), read.labels(), read.notes(), read.repeats(), also(before, form));
     PlannedTask wanted = new PlannedTask(task, before.project(), before.position(), doer.hands(), details, form.revision());
     save(before, wanted, by);
     return before.project();
+  }
+
+  /** Phases of the project beside its own, and members of the team beside whoever does it. */
+  private PlannedTask.Also also(PlannedTask before, TaskForm form) {
+    Set<UUID> phases = projects.phases(before.project()).stream().map(Phase::id).collect(Collectors.toSet());
+    List<PlannedTask.Helper> team = doers.of(before.project()).stream().filter(doer -> form.alsoMembers().contains(doer.value()) && !doer.value().equals(form.doer()))
+        .flatMap(doer -> doer.hands().member().map(id -> new PlannedTask.Helper(id, doer.name())).stream()).toList();
+    return new PlannedTask.Also(form.alsoPhases().stream().flatMap(typed -> uuid(typed).stream()).filter(phase -> phases.contains(phase) && !form.phase().equals(phase.toString())).distinct().toList(), team);
   }
 
   private static Optional<UUID> uuid(String typed) {
@@ -276,7 +287,7 @@ public class PlanTask {
     PlannedTask before = NotThere.unless(tasks.find(id));
     PlannedTask.Details was = before.details();
     save(before, new PlannedTask(before.task(), before.project(), before.position(), before.hands(),
-        new PlannedTask.Details(was.phase(), Optional.of(milestone), was.deliverable(), was.due(), was.priority(), was.labels(), was.notes(), was.repeats()), before.revision()), by);
+        new PlannedTask.Details(was.phase(), Optional.of(milestone), was.deliverable(), was.due(), was.priority(), was.labels(), was.notes(), was.repeats(), was.also()), before.revision()), by);
   }
 
   /** Takes a task away with its parts; it can be brought back. */

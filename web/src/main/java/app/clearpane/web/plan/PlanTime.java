@@ -78,7 +78,7 @@ final class PlanTime {
     List<Row> rows = new ArrayList<>();
     int y = 34;
     for (PlanLines.Group group : groups) {
-      List<PlanLines.Line> drawn = group.lines().stream().filter(line -> line.stage() != Stage.DROPPED).toList();
+      List<PlanLines.Line> drawn = group.lines().stream().filter(line -> line.stage() != Stage.DROPPED && !line.again()).toList();
       if (drawn.isEmpty()) {
         continue;
       }

@@ -119,7 +119,7 @@ public class ReviewsFollow {
     Task task = new Task(id, like.task().parent(), shortened, side, new Task.Shape(days, Optional.empty(), List.of(new Task.After(after, 0)), OptionalInt.empty()), Stage.TO_DO, Task.Actual.NONE);
     PlannedTask.Details was = like.details();
     PlannedTask planned = new PlannedTask(task, like.project(), like.position(), PlannedTask.Hands.NOBODY,
-        new PlannedTask.Details(was.phase(), side == Side.CLIENTS ? was.milestone() : Optional.empty(), was.deliverable(), Optional.empty(), was.priority(), was.labels(), "", ""), 1);
+        new PlannedTask.Details(was.phase(), side == Side.CLIENTS ? was.milestone() : Optional.empty(), was.deliverable(), Optional.empty(), was.priority(), was.labels(), "", "", PlannedTask.Also.NOWHERE), 1);
     tasks.add(planned);
     return planned;
   }

@@ -92,6 +92,7 @@ class TaskController {
     model.addAttribute("others", plan.tasks().stream().filter(other -> !other.id().equals(task)).map(other -> new Other(other.id(), PlanLines.path(plan, other.task()))).toList());
     model.addAttribute("doers", doers.of(project.id()));
     model.addAttribute("doer", Doers.value(planned));
+    model.addAttribute("helping", planned.details().also().helpers().stream().map(helper -> "m:" + helper.id().value()).toList());
     Windows.All all = windows.all(project.id());
     model.addAttribute("window", all.windows().get(task));
     model.addAttribute("works", all.there(ContentKind.DELIVERABLES));

@@ -19,11 +19,21 @@ import org.jspecify.annotations.Nullable;
 
 /** A task as typed on its page. */
 record TaskForm(String name, String doer, String days, String notBefore, String due, String effort, String phase, String milestone, String priority, String labels, String notes, String repeats, String remaining,
-    @Nullable List<String> after, @Nullable List<String> lag, String began, String done, @Nullable String deliverable, int revision) {
+    @Nullable List<String> after, @Nullable List<String> lag, String began, String done, @Nullable String deliverable, @Nullable List<String> alsoPhase, @Nullable List<String> alsoMember, int revision) {
   private static final int LONGEST_NOTES = 8_000;
   private static final int MOST_LABELS = 12;
   private static final int LONGEST_LABEL = 40;
   private static final Pattern EFFORT = Pattern.compile("(?:(\\d{1,5})(?:[.,](\\d))?\\s*h)?\\s*(?:(\\d{1,5})\\s*m)?");
+
+  /** The phases under which it is to stand too. */
+  List<String> alsoPhases() {
+    return alsoPhase == null ? List.of() : alsoPhase;
+  }
+
+  /** The members of the team on whose desks it is to be too. */
+  List<String> alsoMembers() {
+    return alsoMember == null ? List.of() : alsoMember;
+  }
 
   /** What it says, once everything could be read. */
   record Read(String name, int days, Optional<LocalDate> notBefore, Optional<LocalDate> due, OptionalInt effort, Priority priority, List<String> labels, String notes, String repeats, OptionalInt remaining,

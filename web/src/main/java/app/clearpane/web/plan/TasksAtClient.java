@@ -41,7 +41,7 @@ class TasksAtClient implements WaitsAtClient {
   @Override
   public List<Waiting> in(ProjectId project, Optional<PaneId> pane) {
     return tasks.ofProject(project).stream().filter(task -> ThePlan.isClientsTurn(task) && task.hands().contact().isPresent() && (pane.isEmpty() || seesOnlyThrough(task, pane.get())))
-        .map(task -> new Waiting(task.id(), task.name(), words.first(task.hands().name()))).toList();
+        .map(task -> new Waiting(task.id(), task.name(), words.first(task.hands().name()), task.hands().contact())).toList();
   }
 
   private boolean seesOnlyThrough(PlannedTask task, PaneId pane) {
@@ -50,12 +50,12 @@ class TasksAtClient implements WaitsAtClient {
 
   /** It is as if it had not been sent; once it is let go again it can be sent anew. */
   @Override
-  public void bringBack(ItemId id, String by) {
+  public void bringBack(ItemId id, String because, String by) {
     PlannedTask planned = NotThere.unless(tasks.find(id));
     Task task = planned.task();
     tasks.change(planned.with(new Task(task.id(), task.parent(), task.name(), task.side(), task.shape(), task.stage(), Task.Actual.NONE)), clock.instant());
     tasks.turned(id, TurnEvent.TASK_WITH_US, by, clock.instant());
     keepPlan.changed(planned.project());
-    tell.of(planned.project(), id.value(), new Tell.Happening("task.brought-back", by, planned.name(), Map.of("from", planned.hands().name())));
+    tell.of(planned.project(), id.value(), new Tell.Happening("task.brought-back", by, planned.name(), Map.of("from", planned.hands().name(), "because", because)));
   }
 }

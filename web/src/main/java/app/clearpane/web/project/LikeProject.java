@@ -29,6 +29,7 @@ import java.util.Deque;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -133,7 +134,7 @@ class LikeProject {
       boolean keeps = withPeople && task.hands().member().filter(here::contains).isPresent();
       PlannedTask.Details old = task.details();
       tasks.add(new PlannedTask(new Task(id, parent.map(made::get), task.name(), task.task().side(), shape(task.task(), List.of()), Stage.TO_DO, Task.Actual.NONE), wanted, task.position(), keeps ? task.hands() : PlannedTask.Hands.NOBODY,
-          new PlannedTask.Details(old.phase().map(places.phases()::get), old.milestone().map(places.milestones()::get), Optional.empty(), Optional.empty(), old.priority(), old.labels(), old.notes(), old.repeats()), 1));
+          new PlannedTask.Details(old.phase().map(places.phases()::get), old.milestone().map(places.milestones()::get), Optional.empty(), Optional.empty(), old.priority(), old.labels(), old.notes(), old.repeats(), also(old.also(), places, withPeople, here)), 1));
     }
     link(like, made);
   }
@@ -147,6 +148,10 @@ class LikeProject {
         tasks.change(copy.with(new Task(plain.id(), plain.parent(), plain.name(), plain.side(), shape(plain, links), plain.stage(), plain.actual())), clock.instant());
       }
     }
+  }
+
+  private static PlannedTask.Also also(PlannedTask.Also old, Places places, boolean withPeople, Set<TeamMemberId> here) {
+    return new PlannedTask.Also(old.phases().stream().map(places.phases()::get).filter(Objects::nonNull).toList(), old.helpers().stream().filter(helper -> withPeople && here.contains(helper.id())).toList());
   }
 
   private static Task.Shape shape(Task task, List<Task.After> links) {

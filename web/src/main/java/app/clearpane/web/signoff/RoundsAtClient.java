@@ -37,15 +37,15 @@ class RoundsAtClient implements WaitsAtClient {
     Map<?, VersionRow> versions = deliverables.versionsOf(project).stream().collect(Collectors.toMap(VersionRow::id, Function.identity()));
     return deliverables.roundsOf(project).stream().filter(Round::open).map(round -> new Open(round, versions.get(round.version()))).filter(one -> one.version() != null && byId.containsKey(one.version().deliverable()))
         .filter(one -> pane.isEmpty() || byId.get(one.version().deliverable()).pane().equals(pane.get()))
-        .map(one -> new Waiting(one.version().deliverable(), byId.get(one.version().deliverable()).name() + ", " + one.version().called(), words.count(one.round().signatories().size(), "person", "people"))).toList();
+        .map(one -> new Waiting(one.version().deliverable(), byId.get(one.version().deliverable()).name() + ", " + one.version().called(), words.count(one.round().signatories().size(), "person", "people"), Optional.empty())).toList();
   }
 
   private record Open(Round round, VersionRow version) {}
 
   @Override
-  public void bringBack(ItemId id, String by) {
+  public void bringBack(ItemId id, String because, String by) {
     ProjectId project = deliverables.find(id).orElseThrow().project();
     Set<VersionId> versions = deliverables.versionsOf(project).stream().filter(version -> version.deliverable().equals(id)).map(VersionRow::id).collect(Collectors.toSet());
-    deliverables.roundsOf(project).stream().filter(round -> round.open() && versions.contains(round.version())).forEach(round -> closeRound.byTeam(round.version(), "It was held back.", by));
+    deliverables.roundsOf(project).stream().filter(round -> round.open() && versions.contains(round.version())).forEach(round -> closeRound.byTeam(round.version(), because, by));
   }
 }
