@@ -36,6 +36,9 @@ public class NameSteps {
   @Transactional
   public void typed(ProjectId id, Map<String, String> typed, String by) {
     Project project = NotThere.unless(projects.find(id));
+    if (Arrays.stream(Stage.values()).noneMatch(stage -> typed.containsKey(stage.name()))) {
+      throw Refused.because("No step was said. Nothing was changed.");
+    }
     Map<Stage, List<String>> names = new EnumMap<>(Stage.class);
     Arrays.stream(Stage.values()).forEach(stage -> names.put(stage, List.of(typed.getOrDefault(stage.name(), "").split(","))));
     try {
