@@ -17,6 +17,7 @@ import java.util.concurrent.Flow;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** Somebody with a browser of their own, as far as requests and cookies go. Redirects are not followed. */
 public final class Visitor {
@@ -46,6 +47,11 @@ public final class Visitor {
     HttpRequest.Builder request = HttpRequest.newBuilder(uri(path));
     headers.forEach(request::header);
     return client.send(request.build(), Visitor::body);
+  }
+
+  /** Listens to a stream of events, line by line. */
+  public Stream<String> listen(String path) throws IOException, InterruptedException {
+    return client.send(HttpRequest.newBuilder(uri(path)).build(), HttpResponse.BodyHandlers.ofLines()).body();
   }
 
   /** The body as text, each byte a character; of a stream of events, which has no end, nothing. */

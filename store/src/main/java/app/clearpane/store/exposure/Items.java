@@ -19,6 +19,7 @@ import app.clearpane.core.plan.Stage;
 import app.clearpane.core.project.ProjectId;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -29,11 +30,15 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import org.jooq.Condition;
 import org.jooq.DSLContext;
+import org.jooq.Record1;
+import org.jooq.Select;
 import org.jooq.impl.DSL;
 
 /** Everything that can be shown or held back one by one, with what stands above it. */
 public final class Items {
+  private static final app.clearpane.store.schema.tables.Item BESIDE = ITEM.as("beside");
   private final DSLContext db;
 
   public Items(DSLContext db) {
@@ -81,21 +86,37 @@ public final class Items {
     return ofProject(project, Map.of());
   }
 
+  /** The same of some items of any projects, by project; what stands above and inside them comes along, and the tasks beside them, which say what is a phase head. */
+  public Map<ProjectId, List<Item>> forAnybody(Collection<ItemId> some) {
+    Select<Record1<ItemId>> inside = DSL.select(ITEM_ANCESTOR.ITEM_ID).from(ITEM_ANCESTOR).where(ITEM_ANCESTOR.ANCESTOR_ID.in(some));
+    Select<Record1<ItemId>> beside = DSL.select(BESIDE.ID).from(BESIDE).where(BESIDE.KIND.eq(ContentKind.TASKS), BESIDE.PARENT_ID.in(above(some)));
+    return read(ITEM.ID.in(above(some).union(inside).union(beside)), Map.of());
+  }
+
+  private static Select<Record1<ItemId>> above(Collection<ItemId> some) {
+    return DSL.select(ITEM_ANCESTOR.ANCESTOR_ID).from(ITEM_ANCESTOR).where(ITEM_ANCESTOR.ITEM_ID.in(some));
+  }
+
   private List<Item> ofProject(ProjectId project, Map<ItemId, Set<ContactId>> addressed) {
+    return read(ITEM.PROJECT_ID.eq(project), addressed).getOrDefault(project, List.of());
+  }
+
+  /** @param which where one is of these, all above it are */
+  private Map<ProjectId, List<Item>> read(Condition which, Map<ItemId, Set<ContactId>> addressed) {
     Map<ItemId, Known> known = new LinkedHashMap<>();
-    db.select(ITEM.ID, ITEM.KIND, ITEM.NAME, ITEM.PARENT_ID, ITEM.DELETED_AT, FOLDER.ITEM_ID, MILESTONE.ITEM_ID, TASK.STAGE, TASK.DAYS).from(ITEM)
+    db.select(ITEM.ID, ITEM.KIND, ITEM.NAME, ITEM.PARENT_ID, ITEM.DELETED_AT, FOLDER.ITEM_ID, MILESTONE.ITEM_ID, TASK.STAGE, TASK.DAYS, ITEM.PROJECT_ID).from(ITEM)
         .leftJoin(FOLDER).on(FOLDER.ITEM_ID.eq(ITEM.ID)).leftJoin(MILESTONE).on(MILESTONE.ITEM_ID.eq(ITEM.ID)).leftJoin(TASK).on(TASK.ITEM_ID.eq(ITEM.ID))
-        .where(ITEM.PROJECT_ID.eq(project))
+        .where(which)
         .orderBy(ITEM.KIND, ITEM.NAME, ITEM.ID)
-        .forEach(row -> known.put(row.value1(), new Known(row.value2(), row.value3(), Optional.ofNullable(row.value4()), row.value5() != null, row.value6() != null, row.value7() != null || Integer.valueOf(0).equals(row.value9()), row.value8() == Stage.DONE)));
+        .forEach(row -> known.put(row.value1(), new Known(row.value10(), row.value2(), row.value3(), Optional.ofNullable(row.value4()), row.value5() != null, row.value6() != null, row.value7() != null || Integer.valueOf(0).equals(row.value9()), row.value8() == Stage.DONE)));
     Set<ItemId> heads = known.values().stream().filter(item -> item.kind() == ContentKind.TASKS && !item.deleted()).flatMap(item -> item.parent().stream()).filter(parent -> known.get(parent).parent().isEmpty()).collect(Collectors.toSet());
-    List<Item> items = new ArrayList<>();
-    known.forEach((id, item) -> items.add(new Item(id, item.kind(), item.name(), above(item, known, heads),
+    Map<ProjectId, List<Item>> items = new HashMap<>();
+    known.forEach((id, item) -> items.computeIfAbsent(item.project(), none -> new ArrayList<>()).add(new Item(id, item.kind(), item.name(), above(item, known, heads),
         item.deleted() ? Item.State.DELETED : Item.State.THERE, addressed.getOrDefault(id, Set.of()), item.folder(), item.traits(heads.contains(id)))));
     return items;
   }
 
-  private record Known(ContentKind kind, String name, Optional<ItemId> parent, boolean deleted, boolean folder, boolean milestone, boolean finished) {
+  private record Known(ProjectId project, ContentKind kind, String name, Optional<ItemId> parent, boolean deleted, boolean folder, boolean milestone, boolean finished) {
     Set<Filter.Trait> traits(boolean head) {
       Set<Filter.Trait> traits = EnumSet.noneOf(Filter.Trait.class);
       if (milestone) {

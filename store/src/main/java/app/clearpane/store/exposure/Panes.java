@@ -14,6 +14,7 @@ import app.clearpane.core.exposure.Aperture;
 import app.clearpane.core.exposure.Ceilings;
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.Filter;
+import app.clearpane.core.exposure.Item;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.exposure.Pane;
 import app.clearpane.core.exposure.PaneId;
@@ -27,6 +28,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.EnumMap;
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -35,6 +37,8 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.Records;
 import org.jooq.impl.DSL;
@@ -124,6 +128,22 @@ public final class Panes {
 
   /** The panes of a project with all that is set for them, in at most three statements. */
   public All all(ProjectId project) {
+    return all(PANE.PROJECT_ID.eq(project), DSL.noCondition(), ITEM.PROJECT_ID.eq(project), EnumSet.allOf(ContentKind.class));
+  }
+
+  /** The panes of the projects of some items for the core to decide on these by and on nothing else, by project and oldest first. */
+  public Map<ProjectId, List<Pane>> withSettings(Map<ProjectId, List<Item>> some) {
+    List<ItemId> items = some.values().stream().flatMap(List::stream).map(Item::id).toList();
+    Set<ContentKind> kinds = some.values().stream().flatMap(List::stream).map(Item::kind).collect(Collectors.toSet());
+    All all = all(PANE.PROJECT_ID.in(some.keySet()), SHOWING.ITEM_ID.in(items), ITEM.ID.in(items), kinds);
+    Map<ProjectId, List<Pane>> panes = new HashMap<>();
+    for (int i = 0; i < all.rows().size(); i++) {
+      panes.computeIfAbsent(all.rows().get(i).project(), none -> new ArrayList<>()).add(all.panes().get(i));
+    }
+    return panes;
+  }
+
+  private All all(Condition ofPanes, Condition ofShowings, Condition ofItems, Set<ContentKind> kinds) {
     Map<PaneId, Row> rows = new LinkedHashMap<>();
     Map<PaneId, Map<ContentKind, Aperture>> published = new HashMap<>();
     Map<PaneId, Map<ContentKind, Aperture>> pending = new HashMap<>();
@@ -137,7 +157,7 @@ public final class Panes {
         .leftJoin(PANE_ARRIVAL).on(PANE_ARRIVAL.PANE_ID.eq(PANE_APERTURE.PANE_ID), PANE_ARRIVAL.KIND.eq(PANE_APERTURE.KIND))
         .leftJoin(PANE_SECTION).on(PANE_SECTION.PANE_ID.eq(PANE_APERTURE.PANE_ID), PANE_SECTION.KIND.eq(PANE_APERTURE.KIND))
         .leftJoin(AGENCY_APERTURE).on(AGENCY_APERTURE.KIND.eq(PANE_APERTURE.KIND))
-        .where(PANE.PROJECT_ID.eq(project)).orderBy(PANE.CREATED_AT, PANE.ID).forEach(row -> {
+        .where(ofPanes).orderBy(PANE.CREATED_AT, PANE.ID).forEach(row -> {
           PaneId id = row.get(PANE.ID);
           ContentKind kind = row.get(PANE_APERTURE.KIND);
           rows.computeIfAbsent(id, none -> row(row));
@@ -155,11 +175,11 @@ public final class Panes {
             start.put(kind, row.get(AGENCY_APERTURE.STARTING_POINT));
           }
         });
-    boolean filtered = filtered(published) || filtered(pending) || most.containsValue(Aperture.FILTERED) || start.containsValue(Aperture.FILTERED);
-    FilterRows filters = filtered ? FilterRows.where(db, PANE.PROJECT_ID.eq(project)) : FilterRows.NONE;
+    boolean filtered = Stream.of(published.values(), pending.values(), List.of(most, start)).flatMap(Collection::stream).anyMatch(apertures -> kinds.stream().anyMatch(kind -> kind.filterable() && apertures.get(kind) == Aperture.FILTERED));
+    FilterRows filters = filtered ? FilterRows.where(db, ofPanes) : FilterRows.NONE;
     Ceilings ceilings = new Ceilings(most, filters.ceilings());
     StartingPoint starting = new StartingPoint(start, filters.startingPoint());
-    Said said = said(project);
+    Said said = said(ofPanes.and(ofShowings), ofItems);
     List<Pane> panes = rows.values().stream().map(row -> new Pane(row.id(), row.name(), Optional.ofNullable(row.publishedAt()), Optional.ofNullable(row.closesAt()),
         settings(row.follows(), starting, new PaneSettings(published.get(row.id()), filters.published().getOrDefault(row.id(), Map.of()), said.published().getOrDefault(row.id(), Map.of()), said.everywhere())),
         settings(row.willFollow(), starting, new PaneSettings(pending.get(row.id()), filters.pending().getOrDefault(row.id(), Map.of()), said.pending().getOrDefault(row.id(), Map.of()), said.everywhere())),
@@ -175,12 +195,12 @@ public final class Panes {
   /** What was said of single items. */
   private record Said(Map<PaneId, Map<ItemId, Setting>> published, Map<PaneId, Map<ItemId, Setting>> pending, Map<ItemId, Setting> everywhere) {}
 
-  private Said said(ProjectId project) {
+  private Said said(Condition ofShowings, Condition ofItems) {
     Said said = new Said(new HashMap<>(), new HashMap<>(), new HashMap<>());
     db.select(SHOWING.PANE_ID, SHOWING.ITEM_ID, SHOWING.PUBLISHED, SHOWING.PENDING, SHOWING.SET_BY, SHOWING.SET_AT).from(SHOWING)
-        .join(PANE).on(PANE.ID.eq(SHOWING.PANE_ID)).where(PANE.PROJECT_ID.eq(project))
+        .join(PANE).on(PANE.ID.eq(SHOWING.PANE_ID)).where(ofShowings)
         .unionAll(db.select(DSL.castNull(SHOWING.PANE_ID), HELD_BACK_EVERYWHERE.ITEM_ID, DSL.castNull(SHOWING.PUBLISHED), DSL.castNull(SHOWING.PENDING), HELD_BACK_EVERYWHERE.SET_BY, HELD_BACK_EVERYWHERE.SET_AT)
-            .from(HELD_BACK_EVERYWHERE).join(ITEM).on(ITEM.ID.eq(HELD_BACK_EVERYWHERE.ITEM_ID)).where(ITEM.PROJECT_ID.eq(project))).forEach(row -> {
+            .from(HELD_BACK_EVERYWHERE).join(ITEM).on(ITEM.ID.eq(HELD_BACK_EVERYWHERE.ITEM_ID)).where(ofItems)).forEach(row -> {
           if (row.value1() == null) {
             said.everywhere().put(row.value2(), new Setting(Showing.HELD_BACK, row.value5(), row.value6()));
           } else {
@@ -189,10 +209,6 @@ public final class Panes {
           }
         });
     return said;
-  }
-
-  private static boolean filtered(Map<PaneId, Map<ContentKind, Aperture>> apertures) {
-    return apertures.values().stream().anyMatch(byKind -> byKind.containsValue(Aperture.FILTERED));
   }
 
   private static PaneSettings settings(boolean follows, StartingPoint start, PaneSettings own) {

@@ -2,6 +2,7 @@ package app.clearpane.store.exposure;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.deliverable.RoundId;
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.exposure.Aperture;
@@ -22,6 +23,7 @@ import app.clearpane.core.files.Sha256;
 import app.clearpane.core.plan.Side;
 import app.clearpane.core.plan.Stage;
 import app.clearpane.core.plan.Task;
+import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.signoff.Rule;
 import app.clearpane.store.AHouse;
 import app.clearpane.store.FreshDatabase;
@@ -50,6 +52,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Random;
@@ -102,6 +105,25 @@ class OneTruthTest {
     }
     assertThat(compared).isGreaterThan(200);
     contacts.forEach(this::unionOfSeats);
+    someReadByThemselves(random, everything);
+  }
+
+  /** Some items read across projects are decided on as when their whole project is read. */
+  private void someReadByThemselves(Random random, List<ItemId> everything) {
+    List<ItemId> some = everything.stream().filter(item -> random.nextInt(4) == 0).toList();
+    List<Item> whole = items.forAnybody(house.project).stream().filter(item -> some.contains(item.id())).toList();
+    Map<ProjectId, List<Item>> found = items.forAnybody(some);
+    List<Item> read = found.getOrDefault(house.project, List.of());
+    assertThat(read).containsAll(whole);
+    List<Pane> asWhole = panes.withSettings(house.project);
+    List<Pane> asRead = panes.withSettings(found).getOrDefault(house.project, List.of());
+    for (int i = 0; i < asRead.size(); i++) {
+      Seat anybody = new Seat(new SeatId(UUID.randomUUID()), asWhole.get(i).id(), new ContactId(UUID.randomUUID()), SeatRole.READER, SeatState.ACCEPTED, false);
+      for (Item item : whole) {
+        assertThat(Visibility.decide(item, asRead.get(i), Optional.of(anybody), AHouse.NOW)).as(item.name()).isEqualTo(Visibility.decide(item, asWhole.get(i), Optional.of(anybody), AHouse.NOW));
+      }
+    }
+    assertThat(items.forAnybody(List.<ItemId>of())).isEmpty();
   }
 
   /** Wherever somebody comes in, what they see there and at the other panes it leads on to is what any of their seats shows them (V3). */

@@ -8,6 +8,7 @@ import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.web.deliverable.DeliverableState;
 import app.clearpane.web.deliverable.SheetBytes;
 import app.clearpane.web.deliverable.States;
+import app.clearpane.web.exposure.Windows;
 import app.clearpane.web.layout.ForManagers;
 import app.clearpane.web.layout.ForOwners;
 import app.clearpane.web.layout.NotThere;
@@ -34,13 +35,15 @@ class ClearanceController {
   private final ProjectFrame frame;
   private final States states;
   private final ClearanceOf clearance;
+  private final Windows windows;
   private final Conditions conditions;
   private final ReleaseVersion releaseVersion;
   private final Recipients recipients;
   private final Releases releases;
   private final SheetBytes bytes;
 
-  ClearanceController(ProjectFrame frame, States states, ClearanceOf clearance, Conditions conditions, ReleaseVersion releaseVersion, Recipients recipients, Releases releases, SheetBytes bytes) {
+  ClearanceController(ProjectFrame frame, States states, ClearanceOf clearance, Conditions conditions, ReleaseVersion releaseVersion, Recipients recipients, Releases releases, SheetBytes bytes, Windows windows) {
+    this.windows = windows;
     this.frame = frame;
     this.states = states;
     this.clearance = clearance;
@@ -67,7 +70,9 @@ class ClearanceController {
   @GetMapping("/t/projects/{project}/clearance")
   String board(@PathVariable ProjectId project, @RequestParam(required = false) List<String> left, Model model) {
     frame.above(model, project, "Deliverables");
-    model.addAttribute("sheets", clearance.of(states.of(project)));
+    List<ClearanceOf.Sheet> sheets = clearance.of(states.withoutThumbnails(project));
+    model.addAttribute("sheets", sheets);
+    model.addAttribute("windows", windows.across(sheets.stream().map(sheet -> sheet.state().deliverable().id()).toList()));
     model.addAttribute("left", left == null ? List.of() : left);
     return "clearance/board";
   }

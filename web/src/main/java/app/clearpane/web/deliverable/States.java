@@ -51,14 +51,21 @@ public class States {
   /** The deliverables of a project, in order. */
   public List<DeliverableState> of(ProjectId project) {
     List<VersionRow> versions = deliverables.versionsOf(project);
-    return states(deliverables.of(project), versions, deliverables.roundsOf(project), releases.ofProject(project), markups.of(project), thumbnails(versions));
+    return of(project, versions, thumbnails(versions));
   }
 
-  /** The deliverables of all projects that are worked on. */
+  /** The same without their thumbnails. */
+  public List<DeliverableState> withoutThumbnails(ProjectId project) {
+    return of(project, deliverables.versionsOf(project), Map.of());
+  }
+
+  private List<DeliverableState> of(ProjectId project, List<VersionRow> versions, Map<Sha256, Drawings.Sheet> thumbnails) {
+    return states(deliverables.of(project), versions, deliverables.roundsOf(project), releases.ofProject(project), markups.of(project), thumbnails);
+  }
+
+  /** The deliverables of all projects that are worked on, without their thumbnails. */
   public List<DeliverableState> ofActiveProjects() {
-    List<VersionRow> versions = deliverables.versionsOfActiveProjects();
-    return states(deliverables.ofActiveProjects(), versions, deliverables.roundsOfActiveProjects(), releases.ofActiveProjects(), markups.ofActiveProjects(),
-        thumbnails(versions));
+    return states(deliverables.ofActiveProjects(), deliverables.versionsOfActiveProjects(), deliverables.roundsOfActiveProjects(), releases.ofActiveProjects(), markups.ofActiveProjects(), Map.of());
   }
 
   /** One deliverable; its marks without their threads. @throws NotThere if there is none */

@@ -13,6 +13,7 @@ import app.clearpane.store.plan.PlannedTask;
 import app.clearpane.store.project.Project;
 import app.clearpane.store.project.Projects;
 import app.clearpane.web.deliverable.DeliverableState;
+import app.clearpane.web.exposure.Windows;
 import app.clearpane.web.layout.TeamController;
 import app.clearpane.web.layout.TheAgency;
 import app.clearpane.web.layout.WorkedOn;
@@ -32,7 +33,9 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.function.Predicate;
+import java.util.stream.Stream;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -53,9 +56,10 @@ class DeskController {
   private final WorkedOn workedOn;
   private final PlanBook book;
   private final SlipBook slips;
+  private final Windows windows;
   private final TheAgency agency;
 
-  DeskController(AcrossProjects across, WrittenRows rows, Projects projects, People people, ProjectFrame frame, WorkedOn workedOn, PlanBook book, SlipBook slips, TheAgency agency) {
+  DeskController(AcrossProjects across, WrittenRows rows, Projects projects, People people, ProjectFrame frame, WorkedOn workedOn, PlanBook book, SlipBook slips, Windows windows, TheAgency agency) {
     this.across = across;
     this.rows = rows;
     this.projects = projects;
@@ -64,6 +68,7 @@ class DeskController {
     this.workedOn = workedOn;
     this.book = book;
     this.slips = slips;
+    this.windows = windows;
     this.agency = agency;
   }
 
@@ -83,17 +88,31 @@ class DeskController {
     model.addAttribute("span", SPANS.contains(span) ? span : "quarter");
     model.addAttribute("client", client);
     model.addAttribute("clients", clients(all.projects()));
-    model.addAttribute("ours", rows.html("desk/_move", moves.stream().filter(NextMoves.Line::ours).limit(SHOWN).toList(), ""));
-    model.addAttribute("theirs", rows.html("desk/_move", moves.stream().filter(line -> !line.ours()).limit(SHOWN).toList(), ""));
+    List<NextMoves.Line> ours = moves.stream().filter(NextMoves.Line::ours).limit(SHOWN).toList();
+    List<NextMoves.Line> theirs = moves.stream().filter(line -> !line.ours()).limit(SHOWN).toList();
+    List<ThisWeek.Due> due = all.due().stream().filter(one -> looked.test(one.project())).limit(SHOWN).toList();
+    List<ThisWeek.Unsorted> unsorted = all.unsorted().stream().filter(one -> looked.test(one.project())).limit(SHOWN).toList();
+    Map<ItemId, Windows.Window> windowOf = windows.across(Stream.of(ours.stream().map(line -> line.move().item()), theirs.stream().map(line -> line.move().item()), due.stream().map(ThisWeek.Due::item), unsorted.stream().map(ThisWeek.Unsorted::item))
+        .flatMap(Function.identity()).toList());
+    model.addAttribute("windows", windowOf);
+    model.addAttribute("ours", html(ours, windowOf));
+    model.addAttribute("theirs", html(theirs, windowOf));
     List<Line> lines = all.projects().stream().filter(looked).map(project -> how(Objects.requireNonNull(all.plans().get(project.id())))).sorted(Comparator.comparing((How how) -> !how.late())).limit(SHOWN)
         .map(how -> line(how, strips, all.works().getOrDefault(how.plan().project().id(), List.of()))).toList();
     model.addAttribute("projects", lines);
     model.addAttribute("lines", rows.html("desk/_project", lines, ""));
-    model.addAttribute("due", all.due().stream().filter(due -> looked.test(due.project())).limit(SHOWN).toList());
-    model.addAttribute("unsorted", all.unsorted().stream().filter(one -> looked.test(one.project())).limit(SHOWN).toList());
+    model.addAttribute("due", due);
+    model.addAttribute("unsorted", unsorted);
     model.addAttribute("ticks", strips.ticks());
     model.addAttribute("archived", projects.archived());
     return "desk/desk";
+  }
+
+  /** A next move with its little window. */
+  record Shown(NextMoves.Line line, Windows.Window window) {}
+
+  private String html(List<NextMoves.Line> lines, Map<ItemId, Windows.Window> windowOf) {
+    return rows.html("desk/_move", lines.stream().map(line -> new Shown(line, Objects.requireNonNull(windowOf.get(line.move().item())))).toList(), "");
   }
 
   private static Map<String, String> clients(List<Project> active) {
@@ -149,6 +168,7 @@ class DeskController {
     }
     model.addAttribute("busy", busy);
     model.addAttribute("byId", byId);
+    model.addAttribute("windows", windows.across(busy.stream().flatMap(one -> one.on().stream()).map(PlannedTask::id).toList()));
     return "desk/people";
   }
 

@@ -1,6 +1,7 @@
 package app.clearpane.web.desk;
 
 import app.clearpane.store.desk.Finder;
+import app.clearpane.web.exposure.Windows;
 import app.clearpane.web.layout.TeamController;
 import java.util.List;
 import org.springframework.ui.Model;
@@ -13,8 +14,10 @@ class SearchController {
   private static final int AT_MOST = 40;
   private static final int LONGEST = 120;
   private final Finder finder;
+  private final Windows windows;
 
-  SearchController(Finder finder) {
+  SearchController(Finder finder, Windows windows) {
+    this.windows = windows;
     this.finder = finder;
   }
 
@@ -23,7 +26,9 @@ class SearchController {
     String words = q.strip().substring(0, Math.min(LONGEST, q.strip().length()));
     model.addAttribute("q", words);
     model.addAttribute("projects", words.isEmpty() ? List.of() : finder.projects(words, AT_MOST));
-    model.addAttribute("items", words.isEmpty() ? List.of() : finder.items(words, AT_MOST));
+    List<Finder.FoundItem> items = words.isEmpty() ? List.of() : finder.items(words, AT_MOST);
+    model.addAttribute("items", items);
+    model.addAttribute("windows", windows.across(items.stream().map(Finder.FoundItem::id).toList()));
     model.addAttribute("contacts", words.isEmpty() ? List.of() : finder.contacts(words, AT_MOST));
     return "desk/search";
   }

@@ -13,10 +13,15 @@ import app.clearpane.core.exposure.SeatState;
 import app.clearpane.core.exposure.Verdict;
 import app.clearpane.core.exposure.Visibility;
 import app.clearpane.core.project.ProjectId;
+import app.clearpane.store.Writes;
 import app.clearpane.store.exposure.Items;
 import app.clearpane.store.exposure.Panes;
+import app.clearpane.web.layout.KeptReading;
 import java.time.Clock;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -30,12 +35,16 @@ import org.springframework.stereotype.Component;
 /** The little window on every row: to which audiences an item is shown, and why not to the others. */
 @Component
 public class Windows {
+  /** So many sets of rows are kept at a time. */
+  private static final int KEPT = 40;
   private final Panes panes;
   private final Items items;
   private final ReasonWords reasons;
   private final Clock clock;
+  private final KeptReading<Asked, Map<ItemId, Window>> kept;
 
-  Windows(Panes panes, Items items, ReasonWords reasons, Clock clock) {
+  Windows(Panes panes, Items items, ReasonWords reasons, Writes writes, Clock clock) {
+    this.kept = new KeptReading<>(writes, KEPT, this::read);
     this.panes = panes;
     this.items = items;
     this.reasons = reasons;
@@ -79,6 +88,22 @@ public class Windows {
   /** The window of one item. */
   public Window of(ProjectId project, ItemId item) {
     return Objects.requireNonNull(of(project).get(item));
+  }
+
+  /** The windows of some items of any projects, as long as they are there. */
+  public Map<ItemId, Window> across(Collection<ItemId> some) {
+    return some.isEmpty() ? Map.of() : kept.of(new Asked(Set.copyOf(some), clock.instant().truncatedTo(ChronoUnit.MINUTES)));
+  }
+
+  /** @param minute what a pane lets through may change with the time */
+  private record Asked(Set<ItemId> items, Instant minute) {}
+
+  private Map<ItemId, Window> read(Asked asked) {
+    Map<ProjectId, List<Item>> found = items.forAnybody(asked.items());
+    Map<ProjectId, List<Pane>> ofProjects = panes.withSettings(found);
+    Map<ItemId, Window> windows = new HashMap<>();
+    found.forEach((project, there) -> windows.putAll(of(ofProjects.getOrDefault(project, List.of()), there)));
+    return windows;
   }
 
   private Map<ItemId, Window> of(List<Pane> all, List<Item> everything) {

@@ -160,7 +160,8 @@ public class ClientTable {
 
   /** Watches what others do on a version. */
   public SseEmitter live(Viewer viewer, VersionId version) {
-    return liveMarks.watch(NotThere.unless(deliverables.version(viewer, version)).deliverable(), false);
+    return liveMarks.watch(NotThere.unless(deliverables.version(viewer, version)).deliverable(),
+        () -> viewers.again(viewer, clock.instant()).flatMap(now -> deliverables.version(now, version)).isPresent());
   }
 
   /** Settles a clash. @return the page it was about */

@@ -82,7 +82,7 @@ class LightTableController {
 
   @GetMapping("/t/versions/{version}/live")
   SseEmitter live(@PathVariable VersionId version) {
-    return liveMarks.watch(NotThere.unless(deliverables.version(version)).deliverable(), true);
+    return liveMarks.watchByTeam(NotThere.unless(deliverables.version(version)).deliverable());
   }
 
   @PostMapping("/t/versions/{version}/marks")

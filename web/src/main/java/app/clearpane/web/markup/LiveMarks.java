@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.CopyOnWriteArrayList;
+import java.util.function.BooleanSupplier;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.event.TransactionPhase;
 import org.springframework.transaction.event.TransactionalEventListener;
@@ -30,12 +31,24 @@ public class LiveMarks {
     this.streams = streams;
   }
 
-  private record Watcher(SseEmitter emitter, boolean ofTeam) {}
+  private record Watcher(SseEmitter emitter, boolean ofTeam, BooleanSupplier sees) {}
 
-  /** Watches a deliverable. Whoever calls this has checked that it may be seen. */
-  SseEmitter watch(ItemId deliverable, boolean ofTeam) {
-    SseEmitter emitter = streams.open(LONGEST);
-    Watcher watcher = new Watcher(emitter, ofTeam);
+  /** Watches a deliverable for one of the team. */
+  SseEmitter watchByTeam(ItemId deliverable) {
+    return watch(deliverable, new Watcher(streams.open(LONGEST), true, () -> true));
+  }
+
+  /**
+   * Watches a deliverable for a viewer. Whoever calls this has checked that it may be seen.
+   *
+   * @param sees whether they still see it, asked anew before anything is said: what was opened to them may have been taken back since
+   */
+  SseEmitter watch(ItemId deliverable, BooleanSupplier sees) {
+    return watch(deliverable, new Watcher(streams.open(LONGEST), false, sees));
+  }
+
+  private SseEmitter watch(ItemId deliverable, Watcher watcher) {
+    SseEmitter emitter = watcher.emitter;
     List<Watcher> all = watchers.computeIfAbsent(deliverable, key -> new CopyOnWriteArrayList<>());
     if (all.size() >= MOST) {
       emitter.complete();
@@ -61,8 +74,12 @@ public class LiveMarks {
     watchers.getOrDefault(event.deliverable(), List.of()).stream().filter(watcher -> watcher.ofTeam || !event.forTeam()).forEach(watcher -> send(watcher, "moved"));
   }
 
-  /** One who has left is taken from the list by the container's own word. */
+  /** One who does not see it any more is told no more. One who has left is taken from the list by the container's own word. */
   private static void send(Watcher watcher, String name) {
+    if (!watcher.sees.getAsBoolean()) {
+      watcher.emitter.complete();
+      return;
+    }
     try {
       watcher.emitter.send(SseEmitter.event().name(name).data(""));
     } catch (IOException | IllegalStateException gone) {

@@ -32,6 +32,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.security.web.csrf.CsrfToken;
@@ -120,6 +121,7 @@ class PlanController {
         PlanTime.Drawing drawing = new PlanTime(plan, tasks.ledgers(project), agency.get().zone()).of(lines.groups(look.by()));
         model.addAttribute("drawing", drawing);
         model.addAttribute("links", rows.html("plan/_link", drawing.links(), ""));
+        model.addAttribute("seen", rows.html("plan/_seen", seen(drawing, windowsOf), ""));
         model.addAttribute("bars", rows.html("plan/_bars", drawing.rows(), ""));
       }
       case "columns" -> model.addAttribute("columns", columns(lines.groups(look.by()), steps));
@@ -164,6 +166,15 @@ class PlanController {
 
   /** A line with its little window, the step it is at, and all there are. */
   record Listed(PlanLines.Line line, Windows.Window window, Steps.Step step, Steps steps) {}
+
+  /** The little window of what stands in a row of the drawing. */
+  record Seen(ItemId item, String name, int y, Windows.Window window) {}
+
+  private static List<Seen> seen(PlanTime.Drawing drawing, Map<ItemId, Windows.Window> windowsOf) {
+    Stream<Seen> tasks = drawing.rows().stream().map(row -> new Seen(row.line().task().id(), row.line().task().name(), row.y(), Objects.requireNonNull(windowsOf.get(row.line().task().id()))));
+    Stream<Seen> milestones = drawing.diamonds().stream().map(diamond -> new Seen(diamond.milestone().id(), diamond.milestone().name(), diamond.y(), Objects.requireNonNull(windowsOf.get(diamond.milestone().id()))));
+    return Stream.concat(tasks, milestones).toList();
+  }
 
   /** Lines under a heading, as HTML. */
   record Written(PlanLines.Group group, String html) {}

@@ -78,8 +78,15 @@ public final class Viewers {
 
   /** Whoever came by a link with its own key; empty where it opens nothing any more. A guest who gave no name only looks. */
   public Optional<Viewer> byLink(PaneId pane, Sha256 keyHash, Optional<String> guest, Instant now) {
-    return byLink(LINK_SEAT.KEY_HASH.eq(keyHash).and(PANE.ID.eq(pane)).and(LINK_SEAT.REVOKED_AT.isNull()).and(LINK_SEAT.EXPIRES_AT.isNull().or(LINK_SEAT.EXPIRES_AT.gt(now))).and(paneOpen(now)), guest.orElse(""),
-        Viewer.Sight.NOW, false);
+    return byLink(LINK_SEAT.KEY_HASH.eq(keyHash).and(PANE.ID.eq(pane)).and(linkOpen(now)), guest.orElse(""), Viewer.Sight.NOW, false);
+  }
+
+  /** The same viewer as things stand now; empty where they may not look any more. */
+  public Optional<Viewer> again(Viewer viewer, Instant now) {
+    if (viewer.looking()) {
+      return lookingThrough(viewer.seat(), viewer.sight(), now);
+    }
+    return viewer.byLink() ? byLink(LINK_SEAT.ID.eq(viewer.seat()).and(linkOpen(now)), viewer.name(), viewer.sight(), false) : at(viewer.pane(), viewer.contact(), now);
   }
 
   private Optional<Viewer> byLink(Condition condition, String guest, Viewer.Sight sight, boolean looking) {
@@ -102,6 +109,10 @@ public final class Viewers {
 
   private static Condition open(Instant now) {
     return SEAT.STATE.eq(SeatState.ACCEPTED).and(paneOpen(now));
+  }
+
+  private static Condition linkOpen(Instant now) {
+    return LINK_SEAT.REVOKED_AT.isNull().and(LINK_SEAT.EXPIRES_AT.isNull().or(LINK_SEAT.EXPIRES_AT.gt(now))).and(paneOpen(now));
   }
 
   private static Condition paneOpen(Instant now) {
