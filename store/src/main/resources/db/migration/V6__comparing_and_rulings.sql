@@ -25,3 +25,17 @@ create table ruling (
 );
 create index ruling_second on ruling (second_markup);
 create index ruling_holds on ruling (holds);
+
+-- Since when a clash waits for a ruling, and with whom.
+create table clash_turn (
+  id uuid primary key,
+  round_id uuid not null references round,
+  first_markup uuid not null references markup,
+  second_markup uuid not null references markup,
+  with_client boolean not null,
+  opened_at timestamp with time zone not null,
+  settled_at timestamp with time zone
+);
+create index clash_turn_round on clash_turn (round_id);
+create index clash_turn_first on clash_turn (first_markup);
+create index clash_turn_second on clash_turn (second_markup);

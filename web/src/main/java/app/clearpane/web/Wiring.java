@@ -27,6 +27,7 @@ import app.clearpane.store.exposure.clientside.Visits;
 import app.clearpane.store.files.ProjectFiles;
 import app.clearpane.store.files.Vault;
 import app.clearpane.store.files.clientside.VisibleFiles;
+import app.clearpane.store.markup.ClashTurns;
 import app.clearpane.store.markup.Markups;
 import app.clearpane.store.markup.Rulings;
 import app.clearpane.store.markup.clientside.VisibleMarkups;
@@ -255,6 +256,11 @@ class Wiring {
   @Bean
   Markups markups(DSLContext db) {
     return new Markups(db);
+  }
+
+  @Bean
+  ClashTurns clashTurns(DSLContext db) {
+    return new ClashTurns(db);
   }
 
   @Bean

@@ -6,11 +6,15 @@ import static org.awaitility.Awaitility.await;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.markup.MarkupProgress;
 import app.clearpane.core.markup.Place;
+import app.clearpane.core.turns.Turn;
 import app.clearpane.store.compare.Comparisons;
 import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.store.markup.MarkupRow;
 import app.clearpane.store.markup.Markups;
+import app.clearpane.web.deliverable.States;
+import app.clearpane.web.layout.WorkedOn;
 import app.clearpane.web.record.RecordLines;
+import jakarta.mail.internet.MimeMessage;
 import java.io.ByteArrayInputStream;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
@@ -32,6 +36,8 @@ class MarkingUpTest extends AtTheMill {
   @Autowired private Markups markups;
   @Autowired private Comparisons comparisons;
   @Autowired private RecordLines lines;
+  @Autowired private States states;
+  @Autowired private WorkedOn workedOn;
 
   private HttpResponse<String> mark(Visitor who, VersionRow version, String intent, String note, Map<String, String> place) throws Exception {
     Map<String, String> form = new HashMap<>(Map.of("page", "1", "shape", "RECTANGLE", "x1", "0.2", "y1", "0.2", "x2", "0.1", "y2", "0.1", "intent", intent, "note", note, "audience", "client"));
@@ -105,6 +111,47 @@ class MarkingUpTest extends AtTheMill {
     assertThat(deciding(grete, version, "SIGN_OFF").call().statusCode()).isEqualTo(302);
     assertThat(deciding(imre, version, "SIGN_OFF").call().statusCode()).isEqualTo(302);
     assertThat(round(bag).soFar().agreed()).isTrue();
+  }
+
+  /** A clash is the turn of whoever speaks for the client, who is told of it, until it is settled; then of whoever had it before (T1). */
+  @Test
+  void aClashIsTheLeadVoicesTurnUntilItIsSettled() throws Exception {
+    Visitor ines = ines();
+    ItemId bag = deliverable(ines, "Clash turn", "ALL");
+    VersionRow version = sent(ines, bag);
+    mark(imre(), version, "CHANGE", "A bigger ear.", Map.of());
+    mark(imre(), version, "KEEP", "The ear as it is.", Map.of());
+    assertThat(round(bag).clashes()).as("one person's own wishes do not clash").isEmpty();
+    mark(grete(), version, "KEEP", "I like the ear.", Map.of());
+    assertThat(round(bag).clashesWith(true)).isEqualTo(1);
+    await().until(() -> told("imre@hobandbarley.example") == 1 && told("grete@hobandbarley.example") == 0);
+    deciding(imre(), version, "SEND_BACK").call();
+    deciding(grete(), version, "SEND_BACK").call();
+    assertThat(round(bag).open()).isFalse();
+    assertThat(states.of(bag).turn()).as("it came back, but waits for a ruling").isEqualTo(Turn.CLIENTS);
+    countsAgree();
+    assertThat(ines.get("/t").body()).contains("1 clash for Imre to settle");
+    assertThat(imre().open("/c/panes/" + pane().id()).body()).contains("Settle: Clash turn, version 1");
+    assertThat(grete().open("/c/panes/" + pane().id()).body()).doesNotContain("Settle: Clash turn");
+    rule(imre(), version, noted(bag, "A bigger ear."), noted(bag, "I like the ear."), noted(bag, "A bigger ear."));
+    assertThat(round(bag).clashes()).singleElement().satisfies(clash -> assertThat(clash.waits()).isFalse());
+    assertThat(states.of(bag).turn()).as("as before").isEqualTo(Turn.OURS);
+    countsAgree();
+    assertThat(imre().open("/c/panes/" + pane().id()).body()).doesNotContain("Settle: Clash turn");
+  }
+
+  /** What is counted in the database is what the turns of the deliverables come to. */
+  private void countsAgree() {
+    assertThat(workedOn.in(projects.find(mill()).orElseThrow()).clients()).isEqualTo((int) states.of(mill()).stream().filter(state -> state.turn() == Turn.CLIENTS).count());
+    assertThat(workedOn.in(projects.find(mill()).orElseThrow()).ours()).isEqualTo((int) states.of(mill()).stream().filter(state -> state.turn() == Turn.OURS).count());
+  }
+
+  private long told(String address) throws Exception {
+    long found = 0;
+    for (MimeMessage mail : world.getReceivedMessages()) {
+      found += mail.getAllRecipients()[0].toString().contains(address) && mail.getSubject().equals("Wishes that clash: Clash turn, version 1") ? 1 : 0;
+    }
+    return found;
   }
 
   @Test

@@ -33,7 +33,35 @@ public record TurnLedger(Instant created, List<Event> events) {
 
   /** Who holds it after the last event. */
   public Turn holder() {
-    return events.isEmpty() ? Turn.OURS : events.get(events.size() - 1).what().holder();
+    Course course = new Course();
+    events.forEach(event -> course.goOn(event.what()));
+    return course.holder();
+  }
+
+  /**
+   * Who holds the item as its events go by. A clash that waits puts all else back: it is with the client as long as any waits there, else with us.
+   * A version that is sent answers all clashes on earlier ones, and what nobody holds any more has none.
+   */
+  private static final class Course {
+    private Turn beside = Turn.OURS;
+    private final List<Turn> clashes = new ArrayList<>();
+
+    private void goOn(TurnEvent what) {
+      if (what.opensClash()) {
+        clashes.add(what.holder());
+      } else if (what.endsClash()) {
+        clashes.remove(what.holder());
+      } else {
+        beside = what.holder();
+        if (what == TurnEvent.VERSION_SENT) {
+          clashes.clear();
+        }
+      }
+    }
+
+    private Turn holder() {
+      return beside == Turn.NOBODYS || clashes.isEmpty() ? beside : clashes.contains(Turn.CLIENTS) ? Turn.CLIENTS : Turn.OURS;
+    }
   }
 
   /** Since when the present holder has it. */
@@ -47,10 +75,12 @@ public record TurnLedger(Instant created, List<Event> events) {
     List<Stretch> stretches = new ArrayList<>();
     Turn holder = Turn.OURS;
     Instant from = created;
+    Course course = new Course();
     for (Event event : events) {
-      if (event.what().holder() != holder) {
+      course.goOn(event.what());
+      if (course.holder() != holder) {
         stretches.add(new Stretch(holder, from, event.at()));
-        holder = event.what().holder();
+        holder = course.holder();
         from = event.at();
       }
     }

@@ -36,6 +36,31 @@ class TurnLedgerTest {
     assertThat(ledger.daysHeldBy(Turn.CLIENTS, closed, DAYS)).isEqualTo(1.0);
   }
 
+  /** Clash opened: the lead voice's side, or ours if none; ruled: as before. */
+  @ParameterizedTest
+  @CsvSource({
+      "VERSION_SENT CLASH_WITH_CLIENT, CLIENTS",
+      "VERSION_SENT CLASH_WITH_US, OURS",
+      "VERSION_SENT CLASH_WITH_US CLASH_LEFT_US, CLIENTS",
+      "VERSION_SENT CLASH_WITH_CLIENT ROUND_CLOSED, CLIENTS",
+      "VERSION_SENT CLASH_WITH_CLIENT ROUND_CLOSED CLASH_LEFT_CLIENT, OURS",
+      "VERSION_SENT CLASH_WITH_CLIENT CLASH_WITH_CLIENT ROUND_CLOSED CLASH_LEFT_CLIENT, CLIENTS",
+      "VERSION_SENT CLASH_WITH_CLIENT CLASH_WITH_US ROUND_CLOSED CLASH_LEFT_CLIENT, OURS",
+      "VERSION_SENT CLASH_WITH_US CLASH_WITH_CLIENT CLASH_LEFT_US, CLIENTS",
+      "VERSION_SENT CLASH_WITH_CLIENT ROUND_CLOSED VERSION_SENT ROUND_CLOSED, OURS",
+      "VERSION_SENT CLASH_WITH_CLIENT ROUND_CLOSED RELEASED, NOBODYS",
+      "CLASH_LEFT_CLIENT, OURS"})
+  void aClashIsWithWhoeverRules(String events, Turn holder) {
+    List<TurnLedger.Event> all = new ArrayList<>();
+    for (String event : events.split(" ")) {
+      all.add(new TurnLedger.Event(TurnEvent.valueOf(event), START.plusSeconds(3_600L * (all.size() + 1))));
+    }
+    TurnLedger ledger = new TurnLedger(START, all);
+    assertThat(ledger.holder()).isEqualTo(holder);
+    List<TurnLedger.Stretch> stretches = ledger.stretches(START.plusSeconds(1_000_000));
+    assertThat(stretches.get(stretches.size() - 1).holder()).isEqualTo(holder);
+  }
+
   @Test
   void refusesHistoryOutOfOrder() {
     assertThatIllegalArgumentException().isThrownBy(() -> new TurnLedger(START, List.of(new TurnLedger.Event(TurnEvent.RELEASED, START.minusSeconds(1)))));
@@ -49,7 +74,7 @@ class TurnLedgerTest {
     Instant at = START;
     for (int i = 0; i < 30; i++) {
       at = at.plusSeconds(random.nextInt(200_000));
-      events.add(new TurnLedger.Event(TurnEvent.values()[random.nextInt(4)], at));
+      events.add(new TurnLedger.Event(TurnEvent.values()[random.nextInt(TurnEvent.values().length)], at));
     }
     Instant end = at.plusSeconds(50_000);
     TurnLedger ledger = new TurnLedger(START, events);

@@ -4,6 +4,7 @@ import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.deliverable.RoundId;
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.files.Sha256;
+import app.clearpane.core.markup.Clash;
 import app.clearpane.core.signoff.Decision;
 import app.clearpane.core.signoff.Outcome;
 import app.clearpane.core.signoff.Rule;
@@ -24,9 +25,28 @@ import org.jspecify.annotations.Nullable;
  * @param closeReason why it was closed by hand; null otherwise
  * @param outcome what it came to; null while it is open
  * @param said every decision in the order made, later ones of the same person replacing earlier
+ * @param clashes of the marks on its version, in the order they arose
  */
 public record Round(RoundId id, VersionId version, int number, Instant sentAt, Instant dueAt, Rule rule, @Nullable Instant closedAt,
-    @Nullable String closedBy, @Nullable String closeReason, @Nullable Outcome outcome, List<Signatory> signatories, List<Said> said) {
+    @Nullable String closedBy, @Nullable String closeReason, @Nullable Outcome outcome, List<Signatory> signatories, List<Said> said, List<ClashTurn> clashes) {
+
+  /** A round that begins. */
+  public Round(RoundId id, VersionId version, int number, Instant sentAt, Instant dueAt, Rule rule, List<Signatory> signatories) {
+    this(id, version, number, sentAt, dueAt, rule, null, null, null, null, signatories, List.of(), List.of());
+  }
+
+  /**
+   * Since when two marks on its version clash, and until when.
+   *
+   * @param withClient whether somebody speaks for the client and is to rule; otherwise we are
+   * @param settledAt null while it waits
+   */
+  public record ClashTurn(UUID id, Clash clash, boolean withClient, Instant openedAt, @Nullable Instant settledAt) {
+    /** Whether it waits for a ruling. */
+    public boolean waits() {
+      return settledAt == null;
+    }
+  }
 
   /** How long a decision can be taken back. */
   public static final Duration TAKEN_BACK_FOR = Duration.ofMinutes(10);
@@ -41,6 +61,11 @@ public record Round(RoundId id, VersionId version, int number, Instant sentAt, I
     public String by() {
       return standInName == null ? name : standInName + ", standing in for " + name;
     }
+  }
+
+  /** How many clashes wait for a ruling by the client's side, or by ours. */
+  public int clashesWith(boolean client) {
+    return (int) clashes.stream().filter(clash -> clash.waits() && clash.withClient() == client).count();
   }
 
   /** Whether it is still open. */

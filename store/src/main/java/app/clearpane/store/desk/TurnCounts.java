@@ -1,5 +1,6 @@
 package app.clearpane.store.desk;
 
+import static app.clearpane.store.schema.Tables.CLASH_TURN;
 import static app.clearpane.store.schema.Tables.CLIENT;
 import static app.clearpane.store.schema.Tables.DELIVERABLE;
 import static app.clearpane.store.schema.Tables.ITEM;
@@ -75,11 +76,12 @@ public final class TurnCounts {
   }
 
   private List<Worked> select(Condition condition, LocalDate today) {
-    Condition withClients = exists(selectOne().from(ROUND).join(VERSION).on(VERSION.ID.eq(ROUND.VERSION_ID))
+    Condition reviewed = exists(selectOne().from(ROUND).join(VERSION).on(VERSION.ID.eq(ROUND.VERSION_ID))
         .where(VERSION.DELIVERABLE_ID.eq(DELIVERABLE.ITEM_ID), ROUND.CLOSED_AT.isNull()));
     var current = DSL.select(max(VERSION.NUMBER)).from(VERSION).where(VERSION.DELIVERABLE_ID.eq(DELIVERABLE.ITEM_ID));
     Condition released = exists(selectOne().from(RELEASE).join(VERSION).on(VERSION.ID.eq(RELEASE.VERSION_ID))
         .where(RELEASE.DELIVERABLE_ID.eq(DELIVERABLE.ITEM_ID), VERSION.NUMBER.eq(current)));
+    Condition withClients = released.not().and(clashWith(true).or(reviewed.and(clashWith(false).not())));
     Field<ProjectId> of = ITEM.PROJECT_ID.as("of");
     Field<Integer> ours = DSL.count().filterWhere(withClients.not().and(released.not()));
     Field<Integer> clients = DSL.count().filterWhere(withClients);
@@ -95,6 +97,14 @@ public final class TurnCounts {
     return db.select(Projects.fields()).select(counts.fields()).select(tasks.fields()).from(PROJECT).join(CLIENT).on(CLIENT.ID.eq(PROJECT.CLIENT_ID)).leftJoin(counts).on(counts.field(of).eq(PROJECT.ID)).leftJoin(tasks).on(tasks.field(inProject).eq(PROJECT.ID))
         .where(condition).orderBy(CLIENT.NAME, PROJECT.NAME, PROJECT.ID)
         .fetch(row -> new Worked(Projects.project(row), new Counts(zero(row.get("ours", Integer.class)), zero(row.get("clients", Integer.class)), zero(row.get("nobodys", Integer.class)), zero(row.get("our_tasks", Integer.class)), zero(row.get("client_tasks", Integer.class)))));
+  }
+
+  /** Wishes on the version sent last clash, and one side is to rule; where both are, the client's counts. */
+  private static Condition clashWith(boolean client) {
+    var later = VERSION.as("later");
+    return exists(selectOne().from(CLASH_TURN).join(ROUND).on(ROUND.ID.eq(CLASH_TURN.ROUND_ID)).join(VERSION).on(VERSION.ID.eq(ROUND.VERSION_ID))
+        .where(VERSION.DELIVERABLE_ID.eq(DELIVERABLE.ITEM_ID), CLASH_TURN.SETTLED_AT.isNull(), CLASH_TURN.WITH_CLIENT.eq(client))
+        .andNotExists(selectOne().from(later).where(later.DELIVERABLE_ID.eq(VERSION.DELIVERABLE_ID), later.NUMBER.gt(VERSION.NUMBER))));
   }
 
   /** Nothing stands before it any more. */

@@ -243,8 +243,7 @@ class OneTruthTest {
       deliverables.addVersion(version);
       deliverables.numberAndSend(version, 1, AHouse.NOW);
       Contact asked = contacts.get(random.nextInt(3));
-      deliverables.open(new Round(new RoundId(UUID.randomUUID()), version.id(), 1, AHouse.NOW, AHouse.NOW, new Rule.All(), null, null, null, null,
-          List.of(new Round.Signatory(asked.id(), asked.name(), false)), List.of()));
+      deliverables.open(new Round(new RoundId(UUID.randomUUID()), version.id(), 1, AHouse.NOW, AHouse.NOW, new Rule.All(), List.of(new Round.Signatory(asked.id(), asked.name(), false))));
     }
     return item;
   }

@@ -86,8 +86,7 @@ public class SendVersion {
     closeWhatItReplaces(deliverable, sent.size() + 1, by, now);
     deliverables.numberAndSend(draft, sent.size() + 1, now);
     Round round = new Round(new RoundId(UUID.randomUUID()), id, roundNumber(sent, deliverables.rounds(deliverable.id()), markups.withoutThreads(deliverable.id())), now, agency.calendar().due(now, deliverable.reviewDays()),
-        deliverable.rule(), null, null, null, null,
-        audience.signatories().stream().map(seat -> new Round.Signatory(seat.contact(), seat.name(), seat.leadVoice())).toList(), List.of());
+        deliverable.rule(), audience.signatories().stream().map(seat -> new Round.Signatory(seat.contact(), seat.name(), seat.leadVoice())).toList());
     deliverables.open(round);
     reviewsFollow.sent(deliverable.project(), deliverable.id(), by);
     tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening("version.sent", by, deliverable.name(),

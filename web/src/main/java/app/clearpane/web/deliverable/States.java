@@ -123,12 +123,23 @@ public class States {
         Optional.ofNullable(versions.isEmpty() ? null : thumbnails.get(versions.get(versions.size() - 1).sha256())), now);
   }
 
+  /** @param until a later version is sent, which answers them all */
+  private static void clashes(Round round, Instant until, List<TurnLedger.Event> events) {
+    round.clashes().stream().filter(clash -> clash.openedAt().isBefore(until)).forEach(clash -> {
+      events.add(new TurnLedger.Event(clash.withClient() ? TurnEvent.CLASH_WITH_CLIENT : TurnEvent.CLASH_WITH_US, clash.openedAt()));
+      Optional.ofNullable(clash.settledAt()).filter(until::isAfter).ifPresent(settled -> events.add(new TurnLedger.Event(clash.withClient() ? TurnEvent.CLASH_LEFT_CLIENT : TurnEvent.CLASH_LEFT_US, settled)));
+    });
+  }
+
   private static int asking(List<MarkupRow> marks, Deliverable deliverable) {
     return (int) marks.stream().filter(m -> m.intent() == Intent.CHANGE && m.pane().equals(deliverable.pane()) && !m.teamOnly() && m.progress().carriesOver()).count();
   }
 
   private static TurnLedger ledger(Deliverable deliverable, List<Round> rounds, List<Releases.Release> released) {
     List<TurnLedger.Event> events = new ArrayList<>();
+    for (int i = 0; i < rounds.size(); i++) {
+      clashes(rounds.get(i), i + 1 < rounds.size() ? rounds.get(i + 1).sentAt() : Instant.MAX, events);
+    }
     rounds.forEach(round -> {
       events.add(new TurnLedger.Event(TurnEvent.VERSION_SENT, round.sentAt()));
       Optional.ofNullable(round.closedAt()).ifPresent(closed -> events.add(new TurnLedger.Event(TurnEvent.ROUND_CLOSED, closed)));

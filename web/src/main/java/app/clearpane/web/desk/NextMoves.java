@@ -8,6 +8,7 @@ import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.turns.NextMove;
 import app.clearpane.core.turns.Turn;
 import app.clearpane.core.turns.TurnLedger;
+import app.clearpane.store.deliverable.Round;
 import app.clearpane.store.plan.PlannedTask;
 import app.clearpane.store.project.Milestone;
 import app.clearpane.store.project.Project;
@@ -116,6 +117,12 @@ class NextMoves {
   }
 
   private String todo(DeliverableState state) {
+    Optional<Round> clashing = state.round().filter(round -> round.clashesWith(true) + round.clashesWith(false) > 0 && state.turn() != Turn.NOBODYS);
+    if (clashing.isPresent()) {
+      boolean client = clashing.get().clashesWith(true) > 0;
+      String who = client ? clashing.get().signatories().stream().filter(Round.Signatory::leadVoice).findFirst().map(seat -> words.first(seat.name())).orElse("the lead voice") : "a manager";
+      return words.count(clashing.get().clashesWith(client), "clash", "clashes") + " for " + who + " to settle";
+    }
     return switch (state.phase()) {
       case CAME_BACK -> words.count(state.asking(), "change", "changes") + " to make";
       case SIGNED -> "signed off; see whether it may be released";

@@ -59,6 +59,11 @@ public class Clashes {
       return first.place().page();
     }
 
+    /** The two as the core knows them. */
+    Clash clash() {
+      return new Clash(first.id(), second.id());
+    }
+
     /** Both, in their order. */
     public List<MarkupRow> both() {
       return List.of(first, second);

@@ -35,22 +35,23 @@ public final class VisibleDeliverables {
    * A deliverable on the clients' side.
    *
    * @param released whether any of its versions was
+   * @param own whether it goes out through the viewer's own pane
    */
-  public record Row(ItemId id, String name, String about, boolean released) {}
+  public record Row(ItemId id, String name, String about, boolean released, boolean own) {}
 
   /** All of them, in the team's order. */
   public List<Row> all(Viewer viewer) {
-    return rows(visibleTo(viewer, ContentKind.DELIVERABLES));
+    return rows(visibleTo(viewer, ContentKind.DELIVERABLES), viewer);
   }
 
-  private List<Row> rows(Condition condition) {
-    return db.select(ITEM.ID, ITEM.NAME, DELIVERABLE.ABOUT, field(exists(selectOne().from(RELEASE).where(RELEASE.DELIVERABLE_ID.eq(ITEM.ID), RELEASE.RECALLED_AT.isNull()))))
+  private List<Row> rows(Condition condition, Viewer viewer) {
+    return db.select(ITEM.ID, ITEM.NAME, DELIVERABLE.ABOUT, field(exists(selectOne().from(RELEASE).where(RELEASE.DELIVERABLE_ID.eq(ITEM.ID), RELEASE.RECALLED_AT.isNull()))), field(DELIVERABLE.PANE_ID.eq(viewer.pane())))
         .from(DELIVERABLE).join(ITEM).on(ITEM.ID.eq(DELIVERABLE.ITEM_ID)).where(condition).orderBy(DELIVERABLE.POSITION, ITEM.CREATED_AT, ITEM.ID).fetch(Records.mapping(Row::new));
   }
 
   /** One of them. */
   public Optional<Row> find(Viewer viewer, ItemId id) {
-    return rows(visibleTo(viewer, ContentKind.DELIVERABLES).and(ITEM.ID.eq(id))).stream().findFirst();
+    return rows(visibleTo(viewer, ContentKind.DELIVERABLES).and(ITEM.ID.eq(id)), viewer).stream().findFirst();
   }
 
   /** The sent versions of all of them, oldest first. */

@@ -93,8 +93,8 @@ class PaneContents {
     }
   }
 
-  /** A deliverable on the page; without a version while the first is being made. */
-  record Shown(VisibleDeliverables.Row deliverable, @Nullable VersionRow version, @Nullable Round round, Drawings.@Nullable Sheet thumbnail, Word word) {
+  /** A deliverable on the page; without a version while the first is being made. @param clashes how many of its clashes await the viewer's ruling */
+  record Shown(VisibleDeliverables.Row deliverable, @Nullable VersionRow version, @Nullable Round round, Drawings.@Nullable Sheet thumbnail, Word word, int clashes) {
     /** When something last happened to it that this viewer sees. */
     public Instant changed() {
       return version == null || version.sentAt() == null ? Instant.EPOCH : version.sentAt();
@@ -112,6 +112,11 @@ class PaneContents {
     /** What awaits the viewer's decision. */
     public List<Shown> waiting() {
       return deliverables.stream().filter(one -> one.word() == Word.YOUR_TURN).toList();
+    }
+
+    /** What awaits the viewer's ruling and nothing else of theirs. */
+    public List<Shown> toSettle() {
+      return deliverables.stream().filter(one -> one.clashes() > 0 && one.word() != Word.YOUR_TURN).toList();
     }
 
     /** The tasks that await the viewer. */
@@ -137,7 +142,7 @@ class PaneContents {
     return deliverables.all(viewer).stream().map(row -> {
       VersionRow version = newest.get(row.id());
       Round round = version == null ? null : rounds.get(version.id());
-      return new Shown(row, version, round, version == null ? null : thumbnails.get(version.sha256()), word(viewer, round, row.released()));
+      return new Shown(row, version, round, version == null ? null : thumbnails.get(version.sha256()), word(viewer, round, row.released()), round != null && row.own() && viewer.leadVoice() ? round.clashesWith(true) : 0);
     }).toList();
   }
 

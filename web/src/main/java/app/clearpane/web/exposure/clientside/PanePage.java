@@ -113,9 +113,14 @@ class PanePage {
           && paper.state(LocalDate.MIN).waits()).toList();
     }
 
+    /** What awaits the reader's ruling and nothing else of theirs. */
+    public List<PaneContents.Shown> toSettle() {
+      return contents.toSettle();
+    }
+
     /** How many things await the reader. */
     public int waitingCount() {
-      return waiting().size() + yourTasks().size() + waitingPapers().size();
+      return waiting().size() + toSettle().size() + yourTasks().size() + waitingPapers().size();
     }
 
     /** The last milestone ahead. */
