@@ -33,6 +33,8 @@ class DeskTest extends DemoHouse {
     Visitor ines = Visitor.by(address(), linkOfTeam("ines@marram-finch.example"));
     assertThat(ines.get("/t/projects/" + project + "/plan?as=lines&by=person").body()).contains("aria-label=\"Teo Brandt\"").doesNotContain("Add a task to");
     assertThat(ines.get("/t/projects/" + project + "/plan").body()).as("remembered").contains("aria-label=\"Teo Brandt\"");
+    assertThat(ines.get("/t/projects/" + project + "/plan?as=month&by=person").body()).contains("falls-under\">Ottoline Vance<");
+    assertThat(ines.get("/t/projects/" + project + "/plan?as=month&by=due").body()).as("the days are there already").doesNotContain("falls-under");
     for (String by : new String[] {"label", "due", "nonsense"}) {
       assertThat(ines.get("/t/projects/" + project + "/plan?as=time&by=" + by).statusCode()).isEqualTo(200);
     }

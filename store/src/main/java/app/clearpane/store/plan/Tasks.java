@@ -124,7 +124,19 @@ public final class Tasks {
 
   /** Gives the tasks that somebody has and that are not ended to somebody else of the team. @return how many that were */
   public int handOver(TeamMemberId from, TeamMemberId to) {
-    return db.update(TASK).set(TASK.MEMBER_ID, to).set(TASK.REVISION, TASK.REVISION.plus(1)).where(TASK.MEMBER_ID.eq(from), TASK.STAGE.notIn(Stage.DONE, Stage.DROPPED)).execute();
+    int had = db.update(TASK).set(TASK.MEMBER_ID, to).set(TASK.REVISION, TASK.REVISION.plus(1)).where(TASK.MEMBER_ID.eq(from), TASK.STAGE.notIn(Stage.DONE, Stage.DROPPED)).execute();
+    helpNoMore(from);
+    return had;
+  }
+
+  /** Takes open tasks off the desks of those who only help with them: of somebody who goes, and of whoever does them now. */
+  private void helpNoMore(TeamMemberId gone) {
+    db.select(TASK.ITEM_ID, TASK.MEMBER_ID, TASK.ALSO_MEMBERS).from(TASK).where(TASK.STAGE.notIn(Stage.DONE, Stage.DROPPED), DSL.cardinality(TASK.ALSO_MEMBERS).gt(0)).forEach(row -> {
+      UUID[] left = Arrays.stream(row.value3()).filter(helper -> !helper.equals(gone.value()) && (row.value2() == null || !helper.equals(row.value2().value()))).toArray(UUID[]::new);
+      if (left.length < row.value3().length) {
+        db.update(TASK).set(TASK.ALSO_MEMBERS, left).set(TASK.REVISION, TASK.REVISION.plus(1)).where(TASK.ITEM_ID.eq(row.value1())).execute();
+      }
+    });
   }
 
   private static Map<?, ?> columns(PlannedTask planned) {

@@ -210,7 +210,7 @@ class PlanController {
     }
     month = month.getYear() < 1901 || month.getYear() > 9_990 ? YearMonth.from(plan.today()) : month;
     model.addAttribute("month", month.atDay(1));
-    model.addAttribute("weeks", lines.month(month.atDay(1)));
+    model.addAttribute("weeks", lines.month(month.atDay(1), look.by()));
   }
 
   @PostMapping("/t/projects/{project}/tasks")

@@ -12,6 +12,7 @@ import java.time.LocalDate;
 import java.time.temporal.TemporalAdjusters;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -138,12 +139,16 @@ final class PlanLines {
         stage.open() ? plan.behind(task.id()) : 0, overdue, false, names(task.details().also().phases()));
   }
 
-  /** A day with what ends on it. */
-  record Day(LocalDate day, boolean inMonth, boolean today, boolean working, List<Milestone> milestones, List<Line> lines) {}
+  /** A day with what ends on it, under headings. */
+  record Day(LocalDate day, boolean inMonth, boolean today, boolean working, List<Milestone> milestones, List<Group> groups) {}
 
   /** The weeks of a month, Monday to Sunday, each task on the day it is due or else its last day. */
-  List<List<Day>> month(LocalDate first) {
-    Map<LocalDate, List<Line>> ending = leaves().stream().filter(line -> line.stage() != Stage.DROPPED).collect(Collectors.groupingBy(line -> line.task().details().due().orElseGet(() -> Objects.requireNonNull(line.last()))));
+  List<List<Day>> month(LocalDate first, Grouping by) {
+    Map<LocalDate, List<Group>> ending = new HashMap<>();
+    for (Group group : by == Grouping.DUE ? List.of(new Group("", null, OptionalInt.empty(), leaves())) : groups(by)) {
+      group.lines().stream().filter(line -> !line.gathers() && line.stage() != Stage.DROPPED).collect(Collectors.groupingBy(line -> line.task().details().due().orElseGet(() -> Objects.requireNonNull(line.last()))))
+          .forEach((day, lines) -> ending.computeIfAbsent(day, none -> new ArrayList<>()).add(group.with(lines)));
+    }
     List<List<Day>> weeks = new ArrayList<>();
     for (LocalDate monday = first.with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY)); monday.isBefore(first.plusMonths(1)); monday = monday.plusWeeks(1)) {
       List<Day> week = new ArrayList<>();
