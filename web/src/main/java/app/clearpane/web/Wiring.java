@@ -47,6 +47,8 @@ import app.clearpane.store.project.Projects;
 import app.clearpane.store.project.clientside.VisibleConcerns;
 import app.clearpane.store.project.clientside.VisibleDates;
 import app.clearpane.store.record.Records;
+import app.clearpane.store.reminders.Reminders;
+import app.clearpane.store.reminders.SilenceTerms;
 import java.io.IOException;
 import java.time.Clock;
 import org.jooq.DSLContext;
@@ -221,6 +223,16 @@ class Wiring {
   @Bean
   SigningDefaults signingDefaults(DSLContext db) {
     return new SigningDefaults(db);
+  }
+
+  @Bean
+  Reminders reminders(DSLContext db) {
+    return new Reminders(db);
+  }
+
+  @Bean
+  SilenceTerms silenceTerms(DSLContext db) {
+    return new SilenceTerms(db);
   }
 
   @Bean

@@ -43,6 +43,8 @@ public abstract class DemoHouse {
     registry.add("server.port", () -> PORT);
     registry.add("clearpane.data", DATA::toString);
     registry.add("clearpane.poll-millis", () -> 100);
+    registry.add("clearpane.reminders", () -> "-");
+    registry.add("clearpane.silence", () -> "-");
     registry.add("clearpane.limits.links", () -> 10_000);
     registry.add("clearpane.limits.mails", () -> 10_000);
     registry.add("clearpane.limits.sign-ins", () -> 20);

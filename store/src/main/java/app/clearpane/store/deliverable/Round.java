@@ -54,12 +54,18 @@ public record Round(RoundId id, VersionId version, int number, Instant sentAt, I
   /** Somebody who is asked to sign. */
   public record Signatory(ContactId contact, String name, boolean leadVoice) {}
 
-  /** A decision that was made. @param batch what it was made together with; null if it was made alone @param standIn who made it in place of the signatory; null if they made it themselves */
+  /**
+   * A decision that was made.
+   *
+   * @param batch what it was made together with; null if it was made alone
+   * @param standIn who made it in place of the signatory; null if they made it themselves
+   * @param bySilence whether they said nothing, and that counted as was agreed
+   */
   public record Said(ContactId contact, String name, Decision decision, String sentence, String typedName, Sha256 sha256, Instant at, @Nullable UUID batch,
-      @Nullable ContactId standIn, @Nullable String standInName) {
-    /** Who decided, and for whom: "Ottoline", or "Mirela, standing in for Ottoline". */
+      @Nullable ContactId standIn, @Nullable String standInName, boolean bySilence) {
+    /** Who decided, and for whom: "Ottoline", "Mirela, standing in for Ottoline", or "Jasper, by silence". */
     public String by() {
-      return standInName == null ? name : standInName + ", standing in for " + name;
+      return bySilence ? name + ", by silence" : standInName == null ? name : standInName + ", standing in for " + name;
     }
   }
 

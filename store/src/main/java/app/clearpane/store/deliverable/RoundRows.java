@@ -23,7 +23,7 @@ public final class RoundRows {
       .join(CONTACT).on(CONTACT.ID.eq(ROUND_SIGNATORY.CONTACT_ID)).where(ROUND_SIGNATORY.ROUND_ID.eq(ROUND.ID)).orderBy(ROUND_SIGNATORY.POSITION))
       .as("those").convertFrom(rows -> rows.map(Records.mapping(Round.Signatory::new)));
   private static final Field<List<Round.Said>> SAID = multiset(select(SIGN_OFF.CONTACT_ID, CONTACT.NAME, SIGN_OFF.DECISION, SIGN_OFF.SENTENCE, SIGN_OFF.TYPED_NAME, SIGN_OFF.SHA256, SIGN_OFF.MADE_AT,
-      SIGN_OFF.BATCH_ID, SIGN_OFF.STAND_IN_CONTACT, SIGN_OFF.STAND_IN_NAME).from(SIGN_OFF).join(CONTACT).on(CONTACT.ID.eq(SIGN_OFF.CONTACT_ID)).where(SIGN_OFF.ROUND_ID.eq(ROUND.ID), SIGN_OFF.TAKEN_BACK_AT.isNull()).orderBy(SIGN_OFF.SEQUENCE))
+      SIGN_OFF.BATCH_ID, SIGN_OFF.STAND_IN_CONTACT, SIGN_OFF.STAND_IN_NAME, SIGN_OFF.BY_SILENCE).from(SIGN_OFF).join(CONTACT).on(CONTACT.ID.eq(SIGN_OFF.CONTACT_ID)).where(SIGN_OFF.ROUND_ID.eq(ROUND.ID), SIGN_OFF.TAKEN_BACK_AT.isNull()).orderBy(SIGN_OFF.SEQUENCE))
       .as("said").convertFrom(rows -> rows.map(Records.mapping(Round.Said::new)));
 
   private static final Field<List<Round.ClashTurn>> CLASHES = multiset(select(CLASH_TURN.ID, CLASH_TURN.FIRST_MARKUP, CLASH_TURN.SECOND_MARKUP, CLASH_TURN.WITH_CLIENT, CLASH_TURN.OPENED_AT, CLASH_TURN.SETTLED_AT).from(CLASH_TURN)

@@ -46,6 +46,12 @@ public final class Seats {
     return fetch(SEAT.PANE_ID.eq(pane).and(SEAT.CONTACT_ID.eq(contact))).stream().findFirst();
   }
 
+  /** The oldest published pane of a project that somebody may come to, their seat taken or not; empty where there is none. */
+  public Optional<PaneId> wayIn(ProjectId project, ContactId contact, Instant now) {
+    return db.select(PANE.ID).from(SEAT).join(PANE).on(PANE.ID.eq(SEAT.PANE_ID)).where(PANE.PROJECT_ID.eq(project), SEAT.CONTACT_ID.eq(contact), SEAT.STATE.ne(SeatState.ENDED), PANE.PUBLISHED_AT.isNotNull(), PANE.CLOSES_AT.isNull().or(PANE.CLOSES_AT.gt(now)))
+        .orderBy(PANE.CREATED_AT, PANE.ID).limit(1).fetchOptional(PANE.ID);
+  }
+
   /** A seat. */
   public Optional<SeatRow> find(SeatId id) {
     return fetch(SEAT.ID.eq(id)).stream().findFirst();

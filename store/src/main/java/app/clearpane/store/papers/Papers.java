@@ -2,6 +2,7 @@ package app.clearpane.store.papers;
 
 import static app.clearpane.store.schema.Tables.PAPER;
 import static app.clearpane.store.schema.Tables.PAPER_RECIPIENT;
+import static app.clearpane.store.schema.Tables.PROJECT;
 
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.papers.PaperId;
@@ -12,6 +13,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import org.jooq.DSLContext;
+import org.jooq.impl.DSL;
 
 /** The papers of projects, as the team sees them. */
 public final class Papers {
@@ -24,6 +26,11 @@ public final class Papers {
   /** Those of a project, newest first. */
   public List<Paper> of(ProjectId project) {
     return PaperRows.where(db, PAPER.PROJECT_ID.eq(project));
+  }
+
+  /** Those of the projects that are worked on that were sent, have a day and are not settled for all we know of money. */
+  public List<Paper> withADay() {
+    return PaperRows.where(db, PAPER.SENT_AT.isNotNull().and(PAPER.WITHDRAWN_AT.isNull()).and(PAPER.PAID_ON.isNull()).and(PAPER.DUE_ON.isNotNull()).and(PAPER.PROJECT_ID.in(DSL.select(PROJECT.ID).from(PROJECT).where(PROJECT.ARCHIVED_AT.isNull()))));
   }
 
   /** One of them. */

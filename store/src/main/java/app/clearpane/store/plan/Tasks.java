@@ -2,6 +2,7 @@ package app.clearpane.store.plan;
 
 import static app.clearpane.store.schema.Tables.CONTACT;
 import static app.clearpane.store.schema.Tables.ITEM;
+import static app.clearpane.store.schema.Tables.PROJECT;
 import static app.clearpane.store.schema.Tables.TASK;
 import static app.clearpane.store.schema.Tables.TASK_COMMENT;
 import static app.clearpane.store.schema.Tables.TASK_LINK;
@@ -11,6 +12,7 @@ import static app.clearpane.store.schema.Tables.TEAM_MEMBER;
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.agency.TeamMemberId;
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.plan.Side;
 import app.clearpane.core.plan.Stage;
 import app.clearpane.core.plan.Task;
 import app.clearpane.core.project.ProjectId;
@@ -54,6 +56,12 @@ public final class Tasks {
   /** The tasks of some projects. */
   public Map<ProjectId, List<PlannedTask>> ofProjects(Collection<ProjectId> projects) {
     return where(db, ITEM.PROJECT_ID.in(projects)).stream().collect(Collectors.groupingBy(PlannedTask::project));
+  }
+
+  /** Open tasks of the projects that are worked on that were given to somebody of the clients' and are to be done by a day. */
+  public List<PlannedTask> withClientsAndDue() {
+    return where(db, ITEM.ID.in(DSL.select(TASK.ITEM_ID).from(TASK).where(TASK.SIDE.eq(Side.CLIENTS), TASK.CONTACT_ID.isNotNull(), TASK.DUE_ON.isNotNull(), TASK.BEGAN_ON.isNotNull(), TASK.DELIVERABLE_ID.isNull(), TASK.STAGE.notIn(Stage.DONE, Stage.DROPPED)))
+        .and(ITEM.PROJECT_ID.in(DSL.select(PROJECT.ID).from(PROJECT).where(PROJECT.ARCHIVED_AT.isNull()))));
   }
 
   /** One task, if it was not deleted. */

@@ -12,6 +12,7 @@ import app.clearpane.store.deliverable.SigningDefaults;
 import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.store.exposure.SeatRow;
 import app.clearpane.store.exposure.Seats;
+import app.clearpane.store.reminders.Reminders;
 import app.clearpane.web.exposure.Windows;
 import app.clearpane.web.layout.ForManagers;
 import app.clearpane.web.layout.Input;
@@ -37,6 +38,7 @@ import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 @TeamController
 class DeliverableController {
   private static final int LONGEST_LINE = 400;
+  private final Reminders reminders;
   private final ProjectFrame frame;
   private final States states;
   private final Deliverables deliverables;
@@ -52,7 +54,8 @@ class DeliverableController {
   private final SheetBytes bytes;
 
   DeliverableController(ProjectFrame frame, States states, Deliverables deliverables, Drawings drawings, SigningDefaults defaults, Seats seats, Windows windows, Readers readers,
-      AddDeliverable addDeliverable, StoreVersion storeVersion, SendVersion sendVersion, WatchDrawing watchDrawing, SheetBytes bytes) {
+      AddDeliverable addDeliverable, StoreVersion storeVersion, SendVersion sendVersion, WatchDrawing watchDrawing, SheetBytes bytes, Reminders reminders) {
+    this.reminders = reminders;
     this.frame = frame;
     this.states = states;
     this.deliverables = deliverables;
@@ -104,6 +107,7 @@ class DeliverableController {
     model.addAttribute("state", state);
     List<SeatRow> seated = seats.of(state.deliverable().pane());
     model.addAttribute("signing", Readers.signing(state.deliverable(), seated));
+    model.addAttribute("reminded", reminders.latest(deliverable.value()));
     state.draft().ifPresent(draft -> {
       model.addAttribute("audience", readers.of(state.deliverable(), state.rounds(), seated));
       model.addAttribute("costs", sendVersion.costs(state).orElse(null));

@@ -86,14 +86,12 @@ public class Readers {
 
   /** The same, with the seats of its pane. */
   Audience of(Deliverable deliverable, List<Round> rounds, List<SeatRow> seated) {
-    Panes.All all = panes.all(deliverable.project());
-    Panes.Row row = all.rows().stream().filter(one -> one.id().equals(deliverable.pane())).findFirst().orElseThrow();
-    Pane pane = all.panes().stream().filter(one -> one.id().equals(row.id())).findFirst().orElseThrow();
     List<SeatRow> signatories = signers(deliverable, seated);
     Set<ContactId> byName = Stream.concat(signatories.stream().map(SeatRow::contact), rounds.stream().flatMap(round -> round.signatories().stream()).map(Round.Signatory::contact)).collect(Collectors.toSet());
     Item addressed = new Item(deliverable.id(), ContentKind.DELIVERABLES, deliverable.name(), List.of(), Item.State.THERE, byName);
+    Pane pane = panes.withSettings(Map.of(deliverable.project(), List.of(addressed))).getOrDefault(deliverable.project(), List.of()).stream().filter(one -> one.id().equals(deliverable.pane())).findFirst().orElseThrow();
     List<SeatRow> others = seated.stream().filter(seat -> !signatories.contains(seat) && verdict(addressed, pane, seat).visible()).toList();
-    return new Audience(row.name(), signatories, others, obstacles(row, pane, addressed, deliverable, signatories));
+    return new Audience(pane.name(), signatories, others, obstacles(pane, addressed, deliverable, signatories));
   }
 
   /** Those who were named, in their order, as far as they may sign; everybody who may, if nobody was named. The lead voice is always among them (R3). */
@@ -113,12 +111,12 @@ public class Readers {
     return new Signatories(rule, signers.stream().map(SeatRow::contact).toList(), signers.stream().filter(SeatRow::leadVoice).map(SeatRow::contact).findFirst());
   }
 
-  private List<String> obstacles(Panes.Row row, Pane pane, Item item, Deliverable deliverable, List<SeatRow> signatories) {
-    if (row.publishedAt() == null) {
-      return List.of("The pane “" + row.name() + "” is not published yet, so nobody could see it. Publish the pane first.");
+  private List<String> obstacles(Pane pane, Item item, Deliverable deliverable, List<SeatRow> signatories) {
+    if (pane.publishedAt().isEmpty()) {
+      return List.of("The pane “" + pane.name() + "” is not published yet, so nobody could see it. Publish the pane first.");
     }
     if (signatories.isEmpty()) {
-      return List.of("Nobody at “" + row.name() + "” is asked to sign. Give somebody the seat of a signatory first.");
+      return List.of("Nobody at “" + pane.name() + "” is asked to sign. Give somebody the seat of a signatory first.");
     }
     if (deliverable.rule() instanceof Rule.AtLeast atLeast && !panel(atLeast, signatories).canBeMet()) {
       return List.of("At least " + atLeast.k() + " have to sign, but only " + signatories.size() + " may. Change who signs first.");
@@ -126,7 +124,7 @@ public class Readers {
     Verdict verdict = verdict(item, pane, signatories.get(0));
     Optional<String> held = verdict.source().filter(source -> Set.of(Reason.HELD_BACK, Reason.HELD_BACK_ABOVE).contains(verdict.reason()));
     return held.map(source -> "“" + source + "” is held back by " + verdict.setting().orElseThrow().by() + ", so it cannot be sent. Show it on the Panes page first.")
-        .map(List::of).orElse(verdict.reason() == Reason.PANE_EXPIRED ? List.of("The pane “" + row.name() + "” is closed. Give it a later last day first.") : List.of());
+        .map(List::of).orElse(verdict.reason() == Reason.PANE_EXPIRED ? List.of("The pane “" + pane.name() + "” is closed. Give it a later last day first.") : List.of());
   }
 
   /** As if the seat were taken: the mail itself lets its reader in. */

@@ -10,6 +10,7 @@ import app.clearpane.store.project.Project;
 import app.clearpane.store.project.Projects;
 import app.clearpane.web.House;
 import app.clearpane.web.layout.TheAgency;
+import app.clearpane.web.reminders.SendReminders;
 import app.clearpane.web.security.LinkKeys;
 import java.util.ArrayList;
 import java.util.List;
@@ -24,6 +25,7 @@ import org.springframework.stereotype.Component;
 @Component
 @Profile("demo")
 class StartDemo {
+  private final SendReminders reminders;
   private final DemoStory story;
   private final TheAgency agency;
   private final app.clearpane.store.agency.People people;
@@ -33,7 +35,8 @@ class StartDemo {
   private final LinkKeys keys;
   private final House house;
 
-  StartDemo(DemoStory story, TheAgency agency, app.clearpane.store.agency.People people, Projects projects, Panes panes, Seats seats, LinkKeys keys, House house) {
+  StartDemo(DemoStory story, TheAgency agency, app.clearpane.store.agency.People people, Projects projects, Panes panes, Seats seats, LinkKeys keys, House house, SendReminders reminders) {
+    this.reminders = reminders;
     this.story = story;
     this.agency = agency;
     this.people = people;
@@ -48,6 +51,7 @@ class StartDemo {
   void start() {
     if (!agency.isFounded()) {
       story.tell();
+      reminders.goRound();
     }
     print("Clear Pane is at " + house.address() + " with the demo data in " + house.data().toAbsolutePath());
     people.team().forEach(this::team);

@@ -1,17 +1,16 @@
 package app.clearpane.web.markup;
 
-import app.clearpane.core.markup.Place;
-import app.clearpane.core.exposure.ItemId;
-import java.util.function.Supplier;
-import java.util.Collection;
 import app.clearpane.core.deliverable.VersionId;
+import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.exposure.SeatState;
 import app.clearpane.core.files.Sha256;
 import app.clearpane.core.markup.Clash;
 import app.clearpane.core.markup.Intent;
 import app.clearpane.core.markup.MarkupId;
+import app.clearpane.core.markup.Place;
 import app.clearpane.store.deliverable.Drawings;
+import app.clearpane.store.deliverable.Round;
 import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.store.exposure.SeatRow;
 import app.clearpane.store.exposure.Seats;
@@ -19,6 +18,7 @@ import app.clearpane.store.markup.MarkupRow;
 import app.clearpane.store.markup.Rulings;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
@@ -26,6 +26,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -73,6 +74,13 @@ public class Clashes {
   /** Those on a version, as far as its marks at one pane go. @param marks of any versions, with or without threads */
   public List<Open> of(VersionRow version, PaneId pane, List<MarkupRow> marks) {
     return of(version, pane, marks, () -> ruledOn(List.of(version.deliverable())));
+  }
+
+  /** Those that wait in a round. @param marks of any versions, with or without threads */
+  static List<Open> waiting(Round round, List<MarkupRow> marks) {
+    Map<MarkupId, MarkupRow> byId = marks.stream().collect(Collectors.toMap(MarkupRow::id, Function.identity()));
+    return round.clashes().stream().filter(turn -> turn.waits() && byId.containsKey(turn.clash().first()) && byId.containsKey(turn.clash().second()))
+        .map(turn -> new Open(byId.get(turn.clash().first()), byId.get(turn.clash().second()))).toList();
   }
 
   /** Those of the marks of some deliverables that were ruled on. */

@@ -116,16 +116,16 @@ public class ClientTable {
     List<MarkupRow> marks = markups.of(viewer, version.deliverable());
     LightTable table = LightTable.of(base, deliverable.name(), version, versions, shown, drawing, drawings.sheet(version.sha256(), shown), marks,
         compared.across(versions), writings.of(version), new Side.Client(viewer));
-    List<Clashes.Open> open = clashes.of(version, viewer.pane(), marks);
-    Bar bar = bar(viewer, version, versions, marks, open.size());
+    Optional<Round> reviewed = deliverables.round(viewer, version.id());
+    List<Clashes.Open> open = reviewed.filter(own -> deliverable.own()).map(own -> Clashes.waiting(own, marks)).orElseGet(() -> clashes.of(version, viewer.pane(), marks));
+    Bar bar = bar(viewer, version, versions, marks, reviewed, open.size());
     Map<String, Object> model = new HashMap<>(Map.of("table", table, "bar", bar, "clashes", open, "mayRule", viewer.leadVoice() && !viewer.looking(), "viewer", viewer, "heading", viewers.heading(viewer), "deliverable", deliverable));
     bar.round().flatMap(round -> round.signatories().stream().filter(Round.Signatory::leadVoice).findFirst()).ifPresent(seat -> model.put("leadVoice", seat.name()));
     Spot.of(atX, atY, table).ifPresent(spot -> model.put("spot", spot));
     return model;
   }
 
-  private Bar bar(Viewer viewer, VersionRow version, List<VersionRow> versions, List<MarkupRow> marks, int clashes) {
-    Optional<Round> round = deliverables.round(viewer, version.id());
+  private Bar bar(Viewer viewer, VersionRow version, List<VersionRow> versions, List<MarkupRow> marks, Optional<Round> round, int clashes) {
     ContactId signer = round.map(r -> signing.signer(viewer, r)).orElse(viewer.contact());
     boolean asked = round.filter(r -> r.signatories().stream().anyMatch(s -> s.contact().equals(signer))).isPresent();
     boolean completes = asked && round.orElseThrow().panel().completedBy(signer, round.orElseThrow().decisions());

@@ -2,7 +2,7 @@ package app.clearpane.web.papers;
 
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.agency.Name;
-import app.clearpane.core.exposure.SeatState;
+import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.files.Sha256;
 import app.clearpane.core.papers.PaperId;
 import app.clearpane.core.papers.PaperKind;
@@ -179,9 +179,8 @@ public class HandlePaper {
     return paper.recipients().stream().filter(one -> paneOf(paper, one.contact()).isEmpty()).map(Paper.Recipient::name).toList();
   }
 
-  private Optional<Panes.Row> paneOf(Paper paper, ContactId contact) {
-    return panes.ofProject(paper.project()).stream().filter(pane -> pane.publishedAt() != null)
-        .filter(pane -> seats.of(pane.id()).stream().anyMatch((SeatRow seat) -> seat.contact().equals(contact) && seat.state() != SeatState.ENDED)).findFirst();
+  private Optional<PaneId> paneOf(Paper paper, ContactId contact) {
+    return seats.wayIn(paper.project(), contact, clock.instant());
   }
 
   /** Sends it: each recipient gets a mail. @param sure whether it goes out although somebody has no seat @throws Refused if somebody has none and that is not wanted */
@@ -198,7 +197,7 @@ public class HandlePaper {
     }
     papers.sent(id, clock.instant());
     told("paper.sent", paper, by, Map.of("to", paper.recipients().stream().map(Paper.Recipient::name).toList(), "sha256", paper.sha256(), "amount", paper.amount() == null ? "" : paper.amount().toPlainString()));
-    paper.recipients().forEach(one -> paneOf(paper, one.contact()).ifPresent(pane -> mail.to(people.contact(one.contact()).orElseThrow(), letter(paper, keys.forContact(one.contact(), "/c/panes/" + pane.id() + "/papers/" + id)))));
+    paper.recipients().forEach(one -> paneOf(paper, one.contact()).ifPresent(pane -> mail.to(people.contact(one.contact()).orElseThrow(), letter(paper, keys.forContact(one.contact(), "/c/panes/" + pane + "/papers/" + id)))));
     return paper.project();
   }
 

@@ -1,8 +1,10 @@
 package app.clearpane.web.plan;
 
 import app.clearpane.core.project.ProjectId;
+import app.clearpane.core.reminders.Rhythm;
 import app.clearpane.store.plan.Agreements;
 import app.clearpane.store.plan.Feeds;
+import app.clearpane.store.reminders.Reminders;
 import app.clearpane.web.layout.ForManagers;
 import app.clearpane.web.layout.TeamController;
 import app.clearpane.web.layout.WorkedOn;
@@ -21,13 +23,15 @@ import org.springframework.web.multipart.MultipartFile;
 /** Calendar addresses of the team, and the days on which nobody works. */
 @TeamController
 class CalendarController {
+  private final Reminders reminders;
   private final Feeds feeds;
   private final MakeFeed makeFeed;
   private final SetFreeDays setFreeDays;
   private final Agreements agreements;
   private final WorkedOn workedOn;
 
-  CalendarController(Feeds feeds, MakeFeed makeFeed, SetFreeDays setFreeDays, Agreements agreements, WorkedOn workedOn) {
+  CalendarController(Feeds feeds, MakeFeed makeFeed, SetFreeDays setFreeDays, Agreements agreements, WorkedOn workedOn, Reminders reminders) {
+    this.reminders = reminders;
     this.feeds = feeds;
     this.makeFeed = makeFeed;
     this.setFreeDays = setFreeDays;
@@ -43,6 +47,8 @@ class CalendarController {
   private String page(Person.OfTeam me, Model model) {
     model.addAttribute("feeds", feeds.of(me.memberId()));
     model.addAttribute("freeDays", agreements.freeDays());
+    model.addAttribute("reminds", reminders.rhythm().isPresent());
+    model.addAttribute("rhythm", reminders.rhythm().orElse(Rhythm.USUAL));
     model.addAttribute("projects", workedOn.projects());
     return "plan/calendar";
   }

@@ -73,7 +73,7 @@ class TellDoer {
   }
 
   /** A seat of its doer through which the task is seen, their link opened or not. What is held back meanwhile, or whose doer may be given none, is sent to nobody. */
-  private Optional<SeatRow> seeing(PlannedTask task) {
+  Optional<SeatRow> seeing(PlannedTask task) {
     return seats.ofProject(task.project()).stream().filter(seat -> task.hands().contact().filter(seat.contact()::equals).isPresent() && seat.state() != SeatState.ENDED)
         .filter(seat -> viewers.lookingThrough(seat.id(), Viewer.Sight.NOW, clock.instant()).flatMap(viewer -> visible.find(viewer, task.id())).isPresent()).findFirst();
   }

@@ -28,9 +28,9 @@ public class WriteMail {
     this.clock = clock;
   }
 
-  /** To a contact. */
-  public void to(Contact contact, Letter letter) {
-    write(contact.name(), contact.email(), Optional.of(contact.id()), letter);
+  /** To a contact. @return the mail's identifier */
+  public UUID to(Contact contact, Letter letter) {
+    return write(contact.name(), contact.email(), Optional.of(contact.id()), letter);
   }
 
   /** To one of the team. */
@@ -43,9 +43,10 @@ public class WriteMail {
     write(name, address, Optional.empty(), letter);
   }
 
-  private void write(String name, String address, Optional<ContactId> contact, Letter letter) {
+  private UUID write(String name, String address, Optional<ContactId> contact, Letter letter) {
     String first = new Name(name).first();
     Mails.Mail mail = new Mails.Mail(UUID.randomUUID(), name, address, letter.subject(), pages.render("post/letter", Map.of("letter", letter, "first", first)), letter.plain(first), clock.instant());
     jobs.enqueue(SendMail.NAME, mails.add(mail, contact));
+    return mail.id();
   }
 }

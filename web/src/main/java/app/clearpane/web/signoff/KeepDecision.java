@@ -1,5 +1,6 @@
 package app.clearpane.web.signoff;
 
+import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.markup.MarkupProgress;
 import app.clearpane.store.deliverable.Deliverable;
 import app.clearpane.store.deliverable.Deliverables;
@@ -39,48 +40,64 @@ class KeepDecision {
     this.clock = clock;
   }
 
+  /** Who decides. @param silent whether they said nothing, and that counts */
+  private record Decider(ContactId contact, String name, boolean silent) {}
+
   /** Keeps it. @param batch what it is made together with; null if it is made alone */
   @Transactional(propagation = Propagation.MANDATORY)
   public void of(Viewer viewer, WeighDecision.Ready ready, @Nullable UUID batch) {
+    keep(new Decider(viewer.contact(), viewer.name(), false), ready, batch);
+  }
+
+  /** Keeps the yes of somebody who said nothing. */
+  @Transactional(propagation = Propagation.MANDATORY)
+  public void silence(WeighDecision.Ready ready) {
+    keep(new Decider(ready.signer(), ready.signerName(), true), ready, null);
+  }
+
+  private void keep(Decider decider, WeighDecision.Ready ready, @Nullable UUID batch) {
     Instant now = clock.instant();
     Deliverable deliverable = ready.deliverable();
     Round round = ready.round();
-    boolean standsIn = !ready.signer().equals(viewer.contact());
-    ready.accepts().forEach(number -> accept(viewer, deliverable, number, now));
+    boolean standsIn = !ready.signer().equals(decider.contact());
+    ready.accepts().forEach(number -> accept(decider, deliverable, number, now));
     deliverables.say(round.id(), new Round.Said(ready.signer(), ready.signerName(), ready.form().decision(), ready.sentence(), ready.form().typedName(), ready.version().sha256(), now, batch,
-        standsIn ? viewer.contact() : null, standsIn ? viewer.name() : null));
+        standsIn ? decider.contact() : null, standsIn ? decider.name() : null, decider.silent()));
     Map<String, Object> payload = new HashMap<>(Map.of("version", ready.version().number(), "sha256", ready.version().sha256(), "decision", ready.form().decision(), "sentence", ready.sentence(),
         "typedName", ready.form().typedName(), "round", round.number(), "outcome", ready.taken().outcome()));
     if (standsIn) {
       payload.put("insteadOf", ready.signerName());
     }
+    if (decider.silent()) {
+      payload.put("bySilence", true);
+    }
     if (batch != null) {
       payload.put("batch", batch.toString());
     }
-    tell.of(viewer.project(), deliverable.id().value(), new Tell.Happening("signoff.made", viewer.name(), deliverable.name(), payload));
+    tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening("signoff.made", decider.name(), deliverable.name(), payload));
     if (ready.taken().closes()) {
       deliverables.close(round.id(), ready.taken().outcome(), "the last decision", null, now);
-      reviewsFollow.closed(viewer.project(), deliverable.id(), round.number(), ready.taken().outcome().agreed(), viewer.name());
-      tell.of(viewer.project(), deliverable.id().value(), new Tell.Happening("round.closed", viewer.name(), deliverable.name(),
+      reviewsFollow.closed(deliverable.project(), deliverable.id(), round.number(), ready.taken().outcome().agreed(), decider.name());
+      tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening("round.closed", decider.name(), deliverable.name(),
           Map.of("round", round.number(), "version", ready.version().number(), "outcome", ready.taken().outcome())));
     }
     if (ready.form().decision().signs()) {
-      confirm(viewer, ready, now);
+      confirm(decider, ready, now);
     }
   }
 
-  private void accept(Viewer viewer, Deliverable deliverable, int number, Instant now) {
-    if (extraRounds.accept(new ExtraRounds.Accepted(deliverable.id(), number, deliverable.allowance().fee(), viewer.contact(), viewer.name(), now))) {
-      tell.of(viewer.project(), deliverable.id().value(), new Tell.Happening("extra.accepted", viewer.name(), deliverable.name(),
+  private void accept(Decider decider, Deliverable deliverable, int number, Instant now) {
+    if (extraRounds.accept(new ExtraRounds.Accepted(deliverable.id(), number, deliverable.allowance().fee(), decider.contact(), decider.name(), now))) {
+      tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening("extra.accepted", decider.name(), deliverable.name(),
           Map.of("round", number, "included", deliverable.allowance().rounds(), "fee", deliverable.allowance().fee().toPlainString())));
     }
   }
 
   /** Signing confirms the signer's own fixed marks; the sign-off that completes the rule confirms the rest (R2). */
-  private void confirm(Viewer viewer, WeighDecision.Ready ready, Instant now) {
-    ready.marks().stream().filter(m -> m.told() == MarkupProgress.FIXED).filter(m -> ready.taken().outcome().agreed() || viewer.contact().equals(m.author().contact()) || ready.signer().equals(m.author().contact())).forEach(mark -> {
+  private void confirm(Decider decider, WeighDecision.Ready ready, Instant now) {
+    ready.marks().stream().filter(m -> m.told() == MarkupProgress.FIXED).filter(m -> ready.taken().outcome().agreed() || decider.contact().equals(m.author().contact()) || ready.signer().equals(m.author().contact())).forEach(mark -> {
       markups.move(mark, MarkupProgress.CONFIRMED, mark.fixedIn());
-      markups.answer(mark.id(), new MarkupRow.Answer(MarkupProgress.Act.CONFIRM.name(), "", false, new MarkupRow.Author(viewer.name(), viewer.contact(), null), now));
+      markups.answer(mark.id(), new MarkupRow.Answer(MarkupProgress.Act.CONFIRM.name(), "", false, new MarkupRow.Author(decider.name(), decider.contact(), null), now));
     });
   }
 }

@@ -21,10 +21,12 @@ class RoundController {
   private final CloseRound closeRound;
   private final ChangeSigning changeSigning;
   private final SetStandIn setStandIn;
+  private final CountSilence countSilence;
   private final Deliverables deliverables;
   private final ProjectFrame frame;
 
-  RoundController(CloseRound closeRound, ChangeSigning changeSigning, SetStandIn setStandIn, Deliverables deliverables, ProjectFrame frame) {
+  RoundController(CloseRound closeRound, ChangeSigning changeSigning, SetStandIn setStandIn, Deliverables deliverables, ProjectFrame frame, CountSilence countSilence) {
+    this.countSilence = countSilence;
     this.closeRound = closeRound;
     this.changeSigning = changeSigning;
     this.setStandIn = setStandIn;
@@ -66,6 +68,7 @@ class RoundController {
     frame.above(model, project, "Deliverables");
     model.addAttribute("seated", setStandIn.seated(project));
     model.addAttribute("standIns", setStandIn.of(project));
+    model.addAttribute("silence", countSilence.of(project));
     return "signoff/stand-ins";
   }
 
@@ -80,5 +83,13 @@ class RoundController {
   @ForManagers
   String backAgain(@PathVariable java.util.UUID standIn, @AuthenticationPrincipal Person me) {
     return "redirect:/t/projects/" + setStandIn.end(standIn, me.fullName()) + "/stand-ins";
+  }
+
+  /** Empty days are an answer too, so they are said with a field of their own: a form without it says nothing. */
+  @PostMapping("/t/projects/{project}/silence")
+  @ForManagers
+  String silence(@PathVariable ProjectId project, @RequestParam String days, @RequestParam String agreed, @AuthenticationPrincipal Person me) {
+    countSilence.agree(project, days, agreed, me.fullName());
+    return "redirect:/t/projects/" + project + "/stand-ins";
   }
 }

@@ -22,6 +22,7 @@ import app.clearpane.web.layout.Refused;
 import app.clearpane.web.markup.Clashes;
 import app.clearpane.web.markup.SigningFor;
 import java.util.List;
+import java.util.Optional;
 import org.springframework.stereotype.Component;
 
 /** Weighs a decision before it is taken: whether it may stand (R2), and whether it costs a round beyond those included (R1). Writes nothing. */
@@ -64,9 +65,9 @@ class WeighDecision {
     deliverables.lock(deliverable.id());
     Round round = NotThere.unless(deliverables.round(id));
     String sentence = checked(form, viewer);
-    List<MarkupRow> marks = markups.of(deliverable.id()).stream().filter(m -> m.pane().equals(deliverable.pane()) && !m.teamOnly()).toList();
+    List<MarkupRow> marks = seen(deliverable);
     ContactId signer = signing.signer(viewer, round);
-    RoundState.Answer answer = state(viewer, signer, version, round, marks).answer(new Attempt(signer, form.decision(), form.sha256(), sentence));
+    RoundState.Answer answer = state(viewer.contact(), signer, version, round, deliverable, marks).answer(new Attempt(signer, form.decision(), form.sha256(), sentence));
     if (answer instanceof RoundState.Answer.Refused refused) {
       throw Refusals.of(refused.why(), deliverable.name(), round);
     }
@@ -75,6 +76,19 @@ class WeighDecision {
       throw Refused.because(deliverable.allowance().inWords(extra) + " Tick that you accept it, or ask the studio first. What you typed is still here.");
     }
     return new Ready(deliverable, version, round, signer, form, sentence, marks, (RoundState.Answer.Taken) answer, extra);
+  }
+
+  private List<MarkupRow> seen(Deliverable deliverable) {
+    return markups.of(deliverable.id()).stream().filter(m -> m.pane().equals(deliverable.pane()) && !m.teamOnly()).toList();
+  }
+
+  /** Weighs the yes of somebody who says nothing, on a deliverable that is locked; empty where it cannot stand, or would cost what nobody accepted. */
+  Optional<Ready> silence(Deliverable deliverable, VersionRow version, Round round, ContactId signer) {
+    List<MarkupRow> marks = seen(deliverable);
+    DecisionForm form = new DecisionForm(Decision.SIGN_OFF, version.sha256(), "", "", false);
+    boolean costs = !toAccept(deliverable, round, form.decision()).isEmpty();
+    return !costs && state(signer, signer, version, round, deliverable, marks).answer(new Attempt(signer, form.decision(), form.sha256(), "")) instanceof RoundState.Answer.Taken taken
+        ? Optional.of(new Ready(deliverable, version, round, signer, form, "", marks, taken, List.of())) : Optional.empty();
   }
 
   private static String checked(DecisionForm form, Viewer viewer) {
@@ -86,13 +100,13 @@ class WeighDecision {
     return sentence;
   }
 
-  private RoundState state(Viewer viewer, ContactId signer, VersionRow version, Round round, List<MarkupRow> marks) {
+  private RoundState state(ContactId decider, ContactId signer, VersionRow version, Round round, Deliverable deliverable, List<MarkupRow> marks) {
     List<MarkupRow> changes = marks.stream().filter(m -> m.intent() == Intent.CHANGE).toList();
     VersionRow current = deliverables.versions(version.deliverable()).stream().filter(v -> !v.draft()).reduce((earlier, later) -> later.number() > earlier.number() ? later : earlier).orElseThrow();
     return new RoundState(current.id().equals(version.id()) ? version.sha256() : Sha256.ofText("replaced:" + current.sha256()), !round.open(), round.panel(), round.decisions(),
         (int) changes.stream().filter(m -> m.told().unsettled()).count(),
-        (int) changes.stream().filter(m -> (viewer.contact().equals(m.author().contact()) || signer.equals(m.author().contact())) && m.progress() != MarkupProgress.WITHDRAWN).count(),
-        clashes.of(version, viewer.pane(), marks).size());
+        (int) changes.stream().filter(m -> (decider.equals(m.author().contact()) || signer.equals(m.author().contact())) && m.progress() != MarkupProgress.WITHDRAWN).count(),
+        clashes.of(version, deliverable.pane(), marks).size());
   }
 
   /** Rounds beyond those included that nobody accepted yet: the one under way, and the one that sending back would begin. */

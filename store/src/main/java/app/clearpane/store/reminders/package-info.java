@@ -1,0 +1,5 @@
+/** Reminders that went out, and the terms on which silence counts. */
+@NullMarked
+package app.clearpane.store.reminders;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,24 @@
+package app.clearpane.web.reminders;
+
+import app.clearpane.web.layout.ForManagers;
+import app.clearpane.web.layout.TeamController;
+import app.clearpane.web.security.Person;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.PostMapping;
+
+/** When people are reminded. */
+@TeamController
+class RemindersController {
+  private final SetReminders setReminders;
+
+  RemindersController(SetReminders setReminders) {
+    this.setReminders = setReminders;
+  }
+
+  @PostMapping("/t/calendar/reminders")
+  @ForManagers
+  String set(SetReminders.RhythmForm form, @AuthenticationPrincipal Person me) {
+    setReminders.to(form, me.fullName());
+    return "redirect:/t/calendar#reminders";
+  }
+}
