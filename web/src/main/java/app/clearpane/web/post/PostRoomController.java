@@ -26,9 +26,9 @@ class PostRoomController {
   @GetMapping("/post-room")
   String all(@RequestParam(required = false) String reader, @RequestParam(required = false) String mail, Model model) throws MessagingException, IOException {
     List<Delivered> all = Delivered.all(world.getReceivedMessages());
-    List<Delivered> shown = all.stream().filter(one -> reader == null || one.address().equals(reader)).toList();
+    List<Delivered> shown = all.stream().filter(one -> reader == null || reader.isEmpty() || one.address().equals(reader)).toList();
     model.addAttribute("readers", Delivered.readers(all));
-    model.addAttribute("reader", reader);
+    model.addAttribute("reader", reader == null || reader.isEmpty() ? null : reader);
     model.addAttribute("mails", shown);
     model.addAttribute("open", shown.stream().filter(one -> one.id().equals(mail)).findFirst().orElse(shown.isEmpty() ? null : shown.get(0)));
     return "post/room";
