@@ -26,3 +26,8 @@ create table silence_terms (
 );
 
 alter table sign_off add column by_silence boolean default false not null;
+
+-- A mail that tells of what may still be taken back waits until then.
+alter table mail add column about uuid;
+alter table mail add column certain_at timestamp with time zone;
+create index mail_about on mail (about);

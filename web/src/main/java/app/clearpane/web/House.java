@@ -13,10 +13,11 @@ import org.springframework.util.unit.DataSize;
  * @param from the address mails come from
  * @param largestUpload the most bytes of one file
  * @param pollMillis how often the queue is looked at, in milliseconds
+ * @param mailWaits whether mail that tells of what may be taken back waits until it may not
  */
 @ConfigurationProperties("clearpane")
 public record House(Path data, String address, @DefaultValue("studio@clear-pane.example") String from, @DefaultValue("250MB") DataSize largestUpload,
-    @DefaultValue("500") long pollMillis) {
+    @DefaultValue("500") long pollMillis, @DefaultValue("true") boolean mailWaits) {
 
   /** Where the vault is. */
   public Path vault() {

@@ -4,6 +4,7 @@ import static app.clearpane.store.schema.Tables.MAIL;
 
 import app.clearpane.core.agency.ContactId;
 import java.time.Instant;
+import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.jooq.DSLContext;
@@ -30,6 +31,26 @@ public final class Mails {
         .set(MAIL.SUBJECT, mail.subject()).set(MAIL.HTML, mail.html()).set(MAIL.PLAIN, mail.plain()).set(MAIL.CONTACT_ID, contact.orElse(null))
         .set(MAIL.CREATED_AT, mail.writtenAt()).set(MAIL.ATTEMPTS, 0).execute();
     return mail.id();
+  }
+
+  /** Puts one in the queue that waits until an instant, in case what it tells of is taken back. @param about what that is */
+  public UUID addWaiting(Mail mail, UUID about, Instant notBefore) {
+    add(mail, Optional.empty());
+    db.update(MAIL).set(MAIL.ABOUT, about).set(MAIL.CERTAIN_AT, notBefore).where(MAIL.ID.eq(mail.id())).execute();
+    return mail.id();
+  }
+
+  /** Drops what waits and tells of something that was taken back. @return whether there was any */
+  public boolean drop(UUID about) {
+    return db.deleteFrom(MAIL).where(MAIL.ABOUT.eq(about), MAIL.SENT_AT.isNull()).execute() > 0;
+  }
+
+  /** A mail that waits. */
+  public record Waiting(String subject, String recipientName, Instant notBefore) {}
+
+  /** Those that wait at an instant, the first to go out first. */
+  public List<Waiting> waiting(Instant now) {
+    return db.select(MAIL.SUBJECT, MAIL.RECIPIENT_NAME, MAIL.CERTAIN_AT).from(MAIL).where(MAIL.SENT_AT.isNull(), MAIL.CERTAIN_AT.gt(now)).orderBy(MAIL.CERTAIN_AT, MAIL.ID).fetch(Records.mapping(Waiting::new));
   }
 
   /** A mail that is still to be sent. */

@@ -42,7 +42,12 @@ public class Jobs implements SmartLifecycle {
 
   /** Puts a job in the queue, about something that has no UUID. */
   public void enqueue(String job, String about) {
-    queue.scheduleIfNotExists(com.github.kagkarlsson.scheduler.task.TaskDescriptor.of(job).instance(about).scheduledTo(Instant.EPOCH));
+    enqueue(job, about, Instant.EPOCH);
+  }
+
+  /** Puts a job in the queue that is not begun before an instant. */
+  public void enqueue(String job, String about, Instant notBefore) {
+    queue.scheduleIfNotExists(com.github.kagkarlsson.scheduler.task.TaskDescriptor.of(job).instance(about).scheduledTo(notBefore));
   }
 
   @Override

@@ -76,14 +76,23 @@ public class LiveMarks {
 
   /** One who does not see it any more is told no more. One who has left is taken from the list by the container's own word. */
   private static void send(Watcher watcher, String name) {
-    if (!watcher.sees.getAsBoolean()) {
-      watcher.emitter.complete();
-      return;
-    }
     try {
-      watcher.emitter.send(SseEmitter.event().name(name).data(""));
+      if (watcher.sees.getAsBoolean()) {
+        watcher.emitter.send(SseEmitter.event().name(name).data(""));
+      } else {
+        watcher.emitter.complete();
+      }
     } catch (IOException | IllegalStateException gone) {
-      watcher.emitter.completeWithError(gone);
+      end(watcher.emitter, gone);
+    }
+  }
+
+  /** Whoever is gone already keeps nobody else from being told. */
+  private static void end(SseEmitter emitter, Exception gone) {
+    try {
+      emitter.completeWithError(gone);
+    } catch (IllegalStateException already) {
+      // its request has ended before it could be told
     }
   }
 }

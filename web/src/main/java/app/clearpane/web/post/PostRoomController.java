@@ -1,9 +1,11 @@
 package app.clearpane.web.post;
 
+import app.clearpane.store.post.Mails;
 import app.clearpane.web.layout.NotThere;
 import com.icegreen.greenmail.util.GreenMail;
 import jakarta.mail.MessagingException;
 import java.io.IOException;
+import java.time.Clock;
 import java.util.List;
 import org.springframework.context.annotation.Profile;
 import org.springframework.http.ResponseEntity;
@@ -17,9 +19,13 @@ import org.springframework.web.bind.annotation.RequestParam;
 @Controller
 @Profile("demo")
 class PostRoomController {
+  private final Mails mails;
+  private final Clock clock;
   private final GreenMail world;
 
-  PostRoomController(GreenMail world) {
+  PostRoomController(GreenMail world, Mails mails, Clock clock) {
+    this.mails = mails;
+    this.clock = clock;
     this.world = world;
   }
 
@@ -30,6 +36,7 @@ class PostRoomController {
     model.addAttribute("readers", Delivered.readers(all));
     model.addAttribute("reader", reader == null || reader.isEmpty() ? null : reader);
     model.addAttribute("mails", shown);
+    model.addAttribute("waiting", mails.waiting(clock.instant()));
     model.addAttribute("open", shown.stream().filter(one -> one.id().equals(mail)).findFirst().orElse(shown.isEmpty() ? null : shown.get(0)));
     return "post/room";
   }

@@ -5,9 +5,11 @@ import app.clearpane.core.agency.Name;
 import app.clearpane.store.agency.Contact;
 import app.clearpane.store.agency.TeamMember;
 import app.clearpane.store.post.Mails;
+import app.clearpane.web.House;
 import app.clearpane.web.jobs.Jobs;
 import app.clearpane.web.layout.Pages;
 import java.time.Clock;
+import java.time.Instant;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -19,9 +21,11 @@ public class WriteMail {
   private final Mails mails;
   private final Jobs jobs;
   private final Pages pages;
+  private final House house;
   private final Clock clock;
 
-  WriteMail(Mails mails, Jobs jobs, Pages pages, Clock clock) {
+  WriteMail(Mails mails, Jobs jobs, Pages pages, House house, Clock clock) {
+    this.house = house;
     this.mails = mails;
     this.jobs = jobs;
     this.pages = pages;
@@ -43,10 +47,25 @@ public class WriteMail {
     write(name, address, Optional.empty(), letter);
   }
 
+  /** To one of the team, once what it tells of cannot be taken back any more. @param about what that is */
+  public void onceCertain(TeamMember member, Letter letter, UUID about, Instant certain) {
+    Instant at = house.mailWaits() ? certain : Instant.EPOCH;
+    jobs.enqueue(SendMail.NAME, mails.addWaiting(mail(member.name(), member.email(), letter), about, at).toString(), at);
+  }
+
+  /** Drops what waits to tell of something. @return whether there was any; what has gone out cannot be dropped */
+  public boolean takeBack(UUID about) {
+    return mails.drop(about);
+  }
+
   private UUID write(String name, String address, Optional<ContactId> contact, Letter letter) {
-    String first = new Name(name).first();
-    Mails.Mail mail = new Mails.Mail(UUID.randomUUID(), name, address, letter.subject(), pages.render("post/letter", Map.of("letter", letter, "first", first)), letter.plain(first), clock.instant());
+    Mails.Mail mail = mail(name, address, letter);
     jobs.enqueue(SendMail.NAME, mails.add(mail, contact));
     return mail.id();
+  }
+
+  private Mails.Mail mail(String name, String address, Letter letter) {
+    String first = new Name(name).first();
+    return new Mails.Mail(UUID.randomUUID(), name, address, letter.subject(), pages.render("post/letter", Map.of("letter", letter, "first", first)), letter.plain(first), clock.instant());
   }
 }

@@ -1,10 +1,13 @@
 package app.clearpane.web.signoff;
 
+import app.clearpane.core.agency.ContactId;
+import app.clearpane.core.deliverable.RoundId;
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.signoff.Decision;
 import app.clearpane.core.signoff.Outcome;
 import app.clearpane.core.signoff.RoundState;
 import app.clearpane.store.agency.People;
+import app.clearpane.store.deliverable.Round;
 import app.clearpane.store.exposure.clientside.Viewer;
 import app.clearpane.store.project.Project;
 import app.clearpane.store.project.Projects;
@@ -14,6 +17,8 @@ import app.clearpane.web.layout.Refused;
 import app.clearpane.web.layout.TheAgency;
 import app.clearpane.web.post.Letter;
 import app.clearpane.web.post.WriteMail;
+import java.nio.charset.StandardCharsets;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
@@ -45,8 +50,8 @@ public class DecideOnVersion {
   @Transactional
   public Outcome by(Viewer viewer, VersionId id, DecisionForm form) {
     WeighDecision.Ready ready = weigh.of(viewer, id, form);
-    keep.of(viewer, ready, null);
-    tellManager(viewer, ready);
+    Instant at = keep.of(viewer, ready, null);
+    tellManager(viewer, ready, at);
     return ready.taken().outcome();
   }
 
@@ -74,20 +79,20 @@ public class DecideOnVersion {
       }
     }
     UUID batch = UUID.randomUUID();
-    ready.forEach(one -> keep.of(viewer, one, batch));
+    Instant at = ready.stream().map(one -> keep.of(viewer, one, batch)).reduce(Instant.EPOCH, (earlier, later) -> later);
     if (!ready.isEmpty()) {
-      tellManagerOfMany(viewer, ready);
+      tellManagerOfMany(viewer, ready, batch, at);
     }
     return new Many(ready.stream().map(one -> one.deliverable().name()).toList(), leftOut);
   }
 
-  private void tellManager(Viewer viewer, WeighDecision.Ready ready) {
+  private void tellManager(Viewer viewer, WeighDecision.Ready ready, Instant at) {
     Decision decision = ready.form().decision();
     String what = ready.deliverable().name() + ", version " + ready.version().number();
     String said = viewer.name() + (ready.signer().equals(viewer.contact()) ? " " : ", standing in for " + ready.signerName() + ", ") + DecisionWords.said(decision) + " " + what + (ready.sentence().isEmpty() ? "." : ": “" + ready.sentence() + "”");
     List<String> lines = new ArrayList<>(List.of(said, stands(ready.taken())));
     ready.accepts().forEach(number -> lines.add("With it, round " + number + " of " + ready.deliverable().allowance().rounds() + " was accepted: " + ready.deliverable().allowance().fee().toPlainString() + " more."));
-    tell(viewer, new Letter(DecisionWords.subject(decision) + ": " + what, lines, "See " + ready.deliverable().name(), house.address() + "/t/deliverables/" + ready.deliverable().id(), agency.get().name()));
+    tell(viewer, new Letter(DecisionWords.subject(decision) + ": " + what, lines, "See " + ready.deliverable().name(), house.address() + "/t/deliverables/" + ready.deliverable().id(), agency.get().name()), about(ready.round().id(), viewer.contact(), at), at);
   }
 
   private static String stands(RoundState.Answer.Taken taken) {
@@ -99,15 +104,21 @@ public class DecideOnVersion {
     };
   }
 
-  private void tellManagerOfMany(Viewer viewer, List<WeighDecision.Ready> ready) {
+  private void tellManagerOfMany(Viewer viewer, List<WeighDecision.Ready> ready, UUID batch, Instant at) {
     List<String> lines = new ArrayList<>(List.of(viewer.name() + " signed off " + ready.size() + (ready.size() == 1 ? " deliverable." : " deliverables at once.")));
     ready.forEach(one -> lines.add(one.deliverable().name() + ", version " + one.version().number() + ": " + stands(one.taken())));
     tell(viewer, new Letter("Signed off: " + String.join(", ", ready.stream().map(one -> one.deliverable().name()).limit(3).toList()) + (ready.size() > 3 ? " and " + (ready.size() - 3) + " more" : ""), lines,
-        "See the deliverables", house.address() + "/t/projects/" + viewer.project() + "/deliverables", agency.get().name()));
+        "See the deliverables", house.address() + "/t/projects/" + viewer.project() + "/deliverables", agency.get().name()), batch, at);
   }
 
-  private void tell(Viewer viewer, Letter letter) {
+  /** What a mail that tells of one decision is about: whoever made it, in which round, when. */
+  static UUID about(RoundId round, ContactId by, Instant at) {
+    return UUID.nameUUIDFromBytes((round + " " + by + " " + at.toEpochMilli()).getBytes(StandardCharsets.UTF_8));
+  }
+
+  /** Once it cannot be taken back any more. */
+  private void tell(Viewer viewer, Letter letter, UUID about, Instant at) {
     Project project = projects.find(viewer.project()).orElseThrow();
-    people.member(project.manager()).ifPresent(manager -> mail.to(manager, letter));
+    people.member(project.manager()).ifPresent(manager -> mail.onceCertain(manager, letter, about, at.plus(Round.TAKEN_BACK_FOR)));
   }
 }

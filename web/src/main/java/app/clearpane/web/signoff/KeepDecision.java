@@ -43,10 +43,10 @@ class KeepDecision {
   /** Who decides. @param silent whether they said nothing, and that counts */
   private record Decider(ContactId contact, String name, boolean silent) {}
 
-  /** Keeps it. @param batch what it is made together with; null if it is made alone */
+  /** Keeps it. @param batch what it is made together with; null if it is made alone @return when it was made */
   @Transactional(propagation = Propagation.MANDATORY)
-  public void of(Viewer viewer, WeighDecision.Ready ready, @Nullable UUID batch) {
-    keep(new Decider(viewer.contact(), viewer.name(), false), ready, batch);
+  public Instant of(Viewer viewer, WeighDecision.Ready ready, @Nullable UUID batch) {
+    return keep(new Decider(viewer.contact(), viewer.name(), false), ready, batch);
   }
 
   /** Keeps the yes of somebody who said nothing. */
@@ -55,7 +55,7 @@ class KeepDecision {
     keep(new Decider(ready.signer(), ready.signerName(), true), ready, null);
   }
 
-  private void keep(Decider decider, WeighDecision.Ready ready, @Nullable UUID batch) {
+  private Instant keep(Decider decider, WeighDecision.Ready ready, @Nullable UUID batch) {
     Instant now = clock.instant();
     Deliverable deliverable = ready.deliverable();
     Round round = ready.round();
@@ -84,6 +84,7 @@ class KeepDecision {
     if (ready.form().decision().signs()) {
       confirm(decider, ready, now);
     }
+    return now;
   }
 
   private void accept(Decider decider, Deliverable deliverable, int number, Instant now) {

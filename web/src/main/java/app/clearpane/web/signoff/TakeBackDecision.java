@@ -22,8 +22,10 @@ import app.clearpane.web.post.Letter;
 import app.clearpane.web.post.WriteMail;
 import app.clearpane.web.record.Tell;
 import java.time.Clock;
+import java.time.Instant;
 import java.util.List;
 import java.util.Map;
+import java.util.UUID;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -92,9 +94,17 @@ public class TakeBackDecision {
     }
     tell.of(viewer.project(), deliverable.id().value(), new Tell.Happening("signoff.taken-back", viewer.name(), deliverable.name(),
         Map.of("version", version.number(), "decision", said.decision(), "round", round.number(), "madeAt", said.at())));
+    if (!mail.takeBack(DecideOnVersion.about(round.id(), viewer.contact(), said.at()))) {
+      tellManager(viewer, deliverable, version, said);
+    }
+  }
+
+  /** Where they were told of it already, or are about to be with others. */
+  private void tellManager(Viewer viewer, Deliverable deliverable, VersionRow version, Round.Said said) {
     String what = deliverable.name() + ", version " + version.number();
-    projects.find(viewer.project()).flatMap(project -> people.member(project.manager())).ifPresent(manager -> mail.to(manager, new Letter("Taken back: " + what,
+    Instant told = said.batch() == null ? Instant.EPOCH : said.at().plus(Round.TAKEN_BACK_FOR);
+    projects.find(viewer.project()).flatMap(project -> people.member(project.manager())).ifPresent(manager -> mail.onceCertain(manager, new Letter("Taken back: " + what,
         List.of(viewer.name() + " took back what was decided on " + what + " a few minutes ago. The round is open, and it is their turn again."), "See " + deliverable.name(),
-        house.address() + "/t/deliverables/" + deliverable.id(), agency.get().name())));
+        house.address() + "/t/deliverables/" + deliverable.id(), agency.get().name()), UUID.randomUUID(), told));
   }
 }
