@@ -5,7 +5,9 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.clearpane.store.record.Records;
 import app.clearpane.web.record.RecordWatch;
+import java.util.List;
 import java.util.UUID;
+import org.jsoup.Jsoup;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -64,6 +66,12 @@ class RecordKeptTest extends DemoHouse {
     assertThat(ines.get(base + "?q=identity%20MARK&kind=decisions").body()).contains("Identity mark").doesNotContain("Visitor map</a>");
     assertThat(ines.get(base + "?q=nobody%20ever%20said%20this").body()).contains("Nothing of that stands in the Record.");
     assertThat(ines.get(base + "?q=%25").body()).as("a per cent sign is only a character").doesNotContain("opened the project");
+    String mirela = ines.get(base + "?who=Mirela%20Stancu").body();
+    assertThat(mirela).contains("The story of Mirela Stancu", "who=Mirela");
+    List<String> actors = Jsoup.parse(mirela).select(".record .actor").eachText();
+    assertThat(actors).as("what she did, and what was done for her").contains("Mirela Stancu", "Ines Okafor-Lindqvist").doesNotContain("Dov Castellan");
+    assertThat(ines.get(base + "?who=Mirela").body()).as("a part of a name is nobody's").contains("Nothing of that stands in the Record.");
+    assertThat(ines.get("/t/projects/" + chain() + "/people").body()).contains("who=Mirela%20Stancu");
     String lines = ines.get(base + ".jsonl").body();
     assertThat(lines.lines().count()).isEqualTo(records.end(chain()).sequence());
     assertThat(lines.lines().findFirst().orElseThrow()).startsWith("{\"sequence\":0,\"previous\":\"" + "0".repeat(64)).contains("\"entry\":{\"act\":\"project.opened\"");

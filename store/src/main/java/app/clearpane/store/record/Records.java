@@ -80,10 +80,11 @@ public final class Records {
    * @param words that its actor, subject or payload has; empty for all
    * @param acts how its act begins, e.g. {@code signoff.}; none for all
    * @param about the thing it is about; null for all
+   * @param who the name of somebody who did it or whom it concerned; empty for all
    */
-  public record Wanted(String words, List<String> acts, @Nullable UUID about) {
+  public record Wanted(String words, List<String> acts, @Nullable UUID about, String who) {
     /** Everything. */
-    public static final Wanted ALL = new Wanted("", List.of(), null);
+    public static final Wanted ALL = new Wanted("", List.of(), null, "");
 
     public Wanted {
       acts = List.copyOf(acts);
@@ -93,6 +94,9 @@ public final class Records {
       Condition condition = about == null ? noCondition() : RECORD_ENTRY.ABOUT.eq(about);
       if (!acts.isEmpty()) {
         condition = condition.and(or(acts.stream().map(RECORD_ENTRY.ACT::startsWith).toList()));
+      }
+      if (!who.isBlank()) {
+        condition = condition.and(RECORD_ENTRY.ACTOR.eq(who).or(RECORD_ENTRY.SUBJECT.eq(who)).or(RECORD_ENTRY.PAYLOAD.contains("\"" + who + "\"")));
       }
       return words.isBlank() ? condition : condition.and(RECORD_ENTRY.ACTOR.containsIgnoreCase(words).or(RECORD_ENTRY.SUBJECT.containsIgnoreCase(words)).or(RECORD_ENTRY.PAYLOAD.containsIgnoreCase(words)));
     }

@@ -66,18 +66,23 @@ class RecordController {
   }
 
   /** What of the story is asked for. */
-  record Sift(@Nullable String q, @Nullable String kind, @Nullable UUID about) {
+  record Sift(@Nullable String q, @Nullable String kind, @Nullable UUID about, @Nullable String who) {
     String words() {
       return q == null ? "" : q.strip().substring(0, Math.min(LONGEST_WORDS, q.strip().length()));
     }
 
+    /** The name of somebody whose story it is; empty for everybody's. */
+    public String name() {
+      return who == null ? "" : who.strip().substring(0, Math.min(LONGEST_WORDS, who.strip().length()));
+    }
+
     Records.Wanted wanted() {
-      return new Records.Wanted(words(), KINDS.getOrDefault(kind == null ? "" : kind, List.of()), about);
+      return new Records.Wanted(words(), KINDS.getOrDefault(kind == null ? "" : kind, List.of()), about, name());
     }
 
     /** Whether anything is left out. */
     public boolean sifts() {
-      return !words().isEmpty() || about != null || kind != null && !kind.isEmpty();
+      return !words().isEmpty() || !name().isEmpty() || about != null || kind != null && !kind.isEmpty();
     }
   }
 
