@@ -32,8 +32,12 @@ public class SigningFor {
     known.invalidate(project);
   }
 
-  /** Whose decision a viewer would make in a round: their own as long as they did not decide; then that of somebody they stand in for who did not; their own again if there is nobody. */
+  /** Whose decision a viewer would make in a round: in order, that of somebody they stand in for whose place it is; their own as long as they did not decide; then that of somebody they stand in for who did not; their own again if there is nobody. */
   public ContactId signer(Viewer viewer, Round round) {
+    Optional<ContactId> next = viewer.byLink() ? Optional.empty() : round.panel().nextInOrder(round.decisions()).filter(place -> !place.equals(viewer.contact()));
+    if (next.isPresent() && standsInFor(viewer).contains(next.get())) {
+      return next.get();
+    }
     boolean own = round.signatories().stream().anyMatch(one -> one.contact().equals(viewer.contact()));
     if (viewer.byLink() || own && round.saidBy(viewer.contact()).isEmpty()) {
       return viewer.contact();
