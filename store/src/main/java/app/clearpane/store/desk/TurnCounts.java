@@ -80,7 +80,7 @@ public final class TurnCounts {
         .where(VERSION.DELIVERABLE_ID.eq(DELIVERABLE.ITEM_ID), ROUND.CLOSED_AT.isNull()));
     var current = DSL.select(max(VERSION.NUMBER)).from(VERSION).where(VERSION.DELIVERABLE_ID.eq(DELIVERABLE.ITEM_ID));
     Condition released = exists(selectOne().from(RELEASE).join(VERSION).on(VERSION.ID.eq(RELEASE.VERSION_ID))
-        .where(RELEASE.DELIVERABLE_ID.eq(DELIVERABLE.ITEM_ID), VERSION.NUMBER.eq(current)));
+        .where(RELEASE.DELIVERABLE_ID.eq(DELIVERABLE.ITEM_ID), VERSION.NUMBER.eq(current), RELEASE.RECALLED_AT.isNull()));
     Condition withClients = released.not().and(clashWith(true).or(reviewed.and(clashWith(false).not())));
     Field<ProjectId> of = ITEM.PROJECT_ID.as("of");
     Field<Integer> ours = DSL.count().filterWhere(withClients.not().and(released.not()));

@@ -43,7 +43,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 /** What is counted in one statement is what the ledgers of the deliverables say, whatever their histories (T1). */
 class TurnCountsTest {
   private static final int WORKS = 12;
-  private static final int STEPS = 9;
+  private static final int STEPS = 24;
   private final AHouse house = new AHouse(FreshDatabase.inMemory());
   private final Deliverables deliverables = new Deliverables(house.db);
   private final Releases releases = new Releases(house.db);
