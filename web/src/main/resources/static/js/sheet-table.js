@@ -218,9 +218,9 @@ export class Table {
     const wide = this.page.clientWidth >= WIDE;
     this.page.classList.toggle("margins", wide && this.zoom === 1);
     this.leaders.replaceChildren();
-    const entries = this.entries();
+    const [writing, entries] = [this.entries().filter(entry => entry.id === "new"), this.entries().filter(entry => entry.id !== "new")];
     if (!wide || this.zoom !== 1) {
-      entries.forEach(({ note }) => { note.style.left = ""; note.style.top = ""; });
+      [...entries, ...writing].forEach(({ note }) => { note.style.left = ""; note.style.top = ""; });
       this.stage.style.minHeight = "";
       return;
     }
@@ -243,7 +243,22 @@ export class Table {
         if (!entry.gone) this.leader(entry, side, left, placed[i] + offset, stage, sheet);
       });
     }
+    writing.forEach(entry => { lowest = Math.max(lowest, this.beside(entry, stage, sheet)); });
     this.stage.style.minHeight = `${lowest + 26}px`;
+  }
+
+  /** Puts the note that is being written right beside its place, over the others and within what can be seen. Returns where it ends. */
+  beside(entry, stage, sheet) {
+    const side = entry.x < 500 ? "LEFT" : "RIGHT";
+    const left = side === "LEFT" ? Math.max(10, sheet.left - stage.left - NOTE_WIDTH - 30) : sheet.right - stage.left + 30;
+    const height = entry.note.offsetHeight;
+    const wanted = sheet.top - stage.top + (entry.y / this.height) * sheet.height - height / 2;
+    const seen = window.innerHeight - stage.top - height - 90;
+    const top = Math.max(8, Math.min(wanted, seen));
+    entry.note.style.left = `${left}px`;
+    entry.note.style.top = `${top}px`;
+    this.leader({ ...entry, height }, side, left, top, stage, sheet);
+    return top + height;
   }
 
   entries() {

@@ -23,6 +23,7 @@ import app.clearpane.store.exposure.Panes;
 import app.clearpane.store.exposure.Seats;
 import app.clearpane.store.exposure.Sightings;
 import app.clearpane.store.exposure.clientside.Viewers;
+import app.clearpane.store.exposure.clientside.VisibleNames;
 import app.clearpane.store.exposure.clientside.Visits;
 import app.clearpane.store.files.ProjectFiles;
 import app.clearpane.store.files.Vault;
@@ -333,5 +334,10 @@ class Wiring {
   @Bean
   VisibleMarkups visibleMarkups(DSLContext db) {
     return new VisibleMarkups(db);
+  }
+
+  @Bean
+  VisibleNames visibleNames(DSLContext db) {
+    return new VisibleNames(db);
   }
 }

@@ -138,6 +138,7 @@ class AccessMatrixTest extends DemoHouse {
     ids.put("release", UUID.randomUUID().toString());
     ids.put("entry", UUID.randomUUID().toString());
     ids.put("beside", UUID.randomUUID().toString());
+    ids.put("attachment", UUID.randomUUID().toString());
     ids.put("concern", UUID.randomUUID().toString());
     ids.put("member", UUID.randomUUID().toString());
     ids.put("mail", "no-such-mail");

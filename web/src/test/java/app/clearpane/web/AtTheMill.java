@@ -7,6 +7,7 @@ import app.clearpane.store.deliverable.Deliverables;
 import app.clearpane.store.deliverable.Round;
 import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.store.exposure.Panes;
+import jakarta.mail.internet.MimeMessage;
 import java.io.InputStream;
 import java.net.http.HttpResponse;
 import java.util.List;
@@ -73,6 +74,15 @@ abstract class AtTheMill extends DemoHouse {
   Round round(ItemId deliverable) {
     List<Round> rounds = deliverables.rounds(deliverable);
     return rounds.get(rounds.size() - 1);
+  }
+
+  /** How many mails somebody got whose subject has these words in it. */
+  long mailsAbout(String address, String words) throws Exception {
+    long found = 0;
+    for (MimeMessage mail : world.getReceivedMessages()) {
+      found += mail.getAllRecipients()[0].toString().contains(address) && mail.getSubject().contains(words) ? 1 : 0;
+    }
+    return found;
   }
 
   Visitor imre() throws Exception {

@@ -126,6 +126,23 @@ public final class Visitor {
     return client.send(request, HttpResponse.BodyHandlers.ofString(StandardCharsets.UTF_8));
   }
 
+  /** Sends a form with the files that were chosen in one of its fields. */
+  public HttpResponse<String> attach(String path, String token, Map<String, String> fields, Map<String, byte[]> files) throws IOException, InterruptedException {
+    java.io.ByteArrayOutputStream body = new java.io.ByteArrayOutputStream();
+    for (Map.Entry<String, String> field : fields.entrySet()) {
+      body.writeBytes(("------clearpane\r\nContent-Disposition: form-data; name=\"" + field.getKey() + "\"\r\n\r\n" + field.getValue() + "\r\n").getBytes(StandardCharsets.UTF_8));
+    }
+    for (Map.Entry<String, byte[]> file : files.entrySet()) {
+      body.writeBytes(("------clearpane\r\nContent-Disposition: form-data; name=\"files\"; filename=\"" + file.getKey() + "\"\r\nContent-Type: application/octet-stream\r\n\r\n").getBytes(StandardCharsets.UTF_8));
+      body.writeBytes(file.getValue());
+      body.writeBytes("\r\n".getBytes(StandardCharsets.UTF_8));
+    }
+    body.writeBytes("------clearpane--\r\n".getBytes(StandardCharsets.UTF_8));
+    HttpRequest request = HttpRequest.newBuilder(uri(path)).header("Content-Type", "multipart/form-data; boundary=----clearpane").header("X-CSRF-TOKEN", token)
+        .POST(HttpRequest.BodyPublishers.ofByteArray(body.toByteArray())).build();
+    return client.send(request, HttpResponse.BodyHandlers.ofString(StandardCharsets.UTF_8));
+  }
+
   /** The token of this visitor's forms, read off their front page once. */
   public String token() throws IOException, InterruptedException {
     token = token.isEmpty() ? token(open("/").body()) : token;

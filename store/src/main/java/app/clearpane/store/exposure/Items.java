@@ -72,8 +72,22 @@ public final class Items {
 
   /** One item. */
   public Optional<Row> find(ItemId id) {
-    return db.select(ITEM.ID, ITEM.PROJECT_ID, ITEM.KIND, ITEM.NAME, ITEM.DELETED_AT).from(ITEM).where(ITEM.ID.eq(id))
-        .fetchOptional(row -> new Row(row.value1(), row.value2(), row.value3(), row.value4(), row.value5() != null));
+    return rows(ITEM.ID.eq(id)).stream().findFirst();
+  }
+
+  /** Some items, in no order. */
+  public List<Row> rows(Collection<ItemId> ids) {
+    return rows(ITEM.ID.in(ids));
+  }
+
+  /** The items of a project that are there and can be called by name. */
+  public List<Row> named(ProjectId project) {
+    return rows(ITEM.PROJECT_ID.eq(project).and(ITEM.DELETED_AT.isNull()).andNotExists(DSL.selectOne().from(FOLDER).where(FOLDER.ITEM_ID.eq(ITEM.ID))));
+  }
+
+  private List<Row> rows(Condition condition) {
+    return db.select(ITEM.ID, ITEM.PROJECT_ID, ITEM.KIND, ITEM.NAME, ITEM.DELETED_AT).from(ITEM).where(condition).orderBy(ITEM.KIND, ITEM.NAME, ITEM.ID)
+        .fetch(row -> new Row(row.value1(), row.value2(), row.value3(), row.value4(), row.value5() != null));
   }
 
   /** All items of a project with what the core needs to decide on them, deleted ones too, in a fixed order. */

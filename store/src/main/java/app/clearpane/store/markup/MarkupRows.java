@@ -2,10 +2,13 @@ package app.clearpane.store.markup;
 
 import static app.clearpane.store.schema.Tables.MARKUP;
 import static app.clearpane.store.schema.Tables.MARKUP_ANSWER;
+import static app.clearpane.store.schema.Tables.MARKUP_ATTACHMENT;
 import static app.clearpane.store.schema.Tables.MARKUP_EDIT;
+import static app.clearpane.store.schema.Tables.MARKUP_REFERENCE;
 import static app.clearpane.store.schema.Tables.VERSION;
 import static org.jooq.impl.DSL.inline;
 import static org.jooq.impl.DSL.multiset;
+import static org.jooq.impl.DSL.row;
 import static org.jooq.impl.DSL.select;
 
 import app.clearpane.core.markup.MarkupId;
@@ -21,6 +24,7 @@ import org.jooq.DSLContext;
 import org.jooq.Field;
 import org.jooq.Record;
 import org.jooq.Records;
+import org.jooq.SelectField;
 import org.jspecify.annotations.Nullable;
 
 /** How marks are read, on either side of the glass. */
@@ -29,8 +33,19 @@ public final class MarkupRows {
   private static final Field<List<MarkupRow.Earlier>> EARLIER = multiset(select(MARKUP_EDIT.NOTE, MARKUP_EDIT.INTENT, MARKUP_EDIT.REPLACEMENT, MARKUP_EDIT.EDITED_AT).from(MARKUP_EDIT)
       .where(MARKUP_EDIT.MARKUP_ID.eq(MARKUP.ID)).orderBy(MARKUP_EDIT.SEQUENCE)).as("earlier").convertFrom(rows -> rows.map(Records.mapping(MarkupRow.Earlier::new)));
   private static final Field<List<MarkupRow.Earlier>> NEVER_CHANGED = inline("").as("earlier").convertFrom(nothing -> List.of());
+  private static final SelectField<MarkupRow.With> WITH_NOTE = with(MARKUP_ATTACHMENT.MARKUP_ID.eq(MARKUP.ID).and(MARKUP_ATTACHMENT.ANSWER_ID.isNull()), MARKUP_REFERENCE.MARKUP_ID.eq(MARKUP.ID).and(MARKUP_REFERENCE.ANSWER_ID.isNull()));
+  private static final SelectField<MarkupRow.With> WITH_ANSWER = with(MARKUP_ATTACHMENT.ANSWER_ID.eq(MARKUP_ANSWER.ID), MARKUP_REFERENCE.ANSWER_ID.eq(MARKUP_ANSWER.ID));
+  private static final SelectField<MarkupRow.With> NOT_READ = inline("").as("beside").convertFrom(nothing -> MarkupRow.With.NOTHING);
 
   private MarkupRows() {}
+
+  private static SelectField<MarkupRow.With> with(Condition attached, Condition called) {
+    return row(multiset(select(MARKUP_ATTACHMENT.ID, MARKUP_ATTACHMENT.SHA256, MARKUP_ATTACHMENT.NAME, MARKUP_ATTACHMENT.MEDIA_TYPE, MARKUP_ATTACHMENT.SIZE_BYTES).from(MARKUP_ATTACHMENT).where(attached)
+            .orderBy(MARKUP_ATTACHMENT.SEQUENCE)).convertFrom(rows -> rows.map(Records.mapping(MarkupRow.Attachment::new))),
+        multiset(select(MARKUP_REFERENCE.WRITTEN, MARKUP_REFERENCE.ITEM_ID, MARKUP_REFERENCE.MEMBER_ID, MARKUP_REFERENCE.CONTACT_ID).from(MARKUP_REFERENCE).where(called)
+            .orderBy(MARKUP_REFERENCE.SEQUENCE)).convertFrom(rows -> rows.map(Records.mapping(MarkupRow.Reference::new))))
+        .convertFrom(Records.mapping(MarkupRow.With::new)).as("beside");
+  }
 
   /**
    * The marks that meet one condition with the answers that meet another, by version and age.
@@ -39,35 +54,43 @@ public final class MarkupRows {
    * @param answers on {@code markup_answer}
    */
   public static List<MarkupRow> where(DSLContext db, Condition marks, Condition answers) {
-    return marks(db, marks, threads(db, marks.and(answers)), EARLIER);
+    return marks(db, marks, threads(db, marks.and(answers)), EARLIER, WITH_NOTE);
+  }
+
+  /** A file that came with a note or an answer. @param condition on {@code markup_attachment}, {@code markup}, {@code version} and, where it came with an answer, {@code markup_answer} */
+  public static Optional<MarkupRow.Attachment> attachment(DSLContext db, Condition condition) {
+    return db.select(MARKUP_ATTACHMENT.ID, MARKUP_ATTACHMENT.SHA256, MARKUP_ATTACHMENT.NAME, MARKUP_ATTACHMENT.MEDIA_TYPE, MARKUP_ATTACHMENT.SIZE_BYTES).from(MARKUP_ATTACHMENT)
+        .join(MARKUP).on(MARKUP.ID.eq(MARKUP_ATTACHMENT.MARKUP_ID)).join(VERSION).on(VERSION.ID.eq(MARKUP.VERSION_ID)).leftJoin(MARKUP_ANSWER).on(MARKUP_ANSWER.ID.eq(MARKUP_ATTACHMENT.ANSWER_ID))
+        .where(condition).fetchOptional(Records.mapping(MarkupRow.Attachment::new));
   }
 
   /** The marks that meet a condition, without their threads. */
   static List<MarkupRow> alone(DSLContext db, Condition marks) {
-    return marks(db, marks, Map.of(), NEVER_CHANGED);
+    return marks(db, marks, Map.of(), NEVER_CHANGED, NOT_READ);
   }
 
   private static Map<MarkupId, List<MarkupRow.Answer>> threads(DSLContext db, Condition condition) {
     return db.select(MARKUP_ANSWER.MARKUP_ID, MARKUP_ANSWER.ACT, MARKUP_ANSWER.SAID, MARKUP_ANSWER.TEAM_ONLY,
-            MARKUP_ANSWER.AUTHOR, MARKUP_ANSWER.AUTHOR_CONTACT, MARKUP_ANSWER.AUTHOR_MEMBER, MARKUP_ANSWER.CREATED_AT)
+            MARKUP_ANSWER.AUTHOR, MARKUP_ANSWER.AUTHOR_CONTACT, MARKUP_ANSWER.AUTHOR_MEMBER, MARKUP_ANSWER.CREATED_AT, WITH_ANSWER)
         .from(MARKUP_ANSWER).join(MARKUP).on(MARKUP.ID.eq(MARKUP_ANSWER.MARKUP_ID)).join(VERSION).on(VERSION.ID.eq(MARKUP.VERSION_ID))
         .where(condition).orderBy(MARKUP_ANSWER.SEQUENCE)
         .fetchGroups(MARKUP_ANSWER.MARKUP_ID, row -> new MarkupRow.Answer(row.value2(), row.value3(), row.value4(),
-            new MarkupRow.Author(row.value5(), row.value6(), row.value7()), row.value8()));
+            new MarkupRow.Author(row.value5(), row.value6(), row.value7()), row.value8(), row.value9()));
   }
 
-  private static List<MarkupRow> marks(DSLContext db, Condition marks, Map<MarkupId, List<MarkupRow.Answer>> threads, Field<List<MarkupRow.Earlier>> earlier) {
-    return db.select(MARKUP.fields()).select(VERSION.NUMBER, FIX.NUMBER, earlier).from(MARKUP).join(VERSION).on(VERSION.ID.eq(MARKUP.VERSION_ID))
+  private static List<MarkupRow> marks(DSLContext db, Condition marks, Map<MarkupId, List<MarkupRow.Answer>> threads, Field<List<MarkupRow.Earlier>> earlier, SelectField<MarkupRow.With> with) {
+    return db.select(MARKUP.fields()).select(VERSION.NUMBER, FIX.NUMBER, earlier, with).from(MARKUP).join(VERSION).on(VERSION.ID.eq(MARKUP.VERSION_ID))
         .leftJoin(FIX).on(FIX.ID.eq(MARKUP.FIXED_IN)).where(marks)
-        .orderBy(VERSION.CREATED_AT, MARKUP.NUMBER, MARKUP.TEAM_NUMBER, MARKUP.ID).fetch(row -> markup(row, threads, row.get(earlier)));
+        .orderBy(VERSION.CREATED_AT, MARKUP.NUMBER, MARKUP.TEAM_NUMBER, MARKUP.ID).fetch(row -> markup(row, threads, row.get(earlier), row.get("beside", MarkupRow.With.class)));
   }
 
-  private static MarkupRow markup(Record row, Map<MarkupId, List<MarkupRow.Answer>> threads, List<MarkupRow.Earlier> earlier) {
+  private static MarkupRow markup(Record row, Map<MarkupId, List<MarkupRow.Answer>> threads, List<MarkupRow.Earlier> earlier, MarkupRow.With with) {
     MarkupId id = row.get(MARKUP.ID);
     return new MarkupRow(id, row.get(MARKUP.VERSION_ID), row.get(VERSION.NUMBER), row.get(MARKUP.PANE_ID), row.get(MARKUP.NUMBER),
         row.get(MARKUP.TEAM_NUMBER), place(row), row.get(MARKUP.INTENT), row.get(MARKUP.PROGRESS), row.get(MARKUP.NOTE), row.get(MARKUP.REPLACEMENT),
         new MarkupRow.Author(row.get(MARKUP.AUTHOR), row.get(MARKUP.AUTHOR_CONTACT), row.get(MARKUP.AUTHOR_MEMBER)), row.get(MARKUP.FIXED_IN),
-        row.get(FIX.NUMBER), row.get(MARKUP.REVISION), row.get(MARKUP.CREATED_AT), threads.getOrDefault(id, List.of()), earlier);
+        row.get(FIX.NUMBER), row.get(MARKUP.REVISION), row.get(MARKUP.CREATED_AT), threads.getOrDefault(id, List.of()), earlier,
+        new MarkupRow.Beside(with, row.get(MARKUP.DOER_ID), row.get(MARKUP.TASK_ID), row.get(MARKUP.JOINED_TO)));
   }
 
   private static Place place(Record row) {

@@ -3,13 +3,16 @@ package app.clearpane.store.markup;
 import static app.clearpane.store.schema.Tables.ITEM;
 import static app.clearpane.store.schema.Tables.MARKUP;
 import static app.clearpane.store.schema.Tables.MARKUP_ANSWER;
+import static app.clearpane.store.schema.Tables.MARKUP_ATTACHMENT;
 import static app.clearpane.store.schema.Tables.MARKUP_EDIT;
+import static app.clearpane.store.schema.Tables.MARKUP_REFERENCE;
 import static app.clearpane.store.schema.Tables.PROJECT;
 import static app.clearpane.store.schema.Tables.VERSION;
 import static org.jooq.impl.DSL.coalesce;
 import static org.jooq.impl.DSL.max;
 import static org.jooq.impl.DSL.noCondition;
 
+import app.clearpane.core.agency.TeamMemberId;
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.exposure.PaneId;
@@ -87,6 +90,7 @@ public final class Markups {
         .set(MARKUP.PROGRESS, mark.progress()).set(MARKUP.NOTE, mark.note()).set(MARKUP.REPLACEMENT, mark.replacement()).set(MARKUP.ORIGIN, origin).set(MARKUP.AUTHOR, mark.author().name())
         .set(MARKUP.AUTHOR_CONTACT, mark.author().contact()).set(MARKUP.AUTHOR_MEMBER, mark.author().member()).set(MARKUP.REVISION, 1)
         .set(MARKUP.CREATED_AT, mark.createdAt()).execute();
+    keep(mark.id(), null, mark.beside().with());
   }
 
   /** What the marks of a deliverable that were made elsewhere are known by there. */
@@ -96,10 +100,67 @@ public final class Markups {
 
   /** Adds to a thread. */
   public void answer(MarkupId mark, MarkupRow.Answer answer) {
-    db.insertInto(MARKUP_ANSWER).set(MARKUP_ANSWER.ID, UUID.randomUUID()).set(MARKUP_ANSWER.MARKUP_ID, mark).set(MARKUP_ANSWER.ACT, answer.act())
+    UUID id = UUID.randomUUID();
+    db.insertInto(MARKUP_ANSWER).set(MARKUP_ANSWER.ID, id).set(MARKUP_ANSWER.MARKUP_ID, mark).set(MARKUP_ANSWER.ACT, answer.act())
         .set(MARKUP_ANSWER.SAID, answer.said()).set(MARKUP_ANSWER.TEAM_ONLY, answer.teamOnly()).set(MARKUP_ANSWER.AUTHOR, answer.author().name())
         .set(MARKUP_ANSWER.AUTHOR_CONTACT, answer.author().contact()).set(MARKUP_ANSWER.AUTHOR_MEMBER, answer.author().member())
         .set(MARKUP_ANSWER.CREATED_AT, answer.at()).execute();
+    keep(mark, id, answer.with());
+  }
+
+  private void keep(MarkupId mark, @Nullable UUID answer, MarkupRow.With with) {
+    with.attachments().forEach(file -> db.insertInto(MARKUP_ATTACHMENT).set(MARKUP_ATTACHMENT.ID, file.id()).set(MARKUP_ATTACHMENT.MARKUP_ID, mark).set(MARKUP_ATTACHMENT.ANSWER_ID, answer)
+        .set(MARKUP_ATTACHMENT.SHA256, file.sha256()).set(MARKUP_ATTACHMENT.NAME, file.name()).set(MARKUP_ATTACHMENT.MEDIA_TYPE, file.mediaType()).set(MARKUP_ATTACHMENT.SIZE_BYTES, file.size()).execute());
+    with.references().forEach(reference -> db.insertInto(MARKUP_REFERENCE).set(MARKUP_REFERENCE.MARKUP_ID, mark).set(MARKUP_REFERENCE.ANSWER_ID, answer).set(MARKUP_REFERENCE.WRITTEN, reference.written())
+        .set(MARKUP_REFERENCE.ITEM_ID, reference.item()).set(MARKUP_REFERENCE.MEMBER_ID, reference.member()).set(MARKUP_REFERENCE.CONTACT_ID, reference.contact()).execute());
+  }
+
+  /** A file that came with a note or an answer on a mark. */
+  public Optional<MarkupRow.Attachment> attachment(UUID id) {
+    return MarkupRows.attachment(db, MARKUP_ATTACHMENT.ID.eq(id));
+  }
+
+  /** Says who of the team sees to a mark. @param doer null for nobody in particular @throws Stale if it was changed since it was read */
+  public void give(MarkupRow read, @Nullable TeamMemberId doer) {
+    set(read, MARKUP.DOER_ID, doer);
+  }
+
+  /** Keeps which task was made of a mark. @throws Stale if it was changed since it was read */
+  public void becomes(MarkupRow read, ItemId task) {
+    set(read, MARKUP.TASK_ID, task);
+  }
+
+  /** Lets a mark go along with another that asks for the same. @param first null to let it stand alone again @throws Stale if it was changed since it was read */
+  public void join(MarkupRow read, @Nullable MarkupId first) {
+    set(read, MARKUP.JOINED_TO, first);
+  }
+
+  private <T> void set(MarkupRow read, TableField<?, T> field, @Nullable T value) {
+    Stale.unlessOne(db.update(MARKUP).set(field, value).set(MARKUP.REVISION, MARKUP.REVISION.plus(1)).where(MARKUP.ID.eq(read.id()), MARKUP.REVISION.eq(read.revision())).execute(), "The mark");
+  }
+
+  /** The mark that a task was made of. */
+  public Optional<MarkupRow> ofTask(ItemId task) {
+    return MarkupRows.alone(db, MARKUP.TASK_ID.eq(task)).stream().findFirst();
+  }
+
+  /** Where a task comes from. @param mark it was made of; null if it was made of none */
+  public record Origin(ProjectId project, @Nullable MadeOf mark) {}
+
+  /** A mark that a task was made of, as far as its page names it. */
+  public record MadeOf(MarkupId id, VersionId version, int page, String label, String author) {}
+
+  /** Where a task comes from; empty if there is no such item. */
+  public Optional<Origin> origin(ItemId task) {
+    return db.select(ITEM.PROJECT_ID, MARKUP.ID, MARKUP.VERSION_ID, MARKUP.PAGE, VERSION.NUMBER, MARKUP.NUMBER, MARKUP.TEAM_NUMBER, MARKUP.AUTHOR).from(ITEM).leftJoin(MARKUP).on(MARKUP.TASK_ID.eq(ITEM.ID))
+        .leftJoin(VERSION).on(VERSION.ID.eq(MARKUP.VERSION_ID)).where(ITEM.ID.eq(task)).limit(1)
+        .fetchOptional(row -> new Origin(row.value1(), row.value2() == null ? null : new MadeOf(row.value2(), row.value3(), row.value4(), MarkupRow.label(row.value5(), row.value6(), row.value7()).toString(), row.value8())));
+  }
+
+  /** The marks that were joined with a mark because they ask for the same, itself among them, the one that goes ahead first; without their threads. */
+  public List<MarkupRow> group(MarkupRow mark) {
+    MarkupId ahead = mark.beside().joinedTo() == null ? mark.id() : mark.beside().joinedTo();
+    return MarkupRows.alone(db, MARKUP.JOINED_TO.eq(ahead).or(MARKUP.ID.eq(ahead)));
   }
 
   /**
@@ -116,12 +177,14 @@ public final class Markups {
   /** What a mark is to say. @param replacement the wording asked for; null if none is given */
   public record Words(String note, Intent intent, @Nullable String replacement) {}
 
-  /** Changes what a mark says, and keeps what it said before. @throws Stale if it was changed since it was read */
-  public void edit(MarkupRow read, Words words, java.time.Instant now) {
+  /** Changes what a mark says, and keeps what it said before; files that came with it stay. @param references whom and what it calls by name now @throws Stale if it was changed since it was read */
+  public void edit(MarkupRow read, Words words, List<MarkupRow.Reference> references, java.time.Instant now) {
     db.insertInto(MARKUP_EDIT).set(MARKUP_EDIT.MARKUP_ID, read.id()).set(MARKUP_EDIT.NOTE, read.note()).set(MARKUP_EDIT.INTENT, read.intent()).set(MARKUP_EDIT.REPLACEMENT, read.replacement())
         .set(MARKUP_EDIT.EDITED_AT, now).execute();
     Stale.unlessOne(db.update(MARKUP).set(MARKUP.NOTE, words.note()).set(MARKUP.INTENT, words.intent()).set(MARKUP.REPLACEMENT, words.replacement()).set(MARKUP.REVISION, MARKUP.REVISION.plus(1))
         .where(MARKUP.ID.eq(read.id()), MARKUP.REVISION.eq(read.revision())).execute(), "The mark");
+    db.deleteFrom(MARKUP_REFERENCE).where(MARKUP_REFERENCE.MARKUP_ID.eq(read.id()), MARKUP_REFERENCE.ANSWER_ID.isNull()).execute();
+    keep(read.id(), null, new MarkupRow.With(List.of(), references));
   }
 
   /** Takes back that a mark was confirmed at a moment: it is fixed, as before. */

@@ -4,6 +4,7 @@ import app.clearpane.core.files.Sha256;
 import app.clearpane.store.deliverable.Drawings;
 import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.store.files.Vault;
+import app.clearpane.store.markup.MarkupRow;
 import app.clearpane.web.layout.NotThere;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -59,6 +60,11 @@ public class SheetBytes {
   /** A stored file to be kept by whoever asks. */
   public ResponseEntity<Resource> download(Sha256 content, String fileName) {
     return answer(content, MediaType.APPLICATION_OCTET_STREAM_VALUE, Optional.of(fileName));
+  }
+
+  /** A file that came with a note. @param look to see it in its place, which only pictures are; anything else is kept by whoever asks */
+  public ResponseEntity<Resource> attached(MarkupRow.Attachment file, boolean look) {
+    return look && file.picture() ? answer(file.sha256(), file.mediaType(), Optional.empty()) : download(file.sha256(), file.name());
   }
 
   /** Something that is played, in the parts that a browser asks for. */

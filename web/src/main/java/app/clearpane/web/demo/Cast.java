@@ -1,5 +1,6 @@
 package app.clearpane.web.demo;
 
+import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.agency.TeamRole;
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.exposure.Aperture;
@@ -11,11 +12,10 @@ import app.clearpane.core.exposure.Showing;
 import app.clearpane.core.files.Sha256;
 import app.clearpane.core.markup.Intent;
 import app.clearpane.core.markup.MarkupProgress;
-import app.clearpane.core.project.PhaseTemplate;
 import app.clearpane.core.papers.PaperId;
 import app.clearpane.core.papers.PaperKind;
+import app.clearpane.core.project.PhaseTemplate;
 import app.clearpane.core.project.ProjectId;
-import app.clearpane.store.papers.Papers;
 import app.clearpane.core.signoff.Decision;
 import app.clearpane.core.signoff.Rule;
 import app.clearpane.store.agency.Agency;
@@ -24,14 +24,15 @@ import app.clearpane.store.agency.TeamMember;
 import app.clearpane.store.deliverable.Deliverables;
 import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.store.exposure.Panes;
+import app.clearpane.store.exposure.Seats;
 import app.clearpane.store.exposure.clientside.Viewer;
 import app.clearpane.store.exposure.clientside.Viewers;
+import app.clearpane.store.exposure.clientside.Visits;
 import app.clearpane.store.markup.MarkupRow;
 import app.clearpane.store.markup.Markups;
+import app.clearpane.store.papers.Papers;
 import app.clearpane.store.project.Phase;
 import app.clearpane.store.project.Projects;
-import app.clearpane.store.exposure.Seats;
-import app.clearpane.store.exposure.clientside.Visits;
 import app.clearpane.web.agency.SetUp;
 import app.clearpane.web.agency.WriteNote;
 import app.clearpane.web.clearance.ReleaseVersion;
@@ -39,8 +40,8 @@ import app.clearpane.web.deliverable.AddDeliverable;
 import app.clearpane.web.deliverable.SendVersion;
 import app.clearpane.web.deliverable.StoreVersion;
 import app.clearpane.web.exposure.GiveSeat;
-import app.clearpane.web.exposure.PublishPane;
 import app.clearpane.web.exposure.MakeLink;
+import app.clearpane.web.exposure.PublishPane;
 import app.clearpane.web.exposure.SetForAllPanes;
 import app.clearpane.web.exposure.SetShowing;
 import app.clearpane.web.exposure.SetUpPane;
@@ -49,13 +50,13 @@ import app.clearpane.web.layout.TheAgency;
 import app.clearpane.web.markup.AnswerMark;
 import app.clearpane.web.markup.MarkForm;
 import app.clearpane.web.markup.PlaceMark;
-import app.clearpane.web.markup.Side;
+import app.clearpane.web.papers.HandlePaper;
 import app.clearpane.web.project.ChangePlan;
 import app.clearpane.web.project.OpenProject;
 import app.clearpane.web.project.TakeInContact;
+import app.clearpane.web.said.Side;
 import app.clearpane.web.security.ComeIn;
 import app.clearpane.web.security.Person;
-import app.clearpane.web.papers.HandlePaper;
 import app.clearpane.web.signoff.ChangeSigning;
 import app.clearpane.web.signoff.CloseRound;
 import app.clearpane.web.signoff.DecideOnVersion;
@@ -67,11 +68,10 @@ import java.io.UncheckedIOException;
 import java.math.BigDecimal;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
-import app.clearpane.core.agency.ContactId;
-import java.util.ArrayList;
-import java.util.Comparator;
 import java.time.LocalDate;
 import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -419,7 +419,7 @@ class Cast {
 
   MarkupRow mark(PaneId pane, People person, VersionId version, MarkForm form) {
     VersionRow row = deliverables.version(version).orElseThrow();
-    return placeMark.on(row, form, person.ofTeam() ? new Side.Team(as(person)) : new Side.Client(through(pane, person)));
+    return placeMark.on(row, form, List.of(), person.ofTeam() ? new Side.Team(as(person)) : new Side.Client(through(pane, person)));
   }
 
   static MarkForm point(int page, double x, double y, Intent intent, String note) {
@@ -452,7 +452,7 @@ class Cast {
 
   void answer(MarkupRow mark, People person, PaneId pane, Optional<MarkupProgress.Act> act, String said) {
     MarkupRow fresh = markups.find(mark.id()).orElseThrow();
-    answerMark.to(fresh, new AnswerMark.AnswerForm(act.map(Enum::name).orElse(""), said, "client", fresh.revision()),
+    answerMark.to(fresh, new AnswerMark.AnswerForm(act.map(Enum::name).orElse(""), said, "client", fresh.revision()), List.of(),
         person.ofTeam() ? new Side.Team(as(person)) : new Side.Client(through(pane, person)));
   }
 

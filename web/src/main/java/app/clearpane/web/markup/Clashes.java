@@ -102,9 +102,15 @@ public class Clashes {
   }
 
   /** Pairs of marks by two people that ask for a change at one place. */
-  List<Clash> sameWishes(VersionRow version, PaneId pane, List<MarkupRow> marks) {
+  public List<Clash> sameWishes(VersionRow version, PaneId pane, List<MarkupRow> marks) {
     List<MarkupRow> changes = standing(version.id(), pane, marks).stream().filter(mark -> mark.intent() == Intent.CHANGE).toList();
     return changes.stream().map(Clashes::person).distinct().count() < 2 ? List.of() : Clash.sameWishes(wishes(version, changes));
+  }
+
+  /** Marks by two people that ask for a change at one place and were not joined yet. */
+  List<Open> notJoined(VersionRow version, PaneId pane, List<MarkupRow> marks) {
+    Map<MarkupId, MarkupRow> byId = marks.stream().collect(Collectors.toMap(MarkupRow::id, Function.identity()));
+    return sameWishes(version, pane, marks).stream().map(pair -> new Open(byId.get(pair.first()), byId.get(pair.second()))).filter(pair -> !LightTable.ahead(pair.first()).equals(LightTable.ahead(pair.second()))).toList();
   }
 
   private List<Clash.Wish> wishes(VersionRow version, List<MarkupRow> marks) {

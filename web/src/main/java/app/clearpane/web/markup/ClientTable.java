@@ -18,6 +18,10 @@ import app.clearpane.web.compare.Compared;
 import app.clearpane.web.compare.Writings;
 import app.clearpane.web.exposure.clientside.Looks;
 import app.clearpane.web.layout.NotThere;
+import app.clearpane.web.said.Attach;
+import app.clearpane.web.said.CallByName;
+import app.clearpane.web.said.Side;
+import java.io.IOException;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.HashMap;
@@ -26,6 +30,7 @@ import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
+import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 
 /** The light table as a viewer sees it, and what they do on it. */
@@ -48,9 +53,13 @@ public class ClientTable {
   private final Compared compared;
   private final Writings writings;
   private final LayChanges layChanges;
+  private final Attach attach;
+  private final CallByName callByName;
 
   ClientTable(VisibleDeliverables deliverables, VisibleMarkups markups, Deliverables terms, Clock clock, SigningFor signing, Viewers viewers, Drawings drawings, PlaceMark placeMark, AnswerMark answerMark, EditMark editMark, RuleClash ruleClash, LiveMarks liveMarks,
-      Clashes clashes, Compared compared, Writings writings, LayChanges layChanges, Looks looks) {
+      Clashes clashes, Compared compared, Writings writings, LayChanges layChanges, Looks looks, Attach attach, CallByName callByName) {
+    this.attach = attach;
+    this.callByName = callByName;
     this.layChanges = layChanges;
     this.ruleClash = ruleClash;
     this.liveMarks = liveMarks;
@@ -115,7 +124,7 @@ public class ClientTable {
     int shown = Math.max(1, Math.min(page, drawing.pages()));
     List<MarkupRow> marks = markups.of(viewer, version.deliverable());
     LightTable table = LightTable.of(base, deliverable.name(), version, versions, shown, drawing, drawings.sheet(version.sha256(), shown), marks,
-        compared.across(versions), writings.of(version), new Side.Client(viewer));
+        compared.across(versions), writings.of(version), LightTable.Around.ofViewer(callByName.ways(viewer, base, marks, all), marks), new Side.Client(viewer));
     Optional<Round> reviewed = deliverables.round(viewer, version.id());
     List<Clashes.Open> open = reviewed.filter(own -> deliverable.own()).map(own -> Clashes.waiting(own, marks)).orElseGet(() -> clashes.of(version, viewer.pane(), marks));
     Bar bar = bar(viewer, version, versions, marks, reviewed, open.size());
@@ -153,9 +162,10 @@ public class ClientTable {
     return Map.of("changes", changes, "viewer", viewer, "heading", viewers.heading(viewer));
   }
 
-  /** Places a mark. */
-  public void place(Viewer viewer, VersionId version, MarkForm form) {
-    placeMark.on(NotThere.unless(deliverables.version(viewer, version)), form, new Side.Client(viewer));
+  /** Places a mark. @param files that come with its note @throws IOException if one cannot be written */
+  public void place(Viewer viewer, VersionId version, MarkForm form, @Nullable List<MultipartFile> files) throws IOException {
+    VersionRow found = NotThere.unless(deliverables.version(viewer, version));
+    placeMark.on(found, form, attach.kept(files), new Side.Client(viewer));
   }
 
   /** Watches what others do on a version. */
@@ -169,10 +179,10 @@ public class ClientTable {
     return ruleClash.on(NotThere.unless(deliverables.version(viewer, version)), form, new Side.Client(viewer));
   }
 
-  /** Answers a mark. @return the page it stands on */
-  public int answer(Viewer viewer, MarkupId mark, AnswerMark.AnswerForm form) {
+  /** Answers a mark. @param files that come with the answer @return the page it stands on @throws IOException if one cannot be written */
+  public int answer(Viewer viewer, MarkupId mark, AnswerMark.AnswerForm form, @Nullable List<MultipartFile> files) throws IOException {
     MarkupRow found = NotThere.unless(markups.find(viewer, mark));
-    answerMark.to(found, form, new Side.Client(viewer));
+    answerMark.to(found, form, attach.kept(files), new Side.Client(viewer));
     return found.place().page();
   }
 

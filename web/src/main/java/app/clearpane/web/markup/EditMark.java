@@ -10,8 +10,12 @@ import app.clearpane.store.markup.Markups;
 import app.clearpane.web.layout.Input;
 import app.clearpane.web.layout.Refused;
 import app.clearpane.web.record.Tell;
+import app.clearpane.web.said.CallByName;
+import app.clearpane.web.said.Side;
+import app.clearpane.web.said.TellCalled;
 import java.time.Clock;
 import java.util.Arrays;
+import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
@@ -27,10 +31,14 @@ public class EditMark {
   private final Tell tell;
   private final ApplicationEventPublisher events;
   private final Clock clock;
+  private final CallByName callByName;
+  private final TellCalled tellCalled;
 
-  EditMark(Deliverables deliverables, Markups markups, Tell tell, ApplicationEventPublisher events, Clock clock) {
+  EditMark(Deliverables deliverables, Markups markups, CallByName callByName, TellCalled tellCalled, Tell tell, ApplicationEventPublisher events, Clock clock) {
     this.deliverables = deliverables;
     this.markups = markups;
+    this.callByName = callByName;
+    this.tellCalled = tellCalled;
     this.tell = tell;
     this.events = events;
     this.clock = clock;
@@ -61,9 +69,12 @@ public class EditMark {
     if (words.equals(new Markups.Words(mark.note(), mark.intent(), mark.replacement()))) {
       return;
     }
-    markups.edit(mark, words, clock.instant());
+    CallByName.Where where = new CallByName.Where(deliverable, version, mark.teamOnly());
+    List<MarkupRow.Reference> called = callByName.in(note, where, side);
+    markups.edit(mark, words, called, clock.instant());
+    tellCalled.of(mark, note, called.stream().filter(one -> !mark.beside().with().references().contains(one)).toList(), where, side.author());
     tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening("mark.edited", side.author().name(), deliverable.name(),
-        Map.of("mark", mark.id(), "label", mark.label().toString(), "note", note, "intent", intent, "before", mark.note())));
+        Map.of("mark", mark.id(), "label", mark.label().toString(), "note", note, "intent", intent, "before", mark.note(), "forTeam", mark.teamOnly())));
     events.publishEvent(new MarksMoved(deliverable.id(), mark.teamOnly()));
   }
 

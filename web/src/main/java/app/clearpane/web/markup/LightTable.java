@@ -1,8 +1,11 @@
 package app.clearpane.web.markup;
 
+import app.clearpane.core.agency.TeamMemberId;
 import app.clearpane.core.compare.Touch;
 import app.clearpane.core.deliverable.VersionId;
+import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.markup.Intent;
+import app.clearpane.core.markup.MarkupId;
 import app.clearpane.core.markup.MarkupProgress;
 import app.clearpane.core.markup.Place;
 import app.clearpane.core.markup.ReadingOrder;
@@ -12,17 +15,23 @@ import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.store.markup.MarkupRow;
 import app.clearpane.web.compare.Across;
 import app.clearpane.web.deliverable.SheetTiles;
+import app.clearpane.web.said.Side;
+import app.clearpane.web.said.Spoken;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.EnumSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The light table as a page shows it, for either side.
@@ -61,8 +70,9 @@ public record LightTable(String base, String deliverable, VersionRow version, Li
    * @param touch what changed at its place since; empty if it was placed on this version, or if that is not known
    * @param progress what this side is told
    * @param buttons what may be done to it by whoever looks
+   * @param around what its words and its threads lead to
    */
-  public record Note(MarkupRow mark, Optional<Place> at, boolean carried, Optional<Touch> touch, String progress, List<Button> buttons, boolean own) {
+  public record Note(MarkupRow mark, Optional<Place> at, boolean carried, Optional<Touch> touch, String progress, List<Button> buttons, boolean own, Around around) {
     private static final Set<MarkupProgress.Act> NEED_WORDS = EnumSet.of(MarkupProgress.Act.SET_ASIDE);
     private static final Set<MarkupProgress.Act> TAKE_BACK = EnumSet.of(MarkupProgress.Act.WITHDRAW);
 
@@ -74,6 +84,41 @@ public record LightTable(String base, String deliverable, VersionRow version, Li
     /** Whether whoever looks may change what it says: it is theirs, on this version, and nothing settled it. */
     public boolean mayEdit() {
       return own && !carried && mark.progress().unsettled() && !buttons.isEmpty();
+    }
+
+    /** Its note, cut where it calls somebody or something by name. */
+    public List<Spoken> words() {
+      return Spoken.of(mark.note(), mark.beside().with(), around.ways());
+    }
+
+    /** The same of an answer. */
+    public List<Spoken> words(MarkupRow.Answer answer) {
+      return Spoken.of(answer.said(), answer.with(), around.ways());
+    }
+
+    /** Who sees to it, by name; empty if nobody in particular, and on the client's side. */
+    public Optional<String> doer() {
+      return Optional.ofNullable(mark.beside().doer()).flatMap(member -> Optional.ofNullable(around.team().get(member)));
+    }
+
+    /** Whether it was given to whoever looks. */
+    public boolean mine() {
+      return own || mark.beside().doer() != null && mark.beside().doer().equals(around.me());
+    }
+
+    /** The task that was made of it; empty on the client's side. */
+    public Optional<ItemId> task() {
+      return Optional.ofNullable(mark.beside().task()).filter(task -> !around.team().isEmpty());
+    }
+
+    /** Whether there is anything to say of who sees to it, what was made of it, and what asks for the same. */
+    public boolean followed() {
+      return doer().isPresent() || task().isPresent() || !alike().isEmpty();
+    }
+
+    /** The labels of the marks that were joined with it because they ask for the same. */
+    public List<String> alike() {
+      return around.labels().entrySet().stream().filter(other -> !other.getKey().equals(mark.id())).filter(other -> ahead(mark).equals(other.getValue().ahead())).map(other -> other.getValue().label()).toList();
     }
 
     /** Everything else that may be done: it stands beside the answer. */
@@ -133,6 +178,40 @@ public record LightTable(String base, String deliverable, VersionRow version, Li
     }
   }
 
+  /** The mark that goes ahead of those that ask for the same: itself, if it was joined to none. */
+  static MarkupId ahead(MarkupRow mark) {
+    return Objects.requireNonNullElse(mark.beside().joinedTo(), mark.id());
+  }
+
+  /** What a mark is called and which goes ahead of it. */
+  record Named(String label, MarkupId ahead) {}
+
+  /**
+   * What notes lead to.
+   *
+   * @param ways the address of a thing that is called by name; empty if whoever looks does not see it
+   * @param team the names of the team; none on the client's side
+   * @param me who of the team looks; null on the client's side
+   * @param labels what the marks that whoever looks sees are called
+   */
+  public record Around(Function<ItemId, Optional<String>> ways, Map<TeamMemberId, String> team, @Nullable TeamMemberId me, Map<MarkupId, Named> labels) {
+    /** For one of the team. */
+    static Around ofTeam(Function<ItemId, Optional<String>> ways, Map<TeamMemberId, String> team, TeamMemberId me, List<MarkupRow> marks) {
+      return new Around(ways, team, me, named(marks));
+    }
+
+    /** For a viewer. */
+    static Around ofViewer(Function<ItemId, Optional<String>> ways, List<MarkupRow> marks) {
+      return new Around(ways, Map.of(), null, named(marks));
+    }
+
+    private static Map<MarkupId, Named> named(List<MarkupRow> marks) {
+      Map<MarkupId, Named> named = new LinkedHashMap<>();
+      marks.forEach(mark -> named.put(mark.id(), new Named(mark.label().toString(), ahead(mark))));
+      return named;
+    }
+  }
+
   /** Something that may be done to a mark. */
   public record Button(MarkupProgress.Act act, String label) {}
 
@@ -142,11 +221,12 @@ public record LightTable(String base, String deliverable, VersionRow version, Li
    * @param all the marks on this and earlier versions that this side sees
    * @param across brings marks of earlier versions onto this one
    * @param writing the version's text, if it is one
+   * @param around what the notes lead to
    */
   static LightTable of(String base, String deliverable, VersionRow version, List<VersionRow> versions, int page, Drawings.Drawing drawing,
-      Optional<Drawings.Sheet> sheet, List<MarkupRow> all, Across across, Optional<Writing> writing, Side side) {
+      Optional<Drawings.Sheet> sheet, List<MarkupRow> all, Across across, Optional<Writing> writing, Around around, Side side) {
     boolean ofTeam = side instanceof Side.Team;
-    List<Note> notes = all.stream().filter(mark -> stands(mark, version, versions)).map(mark -> note(mark, version, versions, across, side))
+    List<Note> notes = all.stream().filter(mark -> stands(mark, version, versions)).map(mark -> note(mark, version, versions, across, around, side))
         .sorted(Comparator.comparing((Note note) -> note.at().orElse(note.mark().place()), ReadingOrder.BY_BANDS).thenComparing(note -> note.mark().createdAt())).toList();
     List<PageTab> tabs = IntStream.rangeClosed(1, drawing.pages())
         .filter(p -> drawing.pages() <= 2 * TABS_EACH_WAY || p == 1 || p == drawing.pages() || Math.abs(p - page) <= TABS_EACH_WAY)
@@ -178,7 +258,7 @@ public record LightTable(String base, String deliverable, VersionRow version, Li
     return mark.version().equals(version.id()) || earlier && (mark.progress().carriesOver() || confirmedHere);
   }
 
-  private static Note note(MarkupRow mark, VersionRow version, List<VersionRow> versions, Across across, Side side) {
+  private static Note note(MarkupRow mark, VersionRow version, List<VersionRow> versions, Across across, Around around, Side side) {
     boolean ofTeam = side instanceof Side.Team;
     boolean newer = !versions.get(versions.size() - 1).id().equals(mark.version());
     MarkupProgress told = ofTeam ? mark.progress() : mark.told();
@@ -187,7 +267,7 @@ public record LightTable(String base, String deliverable, VersionRow version, Li
         : Arrays.stream(MarkupProgress.Act.values()).filter(act -> told.after(act, side.actorOn(mark)).isPresent()).filter(act -> mark.intent().asks() || !act.works())
             .filter(act -> act != MarkupProgress.Act.FIX || newer).map(act -> new Button(act, MarkWords.button(act))).toList();
     return new Note(mark, across.place(mark.place(), mark.version(), version.id()), !mark.version().equals(version.id()), across.touch(mark.place(), mark.version(), version.id()), progress,
-        buttons, side.actorOn(mark).author());
+        buttons, side.actorOn(mark).author(), around);
   }
 
   /** How many Change marks on this page and others are open or taken on. */

@@ -16,14 +16,22 @@ import app.clearpane.web.deliverable.States;
 import app.clearpane.web.layout.ForManagers;
 import app.clearpane.web.layout.NotThere;
 import app.clearpane.web.layout.TeamController;
+import app.clearpane.web.layout.TheTeam;
+import app.clearpane.web.said.Attach;
+import app.clearpane.web.said.CallByName;
+import app.clearpane.web.said.Side;
 import app.clearpane.web.security.Person;
+import java.io.IOException;
+import java.util.List;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 
 /** The light table for the team. */
@@ -41,9 +49,15 @@ class LightTableController {
   private final Clashes clashes;
   private final Compared compared;
   private final Writings writings;
+  private final Attach attach;
+  private final CallByName callByName;
+  private final TheTeam team;
 
   LightTableController(States states, Deliverables deliverables, Drawings drawings, Markups markups, PlaceMark placeMark, AnswerMark answerMark, EditMark editMark, RuleClash ruleClash, LiveMarks liveMarks, Clashes clashes,
-      Compared compared, Writings writings) {
+      Compared compared, Writings writings, Attach attach, CallByName callByName, TheTeam team) {
+    this.attach = attach;
+    this.callByName = callByName;
+    this.team = team;
     this.ruleClash = ruleClash;
     this.liveMarks = liveMarks;
     this.clashes = clashes;
@@ -66,11 +80,12 @@ class LightTableController {
     Drawings.Drawing drawing = drawings.find(found.sha256()).orElseThrow();
     int shown = Math.max(1, Math.min(page, drawing.pages()));
     LightTable table = LightTable.of("/t", state.deliverable().name(), found, state.versions(), shown, drawing, drawings.sheet(found.sha256(), shown),
-        state.marks(), compared.across(state.versions()), writings.of(found), new Side.Team(me));
+        state.marks(), compared.across(state.versions()), writings.of(found), around(state.marks(), me), new Side.Team(me));
     model.addAttribute("sashOf", state.deliverable().project());
     model.addAttribute("table", table);
     model.addAttribute("state", state);
     model.addAttribute("clashes", clashes.of(found, state.deliverable().pane(), state.marks()));
+    model.addAttribute("same", clashes.notJoined(found, state.deliverable().pane(), state.marks()));
     Optional<Round> round = state.rounds().stream().filter(r -> r.version().equals(version)).findFirst();
     Optional<String> leadVoice = round.flatMap(r -> r.signatories().stream().filter(Round.Signatory::leadVoice).map(Round.Signatory::name).findFirst());
     model.addAttribute("leadVoice", leadVoice.orElse(null));
@@ -80,14 +95,19 @@ class LightTableController {
     return "markup/light-table";
   }
 
+  private LightTable.Around around(List<MarkupRow> marks, Person.OfTeam me) {
+    return LightTable.Around.ofTeam(callByName.waysOfTeam(marks), team.names(), me.memberId(), marks);
+  }
+
   @GetMapping("/t/versions/{version}/live")
   SseEmitter live(@PathVariable VersionId version) {
     return liveMarks.watchByTeam(NotThere.unless(deliverables.version(version)).deliverable());
   }
 
   @PostMapping("/t/versions/{version}/marks")
-  String place(@PathVariable VersionId version, MarkForm form, @AuthenticationPrincipal Person.OfTeam me) {
-    placeMark.on(NotThere.unless(deliverables.version(version)), form, new Side.Team(me));
+  String place(@PathVariable VersionId version, MarkForm form, @RequestParam(required = false) @Nullable List<MultipartFile> files, @AuthenticationPrincipal Person.OfTeam me) throws IOException {
+    VersionRow found = NotThere.unless(deliverables.version(version));
+    placeMark.on(found, form, attach.kept(files), new Side.Team(me));
     return "redirect:/t/versions/" + version + "/light-table?page=" + form.page();
   }
 
@@ -99,9 +119,9 @@ class LightTableController {
   }
 
   @PostMapping("/t/marks/{mark}/answers")
-  String answer(@PathVariable MarkupId mark, AnswerMark.AnswerForm form, @RequestParam VersionId on, @AuthenticationPrincipal Person.OfTeam me) {
+  String answer(@PathVariable MarkupId mark, AnswerMark.AnswerForm form, @RequestParam VersionId on, @RequestParam(required = false) @Nullable List<MultipartFile> files, @AuthenticationPrincipal Person.OfTeam me) throws IOException {
     MarkupRow found = NotThere.unless(markups.find(mark));
-    answerMark.to(found, form, new Side.Team(me));
+    answerMark.to(found, form, attach.kept(files), new Side.Team(me));
     return "redirect:/t/versions/" + on + "/light-table?page=" + found.place().page() + "#mark-" + mark;
   }
 

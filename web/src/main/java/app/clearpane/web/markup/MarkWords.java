@@ -63,6 +63,11 @@ public final class MarkWords {
     return place instanceof Place.Moment moment ? "at " + TimeCode.of(moment) : "sheet " + place.page();
   }
 
+  /** Whether there is a picture to be cut out of where it stands. */
+  public static boolean pictured(Place place) {
+    return Drawn.pictured(place);
+  }
+
   /** What a button says. */
   static String button(MarkupProgress.Act act) {
     return switch (act) {

@@ -7,4 +7,4 @@ import app.clearpane.core.exposure.ItemId;
  *
  * @param forTeam whether clients are not to notice
  */
-record MarksMoved(ItemId deliverable, boolean forTeam) {}
+public record MarksMoved(ItemId deliverable, boolean forTeam) {}

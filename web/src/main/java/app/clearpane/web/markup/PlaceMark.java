@@ -12,6 +12,10 @@ import app.clearpane.store.markup.Markups;
 import app.clearpane.web.compare.Writings;
 import app.clearpane.web.layout.Refused;
 import app.clearpane.web.record.Tell;
+import app.clearpane.web.said.Attached;
+import app.clearpane.web.said.CallByName;
+import app.clearpane.web.said.Side;
+import app.clearpane.web.said.TellCalled;
 import java.time.Clock;
 import java.util.HashMap;
 import java.util.List;
@@ -31,8 +35,12 @@ public class PlaceMark {
   private final Tell tell;
   private final ApplicationEventPublisher events;
   private final Clock clock;
+  private final CallByName callByName;
+  private final TellCalled tellCalled;
 
-  PlaceMark(Deliverables deliverables, Drawings drawings, Markups markups, Writings writings, Tell tell, ApplicationEventPublisher events, Clock clock) {
+  PlaceMark(Deliverables deliverables, Drawings drawings, Markups markups, Writings writings, CallByName callByName, TellCalled tellCalled, Tell tell, ApplicationEventPublisher events, Clock clock) {
+    this.callByName = callByName;
+    this.tellCalled = tellCalled;
     this.events = events;
     this.writings = writings;
     this.deliverables = deliverables;
@@ -44,17 +52,22 @@ public class PlaceMark {
 
   /** Places it. Whoever calls this has checked that the version may be seen by whoever asks. @throws Refused if it cannot stand there */
   @Transactional
-  public MarkupRow on(VersionRow version, MarkForm form, Side side) {
+  public MarkupRow on(VersionRow version, MarkForm form, List<MarkupRow.Attachment> files, Side side) {
     Deliverable deliverable = deliverables.find(version.deliverable()).orElseThrow();
     PaneId pane = side instanceof Side.Client client ? client.viewer().pane() : deliverable.pane();
     boolean forTeam = side instanceof Side.Team && (form.forTeam() || version.draft());
     refuseIfNotPossible(version, form, side);
+    CallByName.Where where = new CallByName.Where(deliverable, version, forTeam);
+    String said = form.said();
+    List<MarkupRow.Reference> called = callByName.in(said, where, side);
     MarkupRow mark = new MarkupRow(new MarkupId(UUID.randomUUID()), version.id(), version.number(), pane,
         forTeam ? null : markups.nextNumber(version.id(), pane), forTeam ? markups.nextTeamNumber(version.id(), pane) : null,
-        form.place(version.kind(), writings.plain(version)), form.intended(), MarkupProgress.OPEN, form.said(), form.replacement(), side.author(), null, null, 1, clock.instant(), List.of());
+        form.place(version.kind(), writings.plain(version)), form.intended(), MarkupProgress.OPEN, said, form.replacement(), side.author(), null, null, 1, clock.instant(), List.of(), List.of(),
+        new MarkupRow.Beside(new MarkupRow.With(files, called), null, null, null));
     markups.add(mark);
+    tellCalled.of(mark, said, called, where, side.author());
     tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening(forTeam ? "mark.placed.for-team" : "mark.placed", mark.author().name(),
-        deliverable.name(), told(mark, version)));
+        deliverable.name(), Attached.told(told(mark, version), files)));
     events.publishEvent(new MarksMoved(deliverable.id(), forTeam));
     return mark;
   }

@@ -14,6 +14,7 @@ import app.clearpane.store.markup.Rulings;
 import app.clearpane.web.layout.Input;
 import app.clearpane.web.layout.Refused;
 import app.clearpane.web.record.Tell;
+import app.clearpane.web.said.Side;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
@@ -70,6 +71,7 @@ public class RuleClash {
     Instant now = clock.instant();
     rulings.add(new Rulings.Ruling(clash, holds.id(), reason, side.author().name(), now));
     markups.move(loses, MarkupProgress.SET_ASIDE, null);
+    events.publishEvent(new MarkMoved(loses.id(), side.author().name()));
     String said = holds.label() + " is followed." + (reason.isEmpty() ? "" : " " + reason);
     markups.answer(loses.id(), new MarkupRow.Answer(MarkupProgress.Act.SET_ASIDE.name(), said, false, side.author(), now));
     tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening("clash.ruled", side.author().name(), deliverable.name(),

@@ -5,6 +5,7 @@ import app.clearpane.core.markup.Intent;
 import app.clearpane.core.markup.MarkupId;
 import app.clearpane.formats.clearance.PdfWriter;
 import app.clearpane.formats.markup.MarkedSheet;
+import app.clearpane.store.agency.People;
 import app.clearpane.store.agency.TeamMember;
 import app.clearpane.store.deliverable.Drawings;
 import app.clearpane.store.deliverable.VersionRow;
@@ -36,6 +37,7 @@ class WriteLetter {
   private static final int CUT_OUT_WIDTH = 420;
   private final States states;
   private final Standing standing;
+  private final People people;
   private final Clashes clashes;
   private final Annotations annotations;
   private final Drawings drawings;
@@ -46,9 +48,10 @@ class WriteLetter {
   private final Words words;
   private final House house;
 
-  WriteLetter(States states, Standing standing, Clashes clashes, Annotations annotations, Drawings drawings, Vault vault, Pages pages, WriteMail mail, TheAgency agency, Words words, House house) {
+  WriteLetter(States states, Standing standing, People people, Clashes clashes, Annotations annotations, Drawings drawings, Vault vault, Pages pages, WriteMail mail, TheAgency agency, Words words, House house) {
     this.states = states;
     this.standing = standing;
+    this.people = people;
     this.clashes = clashes;
     this.annotations = annotations;
     this.drawings = drawings;
@@ -71,15 +74,22 @@ class WriteLetter {
     List<Clashes.Open> open = clashes.of(version, state.deliverable().pane(), state.marks());
     List<RoundLetter.Line> lines = new ArrayList<>();
     for (MarkupRow mark : marks) {
-      if (mark.progress().carriesOver()) {
-        List<String> also = same.stream().filter(pair -> pair.involves(mark.id())).map(pair -> byId.get(pair.other(mark.id()))).map(other -> other.author().name() + " (" + other.label() + ")").toList();
+      if (mark.progress().carriesOver() && !goesAlong(mark, byId)) {
+        List<MarkupRow> joined = marks.stream().filter(other -> !other.id().equals(mark.id()) && other.progress().carriesOver() && LightTable.ahead(other).equals(LightTable.ahead(mark))).toList();
+        List<String> also = same.stream().filter(pair -> pair.involves(mark.id())).map(pair -> byId.get(pair.other(mark.id()))).filter(other -> !joined.contains(other)).map(other -> other.author().name() + " (" + other.label() + ")").toList();
         Optional<String> against = open.stream().filter(clash -> clash.both().stream().anyMatch(one -> one.id().equals(mark.id())))
             .map(clash -> clash.first().id().equals(mark.id()) ? clash.second() : clash.first()).map(other -> other.label() + " of " + other.author().name()).findFirst();
-        lines.add(new RoundLetter.Line(mark, MarkWords.progress(mark.progress()), ratios.getOrDefault(mark.place().page(), 1.0), also, against));
+        lines.add(new RoundLetter.Line(mark, MarkWords.progress(mark.progress()), ratios.getOrDefault(mark.place().page(), 1.0), also, against, joined, Optional.ofNullable(mark.beside().doer()).flatMap(people::member).map(TeamMember::name)));
       }
     }
     return new RoundLetter(state.deliverable().name(), version, lines.stream().filter(line -> line.mark().intent() == Intent.CHANGE).toList(),
         lines.stream().filter(line -> line.mark().intent() != Intent.CHANGE).toList(), (int) state.marks().stream().filter(mark -> !mark.progress().carriesOver()).count());
+  }
+
+  /** Whether it is told with the mark it was joined to. */
+  private static boolean goesAlong(MarkupRow mark, Map<MarkupId, MarkupRow> byId) {
+    MarkupId ahead = LightTable.ahead(mark);
+    return !ahead.equals(mark.id()) && byId.containsKey(ahead) && byId.get(ahead).progress().carriesOver();
   }
 
   /** The letter as PDF, with a cut-out of each place. */

@@ -23,6 +23,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -36,9 +37,11 @@ public class MoveTask {
   private final TellDoer tellDoer;
   private final TheAgency agency;
   private final Tell tell;
+  private final ApplicationEventPublisher events;
   private final Clock clock;
 
-  MoveTask(Tasks tasks, TaskSteps steps, NewItem newItem, KeepPlan keepPlan, TellDoer tellDoer, TheAgency agency, Tell tell, Clock clock) {
+  MoveTask(Tasks tasks, TaskSteps steps, NewItem newItem, KeepPlan keepPlan, TellDoer tellDoer, TheAgency agency, Tell tell, ApplicationEventPublisher events, Clock clock) {
+    this.events = events;
     this.tasks = tasks;
     this.steps = steps;
     this.newItem = newItem;
@@ -105,6 +108,7 @@ public class MoveTask {
     Task moved = new Task(task.id(), task.parent(), task.name(), task.side(), task.shape(), stage,
         new Task.Actual(began, stage == Stage.DONE ? Optional.of(today) : Optional.empty(), stage.open() && stage != Stage.TO_DO ? task.actual().remaining() : Optional.empty()));
     tasks.change(planned.with(moved), clock.instant());
+    events.publishEvent(new TaskMoved(task.id(), stage, by));
     if (stage.open() != task.stage().open()) {
       tasks.turned(task.id(), stage == Stage.DONE ? TurnEvent.TASK_DONE : stage == Stage.DROPPED ? TurnEvent.TASK_DROPPED : ThePlan.isClientsTurn(planned.with(moved)) ? TurnEvent.TASK_GIVEN_TO_CLIENT : TurnEvent.TASK_WITH_US, by,
           clock.instant());

@@ -1,6 +1,7 @@
 package app.clearpane.web.plan;
 
 import app.clearpane.core.agency.Name;
+import app.clearpane.core.agency.TeamMemberId;
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.Item;
 import app.clearpane.core.exposure.ItemId;
@@ -82,8 +83,14 @@ public class PlanTask {
    * A task to be made.
    *
    * @param after the tasks it waits for
+   * @param notes what to know, for whoever does it
    */
-  public record Wanted(String name, Optional<ItemId> parent, Optional<UUID> phase, int days, Optional<LocalDate> due, Side side, PlannedTask.Hands hands, List<Task.After> after, Optional<ItemId> milestone) {
+  public record Wanted(String name, Optional<ItemId> parent, Optional<UUID> phase, int days, Optional<LocalDate> due, Side side, PlannedTask.Hands hands, List<Task.After> after, Optional<ItemId> milestone, String notes) {
+    /** With nothing to know beside its name. */
+    public Wanted(String name, Optional<ItemId> parent, Optional<UUID> phase, int days, Optional<LocalDate> due, Side side, PlannedTask.Hands hands, List<Task.After> after, Optional<ItemId> milestone) {
+      this(name, parent, phase, days, due, side, hands, after, milestone, "");
+    }
+
     /** One of ours that waits for nothing. */
     public static Wanted ours(String name, Optional<UUID> phase, int days) {
       return new Wanted(name, Optional.empty(), phase, days, Optional.empty(), Side.OURS, PlannedTask.Hands.NOBODY, List.of(), Optional.empty());
@@ -108,6 +115,13 @@ public class PlanTask {
     }
     Optional<Doers.Doer> doer = read.who().map(who -> doers.named(project, who));
     return add(project, new Wanted(name, parent, phase, read.days().orElse(1), read.due(), doer.map(Doers.Doer::side).orElse(Side.OURS), doer.map(Doers.Doer::hands).orElse(PlannedTask.Hands.NOBODY), List.of(), Optional.empty()), by);
+  }
+
+  /** Adds one of ours for somebody of the team. */
+  @Transactional
+  public ItemId ours(ProjectId project, String name, String notes, Optional<TeamMemberId> doer, Person.OfTeam by) {
+    PlannedTask.Hands hands = doer.map(id -> new PlannedTask.Hands(Optional.empty(), Optional.of(id), doers.nameOf(id).orElse(""))).orElse(PlannedTask.Hands.NOBODY);
+    return add(project, new Wanted(name, Optional.empty(), Optional.empty(), 1, Optional.empty(), Side.OURS, hands, List.of(), Optional.empty(), notes), by);
   }
 
   /** Adds a task. */
@@ -136,7 +150,7 @@ public class PlanTask {
     wanted.parent().ifPresent(parent -> NotThere.unless(tasks.find(parent).filter(found -> found.project().equals(project))));
     ItemId id = newItem.add(project, ContentKind.TASKS, wanted.name(), wanted.parent());
     Task task = new Task(id, wanted.parent(), wanted.name(), wanted.side(), new Task.Shape(wanted.days(), Optional.empty(), wanted.after(), OptionalInt.empty()), Stage.TO_DO, Task.Actual.NONE);
-    PlannedTask.Details details = new PlannedTask.Details(wanted.phase().filter(phase -> wanted.parent().isEmpty()), wanted.milestone(), Optional.empty(), wanted.due(), app.clearpane.core.plan.Priority.USUAL, List.of(), "", "", PlannedTask.Also.NOWHERE);
+    PlannedTask.Details details = new PlannedTask.Details(wanted.phase().filter(phase -> wanted.parent().isEmpty()), wanted.milestone(), Optional.empty(), wanted.due(), app.clearpane.core.plan.Priority.USUAL, List.of(), wanted.notes(), "", PlannedTask.Also.NOWHERE);
     PlannedTask planned = new PlannedTask(task, project, position, wanted.hands(), details, 1);
     mayGive(planned, by);
     tasks.add(planned);

@@ -6,7 +6,7 @@ import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.turns.Turn;
 import app.clearpane.core.turns.TurnLedger;
-import app.clearpane.store.exposure.Items;
+import app.clearpane.store.markup.Markups;
 import app.clearpane.store.plan.PlannedTask;
 import app.clearpane.store.plan.TaskFiles;
 import app.clearpane.store.plan.TaskSteps;
@@ -45,14 +45,15 @@ class TaskController {
   private final Consequence consequence;
   private final Tasks tasks;
   private final StepBook stepBook;
-  private final Items items;
   private final Doers doers;
   private final ProjectFrame frame;
   private final Windows windows;
   private final TheAgency agency;
+  private final Markups markups;
   private final Clock clock;
 
-  TaskController(PlanBook book, PlanTask planTask, MoveTask moveTask, SayOfTask sayOfTask, SpendTime spendTime, TaskFiles taskFiles, Consequence consequence, Tasks tasks, StepBook stepBook, Items items, Doers doers, ProjectFrame frame, Windows windows, TheAgency agency, Clock clock) {
+  TaskController(PlanBook book, PlanTask planTask, MoveTask moveTask, SayOfTask sayOfTask, SpendTime spendTime, TaskFiles taskFiles, Consequence consequence, Tasks tasks, StepBook stepBook, Doers doers, ProjectFrame frame, Windows windows, TheAgency agency, Markups markups, Clock clock) {
+    this.markups = markups;
     this.book = book;
     this.planTask = planTask;
     this.moveTask = moveTask;
@@ -62,7 +63,6 @@ class TaskController {
     this.consequence = consequence;
     this.tasks = tasks;
     this.stepBook = stepBook;
-    this.items = items;
     this.doers = doers;
     this.frame = frame;
     this.windows = windows;
@@ -75,7 +75,7 @@ class TaskController {
 
   @GetMapping("/t/tasks/{task}")
   String one(@PathVariable ItemId task, @AuthenticationPrincipal Person.OfTeam me, Model model) {
-    Items.Row found = NotThere.unless(items.find(task));
+    Markups.Origin found = NotThere.unless(markups.origin(task));
     Project project = frame.above(model, found.project(), "Plan");
     ThePlan plan = book.of(project);
     PlannedTask planned = NotThere.unless(plan.task(task));
@@ -99,6 +99,7 @@ class TaskController {
     model.addAttribute("comments", tasks.comments(task));
     model.addAttribute("held", held(task, project.id()));
     model.addAttribute("files", taskFiles.on(task));
+    model.addAttribute("mark", found.mark());
     model.addAttribute("spent", spendTime.on(task, me));
     return "plan/task";
   }

@@ -1,6 +1,7 @@
 package app.clearpane.web.plan;
 
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.store.markup.MarkupRow;
 import app.clearpane.store.plan.TaskFiles;
 import app.clearpane.web.deliverable.SheetBytes;
 import app.clearpane.web.layout.NotThere;
@@ -38,8 +39,8 @@ class TaskFileController {
   }
 
   @GetMapping("/t/tasks/{task}/files/{beside}")
-  ResponseEntity<Resource> file(@PathVariable ItemId task, @PathVariable UUID beside) {
+  ResponseEntity<Resource> file(@PathVariable ItemId task, @PathVariable UUID beside, @RequestParam(defaultValue = "false") boolean look) {
     TaskFiles.TaskFile file = NotThere.unless(files.find(beside).filter(one -> one.task().equals(task)));
-    return bytes.download(file.sha256(), file.name());
+    return bytes.attached(new MarkupRow.Attachment(file.id(), file.sha256(), file.name(), file.mediaType(), file.size()), look);
   }
 }

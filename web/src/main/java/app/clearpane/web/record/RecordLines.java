@@ -1,6 +1,7 @@
 package app.clearpane.web.record;
 
 import app.clearpane.core.project.ProjectId;
+import app.clearpane.core.record.GoesOut;
 import app.clearpane.core.record.RecordChain;
 import app.clearpane.store.record.Records;
 import java.util.UUID;
@@ -22,7 +23,7 @@ public class RecordLines {
   @Transactional(readOnly = true)
   public String of(ProjectId project, UUID about) {
     try (Stream<Records.Line> all = records.whole(project.value())) {
-      return all.map(line -> line(line, line.about().equals(about))).collect(Collectors.joining("\n", "", "\n"));
+      return all.map(line -> line(line, line.about().equals(about) && GoesOut.told(line.stored().entry().act(), line.stored().payload().orElseThrow()))).collect(Collectors.joining("\n", "", "\n"));
     }
   }
 

@@ -4,6 +4,7 @@ import static app.clearpane.store.exposure.clientside.VisibleTo.visibleTo;
 import static app.clearpane.store.schema.Tables.ITEM;
 import static app.clearpane.store.schema.Tables.MARKUP;
 import static app.clearpane.store.schema.Tables.MARKUP_ANSWER;
+import static app.clearpane.store.schema.Tables.MARKUP_ATTACHMENT;
 import static app.clearpane.store.schema.Tables.VERSION;
 import static org.jooq.impl.DSL.select;
 
@@ -15,6 +16,7 @@ import app.clearpane.store.markup.MarkupRow;
 import app.clearpane.store.markup.MarkupRows;
 import java.util.List;
 import java.util.Optional;
+import java.util.UUID;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
 
@@ -34,6 +36,11 @@ public final class VisibleMarkups {
   /** One mark. */
   public Optional<MarkupRow> find(Viewer viewer, MarkupId mark) {
     return MarkupRows.where(db, seen(viewer).and(MARKUP.ID.eq(mark)), MARKUP_ANSWER.TEAM_ONLY.isFalse()).stream().findFirst();
+  }
+
+  /** A file that came with a note or an answer they see. */
+  public Optional<MarkupRow.Attachment> attachment(Viewer viewer, UUID id) {
+    return MarkupRows.attachment(db, MARKUP_ATTACHMENT.ID.eq(id).and(seen(viewer)).and(MARKUP_ATTACHMENT.ANSWER_ID.isNull().or(MARKUP_ANSWER.TEAM_ONLY.isFalse())));
   }
 
   private static Condition seen(Viewer viewer) {

@@ -9,6 +9,8 @@ import app.clearpane.web.markup.ClientTable;
 import app.clearpane.web.markup.EditMark;
 import app.clearpane.web.markup.MarkForm;
 import app.clearpane.web.markup.RuleClash;
+import java.io.IOException;
+import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -16,6 +18,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 
 /** The light table for clients. */
@@ -40,8 +43,8 @@ class ClientTableController {
   }
 
   @PostMapping("/c/panes/{pane}/versions/{version}/marks")
-  String place(Viewer viewer, @PathVariable VersionId version, MarkForm form) {
-    tables.place(viewer, version, form);
+  String place(Viewer viewer, @PathVariable VersionId version, MarkForm form, @RequestParam(required = false) @Nullable List<MultipartFile> files) throws IOException {
+    tables.place(viewer, version, form, files);
     return "redirect:" + Through.base(viewer) + "/versions/" + version + "?page=" + form.page();
   }
 
@@ -51,8 +54,8 @@ class ClientTableController {
   }
 
   @PostMapping("/c/panes/{pane}/marks/{mark}/answers")
-  String answer(Viewer viewer, @PathVariable MarkupId mark, AnswerMark.AnswerForm form, @RequestParam VersionId on) {
-    int page = tables.answer(viewer, mark, form);
+  String answer(Viewer viewer, @PathVariable MarkupId mark, AnswerMark.AnswerForm form, @RequestParam VersionId on, @RequestParam(required = false) @Nullable List<MultipartFile> files) throws IOException {
+    int page = tables.answer(viewer, mark, form, files);
     return "redirect:" + Through.base(viewer) + "/versions/" + on + "?page=" + page + "#mark-" + mark;
   }
 

@@ -1,4 +1,4 @@
-package app.clearpane.web.markup;
+package app.clearpane.web.said;
 
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.agency.TeamMemberId;
@@ -7,7 +7,7 @@ import app.clearpane.store.exposure.clientside.Viewer;
 import app.clearpane.store.markup.MarkupRow;
 import app.clearpane.web.security.Person;
 
-/** Who marks up: one of the team, or a viewer. */
+/** Who marks up: one of the team, a viewer, or what somebody did elsewhere and this follows from. */
 public sealed interface Side {
   /** As what they are named. */
   MarkupRow.Author author();
@@ -28,11 +28,19 @@ public sealed interface Side {
     }
   }
 
+  /** On the team's side, by the name of whoever did what this follows from. */
+  record Following(String name) implements Side {
+    @Override
+    public MarkupRow.Author author() {
+      return new MarkupRow.Author(name, null, null);
+    }
+  }
+
   /** Who they are to a mark. */
   default MarkupProgress.Actor actorOn(MarkupRow mark) {
     ContactId contact = author().contact();
     TeamMemberId member = author().member();
     boolean own = contact != null && contact.equals(mark.author().contact()) || member != null && member.equals(mark.author().member());
-    return new MarkupProgress.Actor(this instanceof Team, own);
+    return new MarkupProgress.Actor(!(this instanceof Client), own);
   }
 }

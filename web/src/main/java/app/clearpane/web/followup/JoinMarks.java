@@ -1,0 +1,77 @@
+package app.clearpane.web.followup;
+
+import app.clearpane.core.markup.MarkupId;
+import app.clearpane.store.deliverable.Deliverable;
+import app.clearpane.store.deliverable.Deliverables;
+import app.clearpane.store.deliverable.VersionRow;
+import app.clearpane.store.markup.MarkupRow;
+import app.clearpane.store.markup.Markups;
+import app.clearpane.web.layout.NotThere;
+import app.clearpane.web.layout.Refused;
+import app.clearpane.web.markup.Clashes;
+import app.clearpane.web.markup.MarksMoved;
+import app.clearpane.web.record.Tell;
+import app.clearpane.web.security.Person;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Joins marks of several people that ask for the same, so that they are worked on as one; lets them stand alone again. */
+@Component
+class JoinMarks {
+  private final Markups markups;
+  private final Deliverables deliverables;
+  private final Clashes clashes;
+  private final Tell tell;
+  private final ApplicationEventPublisher events;
+
+  JoinMarks(Markups markups, Deliverables deliverables, Clashes clashes, Tell tell, ApplicationEventPublisher events) {
+    this.markups = markups;
+    this.deliverables = deliverables;
+    this.clashes = clashes;
+    this.tell = tell;
+    this.events = events;
+  }
+
+  /** Lets a mark go along with another. @return it @throws Refused if the two do not ask for a change at one place */
+  @Transactional
+  MarkupRow join(MarkupId id, MarkupId with, Person.OfTeam by) {
+    MarkupRow mark = NotThere.unless(markups.find(id));
+    MarkupRow other = NotThere.unless(markups.find(with));
+    VersionRow version = deliverables.version(mark.version()).orElseThrow();
+    List<MarkupRow> all = markups.withoutThreads(version.deliverable());
+    if (clashes.sameWishes(version, mark.pane(), all).stream().noneMatch(pair -> pair.involves(id) && pair.involves(with) && !id.equals(with))) {
+      throw Refused.because("Marks " + other.label() + " and " + mark.label() + " do not both ask for a change at one place any more. Nothing was joined; look again.");
+    }
+    MarkupId ahead = Objects.requireNonNullElse(other.beside().joinedTo(), other.id());
+    if (ahead.equals(mark.id()) || ahead.equals(mark.beside().joinedTo())) {
+      return mark;
+    }
+    for (MarkupRow one : markups.group(mark)) {
+      markups.join(one, ahead);
+    }
+    tell(mark, version, "mark.joined", Map.of("mark", mark.id(), "label", mark.label().toString(), "with", other.label().toString()), by);
+    return mark;
+  }
+
+  /** Lets a mark stand alone again; if it goes ahead of others, each of them does. @return it */
+  @Transactional
+  MarkupRow part(MarkupId id, Person.OfTeam by) {
+    MarkupRow mark = NotThere.unless(markups.find(id));
+    List<MarkupRow> apart = mark.beside().joinedTo() == null ? markups.group(mark).stream().filter(one -> one.beside().joinedTo() != null).toList() : List.of(mark);
+    apart.forEach(one -> markups.join(one, null));
+    if (!apart.isEmpty()) {
+      tell(mark, deliverables.version(mark.version()).orElseThrow(), "mark.parted", Map.of("mark", mark.id(), "label", mark.label().toString()), by);
+    }
+    return mark;
+  }
+
+  private void tell(MarkupRow mark, VersionRow version, String act, Map<String, Object> told, Person.OfTeam by) {
+    Deliverable deliverable = deliverables.find(version.deliverable()).orElseThrow();
+    tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening(act, by.fullName(), deliverable.name(), told));
+    events.publishEvent(new MarksMoved(deliverable.id(), mark.teamOnly()));
+  }
+}

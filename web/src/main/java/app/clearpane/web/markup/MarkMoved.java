@@ -1,0 +1,10 @@
+package app.clearpane.web.markup;
+
+import app.clearpane.core.markup.MarkupId;
+
+/**
+ * Tells, within the transaction in which it happens, that a mark is further on or back again.
+ *
+ * @param by who moved it, by name
+ */
+public record MarkMoved(MarkupId mark, String by) {}

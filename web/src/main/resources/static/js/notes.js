@@ -1,0 +1,171 @@
+/* What goes with a note: files that are chosen, pasted or dropped, and names of people and things after @ and #. Everything works without. */
+
+/* ---- files ---- */
+
+function within(element) {
+  const form = element?.closest?.("form");
+  return form?.querySelector("[data-brings]") ? form : null;
+}
+
+function bring(form, files) {
+  const input = form.querySelector("[data-brings] input[type='file']");
+  const all = new DataTransfer();
+  [...input.files, ...files].forEach(file => all.items.add(file));
+  input.files = all.files;
+  show(form);
+}
+
+function leave(form, index) {
+  const input = form.querySelector("[data-brings] input[type='file']");
+  const all = new DataTransfer();
+  [...input.files].forEach((file, i) => { if (i !== index) { all.items.add(file); } });
+  input.files = all.files;
+  show(form);
+}
+
+/** Lists what goes along, pictures as pictures. */
+function show(form) {
+  const input = form.querySelector("[data-brings] input[type='file']");
+  form.querySelector("[data-chosen]").replaceChildren(...[...input.files].map((file, index) => {
+    const line = document.createElement("li");
+    const away = document.createElement("button");
+    away.type = "button";
+    away.textContent = "leave out";
+    away.setAttribute("aria-label", `Leave out ${file.name}`);
+    away.addEventListener("click", () => leave(form, index));
+    if (/^image\/(png|jpeg|gif|webp)$/.test(file.type)) {
+      const picture = new Image();
+      picture.alt = file.name;
+      const reader = new FileReader();
+      reader.addEventListener("load", () => { picture.src = reader.result; });
+      reader.readAsDataURL(file);
+      line.append(picture);
+    }
+    line.append(file.name, " ", away);
+    return line;
+  }));
+}
+
+/** A picture from the clipboard has no name of its own. */
+function named(file, count) {
+  return file.name && file.name !== "image.png" ? file : new File([file], `picture-${count + 1}.${(file.type.split("/")[1] || "png").replace("jpeg", "jpg")}`, { type: file.type });
+}
+
+document.addEventListener("change", event => {
+  if (event.target.matches?.("[data-brings] input[type='file']")) {
+    show(event.target.form);
+  }
+});
+
+document.addEventListener("paste", event => {
+  const form = within(event.target);
+  const files = [...(event.clipboardData?.files || [])];
+  if (form && files.length) {
+    event.preventDefault();
+    const before = form.querySelector("[data-brings] input[type='file']").files.length;
+    bring(form, files.map((file, i) => named(file, before + i)));
+  }
+});
+
+["dragover", "dragleave", "drop"].forEach(kind => document.addEventListener(kind, event => {
+  const form = within(event.target);
+  if (!form || ![...(event.dataTransfer?.types || [])].includes("Files")) {
+    return;
+  }
+  event.preventDefault();
+  form.closest(".note")?.classList.toggle("dropping", kind === "dragover");
+  if (kind === "drop") {
+    bring(form, [...event.dataTransfer.files]);
+  }
+}));
+
+document.addEventListener("reset", event => {
+  const form = within(event.target);
+  if (form) {
+    setTimeout(() => show(form));
+  }
+});
+
+/* ---- names ---- */
+
+const BEGUN = /(?:^|[^\p{L}\p{N}])([@#][^@#\n]{0,40})$/u;
+let offering = null;
+
+function begun(area) {
+  return area.value.slice(0, area.selectionStart).match(BEGUN)?.[1] || "";
+}
+
+function close() {
+  offering?.list.remove();
+  offering?.area.removeAttribute("aria-controls");
+  offering?.area.removeAttribute("aria-activedescendant");
+  offering = null;
+}
+
+async function offer(area) {
+  const words = begun(area);
+  if (!words) {
+    close();
+    return;
+  }
+  const names = await fetch(`${area.dataset.names}?${new URLSearchParams({ q: words })}`).then(answer => (answer.ok ? answer.json() : [])).catch(() => []);
+  if (begun(area) !== words || document.activeElement !== area) {
+    return;
+  }
+  close();
+  if (!names.length || names.some(name => name.toLowerCase() === words.toLowerCase())) {
+    return;
+  }
+  const list = document.createElement("ul");
+  list.className = "names";
+  list.id = "names-offered";
+  list.setAttribute("role", "listbox");
+  list.setAttribute("aria-label", "Names");
+  list.append(...names.map((name, index) => {
+    const line = document.createElement("li");
+    line.id = `names-offered-${index}`;
+    line.setAttribute("role", "option");
+    line.textContent = name;
+    line.addEventListener("mousedown", event => { event.preventDefault(); take(index); });
+    return line;
+  }));
+  area.after(list);
+  area.setAttribute("aria-controls", list.id);
+  offering = { area, list, names, at: 0, words };
+  point(0);
+}
+
+function point(index) {
+  offering.at = (index + offering.names.length) % offering.names.length;
+  [...offering.list.children].forEach((line, i) => line.setAttribute("aria-selected", String(i === offering.at)));
+  offering.area.setAttribute("aria-activedescendant", `names-offered-${offering.at}`);
+}
+
+function take(index) {
+  const { area, names, words } = offering;
+  const end = area.selectionStart;
+  area.setRangeText(`${names[index]} `, end - words.length, end, "end");
+  close();
+}
+
+let soon = null;
+document.addEventListener("input", event => {
+  if (event.target.dataset?.names) {
+    clearTimeout(soon);
+    soon = setTimeout(() => offer(event.target), 120);
+  }
+});
+
+document.addEventListener("keydown", event => {
+  if (!offering || event.target !== offering.area) {
+    return;
+  }
+  const action = { ArrowDown: () => point(offering.at + 1), ArrowUp: () => point(offering.at - 1), Enter: () => take(offering.at), Tab: () => take(offering.at), Escape: close }[event.key];
+  if (action) {
+    event.preventDefault();
+    event.stopPropagation();
+    action();
+  }
+}, true);
+
+document.addEventListener("focusout", event => { if (offering && event.target === offering.area) { close(); } });
