@@ -1,6 +1,7 @@
 package app.clearpane.web;
 
 import java.nio.file.Path;
+import java.time.Duration;
 import org.springframework.boot.context.properties.ConfigurationProperties;
 import org.springframework.boot.context.properties.bind.DefaultValue;
 import org.springframework.util.unit.DataSize;
@@ -13,11 +14,12 @@ import org.springframework.util.unit.DataSize;
  * @param from the address mails come from
  * @param largestUpload the most bytes of one file
  * @param pollMillis how often the queue is looked at, in milliseconds
+ * @param drawing how long one page of a file may take to be drawn
  * @param mailWaits whether mail that tells of what may be taken back waits until it may not
  */
 @ConfigurationProperties("clearpane")
 public record House(Path data, String address, @DefaultValue("studio@clear-pane.example") String from, @DefaultValue("250MB") DataSize largestUpload,
-    @DefaultValue("500") long pollMillis, @DefaultValue("true") boolean mailWaits) {
+    @DefaultValue("500") long pollMillis, @DefaultValue("60s") Duration drawing, @DefaultValue("true") boolean mailWaits) {
 
   /** Where the vault is. */
   public Path vault() {

@@ -1,5 +1,6 @@
 package app.clearpane.web;
 
+import app.clearpane.formats.deliverable.DrawApart;
 import app.clearpane.store.Writes;
 import app.clearpane.store.agency.Notes;
 import app.clearpane.store.agency.People;
@@ -75,6 +76,11 @@ class Wiring {
   @ConditionalOnMissingBean
   Vault vault(House house) throws IOException {
     return Vault.in(house.vault());
+  }
+
+  @Bean
+  DrawApart drawApart(House house) {
+    return new DrawApart(house.drawing());
   }
 
   @Bean

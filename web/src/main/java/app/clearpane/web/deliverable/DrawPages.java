@@ -1,8 +1,8 @@
 package app.clearpane.web.deliverable;
 
 import app.clearpane.core.files.Sha256;
+import app.clearpane.formats.deliverable.DrawApart;
 import app.clearpane.formats.deliverable.UnusableFile;
-import app.clearpane.formats.deliverable.Work;
 import app.clearpane.store.deliverable.Drawings;
 import app.clearpane.store.files.Vault;
 import app.clearpane.web.jobs.Job;
@@ -18,13 +18,15 @@ class DrawPages implements Job {
   static final String NAME = "draw-pages";
   private final Drawings drawings;
   private final Vault vault;
+  private final DrawApart apart;
   private final Progress progress;
   private final ApplicationEventPublisher events;
 
-  DrawPages(Drawings drawings, Vault vault, Progress progress, ApplicationEventPublisher events) {
+  DrawPages(Drawings drawings, Vault vault, DrawApart apart, Progress progress, ApplicationEventPublisher events) {
     this.events = events;
     this.drawings = drawings;
     this.vault = vault;
+    this.apart = apart;
     this.progress = progress;
   }
 
@@ -43,7 +45,7 @@ class DrawPages implements Job {
 
   private void draw(Drawings.Drawing drawing) {
     try {
-      Work.known(vault.path(drawing.source()), drawing.mediaType()).draw(drawing.drawn() + 1, page -> {
+      apart.draw(vault.path(drawing.source()), drawing.mediaType(), drawing.drawn() + 1, page -> {
         drawings.add(new Drawings.Sheet(drawing.source(), page.page(), page.size(), kept(page.large()), kept(page.small()), page.mediaType()));
         progress.moved(drawing.source());
       });

@@ -2,6 +2,7 @@ package app.clearpane.web.deliverable;
 
 import app.clearpane.core.deliverable.PageSize;
 import app.clearpane.core.files.Sha256;
+import app.clearpane.formats.deliverable.DrawApart;
 import app.clearpane.formats.deliverable.UnusableFile;
 import app.clearpane.formats.deliverable.Work;
 import app.clearpane.store.deliverable.Drawings;
@@ -35,12 +36,14 @@ public class SheetTiles {
   private static final String PDF = "application/pdf";
   private final Drawings drawings;
   private final Vault vault;
+  private final DrawApart apart;
   private final Path folder;
   private final Map<String, Object> locks = new ConcurrentHashMap<>();
   /** So that a few large strips at most are in memory. */
   private final Semaphore drawing = new Semaphore(2);
 
-  SheetTiles(Drawings drawings, Vault vault, House house) {
+  SheetTiles(Drawings drawings, Vault vault, DrawApart apart, House house) {
+    this.apart = apart;
     this.drawings = drawings;
     this.vault = vault;
     this.folder = house.workshop().resolveSibling("tiles");
@@ -75,7 +78,7 @@ public class SheetTiles {
     }
     Path path = path(source, page, level, column, row);
     if (!Files.exists(path)) {
-      draw(source, page, level, row, Math.min(SIDE, height - row * SIDE));
+      draw(source, mediaType, page, level, row, Math.min(SIDE, height - row * SIDE));
     }
     if (!Files.exists(path)) {
       throw new NotThere();
@@ -87,7 +90,7 @@ public class SheetTiles {
     return folder.resolve(source.hex().substring(0, 2)).resolve(source.hex()).resolve(page + "-" + level + "-" + row + "-" + column + ".jpg");
   }
 
-  private void draw(Sha256 source, int page, int level, int row, int height) throws IOException {
+  private void draw(Sha256 source, String mediaType, int page, int level, int row, int height) throws IOException {
     String name = source.hex() + page + "-" + level + "-" + row;
     synchronized (locks.computeIfAbsent(name, key -> new Object())) {
       if (Files.exists(path(source, page, level, 0, row))) {
@@ -95,7 +98,7 @@ public class SheetTiles {
       }
       drawing.acquireUninterruptibly();
       try {
-        Optional<BufferedImage> strip = Work.open(vault.path(source), "The file").strip(page, width(level), row * SIDE, height);
+        Optional<BufferedImage> strip = apart.strip(vault.path(source), mediaType, new DrawApart.Rows(page, width(level), row * SIDE, height));
         if (strip.isPresent()) {
           keep(strip.get(), source, page, level, row);
         }

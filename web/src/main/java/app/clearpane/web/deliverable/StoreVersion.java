@@ -1,10 +1,9 @@
 package app.clearpane.web.deliverable;
 
-import app.clearpane.core.agency.Name;
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.formats.deliverable.DrawApart;
 import app.clearpane.formats.deliverable.UnusableFile;
-import app.clearpane.formats.deliverable.Work;
 import app.clearpane.store.deliverable.Deliverable;
 import app.clearpane.store.deliverable.Deliverables;
 import app.clearpane.store.deliverable.Drawings;
@@ -32,16 +31,18 @@ public class StoreVersion {
   private final Deliverables deliverables;
   private final Drawings drawings;
   private final Vault vault;
+  private final DrawApart apart;
   private final Jobs jobs;
   private final Tell tell;
   private final House house;
   private final TransactionTemplate transaction;
   private final Clock clock;
 
-  StoreVersion(Deliverables deliverables, Drawings drawings, Vault vault, Jobs jobs, Tell tell, House house, TransactionTemplate transaction, Clock clock) {
+  StoreVersion(Deliverables deliverables, Drawings drawings, Vault vault, DrawApart apart, Jobs jobs, Tell tell, House house, TransactionTemplate transaction, Clock clock) {
     this.deliverables = deliverables;
     this.drawings = drawings;
     this.vault = vault;
+    this.apart = apart;
     this.jobs = jobs;
     this.tell = tell;
     this.house = house;
@@ -60,24 +61,25 @@ public class StoreVersion {
    */
   public VersionRow to(ItemId id, Arriving arriving, String by) throws IOException {
     Deliverable deliverable = NotThere.unless(deliverables.find(id));
+    apart.warmUp();
     Vault.Stored stored = vault.store(arriving.content(), house.largestUpload().toBytes());
     String fileName = FileNames.safe(arriving.fileName());
-    Work work = opened(stored, fileName);
+    DrawApart.Opened work = opened(stored, fileName);
     VersionRow version = new VersionRow(new VersionId(UUID.randomUUID()), id, null, stored.sha256(), fileName, work.mediaType(), stored.size(),
         arriving.whatChanged(), by, clock.instant(), null);
     transaction.executeWithoutResult(status -> keep(deliverable, version, work));
     return version;
   }
 
-  private Work opened(Vault.Stored stored, String fileName) throws IOException {
+  private DrawApart.Opened opened(Vault.Stored stored, String fileName) throws IOException {
     try {
-      return Work.open(vault.path(stored.sha256()), fileName);
+      return apart.open(vault.path(stored.sha256()), fileName);
     } catch (UnusableFile unusable) {
       throw Refused.because(unusable.getMessage());
     }
   }
 
-  private void keep(Deliverable deliverable, VersionRow version, Work work) {
+  private void keep(Deliverable deliverable, VersionRow version, DrawApart.Opened work) {
     deliverables.addVersion(version);
     if (drawings.begin(version.sha256(), version.mediaType(), work.pages())) {
       jobs.enqueue(DrawPages.NAME, version.sha256().hex());

@@ -5,17 +5,17 @@ import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.formats.deliverable.ContentType;
+import app.clearpane.formats.deliverable.DrawApart;
 import app.clearpane.formats.deliverable.UnusableFile;
-import app.clearpane.formats.deliverable.Work;
 import app.clearpane.store.deliverable.Drawings;
 import app.clearpane.store.exposure.Items;
-import app.clearpane.web.exposure.NewItem;
 import app.clearpane.store.files.FileRow;
 import app.clearpane.store.files.ProjectFiles;
 import app.clearpane.store.files.Vault;
 import app.clearpane.store.project.Projects;
 import app.clearpane.web.House;
 import app.clearpane.web.deliverable.FileNames;
+import app.clearpane.web.exposure.NewItem;
 import app.clearpane.web.jobs.Jobs;
 import app.clearpane.web.layout.Input;
 import app.clearpane.web.layout.NotThere;
@@ -39,19 +39,21 @@ public class AddFile {
   private final Items items;
   private final Drawings drawings;
   private final Vault vault;
+  private final DrawApart apart;
   private final Jobs jobs;
   private final Tell tell;
   private final House house;
   private final TransactionTemplate transaction;
   private final Clock clock;
 
-  AddFile(ProjectFiles files, Projects projects, NewItem newItem, Items items, Drawings drawings, Vault vault, Jobs jobs, Tell tell, House house, TransactionTemplate transaction, Clock clock) {
+  AddFile(ProjectFiles files, Projects projects, NewItem newItem, Items items, Drawings drawings, Vault vault, DrawApart apart, Jobs jobs, Tell tell, House house, TransactionTemplate transaction, Clock clock) {
     this.files = files;
     this.projects = projects;
     this.newItem = newItem;
     this.items = items;
     this.drawings = drawings;
     this.vault = vault;
+    this.apart = apart;
     this.jobs = jobs;
     this.tell = tell;
     this.house = house;
@@ -71,7 +73,7 @@ public class AddFile {
       throw Refused.because("“" + name + "” is empty: it has 0 bytes. Nothing was kept; save it again where you made it and choose it once more.");
     }
     String mediaType = ContentType.of(vault.path(stored.sha256()));
-    Optional<Work> work = opened(stored, name);
+    Optional<DrawApart.Opened> work = opened(stored, name);
     return transaction.execute(status -> {
       ItemId item = newItem.add(project, ContentKind.FILES, name, folder);
       files.addFile(item, stored, mediaType, by);
@@ -81,9 +83,9 @@ public class AddFile {
     });
   }
 
-  private Optional<Work> opened(Vault.Stored stored, String name) throws IOException {
+  private Optional<DrawApart.Opened> opened(Vault.Stored stored, String name) throws IOException {
     try {
-      return Optional.of(Work.open(vault.path(stored.sha256()), name));
+      return Optional.of(apart.open(vault.path(stored.sha256()), name));
     } catch (UnusableFile notToBeLookedAt) {
       return Optional.empty();
     }

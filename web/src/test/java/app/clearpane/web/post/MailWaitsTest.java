@@ -35,7 +35,7 @@ class MailWaitsTest extends DemoHouse {
 
   @BeforeEach
   void asInALivingHouse() {
-    waiting = new WriteMail(mails, jobs, pages, new House(house.data(), house.address(), house.from(), house.largestUpload(), house.pollMillis(), true), clock);
+    waiting = new WriteMail(mails, jobs, pages, new House(house.data(), house.address(), house.from(), house.largestUpload(), house.pollMillis(), house.drawing(), true), clock);
     ines = team.memberAt(new EmailAddress("ines@marram-finch.example")).orElseThrow();
   }
 
