@@ -163,8 +163,33 @@ export class Table {
   listenToNote(note) {
     this.on(note, "mouseenter", () => this.select(note.dataset.note, false));
     this.on(note, "focusin", () => this.select(note.dataset.note, false));
+    [...note.querySelectorAll(".note-foot details")].forEach((details, index) => this.on(details, "toggle", () => this.whole(note, details, index)));
     note.querySelectorAll("details").forEach(details => this.on(details, "toggle", () => this.layOut()));
     this.watch.observe(note);
+  }
+
+  /** Where there are many notes, the forms of one are fetched when it is worked in. */
+  async whole(note, details, index) {
+    const link = details.querySelector("[data-whole]");
+    if (!details.open || !link) {
+      return;
+    }
+    const text = await fetch(link.href, { signal: this.controls.signal }).then(answer => (answer.ok ? answer.text() : "")).catch(() => "");
+    const theirs = new DOMParser().parseFromString(text, "text/html").querySelector(`[data-note="${note.dataset.note}"]`);
+    if (!theirs || !note.isConnected) {
+      return;
+    }
+    const own = document.importNode(theirs, true);
+    note.replaceWith(own);
+    window.htmx?.process(own);
+    this.listenToNote(own);
+    const opened = own.querySelectorAll(".note-foot details")[index];
+    if (opened) {
+      opened.open = true;
+      opened.querySelector("textarea, select")?.focus({ preventScroll: true });
+    }
+    this.sift();
+    this.layOut();
   }
 
   get height() {

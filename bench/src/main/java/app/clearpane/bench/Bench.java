@@ -33,12 +33,15 @@ final class Bench {
   private Bench() {}
 
   public static void main(String[] arguments) throws Exception {
-    List<String> parts = arguments.length == 0 ? List.of("core", "pages") : List.of(arguments);
+    List<String> parts = arguments.length == 0 ? List.of("core", "pages", "table") : List.of(arguments);
     if (parts.contains("core")) {
       core();
     }
     if (parts.contains("pages")) {
       pages();
+    }
+    if (parts.contains("table")) {
+      TableBench.measure(Files.createTempDirectory("clear-pane-bench"), freePort());
     }
   }
 

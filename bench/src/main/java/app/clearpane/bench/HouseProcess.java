@@ -51,8 +51,14 @@ final class HouseProcess implements AutoCloseable {
 
   /** Starts the demo by the script people use, and waits until it says that it is there. */
   static HouseProcess start(Path data, int port) throws IOException {
+    return start(data, port, Map.of());
+  }
+
+  /** The same with more in its environment. */
+  static HouseProcess start(Path data, int port, Map<String, String> environment) throws IOException {
     ProcessBuilder builder = new ProcessBuilder("./run", "demo").redirectErrorStream(true);
     builder.environment().putAll(Map.of("CLEARPANE_DATA", data.toString(), "CLEARPANE_PORT", String.valueOf(port)));
+    builder.environment().putAll(environment);
     long begun = System.nanoTime();
     return new HouseProcess(builder.start(), begun);
   }
@@ -76,6 +82,11 @@ final class HouseProcess implements AutoCloseable {
       kilobytes += Double.parseDouble(used.group(1));
     }
     return kilobytes / 1024;
+  }
+
+  /** Ends the processes that wait to draw, as they end by themselves after some minutes. */
+  void endDrawing() {
+    process.descendants().forEach(ProcessHandle::destroyForcibly);
   }
 
   private String jcmd(String command) throws IOException, InterruptedException {

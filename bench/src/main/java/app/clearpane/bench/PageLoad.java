@@ -6,6 +6,7 @@ import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutionException;
@@ -21,7 +22,9 @@ import java.util.stream.IntStream;
 final class PageLoad {
   private static final Pattern TOKEN = Pattern.compile("name=\"_csrf\" value=\"([^\"]+)\"");
   private final String address;
-  private final HttpClient client = HttpClient.newBuilder().version(HttpClient.Version.HTTP_1_1).cookieHandler(new CookieManager()).followRedirects(HttpClient.Redirect.NORMAL).build();
+  private final CookieManager cookies = new CookieManager();
+  private final HttpClient client = HttpClient.newBuilder().version(HttpClient.Version.HTTP_1_1).cookieHandler(cookies).followRedirects(HttpClient.Redirect.NORMAL).build();
+  private final HttpClient plain = HttpClient.newBuilder().version(HttpClient.Version.HTTP_1_1).cookieHandler(cookies).build();
 
   PageLoad(String address) {
     this.address = address;
@@ -54,6 +57,36 @@ final class PageLoad {
       throw new IOException(path + " answered " + response.statusCode());
     }
     return response.body().length;
+  }
+
+  /** Sends a form and does not look at what comes after it. @throws IOException if it is not taken */
+  void post(String path, String token, String form) throws IOException, InterruptedException {
+    int status = plain.send(HttpRequest.newBuilder(URI.create(address + path)).header("Content-Type", "application/x-www-form-urlencoded").POST(HttpRequest.BodyPublishers.ofString("_csrf=" + token + "&" + form)).build(),
+        HttpResponse.BodyHandlers.discarding()).statusCode();
+    if (status != 302) {
+      throw new IOException(path + " answered " + status);
+    }
+  }
+
+  /** A page's text. */
+  String text(String path) throws IOException, InterruptedException {
+    return client.send(HttpRequest.newBuilder(URI.create(address + path)).build(), HttpResponse.BodyHandlers.ofString()).body();
+  }
+
+  /** What a path answers. */
+  int status(String path) throws IOException, InterruptedException {
+    return client.send(HttpRequest.newBuilder(URI.create(address + path)).build(), HttpResponse.BodyHandlers.discarding()).statusCode();
+  }
+
+  /** Uploads a file into the field "file". @throws IOException if it is not taken */
+  void upload(String path, String token, Path file) throws IOException, InterruptedException {
+    String head = "--clearpane\r\nContent-Disposition: form-data; name=\"whatChanged\"\r\n\r\n\r\n--clearpane\r\nContent-Disposition: form-data; name=\"file\"; filename=\"" + file.getFileName() + "\"\r\nContent-Type: application/pdf\r\n\r\n";
+    HttpRequest.BodyPublisher body = HttpRequest.BodyPublishers.concat(HttpRequest.BodyPublishers.ofString(head), HttpRequest.BodyPublishers.ofFile(file), HttpRequest.BodyPublishers.ofString("\r\n--clearpane--\r\n"));
+    int status = client.send(HttpRequest.newBuilder(URI.create(address + path)).header("Content-Type", "multipart/form-data; boundary=clearpane").header("X-CSRF-TOKEN", token).POST(body).build(),
+        HttpResponse.BodyHandlers.discarding()).statusCode();
+    if (status != 200) {
+      throw new IOException(path + " answered " + status + " to " + file.getFileName());
+    }
   }
 
   /** Opens a page with a form. @return what a form must carry to be taken */

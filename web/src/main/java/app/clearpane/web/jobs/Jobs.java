@@ -1,11 +1,11 @@
 package app.clearpane.web.jobs;
 
+import app.clearpane.web.House;
 import com.github.kagkarlsson.scheduler.Scheduler;
 import com.github.kagkarlsson.scheduler.SchedulerClient;
 import com.github.kagkarlsson.scheduler.task.FailureHandler;
 import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
 import com.github.kagkarlsson.scheduler.task.helper.Tasks;
-import app.clearpane.web.House;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
@@ -14,6 +14,8 @@ import javax.sql.DataSource;
 import org.springframework.context.SmartLifecycle;
 import org.springframework.jdbc.datasource.TransactionAwareDataSourceProxy;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionSynchronization;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
 
 /** The durable queue. A job is a row, written in the transaction of its cause, done afterwards, and tried again with back-off. */
 @Component
@@ -48,6 +50,23 @@ public class Jobs implements SmartLifecycle {
   /** Puts a job in the queue that is not begun before an instant. */
   public void enqueue(String job, String about, Instant notBefore) {
     queue.scheduleIfNotExists(com.github.kagkarlsson.scheduler.task.TaskDescriptor.of(job).instance(about).scheduledTo(notBefore));
+    if (notBefore == Instant.EPOCH) {
+      atOnce();
+    }
+  }
+
+  /** Has the queue looked at as soon as what was put there is there for good, without waiting for the next look. */
+  private void atOnce() {
+    if (!TransactionSynchronizationManager.isSynchronizationActive()) {
+      scheduler.triggerCheckForDueExecutions();
+      return;
+    }
+    TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
+      @Override
+      public void afterCommit() {
+        scheduler.triggerCheckForDueExecutions();
+      }
+    });
   }
 
   @Override

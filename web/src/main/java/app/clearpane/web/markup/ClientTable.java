@@ -114,7 +114,7 @@ public class ClientTable {
   }
 
   /** The table's page. @throws NotThere if they do not see the version */
-  public Map<String, Object> of(Viewer viewer, String base, VersionId id, int page, @Nullable Integer atX, @Nullable Integer atY) {
+  public Map<String, Object> of(Viewer viewer, String base, VersionId id, int page, @Nullable Integer atX, @Nullable Integer atY, @Nullable MarkupId note) {
     List<VersionRow> all = deliverables.versions(viewer);
     VersionRow version = NotThere.unless(all.stream().filter(one -> one.id().equals(id)).findFirst());
     VisibleDeliverables.Row deliverable = NotThere.unless(deliverables.find(viewer, version.deliverable()));
@@ -124,7 +124,7 @@ public class ClientTable {
     int shown = Math.max(1, Math.min(page, drawing.pages()));
     List<MarkupRow> marks = markups.of(viewer, version.deliverable());
     LightTable table = LightTable.of(base, deliverable.name(), version, versions, shown, drawing, drawings.sheet(version.sha256(), shown), marks,
-        compared.across(versions), writings.of(version), LightTable.Around.ofViewer(callByName.ways(viewer, base, marks, all), marks), new Side.Client(viewer));
+        compared.across(versions), writings.of(version), LightTable.Around.ofViewer(callByName.ways(viewer, base, marks, all), marks, note), new Side.Client(viewer));
     Optional<Round> reviewed = deliverables.round(viewer, version.id());
     List<Clashes.Open> open = reviewed.filter(own -> deliverable.own()).map(own -> Clashes.waiting(own, marks)).orElseGet(() -> clashes.of(version, viewer.pane(), marks));
     Bar bar = bar(viewer, version, versions, marks, reviewed, open.size());

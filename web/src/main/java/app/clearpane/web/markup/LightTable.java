@@ -21,7 +21,6 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.EnumSet;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -29,6 +28,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -47,6 +47,9 @@ public record LightTable(String base, String deliverable, VersionRow version, Li
 
   /** The most tabs for pages; with more pages only those near the one in hand have one. */
   private static final int TABS_EACH_WAY = 12;
+
+  /** With more notes than this on a page, their forms are fetched one by one. */
+  private static final int MOST_WHOLE = 30;
 
   /** A page one can go to. */
   public record PageTab(int page, int marks) {}
@@ -118,7 +121,8 @@ public record LightTable(String base, String deliverable, VersionRow version, Li
 
     /** The labels of the marks that were joined with it because they ask for the same. */
     public List<String> alike() {
-      return around.labels().entrySet().stream().filter(other -> !other.getKey().equals(mark.id())).filter(other -> ahead(mark).equals(other.getValue().ahead())).map(other -> other.getValue().label()).toList();
+      List<Named> joined = around.joined().get(ahead(mark));
+      return joined == null ? List.of() : joined.stream().filter(other -> !other.mark().equals(mark.id())).map(Named::label).toList();
     }
 
     /** Everything else that may be done: it stands beside the answer. */
@@ -183,8 +187,8 @@ public record LightTable(String base, String deliverable, VersionRow version, Li
     return Objects.requireNonNullElse(mark.beside().joinedTo(), mark.id());
   }
 
-  /** What a mark is called and which goes ahead of it. */
-  record Named(String label, MarkupId ahead) {}
+  /** What a mark is called. */
+  record Named(MarkupId mark, String label) {}
 
   /**
    * What notes lead to.
@@ -192,23 +196,23 @@ public record LightTable(String base, String deliverable, VersionRow version, Li
    * @param ways the address of a thing that is called by name; empty if whoever looks does not see it
    * @param team the names of the team; none on the client's side
    * @param me who of the team looks; null on the client's side
-   * @param labels what the marks that whoever looks sees are called
+   * @param joined the marks that were joined, as far as whoever looks sees them, by the one that goes ahead
+   * @param open the note that is to be worked in; null if none in particular
    */
-  public record Around(Function<ItemId, Optional<String>> ways, Map<TeamMemberId, String> team, @Nullable TeamMemberId me, Map<MarkupId, Named> labels) {
+  public record Around(Function<ItemId, Optional<String>> ways, Map<TeamMemberId, String> team, @Nullable TeamMemberId me, Map<MarkupId, List<Named>> joined, @Nullable MarkupId open) {
     /** For one of the team. */
-    static Around ofTeam(Function<ItemId, Optional<String>> ways, Map<TeamMemberId, String> team, TeamMemberId me, List<MarkupRow> marks) {
-      return new Around(ways, team, me, named(marks));
+    static Around ofTeam(Function<ItemId, Optional<String>> ways, Map<TeamMemberId, String> team, TeamMemberId me, List<MarkupRow> marks, @Nullable MarkupId open) {
+      return new Around(ways, team, me, joined(marks), open);
     }
 
     /** For a viewer. */
-    static Around ofViewer(Function<ItemId, Optional<String>> ways, List<MarkupRow> marks) {
-      return new Around(ways, Map.of(), null, named(marks));
+    static Around ofViewer(Function<ItemId, Optional<String>> ways, List<MarkupRow> marks, @Nullable MarkupId open) {
+      return new Around(ways, Map.of(), null, joined(marks), open);
     }
 
-    private static Map<MarkupId, Named> named(List<MarkupRow> marks) {
-      Map<MarkupId, Named> named = new LinkedHashMap<>();
-      marks.forEach(mark -> named.put(mark.id(), new Named(mark.label().toString(), ahead(mark))));
-      return named;
+    private static Map<MarkupId, List<Named>> joined(List<MarkupRow> marks) {
+      Set<MarkupId> ahead = marks.stream().map(mark -> mark.beside().joinedTo()).filter(Objects::nonNull).collect(Collectors.toSet());
+      return marks.stream().filter(mark -> ahead.contains(ahead(mark))).collect(Collectors.groupingBy(LightTable::ahead, Collectors.mapping(mark -> new Named(mark.id(), mark.label().toString()), Collectors.toList())));
     }
   }
 
@@ -279,6 +283,11 @@ public record LightTable(String base, String deliverable, VersionRow version, Li
   public Optional<VersionRow> earlier() {
     int at = versions.stream().map(VersionRow::id).toList().indexOf(version.id());
     return at > 0 ? Optional.of(versions.get(at - 1)) : Optional.empty();
+  }
+
+  /** Whether a note comes with its forms: all do where there are few of them; where there are many, they are fetched for the one that is worked in. */
+  public boolean whole(Note note) {
+    return notes.size() <= MOST_WHOLE || note.mark().id().equals(note.around().open());
   }
 
   /** How many times over the sheet can be drawn twice as wide, for looking closely. */

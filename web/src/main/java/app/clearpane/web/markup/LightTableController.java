@@ -74,13 +74,13 @@ class LightTableController {
 
   @GetMapping("/t/versions/{version}/light-table")
   String look(@PathVariable VersionId version, @RequestParam(defaultValue = "1") int page, @RequestParam(name = "at.x", required = false) Integer atX,
-      @RequestParam(name = "at.y", required = false) Integer atY, @AuthenticationPrincipal Person.OfTeam me, Model model) {
+      @RequestParam(name = "at.y", required = false) Integer atY, @RequestParam(required = false) @Nullable MarkupId note, @AuthenticationPrincipal Person.OfTeam me, Model model) {
     VersionRow found = NotThere.unless(deliverables.version(version));
     DeliverableState state = states.withThreads(found.deliverable());
     Drawings.Drawing drawing = drawings.find(found.sha256()).orElseThrow();
     int shown = Math.max(1, Math.min(page, drawing.pages()));
     LightTable table = LightTable.of("/t", state.deliverable().name(), found, state.versions(), shown, drawing, drawings.sheet(found.sha256(), shown),
-        state.marks(), compared.across(state.versions()), writings.of(found), around(state.marks(), me), new Side.Team(me));
+        state.marks(), compared.across(state.versions()), writings.of(found), around(state.marks(), me, note), new Side.Team(me));
     model.addAttribute("sashOf", state.deliverable().project());
     model.addAttribute("table", table);
     model.addAttribute("state", state);
@@ -95,8 +95,8 @@ class LightTableController {
     return "markup/light-table";
   }
 
-  private LightTable.Around around(List<MarkupRow> marks, Person.OfTeam me) {
-    return LightTable.Around.ofTeam(callByName.waysOfTeam(marks), team.names(), me.memberId(), marks);
+  private LightTable.Around around(List<MarkupRow> marks, Person.OfTeam me, @Nullable MarkupId open) {
+    return LightTable.Around.ofTeam(callByName.waysOfTeam(marks), team.names(), me.memberId(), marks, open);
   }
 
   @GetMapping("/t/versions/{version}/live")

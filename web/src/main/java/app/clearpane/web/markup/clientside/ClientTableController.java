@@ -32,8 +32,8 @@ class ClientTableController {
 
   @GetMapping({"/c/panes/{pane}/versions/{version}", "/t/look/{seat}/{sight}/versions/{version}"})
   String look(Viewer viewer, @PathVariable VersionId version, @RequestParam(defaultValue = "1") int page,
-      @RequestParam(name = "at.x", required = false) @Nullable Integer atX, @RequestParam(name = "at.y", required = false) @Nullable Integer atY, Model model) {
-    model.addAllAttributes(tables.of(viewer, Through.base(viewer), version, page, atX, atY));
+      @RequestParam(name = "at.x", required = false) @Nullable Integer atX, @RequestParam(name = "at.y", required = false) @Nullable Integer atY, @RequestParam(required = false) @Nullable MarkupId note, Model model) {
+    model.addAllAttributes(tables.of(viewer, Through.base(viewer), version, page, atX, atY, note));
     return "markup/clientside/light-table";
   }
 
