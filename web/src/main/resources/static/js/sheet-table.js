@@ -163,18 +163,17 @@ export class Table {
   listenToNote(note) {
     this.on(note, "mouseenter", () => this.select(note.dataset.note, false));
     this.on(note, "focusin", () => this.select(note.dataset.note, false));
-    [...note.querySelectorAll(".note-foot details")].forEach((details, index) => this.on(details, "toggle", () => this.whole(note, details, index)));
+    note.querySelectorAll("details[data-whole]").forEach(details => this.on(details, "toggle", () => this.whole(note, details)));
     note.querySelectorAll("details").forEach(details => this.on(details, "toggle", () => this.layOut()));
     this.watch.observe(note);
   }
 
   /** Where there are many notes, the forms of one are fetched when it is worked in. */
-  async whole(note, details, index) {
-    const link = details.querySelector("[data-whole]");
-    if (!details.open || !link) {
+  async whole(note, details) {
+    if (!details.open) {
       return;
     }
-    const text = await fetch(link.href, { signal: this.controls.signal }).then(answer => (answer.ok ? answer.text() : "")).catch(() => "");
+    const text = await fetch(note.querySelector("[data-whole]").dataset.whole, { signal: this.controls.signal }).then(answer => (answer.ok ? answer.text() : "")).catch(() => "");
     const theirs = new DOMParser().parseFromString(text, "text/html").querySelector(`[data-note="${note.dataset.note}"]`);
     if (!theirs || !note.isConnected) {
       return;
@@ -183,7 +182,7 @@ export class Table {
     note.replaceWith(own);
     window.htmx?.process(own);
     this.listenToNote(own);
-    const opened = own.querySelectorAll(".note-foot details")[index];
+    const opened = [...own.querySelectorAll(".note-foot details")].find(one => one.querySelector("summary").firstChild.textContent === details.querySelector("summary").textContent);
     if (opened) {
       opened.open = true;
       opened.querySelector("textarea, select")?.focus({ preventScroll: true });
