@@ -3,6 +3,7 @@ package app.clearpane.web.markup;
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.store.deliverable.Deliverables;
 import app.clearpane.store.deliverable.VersionRow;
+import app.clearpane.web.compare.FrameChanges;
 import app.clearpane.web.deliverable.DeliverableState;
 import app.clearpane.web.deliverable.States;
 import app.clearpane.web.layout.NotThere;
@@ -10,6 +11,10 @@ import app.clearpane.web.layout.TeamController;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
+import org.springframework.web.multipart.MultipartFile;
 
 /** What changed between two versions, for the team. */
 @TeamController
@@ -17,11 +22,21 @@ class ChangesController {
   private final States states;
   private final Deliverables deliverables;
   private final LayChanges layChanges;
+  private final FrameChanges frames;
 
-  ChangesController(States states, Deliverables deliverables, LayChanges layChanges) {
+  ChangesController(States states, Deliverables deliverables, LayChanges layChanges, FrameChanges frames) {
+    this.frames = frames;
     this.states = states;
     this.deliverables = deliverables;
     this.layChanges = layChanges;
+  }
+
+  /** What differs between two pictures of films that are looked at side by side. */
+  @PostMapping("/t/versions/{version}/frames")
+  @ResponseBody
+  FrameChanges.Found frames(@PathVariable VersionId version, @RequestParam MultipartFile before, @RequestParam MultipartFile after) {
+    NotThere.unless(deliverables.version(version));
+    return frames.of(before, after);
   }
 
   @GetMapping("/t/versions/{version}/changes")

@@ -15,6 +15,7 @@ import app.clearpane.store.exposure.clientside.Viewers;
 import app.clearpane.store.markup.MarkupRow;
 import app.clearpane.store.markup.clientside.VisibleMarkups;
 import app.clearpane.web.compare.Compared;
+import app.clearpane.web.compare.FrameChanges;
 import app.clearpane.web.compare.Writings;
 import app.clearpane.web.exposure.clientside.Looks;
 import app.clearpane.web.layout.NotThere;
@@ -53,11 +54,13 @@ public class ClientTable {
   private final Compared compared;
   private final Writings writings;
   private final LayChanges layChanges;
+  private final FrameChanges frames;
   private final Attach attach;
   private final CallByName callByName;
 
   ClientTable(VisibleDeliverables deliverables, VisibleMarkups markups, Deliverables terms, Clock clock, SigningFor signing, Viewers viewers, Drawings drawings, PlaceMark placeMark, AnswerMark answerMark, EditMark editMark, RuleClash ruleClash, LiveMarks liveMarks,
-      Clashes clashes, Compared compared, Writings writings, LayChanges layChanges, Looks looks, Attach attach, CallByName callByName) {
+      Clashes clashes, Compared compared, Writings writings, LayChanges layChanges, Looks looks, FrameChanges frames, Attach attach, CallByName callByName) {
+    this.frames = frames;
     this.attach = attach;
     this.callByName = callByName;
     this.layChanges = layChanges;
@@ -160,6 +163,12 @@ public class ClientTable {
     List<VersionRow> versions = deliverables.versions(viewer).stream().filter(one -> one.deliverable().equals(version.deliverable())).toList();
     Changes changes = layChanges.of(base, false, deliverable.name(), version, versions, markups.of(viewer, version.deliverable()), wish);
     return Map.of("changes", changes, "viewer", viewer, "heading", viewers.heading(viewer));
+  }
+
+  /** What differs between two pictures of films that they look at side by side. @throws NotThere if they do not see the version */
+  public FrameChanges.Found frames(Viewer viewer, VersionId version, MultipartFile before, MultipartFile after) {
+    NotThere.unless(deliverables.version(viewer, version));
+    return frames.of(before, after);
   }
 
   /** Places a mark. @param files that come with its note @throws IOException if one cannot be written */

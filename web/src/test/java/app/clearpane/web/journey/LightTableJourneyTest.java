@@ -187,4 +187,23 @@ class LightTableJourneyTest extends Journey {
     mirela.looksItOver();
     withdraws(mirela, "Whose voice is this?");
   }
+
+  @Test
+  void twoPicturesOfAFilmAreComparedWhereItStands() {
+    Someone ines = atDesk().comesBy(linkOfTeam("ines@marram-finch.example"));
+    ines.page.locator("a[href*='/t/deliverables/']", new Page.LocatorOptions().setHasText("Opening trailer")).first().click();
+    ines.page.waitForURL(Pattern.compile("/t/deliverables/"));
+    ines.page.navigate(address() + ines.page.locator("a[href*='light-table']").last().getAttribute("href"));
+    ines.page.locator("[data-changes]").click();
+    ines.page.waitForFunction("() => [...document.querySelectorAll('[data-one]')].length === 2 && [...document.querySelectorAll('[data-one]')].every(one => one.readyState >= 2)");
+    Locator line = ines.page.locator("[data-seek]");
+    line.evaluate("one => { one.value = '8'; one.dispatchEvent(new Event('input', { bubbles: true })); }");
+    ines.presses("What differs here");
+    assertThat(ines.page.locator("[data-told]")).containsText(Pattern.compile("places? differs? here, \\d+\\.\\d % of the picture"));
+    assertThat(ines.page.locator("[data-places]").first().locator("rect").first()).isVisible();
+    ines.looksItOver();
+    line.evaluate("one => { one.value = '9'; one.dispatchEvent(new Event('input', { bubbles: true })); }");
+    assertThat(ines.page.locator("[data-told]")).hasText("");
+    assertThat(ines.page.locator("[data-places] rect")).hasCount(0);
+  }
 }

@@ -2,6 +2,7 @@ package app.clearpane.web.markup.clientside;
 
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.store.exposure.clientside.Viewer;
+import app.clearpane.web.compare.FrameChanges;
 import app.clearpane.web.exposure.clientside.Through;
 import app.clearpane.web.markup.ClientTable;
 import app.clearpane.web.markup.LayChanges;
@@ -9,6 +10,10 @@ import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
+import org.springframework.web.multipart.MultipartFile;
 
 /** What changed between two sent versions, for clients. */
 @Controller
@@ -17,6 +22,12 @@ class VisibleChangesController {
 
   VisibleChangesController(ClientTable tables) {
     this.tables = tables;
+  }
+
+  @PostMapping("/c/panes/{pane}/versions/{version}/frames")
+  @ResponseBody
+  FrameChanges.Found frames(Viewer viewer, @PathVariable VersionId version, @RequestParam MultipartFile before, @RequestParam MultipartFile after) {
+    return tables.frames(viewer, version, before, after);
   }
 
   @GetMapping({"/c/panes/{pane}/versions/{version}/changes", "/t/look/{seat}/{sight}/versions/{version}/changes"})
