@@ -14,12 +14,19 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
+import java.nio.file.attribute.FileTime;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.Semaphore;
+import java.util.stream.Stream;
 import javax.imageio.ImageIO;
+import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
+import org.springframework.util.FileSystemUtils;
 
 /**
  * Sheets in squares for looking closely, drawn when they are first looked at and kept by the file's digest.
@@ -33,16 +40,20 @@ public class SheetTiles {
   public static final int SIDE = 800;
   /** The most levels: 12,800 pixels across. */
   private static final int MOST_LEVELS = 3;
+  /** How long squares are kept that nobody looks at. */
+  private static final Duration KEPT = Duration.ofDays(60);
   private static final String PDF = "application/pdf";
   private final Drawings drawings;
   private final Vault vault;
   private final DrawApart apart;
   private final Path folder;
+  private final Clock clock;
   private final Map<String, Object> locks = new ConcurrentHashMap<>();
   /** So that a few large strips at most are in memory. */
   private final Semaphore drawing = new Semaphore(2);
 
-  SheetTiles(Drawings drawings, Vault vault, DrawApart apart, House house) {
+  SheetTiles(Drawings drawings, Vault vault, DrawApart apart, House house, Clock clock) {
+    this.clock = clock;
     this.apart = apart;
     this.drawings = drawings;
     this.vault = vault;
@@ -77,13 +88,40 @@ public class SheetTiles {
       throw new NotThere();
     }
     Path path = path(source, page, level, column, row);
-    if (!Files.exists(path)) {
+    if (Files.exists(path)) {
+      lookedAt(path.getParent());
+    } else {
       draw(source, mediaType, page, level, row, Math.min(SIDE, height - row * SIDE));
     }
     if (!Files.exists(path)) {
       throw new NotThere();
     }
     return path;
+  }
+
+  /** A folder's own time says on which day it was looked at last. */
+  private void lookedAt(Path squares) throws IOException {
+    Instant now = clock.instant();
+    if (Files.getLastModifiedTime(squares).toInstant().isBefore(now.minus(Duration.ofDays(1)))) {
+      Files.setLastModifiedTime(squares, FileTime.from(now));
+    }
+  }
+
+  /** Sweeps away the squares of files that nobody looked at closely for a while; they are drawn again when somebody does. @return of how many files */
+  @Scheduled(cron = "0 17 3 * * *")
+  public int sweep() throws IOException {
+    if (!Files.exists(folder)) {
+      return 0;
+    }
+    Instant before = clock.instant().minus(KEPT);
+    int swept = 0;
+    try (Stream<Path> all = Files.find(folder, 2, (path, about) -> about.isDirectory() && folder.relativize(path).getNameCount() == 2 && about.lastModifiedTime().toInstant().isBefore(before))) {
+      for (Path squares : all.toList()) {
+        FileSystemUtils.deleteRecursively(squares);
+        swept++;
+      }
+    }
+    return swept;
   }
 
   private Path path(Sha256 source, int page, int level, int column, int row) {
