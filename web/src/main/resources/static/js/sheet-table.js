@@ -9,6 +9,8 @@ const INTENTS = ["change", "question", "idea", "keep"];
 const BOXES = ["RECTANGLE", "ELLIPSE"];
 const MOST_SPOTS = 10000;
 const LARGE = 1600;
+const SETTLED = 60;
+const RESTED = 200;
 const TOOLS = { p: "POINT", r: "RECTANGLE", e: "ELLIPSE", a: "ARROW", l: "LINE", f: "FREEHAND" };
 
 export class Table {
@@ -340,9 +342,10 @@ export class Table {
 
   /* ---- looking closely ---- */
 
-  squaresSoon() {
-    if (this.zoom !== 1 && !this.soon) {
-      this.soon = requestAnimationFrame(() => { this.soon = null; this.squares(); });
+  squaresSoon(wait = 0) {
+    if (this.zoom !== 1) {
+      clearTimeout(this.soon);
+      this.soon = setTimeout(() => this.squares(), wait || SETTLED);
     }
   }
 
@@ -400,7 +403,11 @@ export class Table {
     this.page.classList.toggle("zoomed", this.zoom !== 1);
     this.sheet.style.width = this.zoom === 1 ? "" : `${this.zoom * 90}vw`;
     this.layOut();
-    this.squares();
+    if (this.zoom === 1) {
+      this.squares();
+    } else {
+      this.squaresSoon(RESTED);
+    }
   }
 
   /* ---- placing ---- */

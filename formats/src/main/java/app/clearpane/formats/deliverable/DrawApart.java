@@ -1,7 +1,6 @@
 package app.clearpane.formats.deliverable;
 
 import app.clearpane.core.deliverable.PageSize;
-import java.awt.image.BufferedImage;
 import java.io.BufferedInputStream;
 import java.io.BufferedOutputStream;
 import java.io.DataInputStream;
@@ -12,7 +11,6 @@ import java.nio.file.Path;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import java.util.concurrent.ConcurrentLinkedDeque;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
@@ -66,13 +64,18 @@ public final class DrawApart implements AutoCloseable {
     });
   }
 
-  /** Some rows of a page, as {@link Work#strip} gives them. @throws UnusableFile if they cannot be drawn or take too long */
-  public Optional<BufferedImage> strip(Path file, String mediaType, Rows rows) throws IOException, UnusableFile {
-    return with(DrawingProcess.STRIP, file, mediaType, List.of(rows.page(), rows.width(), rows.top(), rows.height()), apart -> apart.next() == DrawingProcess.ROWS ? Optional.of(apart.image()) : apart.nothing());
+  /**
+   * Some rows of a page, as {@link Work#strip} gives them, in squares from left to right, each as JPEG.
+   *
+   * @return empty if the page is sharp as it is or has no such rows
+   * @throws UnusableFile if they cannot be drawn or take too long
+   */
+  public List<byte[]> squares(Path file, String mediaType, Rows rows) throws IOException, UnusableFile {
+    return with(DrawingProcess.STRIP, file, mediaType, List.of(rows.page(), rows.width(), rows.top(), rows.height(), rows.side()), apart -> apart.next() == DrawingProcess.SQUARES ? apart.squares() : apart.nothing());
   }
 
-  /** Which rows. @param page from 1 @param width of the whole page in pixels @param top the first row @param height how many */
-  public record Rows(int page, int width, int top, int height) {}
+  /** Which rows. @param page from 1 @param width of the whole page in pixels @param top the first row @param height how many @param side how wide a square is; the last may be narrower */
+  public record Rows(int page, int width, int top, int height, int side) {}
 
   /** Starts a process, if none waits, so that the next file need not wait for it. */
   public void warmUp() throws IOException {
@@ -162,7 +165,7 @@ public final class DrawApart implements AutoCloseable {
 
     private static List<String> command() {
       String path = System.getProperty("java.class.path");
-      List<String> command = new ArrayList<>(List.of(Path.of(System.getProperty("java.home"), "bin", "java").toString(), HEAP, "-XX:+UseSerialGC", "-XX:TieredStopAtLevel=1", "-XX:-UsePerfData", "-Djava.awt.headless=true", "-cp", path));
+      List<String> command = new ArrayList<>(List.of(Path.of(System.getProperty("java.home"), "bin", "java").toString(), HEAP, "-XX:+UseSerialGC", "-XX:-UsePerfData", "-Djava.awt.headless=true", "-cp", path));
       if (DrawApart.class.getProtectionDomain().getCodeSource().getLocation().toString().contains("BOOT-INF")) {
         command.add("-Dloader.main=" + DrawingProcess.class.getName());
         command.add("org.springframework.boot.loader.launch.PropertiesLauncher");
@@ -216,11 +219,11 @@ public final class DrawApart implements AutoCloseable {
       }
     }
 
-    Optional<BufferedImage> nothing() throws IOException {
+    List<byte[]> nothing() throws IOException {
       if (last != DrawingProcess.NOTHING) {
         throw new IOException("unexpected answer " + last);
       }
-      return Optional.empty();
+      return List.of();
     }
 
     boolean ended() throws IOException {
@@ -238,20 +241,12 @@ public final class DrawApart implements AutoCloseable {
       return new Work.DrawnPage(page, size, large, in.readNBytes(in.readInt()), mediaType);
     }
 
-    BufferedImage image() throws IOException {
-      int width = in.readInt();
-      int height = in.readInt();
-      BufferedImage image = new BufferedImage(width, height, BufferedImage.TYPE_INT_RGB);
-      byte[] bytes = new byte[3 * width];
-      int[] row = new int[width];
-      for (int y = 0; y < height; y++) {
-        in.readFully(bytes);
-        for (int x = 0; x < width; x++) {
-          row[x] = (bytes[3 * x] & 0xff) << 16 | (bytes[3 * x + 1] & 0xff) << 8 | bytes[3 * x + 2] & 0xff;
-        }
-        image.setRGB(0, y, width, 1, row, 0, width);
+    List<byte[]> squares() throws IOException {
+      List<byte[]> squares = new ArrayList<>();
+      for (int left = in.readInt(); left > 0; left--) {
+        squares.add(in.readNBytes(in.readInt()));
       }
-      return image;
+      return squares;
     }
 
     boolean alive() {

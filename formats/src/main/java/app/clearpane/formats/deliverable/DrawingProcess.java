@@ -3,13 +3,18 @@ package app.clearpane.formats.deliverable;
 import java.awt.image.BufferedImage;
 import java.io.BufferedInputStream;
 import java.io.BufferedOutputStream;
+import java.io.ByteArrayOutputStream;
 import java.io.DataInputStream;
 import java.io.DataOutputStream;
 import java.io.FileDescriptor;
 import java.io.FileOutputStream;
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
+import javax.imageio.ImageIO;
 
 /**
  * What runs in a process of its own and draws for {@link DrawApart}: it reads what is wanted from its standard input and writes what it drew to its
@@ -21,7 +26,7 @@ final class DrawingProcess {
   static final int STRIP = 'S';
   static final int OPENED = 'o';
   static final int PAGE = 'p';
-  static final int ROWS = 'r';
+  static final int SQUARES = 'q';
   static final int NOTHING = 'n';
   static final int DONE = 'd';
   static final int UNUSABLE = 'u';
@@ -73,7 +78,7 @@ final class DrawingProcess {
         Work.known(file, called).draw(in.readInt(), this::write);
         out.write(DONE);
       }
-      case STRIP -> write(Work.known(file, called).strip(in.readInt(), in.readInt(), in.readInt(), in.readInt()));
+      case STRIP -> write(Work.known(file, called).strip(in.readInt(), in.readInt(), in.readInt(), in.readInt()), in.readInt());
       default -> throw new IOException("unknown wish " + wanted);
     }
     out.flush();
@@ -98,25 +103,29 @@ final class DrawingProcess {
     out.flush();
   }
 
-  private void write(Optional<BufferedImage> strip) throws IOException {
+  /** Cuts rows into squares, those that are left at the right side too. */
+  private void write(Optional<BufferedImage> strip, int side) throws IOException {
     if (strip.isEmpty()) {
       out.write(NOTHING);
       return;
     }
-    BufferedImage image = strip.get();
-    out.write(ROWS);
-    out.writeInt(image.getWidth());
-    out.writeInt(image.getHeight());
-    int[] row = new int[image.getWidth()];
-    byte[] bytes = new byte[3 * row.length];
-    for (int y = 0; y < image.getHeight(); y++) {
-      image.getRGB(0, y, row.length, 1, row, 0, row.length);
-      for (int x = 0; x < row.length; x++) {
-        bytes[3 * x] = (byte) (row[x] >> 16);
-        bytes[3 * x + 1] = (byte) (row[x] >> 8);
-        bytes[3 * x + 2] = (byte) row[x];
-      }
-      out.write(bytes);
+    BufferedImage rows = strip.get();
+    List<byte[]> squares = IntStream.range(0, (rows.getWidth() + side - 1) / side).parallel().mapToObj(column -> encoded(rows.getSubimage(column * side, 0, Math.min(side, rows.getWidth() - column * side), rows.getHeight()))).toList();
+    out.write(SQUARES);
+    out.writeInt(squares.size());
+    for (byte[] square : squares) {
+      out.writeInt(square.length);
+      out.write(square);
+    }
+  }
+
+  private static byte[] encoded(BufferedImage square) {
+    try {
+      ByteArrayOutputStream jpeg = new ByteArrayOutputStream(1 << 16);
+      ImageIO.write(square, "jpg", jpeg);
+      return jpeg.toByteArray();
+    } catch (IOException never) {
+      throw new UncheckedIOException(never);
     }
   }
 }

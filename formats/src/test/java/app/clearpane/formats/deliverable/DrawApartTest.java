@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -11,6 +12,7 @@ import java.nio.file.Path;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
+import javax.imageio.ImageIO;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
@@ -97,10 +99,18 @@ class DrawApartTest {
     for (int i = 0; i < 2; i++) {
       assertThat(there.get(i)).usingRecursiveComparison().isEqualTo(here.get(i));
     }
-    BufferedImage strip = apart.strip(file, "application/pdf", new DrawApart.Rows(1, 3_200, 800, 200)).orElseThrow();
+    List<byte[]> squares = apart.squares(file, "application/pdf", new DrawApart.Rows(1, 3_200, 800, 200, 900));
     BufferedImage same = Work.known(file, "application/pdf").strip(1, 3_200, 800, 200).orElseThrow();
-    assertThat(strip.getRGB(0, 0, 3_200, 200, null, 0, 3_200)).isEqualTo(same.getRGB(0, 0, 3_200, 200, null, 0, 3_200));
-    assertThat(apart.strip(file, "application/pdf", new DrawApart.Rows(9, 3_200, 0, 200))).isEmpty();
+    assertThat(squares).hasSize(4);
+    for (int i = 0; i < 4; i++) {
+      BufferedImage square = ImageIO.read(new ByteArrayInputStream(squares.get(i)));
+      assertThat(square.getWidth()).isEqualTo(i < 3 ? 900 : 500);
+      assertThat(square.getHeight()).isEqualTo(200);
+      for (int x = 10; x < square.getWidth(); x += 70) {
+        assertThat(square.getRGB(x, 100) & 0xFF).as("square %s at %s, JPEG near enough", i, x).isCloseTo(same.getRGB(900 * i + x, 100) & 0xFF, org.assertj.core.data.Offset.offset(12));
+      }
+    }
+    assertThat(apart.squares(file, "application/pdf", new DrawApart.Rows(9, 3_200, 0, 200, 900))).isEmpty();
   }
 
   @Test

@@ -9,7 +9,6 @@ import app.clearpane.store.deliverable.Drawings;
 import app.clearpane.store.files.Vault;
 import app.clearpane.web.House;
 import app.clearpane.web.layout.NotThere;
-import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -18,12 +17,11 @@ import java.nio.file.attribute.FileTime;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.Semaphore;
 import java.util.stream.Stream;
-import javax.imageio.ImageIO;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 import org.springframework.util.FileSystemUtils;
@@ -136,10 +134,7 @@ public class SheetTiles {
       }
       drawing.acquireUninterruptibly();
       try {
-        Optional<BufferedImage> strip = apart.strip(vault.path(source), mediaType, new DrawApart.Rows(page, width(level), row * SIDE, height));
-        if (strip.isPresent()) {
-          keep(strip.get(), source, page, level, row);
-        }
+        keep(apart.squares(vault.path(source), mediaType, new DrawApart.Rows(page, width(level), row * SIDE, height, SIDE)), source, page, level, row);
       } catch (UnusableFile unusable) {
         throw new NotThere();
       } finally {
@@ -150,12 +145,12 @@ public class SheetTiles {
   }
 
   /** Keeps the squares from the last to the first, so that where the first is all are. */
-  private void keep(BufferedImage strip, Sha256 source, int page, int level, int row) throws IOException {
+  private void keep(List<byte[]> squares, Sha256 source, int page, int level, int row) throws IOException {
     Files.createDirectories(path(source, page, level, 0, row).getParent());
-    for (int column = strip.getWidth() / SIDE - 1; column >= 0; column--) {
+    for (int column = squares.size() - 1; column >= 0; column--) {
       Path path = path(source, page, level, column, row);
       Path aside = Files.createTempFile(path.getParent(), "square", ".jpg");
-      ImageIO.write(strip.getSubimage(column * SIDE, 0, SIDE, strip.getHeight()), "jpg", aside.toFile());
+      Files.write(aside, squares.get(column));
       Files.move(aside, path, StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
     }
   }
