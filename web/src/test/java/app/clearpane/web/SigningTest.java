@@ -144,6 +144,36 @@ class SigningTest extends AtTheMill {
     }
   }
 
+  @Test
+  void aSignatoryNamesTheirOwnStandInAndTheManagerIsTold() throws Exception {
+    Visitor grete = grete();
+    String away = "/c/panes/" + pane().id() + "/away";
+    String today = java.time.LocalDate.now().toString();
+    assertThat(grete.get("/c/panes/" + pane().id() + "/to-sign").body()).contains(away);
+    String page = grete.get(away).body();
+    assertThat(page.substring(page.indexOf("<h1>"))).contains("Imre Vadas").doesNotContain(">Grete Lindholm</option>");
+    assertThat(grete.post(away, grete.token(), Map.of("by", contact("Grete"), "from", today, "until", today)).statusCode()).isEqualTo(422);
+    assertThat(grete.post(away, grete.token(), Map.of("by", contact("Imre"), "from", today, "until", "2020-01-01")).body()).contains("before the first");
+    assertThat(grete.post(away, grete.token(), Map.of("by", contact("Imre"), "from", today, "until", today)).statusCode()).isEqualTo(302);
+    try {
+      assertThat(grete.get(away).body()).contains("Imre Vadas decides for you");
+      Visitor imre = imre();
+      assertThat(imre.get(away).body()).as("only their own").doesNotContain("decides for you</span>");
+      assertThat(imre.post(away, imre.token(), Map.of("by", contact("Grete"), "from", today, "until", today)).body()).contains("A stand-in has no stand-in");
+      org.awaitility.Awaitility.await().until(() -> mailsAbout("ines@marram-finch.example", "Grete Lindholm is away") >= 1);
+      ItemId bag = deliverable(ines(), "Away", "ALL");
+      VersionRow version = sent(ines(), bag);
+      decide(imre, version, "SIGN_OFF", Map.of());
+      assertThat(imre.get("/c/panes/" + pane().id() + "/versions/" + version.id()).body()).as("his own place first, then hers").contains("standing in for Grete");
+      String row = java.util.regex.Pattern.compile(away + "/([0-9a-f-]{36})/end").matcher(grete.get(away).body()).results().findFirst().orElseThrow().group();
+      assertThat(imre.post(row, imre.token(), Map.of()).statusCode()).as("not his").isEqualTo(404);
+      assertThat(grete.post(row, grete.token(), Map.of()).statusCode()).isEqualTo(302);
+      assertThat(grete.get(away).body()).contains("No days are noted");
+    } finally {
+      endStandIns(ines());
+    }
+  }
+
   private HttpResponse<String> standIn(Visitor ines, String away, String by, String from, String until) throws Exception {
     return ines.post("/t/projects/" + mill() + "/stand-ins", ines.token(), Map.of("away", away, "by", by, "from", from, "until", until));
   }

@@ -8,10 +8,13 @@ import app.clearpane.web.exposure.clientside.Through;
 import app.clearpane.web.signoff.CloseRound;
 import app.clearpane.web.signoff.DecideOnVersion;
 import app.clearpane.web.signoff.DecisionForm;
+import app.clearpane.web.signoff.SayAway;
+import app.clearpane.web.signoff.SetStandIn;
 import app.clearpane.web.signoff.TakeBackDecision;
 import app.clearpane.web.signoff.ToSign;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -27,8 +30,10 @@ class DecisionController {
   private final TakeBackDecision takeBack;
   private final CloseRound closeRound;
   private final ToSign toSign;
+  private final SayAway sayAway;
 
-  DecisionController(DecideOnVersion decideOnVersion, TakeBackDecision takeBack, CloseRound closeRound, ToSign toSign) {
+  DecisionController(DecideOnVersion decideOnVersion, TakeBackDecision takeBack, CloseRound closeRound, ToSign toSign, SayAway sayAway) {
+    this.sayAway = sayAway;
     this.decideOnVersion = decideOnVersion;
     this.takeBack = takeBack;
     this.closeRound = closeRound;
@@ -69,6 +74,24 @@ class DecisionController {
     model.addAllAttributes(toSign.of(viewer, Through.base(viewer)));
     model.addAttribute("many", many);
     return "signoff/clientside/to-sign";
+  }
+
+  @GetMapping({"/c/panes/{pane}/away", "/t/look/{seat}/{sight}/away"})
+  String away(Viewer viewer, Model model) {
+    model.addAllAttributes(sayAway.of(viewer, Through.base(viewer)));
+    return "signoff/clientside/away";
+  }
+
+  @PostMapping("/c/panes/{pane}/away")
+  String sayAway(Viewer viewer, SetStandIn.AwayForm form) {
+    sayAway.add(viewer, form);
+    return "redirect:" + Through.base(viewer) + "/away";
+  }
+
+  @PostMapping("/c/panes/{pane}/away/{standIn}/end")
+  String backAgain(Viewer viewer, @PathVariable UUID standIn) {
+    sayAway.end(viewer, standIn);
+    return "redirect:" + Through.base(viewer) + "/away";
   }
 
   @PostMapping("/c/panes/{pane}/versions/{version}/close-round")

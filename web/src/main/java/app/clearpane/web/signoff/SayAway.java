@@ -1,0 +1,96 @@
+package app.clearpane.web.signoff;
+
+import app.clearpane.core.exposure.SeatRole;
+import app.clearpane.core.exposure.SeatState;
+import app.clearpane.store.agency.People;
+import app.clearpane.store.deliverable.StandIns;
+import app.clearpane.store.exposure.SeatRow;
+import app.clearpane.store.exposure.Seats;
+import app.clearpane.store.exposure.clientside.Viewer;
+import app.clearpane.store.exposure.clientside.Viewers;
+import app.clearpane.store.project.Project;
+import app.clearpane.store.project.Projects;
+import app.clearpane.web.House;
+import app.clearpane.web.layout.NotThere;
+import app.clearpane.web.layout.Refused;
+import app.clearpane.web.layout.TheAgency;
+import app.clearpane.web.layout.Words;
+import app.clearpane.web.post.Letter;
+import app.clearpane.web.post.WriteMail;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** A signatory says that they are away and who of those who sign at their pane decides for them; the manager is told. */
+@Component
+public class SayAway {
+  private final SetStandIn setStandIn;
+  private final Seats seats;
+  private final Viewers viewers;
+  private final Projects projects;
+  private final People people;
+  private final WriteMail mail;
+  private final TheAgency agency;
+  private final Words words;
+  private final House house;
+
+  SayAway(SetStandIn setStandIn, Seats seats, Viewers viewers, Projects projects, People people, WriteMail mail, TheAgency agency, Words words, House house) {
+    this.setStandIn = setStandIn;
+    this.seats = seats;
+    this.viewers = viewers;
+    this.projects = projects;
+    this.people = people;
+    this.mail = mail;
+    this.agency = agency;
+    this.words = words;
+    this.house = house;
+  }
+
+  /** The page's model. */
+  public Map<String, Object> of(Viewer viewer, String base) {
+    return new HashMap<>(Map.of("others", others(viewer), "away", own(viewer), "viewer", viewer, "base", base, "heading", viewers.heading(viewer), "signs", signs(viewer), "today", words.today()));
+  }
+
+  private static boolean signs(Viewer viewer) {
+    return viewer.role() == SeatRole.SIGNATORY && !viewer.byLink();
+  }
+
+  /** Those who sign at the same pane: whoever signs there knows of them anyway. */
+  private List<SeatRow> others(Viewer viewer) {
+    return seats.of(viewer.pane()).stream().filter(seat -> seat.state() != SeatState.ENDED && seat.role() == SeatRole.SIGNATORY && !seat.contact().equals(viewer.contact())).toList();
+  }
+
+  private List<StandIns.Row> own(Viewer viewer) {
+    return setStandIn.of(viewer.project()).stream().filter(row -> row.standIn().away().equals(viewer.contact()) && !row.standIn().until().isBefore(words.today())).toList();
+  }
+
+  /** Says it. @throws Refused if whoever is named does not sign there, or that cannot be */
+  @Transactional
+  public void add(Viewer viewer, SetStandIn.AwayForm form) {
+    if (!signs(viewer)) {
+      throw Refused.because("Only those who sign need somebody who signs for them. Nothing was changed.");
+    }
+    if (others(viewer).stream().noneMatch(seat -> seat.contact().toString().equals(form.by()))) {
+      throw Refused.because("Choose who decides for you: somebody who signs here too. If it should be somebody else, write to us.");
+    }
+    setStandIn.add(viewer.project(), new SetStandIn.AwayForm(viewer.contact().toString(), form.by(), form.from(), form.until()), viewer.name());
+    StandIns.Row added = own(viewer).stream().filter(row -> row.standIn().by().toString().equals(form.by()) && row.standIn().from().toString().equals(form.from())).findFirst().orElseThrow();
+    tellManager(viewer, viewer.name() + " is away", viewer.name() + " is away from " + words.day(added.standIn().from()) + " until " + words.day(added.standIn().until()) + "; " + added.by() + " decides for them on those days.");
+  }
+
+  /** They are back. @throws NotThere if it is not theirs */
+  @Transactional
+  public void end(Viewer viewer, UUID id) {
+    NotThere.unless(own(viewer).stream().filter(row -> row.id().equals(id) && signs(viewer)).findFirst());
+    setStandIn.end(id, viewer.name());
+    tellManager(viewer, viewer.name() + " is there after all", viewer.name() + " decides for themselves again.");
+  }
+
+  private void tellManager(Viewer viewer, String subject, String sentence) {
+    projects.find(viewer.project()).map(Project::manager).flatMap(people::member).ifPresent(manager -> mail.to(manager, new Letter(subject, List.of(sentence), "See who stands in for whom",
+        house.address() + "/t/projects/" + viewer.project() + "/stand-ins", agency.get().name())));
+  }
+}
