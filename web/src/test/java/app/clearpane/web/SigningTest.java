@@ -265,7 +265,10 @@ class SigningTest extends AtTheMill {
     ItemId bag = deliverable(ines, "Cleared", "ANY");
     ines.post("/t/deliverables/" + bag + "/checklist", ines.token(), Map.of("lines", "Spelling read\n\n  Weights checked \nSpelling read"));
     VersionRow version = sent(ines, bag);
-    decide(imre(), version, "SIGN_OFF", Map.of());
+    assertThat(decide(imre(), version, "SIGN_OFF", Map.of("drawn", "<script>")).body()).contains("The drawn signature cannot be read").contains("Nothing was signed");
+    decide(imre(), version, "SIGN_OFF", Map.of("drawn", "0.1000,0.5000 0.5000,0.2000 0.9000,0.6000"));
+    assertThat(round(bag).said()).singleElement().satisfies(said -> assertThat(said.signature().orElseThrow().path(300)).isEqualTo("M30.0 50.0L150.0 20.0L270.0 60.0"));
+    assertThat(ines.get("/t/deliverables/" + bag + "/clearance").body()).contains("The signature of Imre Vadas", "M30.0 50.0L150.0 20.0L270.0 60.0");
     List<Checklists.Line> lines2 = checklists.of(List.of(bag), List.of(version.id()));
     assertThat(lines2).extracting(Checklists.Line::words).containsExactly("Spelling read", "Weights checked");
     assertThat(ines.post("/t/deliverables/" + bag + "/release", ines.token(), Map.of()).statusCode()).isEqualTo(422);

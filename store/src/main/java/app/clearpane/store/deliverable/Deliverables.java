@@ -192,7 +192,7 @@ public final class Deliverables {
     db.insertInto(SIGN_OFF).set(SIGN_OFF.ID, UUID.randomUUID()).set(SIGN_OFF.ROUND_ID, round).set(SIGN_OFF.CONTACT_ID, said.contact())
         .set(SIGN_OFF.DECISION, said.decision()).set(SIGN_OFF.SENTENCE, said.sentence()).set(SIGN_OFF.TYPED_NAME, said.typedName())
         .set(SIGN_OFF.SHA256, said.sha256()).set(SIGN_OFF.MADE_AT, said.at()).set(SIGN_OFF.BATCH_ID, said.batch())
-        .set(SIGN_OFF.STAND_IN_CONTACT, said.standIn()).set(SIGN_OFF.STAND_IN_NAME, said.standInName()).set(SIGN_OFF.BY_SILENCE, said.bySilence()).execute();
+        .set(SIGN_OFF.STAND_IN_CONTACT, said.standIn()).set(SIGN_OFF.STAND_IN_NAME, said.standInName()).set(SIGN_OFF.BY_SILENCE, said.bySilence()).set(SIGN_OFF.DRAWN, said.drawn()).execute();
   }
 
   /** Takes back the latest that somebody said in a round. */

@@ -6,6 +6,7 @@ import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.files.Sha256;
 import app.clearpane.core.markup.Clash;
 import app.clearpane.core.signoff.Decision;
+import app.clearpane.core.signoff.DrawnSignature;
 import app.clearpane.core.signoff.Outcome;
 import app.clearpane.core.signoff.Rule;
 import app.clearpane.core.signoff.Signatories;
@@ -60,9 +61,15 @@ public record Round(RoundId id, VersionId version, int number, Instant sentAt, I
    * @param batch what it was made together with; null if it was made alone
    * @param standIn who made it in place of the signatory; null if they made it themselves
    * @param bySilence whether they said nothing, and that counted as was agreed
+   * @param drawn the signature as they drew it, as text; null if they drew none
    */
   public record Said(ContactId contact, String name, Decision decision, String sentence, String typedName, Sha256 sha256, Instant at, @Nullable UUID batch,
-      @Nullable ContactId standIn, @Nullable String standInName, boolean bySilence) {
+      @Nullable ContactId standIn, @Nullable String standInName, boolean bySilence, @Nullable String drawn) {
+    /** The signature that was drawn beside the name; empty if none was. */
+    public Optional<DrawnSignature> signature() {
+      return DrawnSignature.read(drawn);
+    }
+
     /** Who decided, and for whom: "Ottoline", "Mirela, standing in for Ottoline", or "Jasper, by silence". */
     public String by() {
       return bySilence ? name + ", by silence" : standInName == null ? name : standInName + ", standing in for " + name;

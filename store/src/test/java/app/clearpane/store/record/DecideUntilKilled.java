@@ -48,7 +48,7 @@ final class DecideUntilKilled {
     deliverables.numberAndSend(draft, number, AHouse.NOW.plusSeconds(number));
     Round round = new Round(new RoundId(UUID.randomUUID()), draft.id(), number, AHouse.NOW, AHouse.NOW, new Rule.All(), List.of(new Round.Signatory(jasper, "Jasper", true)));
     deliverables.open(round);
-    deliverables.say(round.id(), new Round.Said(jasper, "Jasper", Decision.SIGN_OFF, "", "Jasper", bytes, AHouse.NOW.plusSeconds(number), null, null, null, false));
+    deliverables.say(round.id(), new Round.Said(jasper, "Jasper", Decision.SIGN_OFF, "", "Jasper", bytes, AHouse.NOW.plusSeconds(number), null, null, null, false, null));
     told(db, house, deliverable, "signoff.made", number);
     deliverables.close(round.id(), Outcome.SIGNED, "the last decision", null, AHouse.NOW.plusSeconds(number));
     told(db, house, deliverable, "round.closed", number);

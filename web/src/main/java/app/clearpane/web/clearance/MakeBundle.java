@@ -3,6 +3,7 @@ package app.clearpane.web.clearance;
 import app.clearpane.core.files.Sha256;
 import app.clearpane.formats.clearance.PdfWriter;
 import app.clearpane.formats.clearance.ReleaseBag;
+import app.clearpane.formats.clearance.SignaturePicture;
 import app.clearpane.formats.exposure.QrCode;
 import app.clearpane.formats.markup.WebAnnotations;
 import app.clearpane.store.agency.People;
@@ -26,12 +27,12 @@ import java.io.InputStream;
 import java.io.OutputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.List;
 import java.util.Base64;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Locale;
-import java.util.Optional;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 
@@ -123,6 +124,9 @@ class MakeBundle implements Job {
     Map<String, Object> model = new HashMap<>(Map.of("agency", people.agency().orElseThrow(), "project", project, "deliverable", state.deliverable(), "version", version,
         "round", round, "release", release, "newestHash", end.hash(), "newestSequence", end.sequence() - 1));
     model.putAll(Map.of("sheet", sheet, "check", check, "qr", "data:image/png;base64," + Base64.getEncoder().encodeToString(QrCode.of(check).png())));
+    Map<String, String> drawn = new HashMap<>();
+    round.said().forEach(said -> said.signature().ifPresent(signature -> drawn.put(said.contact().toString(), "data:image/png;base64," + Base64.getEncoder().encodeToString(SignaturePicture.png(signature)))));
+    model.put("drawn", drawn);
     Optional.ofNullable(release.replaces()).flatMap(releases::find).ifPresent(earlier -> model.put("replaced", earlier));
     return PdfWriter.writeToBeKept(pages.render("clearance/certificate", model));
   }

@@ -44,7 +44,7 @@ class Story {
   private static final Map<String, String> DECISIONS = Map.of("SIGN_OFF", "signed off", "SIGN_OFF_WITH_NOTES", "signed off, with notes,", "SEND_BACK", "sent back", "STAND_ASIDE", "stood aside on");
   private static final Map<String, String> KEYS = Map.ofEntries(Map.entry("sha256", "SHA-256"), Map.entry("dueAt", "due"), Map.entry("fallsOn", "on"), Map.entry("startsOn", "from"),
       Map.entry("endsOn", "to"), Map.entry("agreedOn", "agreed finish"), Map.entry("taxPercent", "tax %"), Map.entry("lastDay", "until"), Map.entry("label", "mark"), Map.entry("typedName", "signed as"), Map.entry("holds", "is followed:"), Map.entry("setAside", "set aside:"), Map.entry("name", "for"), Map.entry("address", "at"),
-      Map.entry("role", "as"), Map.entry("forTeam", "for the team only:"), Map.entry("decidedBy", "decided by"), Map.entry("insteadOf", "in place of"));
+      Map.entry("role", "as"), Map.entry("forTeam", "for the team only:"), Map.entry("decidedBy", "decided by"), Map.entry("insteadOf", "in place of"), Map.entry("drawnSignature", "drawn signature"));
   private final Words words;
 
   Story(Words words) {

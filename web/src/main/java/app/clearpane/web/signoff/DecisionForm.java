@@ -2,6 +2,9 @@ package app.clearpane.web.signoff;
 
 import app.clearpane.core.files.Sha256;
 import app.clearpane.core.signoff.Decision;
+import app.clearpane.core.signoff.DrawnSignature;
+import app.clearpane.web.layout.Refused;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -9,9 +12,24 @@ import org.jspecify.annotations.Nullable;
  *
  * @param sha256 the digest of the version the page showed
  * @param typedName the signer's name as they typed it; needed to sign
+ * @param drawn a signature drawn beside the name, as text; missing or empty if none was
  * @param acceptExtra whether a round beyond those included is accepted; missing if it is not
  */
-public record DecisionForm(Decision decision, Sha256 sha256, String sentence, String typedName, @Nullable Boolean acceptExtra) {
+public record DecisionForm(Decision decision, Sha256 sha256, String sentence, String typedName, @Nullable Boolean acceptExtra, @Nullable String drawn) {
+  /** Without a drawn signature. */
+  public DecisionForm(Decision decision, Sha256 sha256, String sentence, String typedName, @Nullable Boolean acceptExtra) {
+    this(decision, sha256, sentence, typedName, acceptExtra, null);
+  }
+
+  /** The signature that was drawn beside the name; empty if none was, or nothing is signed. @throws Refused if it is none */
+  Optional<DrawnSignature> signature() {
+    try {
+      return decision.signs() ? DrawnSignature.read(drawn) : Optional.empty();
+    } catch (IllegalArgumentException unreadable) {
+      throw Refused.because("The drawn signature cannot be read. Draw it again, or leave it out: your typed name is enough. Nothing was signed.");
+    }
+  }
+
   /** Whether it accepts what it costs. */
   boolean accepts() {
     return Boolean.TRUE.equals(acceptExtra);

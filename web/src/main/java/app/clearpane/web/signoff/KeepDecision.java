@@ -1,7 +1,9 @@
 package app.clearpane.web.signoff;
 
 import app.clearpane.core.agency.ContactId;
+import app.clearpane.core.files.Sha256;
 import app.clearpane.core.markup.MarkupProgress;
+import app.clearpane.core.signoff.DrawnSignature;
 import app.clearpane.store.deliverable.Deliverable;
 import app.clearpane.store.deliverable.Deliverables;
 import app.clearpane.store.deliverable.ExtraRounds;
@@ -15,6 +17,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.HashMap;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
@@ -61,13 +64,15 @@ class KeepDecision {
     Round round = ready.round();
     boolean standsIn = !ready.signer().equals(decider.contact());
     ready.accepts().forEach(number -> accept(decider, deliverable, number, now));
+    Optional<String> drawn = ready.form().signature().map(DrawnSignature::text);
     deliverables.say(round.id(), new Round.Said(ready.signer(), ready.signerName(), ready.form().decision(), ready.sentence(), ready.form().typedName(), ready.version().sha256(), now, batch,
-        standsIn ? decider.contact() : null, standsIn ? decider.name() : null, decider.silent()));
+        standsIn ? decider.contact() : null, standsIn ? decider.name() : null, decider.silent(), drawn.orElse(null)));
     Map<String, Object> payload = new HashMap<>(Map.of("version", ready.version().number(), "sha256", ready.version().sha256(), "decision", ready.form().decision(), "sentence", ready.sentence(),
         "typedName", ready.form().typedName(), "round", round.number(), "outcome", ready.taken().outcome()));
     if (standsIn) {
       payload.put("insteadOf", ready.signerName());
     }
+    drawn.ifPresent(text -> payload.put("drawnSignature", Sha256.ofText(text)));
     if (decider.silent()) {
       payload.put("bySilence", true);
     }

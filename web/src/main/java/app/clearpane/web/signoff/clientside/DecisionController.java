@@ -61,13 +61,13 @@ class DecisionController {
   /** Signs several at once. @param pick each the version and the digest the page showed, as {@code version:digest} */
   @PostMapping("/c/panes/{pane}/to-sign")
   String signMany(Viewer viewer, @RequestParam(required = false) @Nullable List<String> pick, @RequestParam(defaultValue = "") String typedName,
-      @RequestParam(required = false) @Nullable Boolean acceptExtra, Model model) {
+      @RequestParam(required = false) @Nullable Boolean acceptExtra, @RequestParam(required = false) @Nullable String drawn, Model model) {
     List<DecideOnVersion.Pick> picks = new ArrayList<>();
     for (String one : pick == null ? List.<String>of() : pick) {
       String[] parts = one.split(":", 2);
       if (parts.length == 2 && parts[1].matches("[0-9a-f]{64}")) {
         VersionId version = VersionId.of(parts[0]);
-        picks.add(new DecideOnVersion.Pick(version, toSign.name(viewer, version), new DecisionForm(Decision.SIGN_OFF, new Sha256(parts[1]), "", typedName, acceptExtra)));
+        picks.add(new DecideOnVersion.Pick(version, toSign.name(viewer, version), new DecisionForm(Decision.SIGN_OFF, new Sha256(parts[1]), "", typedName, acceptExtra, drawn)));
       }
     }
     DecideOnVersion.Many many = toSign.sign(viewer, picks, typedName);

@@ -1,0 +1,2 @@
+-- A signature that was drawn beside a typed name.
+alter table sign_off add column drawn text;
