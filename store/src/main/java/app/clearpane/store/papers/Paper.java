@@ -24,7 +24,18 @@ import org.jspecify.annotations.Nullable;
  * @param paidOn null unless it was paid
  */
 public record Paper(PaperId id, ProjectId project, PaperKind kind, String name, String number, @Nullable BigDecimal amount, LocalDate dated, @Nullable LocalDate due, Sha256 sha256, String fileName,
-    String mediaType, long size, String madeBy, Instant createdAt, @Nullable Instant sentAt, @Nullable LocalDate paidOn, Optional<Withdrawal> withdrawal, List<Recipient> recipients, int revision) {
+    String mediaType, long size, String madeBy, Instant createdAt, @Nullable Instant sentAt, @Nullable LocalDate paidOn, Optional<Withdrawal> withdrawal, List<Recipient> recipients, int revision, Further further) {
+
+  /** Of a usual kind, with a file. */
+  public Paper(PaperId id, ProjectId project, PaperKind kind, String name, String number, @Nullable BigDecimal amount, LocalDate dated, @Nullable LocalDate due, Sha256 sha256, String fileName,
+      String mediaType, long size, String madeBy, Instant createdAt, @Nullable Instant sentAt, @Nullable LocalDate paidOn, Optional<Withdrawal> withdrawal, List<Recipient> recipients, int revision) {
+    this(id, project, kind, name, number, amount, dated, due, sha256, fileName, mediaType, size, madeBy, createdAt, sentAt, paidOn, withdrawal, recipients, revision, Further.USUAL);
+  }
+
+  /** What a further document is. @param called its kind, in the words of whoever added it; may be empty @param link where it is kept, if not here; its file then holds this address */
+  public record Further(String called, @Nullable String link) {
+    public static final Further USUAL = new Further("", null);
+  }
 
   /** When and why it was withdrawn. */
   public record Withdrawal(Instant at, String reason) {}

@@ -27,6 +27,6 @@ public final class PaperRows {
         .fetch(row -> new Paper(row.get(PAPER.ID), row.get(PAPER.PROJECT_ID), row.get(PAPER.KIND), row.get(PAPER.NAME), row.get(PAPER.REFERENCE), row.get(PAPER.AMOUNT), row.get(PAPER.DATED_ON),
             row.get(PAPER.DUE_ON), row.get(PAPER.SHA256), row.get(PAPER.FILE_NAME), row.get(PAPER.MEDIA_TYPE), row.get(PAPER.SIZE_BYTES), row.get(PAPER.MADE_BY), row.get(PAPER.CREATED_AT),
             row.get(PAPER.SENT_AT), row.get(PAPER.PAID_ON), row.get(PAPER.WITHDRAWN_AT) == null ? Optional.empty() : Optional.of(new Paper.Withdrawal(row.get(PAPER.WITHDRAWN_AT), row.get(PAPER.WITHDRAW_REASON))),
-            row.get(RECIPIENTS), row.get(PAPER.REVISION)));
+            row.get(RECIPIENTS), row.get(PAPER.REVISION), new Paper.Further(row.get(PAPER.CALLED), row.get(PAPER.LINK))));
   }
 }

@@ -47,7 +47,7 @@ public final class Papers {
   public void add(Paper paper) {
     db.insertInto(PAPER).set(PAPER.ID, paper.id()).set(PAPER.PROJECT_ID, paper.project()).set(PAPER.KIND, paper.kind()).set(PAPER.NAME, paper.name()).set(PAPER.REFERENCE, paper.number())
         .set(PAPER.AMOUNT, paper.amount()).set(PAPER.DATED_ON, paper.dated()).set(PAPER.DUE_ON, paper.due()).set(PAPER.SHA256, paper.sha256()).set(PAPER.FILE_NAME, paper.fileName())
-        .set(PAPER.MEDIA_TYPE, paper.mediaType()).set(PAPER.SIZE_BYTES, paper.size()).set(PAPER.MADE_BY, paper.madeBy()).set(PAPER.CREATED_AT, paper.createdAt()).set(PAPER.REVISION, 1).execute();
+        .set(PAPER.MEDIA_TYPE, paper.mediaType()).set(PAPER.SIZE_BYTES, paper.size()).set(PAPER.MADE_BY, paper.madeBy()).set(PAPER.CREATED_AT, paper.createdAt()).set(PAPER.REVISION, 1).set(PAPER.CALLED, paper.further().called()).set(PAPER.LINK, paper.further().link()).execute();
     for (int i = 0; i < paper.recipients().size(); i++) {
       db.insertInto(PAPER_RECIPIENT).set(PAPER_RECIPIENT.PAPER_ID, paper.id()).set(PAPER_RECIPIENT.CONTACT_ID, paper.recipients().get(i).contact()).set(PAPER_RECIPIENT.POSITION, i).execute();
     }

@@ -376,7 +376,7 @@ class Cast {
     String page = "<html><head><style>@page { size: A4; margin: 25mm } body { font: 11pt/1.5 Atkinson } h1 { font: 700 20pt Bricolage }</style></head><body><p>Marram &amp; Finch</p><h1>" + name.replace("&", "&amp;") + "</h1><p>" + text + "</p></body></html>";
     try (InputStream content = new ByteArrayInputStream(app.clearpane.formats.clearance.PdfWriter.write(page))) {
       PaperId paper = handlePaper.add(project, new HandlePaper.PaperForm(kind.name(), name, number, amount, java.time.LocalDate.ofInstant(clock.instant(), java.time.ZoneOffset.UTC).toString(), due.map(java.time.LocalDate::toString).orElse(""),
-          java.util.Arrays.stream(recipients).map(person -> Objects.requireNonNull(contacts.get(person)).id().toString()).toList()), name.toLowerCase(java.util.Locale.ROOT).replace(' ', '-') + ".pdf", content, by(People.INES));
+          java.util.Arrays.stream(recipients).map(person -> Objects.requireNonNull(contacts.get(person)).id().toString()).toList(), "", ""), name.toLowerCase(java.util.Locale.ROOT).replace(' ', '-') + ".pdf", content, by(People.INES));
       handlePaper.send(paper, true, by(People.INES));
       return paper;
     } catch (IOException e) {

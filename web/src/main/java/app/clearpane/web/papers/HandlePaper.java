@@ -37,11 +37,15 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
+import java.net.URI;
+import java.net.URISyntaxException;
+import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
@@ -58,6 +62,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 @Component
 public class HandlePaper {
   private static final int LONGEST_REASON = 1_000;
+  private static final int MOST_OF_A_LINK = 2_000;
   private static final BigDecimal MOST = new BigDecimal("999999999999.99");
   private final Papers papers;
   private final VisiblePapers visible;
@@ -96,8 +101,8 @@ public class HandlePaper {
     this.clock = clock;
   }
 
-  /** A paper as it comes from a page. @param recipient the contacts it is for */
-  public record PaperForm(@Nullable String kind, @Nullable String name, @Nullable String number, @Nullable String amount, @Nullable String dated, @Nullable String due, @Nullable List<String> recipient) {}
+  /** A paper as it comes from a page. @param recipient the contacts it is for @param called the kind of a further document @param link where it is kept, in place of a file */
+  public record PaperForm(@Nullable String kind, @Nullable String name, @Nullable String number, @Nullable String amount, @Nullable String dated, @Nullable String due, @Nullable List<String> recipient, @Nullable String called, @Nullable String link) {}
 
   /** Adds a draft. @throws IOException if its file cannot be written; nothing is kept then */
   public PaperId add(ProjectId project, PaperForm form, String fileName, InputStream content, String by) throws IOException {
@@ -113,17 +118,37 @@ public class HandlePaper {
         .map(id -> new Paper.Recipient(ContactId.of(id), Objects.requireNonNull(contacts.get(id)), null, null, null)).toList();
     input.require(kind.isPresent(), "Say what it is: a proposal, a contract, an invoice or something else.");
     input.require(!recipients.isEmpty(), "Name at least one recipient: nobody else will see it.");
-    input.require(!fileName.isEmpty(), "Choose a file first.");
+    Paper.Further further = further(input, form, kind);
+    input.require(further.link() != null || !fileName.isEmpty(), "Choose a file first, or say where it is kept.");
+    input.require(further.link() == null || fileName.isEmpty(), "Either a file or an address, not both.");
     input.allGood();
-    Vault.Stored stored = vault.store(content, house.largestUpload().toBytes());
+    Vault.Stored stored = further.link() == null ? vault.store(content, house.largestUpload().toBytes()) : vault.store(new ByteArrayInputStream(further.link().getBytes(StandardCharsets.UTF_8)), MOST_OF_A_LINK);
     if (stored.size() == 0) {
       throw Refused.because("“" + fileName + "” is empty: it has 0 bytes. Nothing was kept; save it again and choose it once more.");
     }
-    String mediaType = ContentType.of(vault.path(stored.sha256()));
+    String mediaType = further.link() == null ? ContentType.of(vault.path(stored.sha256())) : "text/uri-list";
     Paper paper = new Paper(new PaperId(UUID.randomUUID()), project, kind.orElseThrow(), name.orElseThrow().value(), number, amount.orElse(null), dated.orElseThrow(), due.orElse(null), stored.sha256(),
-        FileNames.safe(fileName), mediaType, stored.size(), by, clock.instant(), null, null, Optional.empty(), recipients, 1);
+        further.link() == null ? FileNames.safe(fileName) : "address.txt", mediaType, stored.size(), by, clock.instant(), null, null, Optional.empty(), recipients, 1, further);
     transaction.executeWithoutResult(status -> add(paper));
     return paper.id();
+  }
+
+  private static Paper.Further further(Input input, PaperForm form, Optional<PaperKind> kind) {
+    String called = input.text("Its kind", Objects.requireNonNullElse(form.called(), ""), 60);
+    String link = Objects.requireNonNullElse(form.link(), "").strip();
+    boolean other = kind.filter(PaperKind.OTHER::equals).isPresent();
+    input.require(link.isEmpty() || other, "What is agreed to, signed or paid needs its file here. Only something else, to keep, may be kept elsewhere.");
+    input.require(link.isEmpty() || isAddress(link), "The address: it should begin with https:// or http:// and lead somewhere, like https://example.org/guide.");
+    return new Paper.Further(other ? called : "", link.isEmpty() ? null : link);
+  }
+
+  private static boolean isAddress(String link) {
+    try {
+      URI address = new URI(link);
+      return link.length() <= MOST_OF_A_LINK && List.of("http", "https").contains(String.valueOf(address.getScheme()).toLowerCase(Locale.ROOT)) && address.getHost() != null && address.getUserInfo() == null;
+    } catch (URISyntaxException noAddress) {
+      return false;
+    }
   }
 
   private void add(Paper paper) {
@@ -203,7 +228,7 @@ public class HandlePaper {
 
   private Letter letter(Paper paper, String link) {
     List<String> lines = new ArrayList<>();
-    String what = PaperWords.kind(paper.kind()) + (paper.number().isEmpty() ? "" : " " + paper.number());
+    String what = PaperWords.kind(paper) + (paper.number().isEmpty() ? "" : " " + paper.number());
     lines.add((paper.kind() == PaperKind.DATES ? "Here are our dates: " : "Here is our " + what + ": ") + paper.name() + (paper.amount() == null ? "." : ", " + paper.amount().toPlainString() + " " + projects.find(paper.project()).orElseThrow().currency() + "."));
     lines.add(switch (paper.kind()) {
       case PROPOSAL -> "You can read it and agree to it there.";

@@ -17,10 +17,12 @@ import app.clearpane.web.layout.Words;
 import app.clearpane.web.project.ProjectFrame;
 import app.clearpane.web.security.Person;
 import java.io.IOException;
+import java.io.InputStream;
 import java.math.BigDecimal;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.springframework.core.io.Resource;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -79,8 +81,8 @@ class PaperController {
 
   @PostMapping("/t/projects/{project}/papers")
   @ForManagers
-  String add(@PathVariable ProjectId project, @RequestParam MultipartFile file, HandlePaper.PaperForm form, @AuthenticationPrincipal Person me) throws IOException {
-    handle.add(project, form, Optional.ofNullable(file.getOriginalFilename()).orElse(""), file.getInputStream(), me.fullName());
+  String add(@PathVariable ProjectId project, @RequestParam(required = false) @Nullable MultipartFile file, HandlePaper.PaperForm form, @AuthenticationPrincipal Person me) throws IOException {
+    handle.add(project, form, file == null ? "" : Optional.ofNullable(file.getOriginalFilename()).orElse(""), file == null ? InputStream.nullInputStream() : file.getInputStream(), me.fullName());
     return back(project);
   }
 

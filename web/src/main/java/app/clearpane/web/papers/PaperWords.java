@@ -2,6 +2,7 @@ package app.clearpane.web.papers;
 
 import app.clearpane.core.papers.PaperKind;
 import app.clearpane.core.papers.PaperState;
+import app.clearpane.store.papers.Paper;
 import app.clearpane.web.layout.Speech;
 import java.util.Locale;
 import org.springframework.stereotype.Component;
@@ -17,6 +18,11 @@ public final class PaperWords implements Speech {
   /** "proposal", "contract", "dates", "invoice" or "paper". */
   public static String kind(PaperKind kind) {
     return kind == PaperKind.OTHER ? "paper" : kind.name().toLowerCase(Locale.ROOT);
+  }
+
+  /** The same of a paper; a further document by its own kind, if it has one. */
+  public static String kind(Paper paper) {
+    return paper.further().called().isEmpty() ? kind(paper.kind()) : paper.further().called();
   }
 
   /** How it stands. */
