@@ -132,10 +132,10 @@ async function offer(area) {
   area.after(list);
   area.setAttribute("aria-controls", list.id);
   offering = { area, list, names, at: 0, words };
-  point(0);
+  aim(0);
 }
 
-function point(index) {
+function aim(index) {
   offering.at = (index + offering.names.length) % offering.names.length;
   [...offering.list.children].forEach((line, i) => line.setAttribute("aria-selected", String(i === offering.at)));
   offering.area.setAttribute("aria-activedescendant", `names-offered-${offering.at}`);
@@ -160,7 +160,7 @@ document.addEventListener("keydown", event => {
   if (!offering || event.target !== offering.area) {
     return;
   }
-  const action = { ArrowDown: () => point(offering.at + 1), ArrowUp: () => point(offering.at - 1), Enter: () => take(offering.at), Tab: () => take(offering.at), Escape: close }[event.key];
+  const action = { ArrowDown: () => aim(offering.at + 1), ArrowUp: () => aim(offering.at - 1), Enter: () => take(offering.at), Tab: () => take(offering.at), Escape: close }[event.key];
   if (action) {
     event.preventDefault();
     event.stopPropagation();

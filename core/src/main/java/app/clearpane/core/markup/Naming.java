@@ -32,7 +32,7 @@ public final class Naming {
 
   /**
    * Cuts a text where it names something: the pieces put together are the text again. A sign counts at the beginning of a word only, so that an
-   * address such as ana@example is none; of names that begin alike the longest counts, of equal names the first known. Case is not looked at.
+   * address such as mia@example is none; of names that begin alike the longest counts, of equal names the first known. Case is not looked at.
    */
   public static <T> List<Piece<T>> cut(String text, List<Known<T>> known) {
     List<Known<T>> longestFirst = known.stream().sorted(Comparator.comparingInt((Known<T> one) -> -one.name().length())).toList();

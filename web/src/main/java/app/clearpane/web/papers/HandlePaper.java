@@ -29,6 +29,7 @@ import app.clearpane.web.layout.Refused;
 import app.clearpane.web.layout.TheAgency;
 import app.clearpane.web.layout.Words;
 import app.clearpane.web.post.Letter;
+import app.clearpane.web.post.TellManager;
 import app.clearpane.web.post.WriteMail;
 import app.clearpane.web.record.Tell;
 import app.clearpane.web.security.LinkKeys;
@@ -72,6 +73,7 @@ public class HandlePaper {
   private final People people;
   private final Vault vault;
   private final WriteMail mail;
+  private final TellManager tellManager;
   private final LinkKeys keys;
   private final TheAgency agency;
   private final Words words;
@@ -81,7 +83,7 @@ public class HandlePaper {
   private final ApplicationEventPublisher events;
   private final Clock clock;
 
-  HandlePaper(Papers papers, VisiblePapers visible, Projects projects, Panes panes, Seats seats, People people, Vault vault, WriteMail mail, LinkKeys keys, TheAgency agency, Words words, House house,
+  HandlePaper(Papers papers, VisiblePapers visible, Projects projects, Panes panes, Seats seats, People people, Vault vault, WriteMail mail, TellManager tellManager, LinkKeys keys, TheAgency agency, Words words, House house,
       Tell tell, TransactionTemplate transaction, ApplicationEventPublisher events, Clock clock) {
     this.papers = papers;
     this.visible = visible;
@@ -91,6 +93,7 @@ public class HandlePaper {
     this.people = people;
     this.vault = vault;
     this.mail = mail;
+    this.tellManager = tellManager;
     this.keys = keys;
     this.agency = agency;
     this.words = words;
@@ -304,9 +307,8 @@ public class HandlePaper {
     papers.named(id, viewer.contact(), typedName.strip(), clock.instant());
     PaperState state = papers.find(id).orElseThrow().state(words.today());
     told(paper.kind() == PaperKind.CONTRACT ? "paper.signed" : "paper.agreed", paper, viewer.name(), Map.of("sha256", paper.sha256(), "typedName", typedName.strip(), "state", state));
-    projects.find(paper.project()).flatMap(project -> people.member(project.manager())).ifPresent(manager -> mail.to(manager, new Letter(
-        (paper.kind() == PaperKind.CONTRACT ? "Signed: " : "Agreed: ") + paper.name(), List.of(viewer.name() + (paper.kind() == PaperKind.CONTRACT ? " signed " : " agreed to ") + paper.name() + ".",
-            state == PaperState.SIGNED || state == PaperState.AGREED ? "With it, it is settled." : "Others have still to " + (paper.kind() == PaperKind.CONTRACT ? "sign." : "agree.")), "See the papers", house.address() + "/t/projects/" + paper.project() + "/papers", agency.get().name())));
+    tellManager.of(paper.project(), (paper.kind() == PaperKind.CONTRACT ? "Signed: " : "Agreed: ") + paper.name(), List.of(viewer.name() + (paper.kind() == PaperKind.CONTRACT ? " signed " : " agreed to ") + paper.name() + ".",
+        state == PaperState.SIGNED || state == PaperState.AGREED ? "With it, it is settled." : "Others have still to " + (paper.kind() == PaperKind.CONTRACT ? "sign." : "agree.")), new TellManager.Leads("See the papers", "/t/projects/" + paper.project() + "/papers"));
     if (!state.waits()) {
       events.publishEvent(new PaperSettled(paper.project(), id, paper.recipients().stream().map(Paper.Recipient::name).toList()));
     }

@@ -1,18 +1,12 @@
 package app.clearpane.web.plan;
 
 import app.clearpane.core.exposure.ItemId;
-import app.clearpane.store.agency.People;
 import app.clearpane.store.exposure.clientside.Viewer;
 import app.clearpane.store.plan.PlannedTask;
 import app.clearpane.store.plan.Tasks;
-import app.clearpane.store.project.Project;
-import app.clearpane.store.project.Projects;
-import app.clearpane.web.House;
 import app.clearpane.web.layout.Input;
 import app.clearpane.web.layout.NotThere;
-import app.clearpane.web.layout.TheAgency;
-import app.clearpane.web.post.Letter;
-import app.clearpane.web.post.WriteMail;
+import app.clearpane.web.post.TellManager;
 import app.clearpane.web.record.Tell;
 import app.clearpane.web.security.Person;
 import java.time.Clock;
@@ -26,21 +20,13 @@ import org.springframework.transaction.annotation.Transactional;
 public class SayOfTask {
   private static final int LONGEST = 4_000;
   private final Tasks tasks;
-  private final Projects projects;
-  private final People people;
-  private final WriteMail mail;
-  private final House house;
-  private final TheAgency agency;
+  private final TellManager tellManager;
   private final Tell tell;
   private final Clock clock;
 
-  SayOfTask(Tasks tasks, Projects projects, People people, WriteMail mail, House house, TheAgency agency, Tell tell, Clock clock) {
+  SayOfTask(Tasks tasks, TellManager tellManager, Tell tell, Clock clock) {
     this.tasks = tasks;
-    this.projects = projects;
-    this.people = people;
-    this.mail = mail;
-    this.house = house;
-    this.agency = agency;
+    this.tellManager = tellManager;
     this.tell = tell;
     this.clock = clock;
   }
@@ -67,8 +53,7 @@ public class SayOfTask {
 
   /** Tells the manager of a task's project. */
   void tellManager(PlannedTask task, String subject, String sentence) {
-    projects.find(task.project()).map(Project::manager).flatMap(people::member)
-        .ifPresent(manager -> mail.to(manager, new Letter(subject, List.of(sentence), "See " + task.name(), house.address() + "/t/tasks/" + task.id(), agency.get().name())));
+    tellManager.of(task.project(), subject, List.of(sentence), new TellManager.Leads("See " + task.name(), "/t/tasks/" + task.id()));
   }
 
   private static String words(String said) {

@@ -2,21 +2,15 @@ package app.clearpane.web.signoff;
 
 import app.clearpane.core.exposure.SeatRole;
 import app.clearpane.core.exposure.SeatState;
-import app.clearpane.store.agency.People;
 import app.clearpane.store.deliverable.StandIns;
 import app.clearpane.store.exposure.SeatRow;
 import app.clearpane.store.exposure.Seats;
 import app.clearpane.store.exposure.clientside.Viewer;
 import app.clearpane.store.exposure.clientside.Viewers;
-import app.clearpane.store.project.Project;
-import app.clearpane.store.project.Projects;
-import app.clearpane.web.House;
 import app.clearpane.web.layout.NotThere;
 import app.clearpane.web.layout.Refused;
-import app.clearpane.web.layout.TheAgency;
 import app.clearpane.web.layout.Words;
-import app.clearpane.web.post.Letter;
-import app.clearpane.web.post.WriteMail;
+import app.clearpane.web.post.TellManager;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -30,23 +24,15 @@ public class SayAway {
   private final SetStandIn setStandIn;
   private final Seats seats;
   private final Viewers viewers;
-  private final Projects projects;
-  private final People people;
-  private final WriteMail mail;
-  private final TheAgency agency;
+  private final TellManager tellManager;
   private final Words words;
-  private final House house;
 
-  SayAway(SetStandIn setStandIn, Seats seats, Viewers viewers, Projects projects, People people, WriteMail mail, TheAgency agency, Words words, House house) {
+  SayAway(SetStandIn setStandIn, Seats seats, Viewers viewers, TellManager tellManager, Words words) {
     this.setStandIn = setStandIn;
     this.seats = seats;
     this.viewers = viewers;
-    this.projects = projects;
-    this.people = people;
-    this.mail = mail;
-    this.agency = agency;
+    this.tellManager = tellManager;
     this.words = words;
-    this.house = house;
   }
 
   /** The page's model. */
@@ -90,7 +76,6 @@ public class SayAway {
   }
 
   private void tellManager(Viewer viewer, String subject, String sentence) {
-    projects.find(viewer.project()).map(Project::manager).flatMap(people::member).ifPresent(manager -> mail.to(manager, new Letter(subject, List.of(sentence), "See who stands in for whom",
-        house.address() + "/t/projects/" + viewer.project() + "/stand-ins", agency.get().name())));
+    tellManager.of(viewer.project(), subject, List.of(sentence), new TellManager.Leads("See who stands in for whom", "/t/projects/" + viewer.project() + "/stand-ins"));
   }
 }

@@ -1,0 +1,37 @@
+package app.clearpane.web.post;
+
+import app.clearpane.core.project.ProjectId;
+import app.clearpane.store.agency.People;
+import app.clearpane.store.project.Project;
+import app.clearpane.store.project.Projects;
+import app.clearpane.web.House;
+import app.clearpane.web.layout.TheAgency;
+import java.util.List;
+import org.springframework.stereotype.Component;
+
+/** Writes to whoever manages a project, in the transaction of its cause. */
+@Component
+public class TellManager {
+  private final Projects projects;
+  private final People people;
+  private final WriteMail mail;
+  private final TheAgency agency;
+  private final House house;
+
+  TellManager(Projects projects, People people, WriteMail mail, TheAgency agency, House house) {
+    this.projects = projects;
+    this.people = people;
+    this.mail = mail;
+    this.agency = agency;
+    this.house = house;
+  }
+
+  /** Where a mail leads. @param label what stands on it @param path within the house */
+  public record Leads(String label, String path) {}
+
+  /** Writes. */
+  public void of(ProjectId project, String subject, List<String> lines, Leads leads) {
+    projects.find(project).map(Project::manager).flatMap(people::member)
+        .ifPresent(manager -> mail.to(manager, new Letter(subject, lines, leads.label(), house.address() + leads.path(), agency.get().name())));
+  }
+}
