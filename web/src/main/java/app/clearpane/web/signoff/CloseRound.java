@@ -3,22 +3,17 @@ package app.clearpane.web.signoff;
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.signoff.Outcome;
 import app.clearpane.core.signoff.RoundState;
-import app.clearpane.store.agency.People;
 import app.clearpane.store.deliverable.Deliverable;
 import app.clearpane.store.deliverable.Deliverables;
 import app.clearpane.store.deliverable.Round;
 import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.store.deliverable.clientside.VisibleDeliverables;
 import app.clearpane.store.exposure.clientside.Viewer;
-import app.clearpane.store.project.Projects;
-import app.clearpane.web.House;
 import app.clearpane.web.layout.Input;
 import app.clearpane.web.layout.NotThere;
 import app.clearpane.web.layout.Refused;
-import app.clearpane.web.layout.TheAgency;
-import app.clearpane.web.post.Letter;
-import app.clearpane.web.post.WriteMail;
 import app.clearpane.web.plan.ReviewsFollow;
+import app.clearpane.web.post.TellManager;
 import app.clearpane.web.record.Tell;
 import java.time.Clock;
 import java.util.List;
@@ -32,23 +27,15 @@ public class CloseRound {
   private static final int LONGEST_REASON = 400;
   private final VisibleDeliverables visible;
   private final Deliverables deliverables;
-  private final Projects projects;
-  private final People people;
-  private final WriteMail mail;
-  private final House house;
-  private final TheAgency agency;
+  private final TellManager tellManager;
   private final ReviewsFollow reviewsFollow;
   private final Tell tell;
   private final Clock clock;
 
-  CloseRound(VisibleDeliverables visible, Deliverables deliverables, Projects projects, People people, WriteMail mail, House house, TheAgency agency, ReviewsFollow reviewsFollow, Tell tell, Clock clock) {
+  CloseRound(VisibleDeliverables visible, Deliverables deliverables, TellManager tellManager, ReviewsFollow reviewsFollow, Tell tell, Clock clock) {
     this.visible = visible;
     this.deliverables = deliverables;
-    this.projects = projects;
-    this.people = people;
-    this.mail = mail;
-    this.house = house;
-    this.agency = agency;
+    this.tellManager = tellManager;
     this.reviewsFollow = reviewsFollow;
     this.tell = tell;
     this.clock = clock;
@@ -74,10 +61,8 @@ public class CloseRound {
     }
     Outcome outcome = close(version, "closed by the lead voice", viewer.name());
     Deliverable deliverable = deliverables.find(version.deliverable()).orElseThrow();
-    projects.find(viewer.project()).flatMap(project -> people.member(project.manager())).ifPresent(manager -> mail.to(manager,
-        new Letter("Round closed: " + deliverable.name() + ", version " + version.number(),
-            List.of(viewer.name() + " closed the round without waiting for the others. It " + DecisionWords.outcome(outcome) + "."),
-            "See " + deliverable.name(), house.address() + "/t/deliverables/" + deliverable.id(), agency.get().name())));
+    tellManager.of(viewer.project(), "Round closed: " + deliverable.name() + ", version " + version.number(),
+        List.of(viewer.name() + " closed the round without waiting for the others. It " + DecisionWords.outcome(outcome) + "."), new TellManager.Leads("See " + deliverable.name(), "/t/deliverables/" + deliverable.id()));
   }
 
   private Outcome close(VersionRow version, String reason, String by) {

@@ -4,7 +4,6 @@ import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.reminders.Silence;
-import app.clearpane.store.agency.People;
 import app.clearpane.store.deliverable.Deliverable;
 import app.clearpane.store.deliverable.Deliverables;
 import app.clearpane.store.deliverable.Round;
@@ -12,12 +11,10 @@ import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.store.project.Projects;
 import app.clearpane.store.reminders.Reminders;
 import app.clearpane.store.reminders.SilenceTerms;
-import app.clearpane.web.House;
 import app.clearpane.web.layout.Input;
 import app.clearpane.web.layout.NotThere;
 import app.clearpane.web.layout.TheAgency;
-import app.clearpane.web.post.Letter;
-import app.clearpane.web.post.WriteMail;
+import app.clearpane.web.post.TellManager;
 import app.clearpane.web.record.Tell;
 import java.time.Clock;
 import java.time.Instant;
@@ -42,15 +39,13 @@ public class CountSilence {
   private final WeighDecision weigh;
   private final KeepDecision keep;
   private final Projects projects;
-  private final People people;
-  private final WriteMail mail;
+  private final TellManager tellManager;
   private final Tell tell;
   private final TheAgency agency;
-  private final House house;
   private final TransactionTemplate transaction;
   private final Clock clock;
 
-  CountSilence(SilenceTerms terms, Reminders reminders, Deliverables deliverables, WeighDecision weigh, KeepDecision keep, Projects projects, People people, WriteMail mail, Tell tell, TheAgency agency, House house,
+  CountSilence(SilenceTerms terms, Reminders reminders, Deliverables deliverables, WeighDecision weigh, KeepDecision keep, Projects projects, TellManager tellManager, Tell tell, TheAgency agency,
       TransactionTemplate transaction, Clock clock) {
     this.terms = terms;
     this.reminders = reminders;
@@ -58,11 +53,9 @@ public class CountSilence {
     this.weigh = weigh;
     this.keep = keep;
     this.projects = projects;
-    this.people = people;
-    this.mail = mail;
+    this.tellManager = tellManager;
     this.tell = tell;
     this.agency = agency;
-    this.house = house;
     this.transaction = transaction;
     this.clock = clock;
   }
@@ -125,8 +118,8 @@ public class CountSilence {
 
   private void write(WeighDecision.Ready ready, SilenceTerms.Terms agreed) {
     String what = ready.deliverable().name() + ", " + ready.version().called();
-    projects.find(ready.deliverable().project()).flatMap(project -> people.member(project.manager())).ifPresent(manager -> mail.to(manager, new Letter("Signed off by silence: " + what,
+    tellManager.of(ready.deliverable().project(), "Signed off by silence: " + what,
         List.of(ready.signerName() + " said nothing about " + what + ", was reminded, and it is past due by more than was agreed. That counts as a sign-off, as it stands in “" + agreed.agreedWhere() + "”."),
-        "See " + ready.deliverable().name(), house.address() + "/t/deliverables/" + ready.deliverable().id(), agency.get().name())));
+        new TellManager.Leads("See " + ready.deliverable().name(), "/t/deliverables/" + ready.deliverable().id()));
   }
 }
