@@ -61,7 +61,9 @@ export class Table {
       this.filters.querySelectorAll("[data-filter]").forEach(other => other.setAttribute("aria-pressed", String(other === button)));
       this.sift();
     }));
+    this.intent = this.filters.querySelector("[data-filter-intent]");
     this.on(this.person, "change", () => this.sift());
+    this.on(this.intent, "change", () => this.sift());
     this.sift();
   }
 
@@ -78,7 +80,7 @@ export class Table {
       button.querySelector("b").textContent = notes.filter(note => this.passes(note, button.dataset.filter)).length;
     });
     notes.forEach(note => {
-      note.hidden = !(this.passes(note, this.filter) && (!chosen || note.dataset.person === chosen));
+      note.hidden = !(this.passes(note, this.filter) && (!chosen || note.dataset.person === chosen) && (!this.intent.value || note.classList.contains(this.intent.value)));
       const shape = this.shape(note.dataset.note);
       if (shape) {
         shape.classList.toggle("sifted", note.hidden);

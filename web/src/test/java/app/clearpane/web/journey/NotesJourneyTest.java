@@ -87,6 +87,23 @@ class NotesJourneyTest extends Journey {
   }
 
   @Test
+  void notesAreSiftedByWhatTheyWantAndByWhom() {
+    Someone mirela = atDesk().comesBy(linkOf("mirela@penwether.example", "Visitor centre"));
+    mirela.follows("Visitor map").atTheTable();
+    Locator shown = mirela.page.locator(".note[data-note]:not([hidden])");
+    int all = shown.count();
+    mirela.page.locator("[data-filter-intent]").selectOption("question");
+    assertThat(shown.count()).isBetween(1, all - 1);
+    assertThat(mirela.page.locator(".note[data-note]:not([hidden]):not(.question)")).hasCount(0);
+    assertThat(mirela.page.locator(".shape.question:not(.sifted)")).hasCount(shown.count());
+    mirela.page.locator("[data-filter-person]").selectOption("Jasper Quill-Adeyemi");
+    assertThat(mirela.page.locator(".note[data-note]:not([hidden]):not([data-person='Jasper Quill-Adeyemi'])")).hasCount(0);
+    mirela.page.locator("[data-filter-person]").selectOption("");
+    mirela.page.locator("[data-filter-intent]").selectOption("");
+    assertThat(shown).hasCount(all);
+  }
+
+  @Test
   void theFormsOfACrowdedSheetComeWhenTheyAreAskedFor() {
     Deliverable samples = projects.active().stream().flatMap(project -> deliverables.of(project.id()).stream()).filter(one -> one.name().equals("Star-hall panels")).findFirst().orElseThrow();
     List<VersionRow> versions = deliverables.versions(samples.id());
