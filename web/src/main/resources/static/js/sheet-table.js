@@ -76,11 +76,12 @@ export class Table {
     const people = [...new Set(notes.map(note => note.dataset.person))].sort();
     const chosen = this.person.value;
     this.person.replaceChildren(new Option("everybody", ""), ...people.map(name => new Option(name, name, false, name === chosen)));
+    const wanted = note => (!chosen || note.dataset.person === chosen) && (!this.intent.value || note.classList.contains(this.intent.value));
     this.filters.querySelectorAll("[data-filter]").forEach(button => {
-      button.querySelector("b").textContent = notes.filter(note => this.passes(note, button.dataset.filter)).length;
+      button.querySelector("b").textContent = notes.filter(note => wanted(note) && this.passes(note, button.dataset.filter)).length;
     });
     notes.forEach(note => {
-      note.hidden = !(this.passes(note, this.filter) && (!chosen || note.dataset.person === chosen) && (!this.intent.value || note.classList.contains(this.intent.value)));
+      note.hidden = !(wanted(note) && this.passes(note, this.filter));
       const shape = this.shape(note.dataset.note);
       if (shape) {
         shape.classList.toggle("sifted", note.hidden);

@@ -96,6 +96,7 @@ class NotesJourneyTest extends Journey {
     assertThat(shown.count()).isBetween(1, all - 1);
     assertThat(mirela.page.locator(".note[data-note]:not([hidden]):not(.question)")).hasCount(0);
     assertThat(mirela.page.locator(".shape.question:not(.sifted)")).hasCount(shown.count());
+    assertThat(mirela.page.locator("[data-filter=all] b")).hasText(String.valueOf(shown.count()));
     mirela.page.locator("[data-filter-person]").selectOption("Jasper Quill-Adeyemi");
     assertThat(mirela.page.locator(".note[data-note]:not([hidden]):not([data-person='Jasper Quill-Adeyemi'])")).hasCount(0);
     mirela.page.locator("[data-filter-person]").selectOption("");
