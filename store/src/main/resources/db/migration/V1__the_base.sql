@@ -349,6 +349,16 @@ create table record_entry (
 );
 create index record_about on record_entry (about);
 
+-- The words of every entry, so that a long story is searched without reading all of it.
+create table record_word (
+  chain_id uuid not null,
+  word varchar(64) not null,
+  sequence bigint not null,
+  primary key (chain_id, word, sequence),
+  foreign key (chain_id, sequence) references record_entry
+);
+create index record_word_of on record_word (chain_id, sequence, word);
+
 -- A link that stands for one person's mailbox. Only the digest of its key is kept.
 create table way_in (
   id uuid primary key,

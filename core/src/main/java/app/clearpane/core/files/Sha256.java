@@ -4,6 +4,7 @@ import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.util.HexFormat;
+import java.util.Optional;
 import java.util.regex.Pattern;
 
 /** A SHA-256 digest (FIPS 180-4) as 64 lower-case hexadecimal digits. */
@@ -15,6 +16,11 @@ public record Sha256(String hex) {
     if (!SHAPE.matcher(hex).matches()) {
       throw new IllegalArgumentException("not a SHA-256 in lower-case hex: " + hex);
     }
+  }
+
+  /** The digest that a text holds; empty if it is none. */
+  public static Optional<Sha256> read(String text) {
+    return SHAPE.matcher(text).matches() ? Optional.of(new Sha256(text)) : Optional.empty();
   }
 
   /** The digest of these bytes. */

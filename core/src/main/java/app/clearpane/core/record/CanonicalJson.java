@@ -1,7 +1,9 @@
 package app.clearpane.core.record;
 
 import java.io.IOException;
+import java.util.ArrayList;
 import java.util.Collection;
+import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
 import org.erdtman.jcs.JsonCanonicalizer;
@@ -12,6 +14,9 @@ import org.erdtman.jcs.JsonCanonicalizer;
  * @param text the canonical text
  */
 public record CanonicalJson(String text) {
+  /** What may stand behind a backslash, and in the same order what it means. */
+  private static final String ESCAPES = "bfnrt\"\\/";
+  private static final String ESCAPED = "\b\f\n\r\t\"\\/";
 
   /**
    * Brings JSON text to its canonical form.
@@ -33,6 +38,36 @@ public record CanonicalJson(String text) {
    */
   public static CanonicalJson of(Map<String, ?> content) {
     return parse(json(content));
+  }
+
+  /** A string as it stands in canonical text, with its quotes. */
+  public static String string(String value) {
+    String list = parse("[" + quoted(value) + "]").text();
+    return list.substring(1, list.length() - 1);
+  }
+
+  /** The strings that stand in it as values, not as names, in their order. */
+  public List<String> strings() {
+    List<String> values = new ArrayList<>();
+    StringBuilder inside = new StringBuilder();
+    for (int i = text.indexOf('"'); i >= 0; i = text.indexOf('"', i)) {
+      inside.setLength(0);
+      for (i++; text.charAt(i) != '"'; i++) {
+        if (text.charAt(i) != '\\') {
+          inside.append(text.charAt(i));
+        } else if (text.charAt(++i) == 'u') {
+          inside.append((char) Integer.parseInt(text.substring(i + 1, i + 5), 16));
+          i += 4;
+        } else {
+          inside.append(ESCAPED.charAt(ESCAPES.indexOf(text.charAt(i))));
+        }
+      }
+      i++;
+      if (i == text.length() || text.charAt(i) != ':') {
+        values.add(inside.toString());
+      }
+    }
+    return values;
   }
 
   private static String json(Object value) {

@@ -52,6 +52,11 @@ public final class RecordChain {
     return Optional.empty();
   }
 
+  /** The hash of the newest entry that was found sound; that of the one before if there was none yet. */
+  public String newest() {
+    return expectedPrevious;
+  }
+
   /** The place of the entry that would come next: as many as were found sound, if it began with the first. */
   public long sound() {
     return expectedSequence;

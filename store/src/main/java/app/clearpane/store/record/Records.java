@@ -3,26 +3,40 @@ package app.clearpane.store.record;
 import static app.clearpane.store.schema.Tables.RECORD_CHAIN;
 import static app.clearpane.store.schema.Tables.RECORD_ENTRY;
 import static app.clearpane.store.schema.Tables.RECORD_FAULT;
-import static org.jooq.impl.DSL.noCondition;
-import static org.jooq.impl.DSL.or;
+import static app.clearpane.store.schema.Tables.RECORD_WORD;
+import static org.jooq.impl.DSL.row;
 
+import app.clearpane.core.files.Sha256;
 import app.clearpane.core.record.RecordChain;
 import app.clearpane.core.record.RecordEntry;
+import app.clearpane.core.record.Words;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.SortedMap;
+import java.util.TreeMap;
 import java.util.UUID;
 import java.util.stream.Stream;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.Record11;
 import org.jooq.SelectJoinStep;
-import org.jspecify.annotations.Nullable;
 
 /** The Record: one chain for each project and one for the agency, named by their ids. Appends only. */
 public final class Records {
+  /** By this name the payload of an entry holds the id of what it is about. */
+  public static final String SUBJECT_ID = "subjectId";
+
+  private static final String NAMES_SUBJECT = "\"" + SUBJECT_ID + "\":\"";
+  /** What no payload has for its digest. */
+  private static final Sha256 NONE = new Sha256("0".repeat(64));
   private static final int FETCH = 500;
+  /** When more words than this begin as asked, so many entries have one that reading backwards soon finds enough. */
+  private static final int MOST_ALIKE = 20;
+
   private final DSLContext db;
 
   public Records(DSLContext db) {
@@ -43,8 +57,9 @@ public final class Records {
     db.insertInto(RECORD_ENTRY).set(RECORD_ENTRY.CHAIN_ID, chain).set(RECORD_ENTRY.SEQUENCE, entry.sequence())
         .set(RECORD_ENTRY.PREVIOUS, entry.previous()).set(RECORD_ENTRY.HASH, entry.hash().hex()).set(RECORD_ENTRY.ACT, entry.act())
         .set(RECORD_ENTRY.ACTOR, entry.actor()).set(RECORD_ENTRY.SUBJECT, entry.subject()).set(RECORD_ENTRY.ABOUT, about)
-        .set(RECORD_ENTRY.AT, entry.at()).set(RECORD_ENTRY.PAYLOAD_HASH, entry.payloadHash()).set(RECORD_ENTRY.PAYLOAD, what.payload().text())
+        .set(RECORD_ENTRY.AT, entry.at()).set(RECORD_ENTRY.PAYLOAD_HASH, entry.payloadHash().hex()).set(RECORD_ENTRY.PAYLOAD, what.payload().text())
         .execute();
+    db.insertInto(RECORD_WORD, RECORD_WORD.CHAIN_ID, RECORD_WORD.SEQUENCE, RECORD_WORD.WORD).valuesOfRows(Words.of(what).stream().map(word -> row(chain, entry.sequence(), word)).toList()).execute();
     db.update(RECORD_CHAIN).set(RECORD_CHAIN.NEXT_SEQUENCE, entry.sequence() + 1).set(RECORD_CHAIN.NEWEST_HASH, entry.hash().hex())
         .where(RECORD_CHAIN.ID.eq(chain)).execute();
     return entry;
@@ -67,7 +82,13 @@ public final class Records {
   }
 
   /** An entry as it is kept, with its payload. */
-  public record Line(UUID chain, UUID about, RecordChain.Stored stored) {}
+  public record Line(UUID chain, UUID about, RecordChain.Stored stored) {
+    /** Whether the thing that it is filed under is the one that its payload names, so that it is in the story of no other. */
+    boolean isAboutWhatItSays() {
+      String payload = stored.payload().orElse("");
+      return !payload.contains(NAMES_SUBJECT) || payload.contains(NAMES_SUBJECT + about + "\"");
+    }
+  }
 
   /** The newest entries of a chain before a place in it, newest first. */
   public List<Line> before(UUID chain, long sequence, int limit) {
@@ -75,36 +96,55 @@ public final class Records {
   }
 
   /**
-   * What of a story is wanted.
-   *
-   * @param words that its actor, subject or payload has; empty for all
-   * @param acts how its act begins, e.g. {@code signoff.}; none for all
-   * @param about the thing it is about; null for all
-   * @param who the name of somebody who did it or whom it concerned; empty for all
+   * The newest entries of a chain before a place in it that are wanted, newest first. They are looked up by a word where one is known
+   * that few enough others are like; else the chain is read backwards until there are enough.
    */
-  public record Wanted(String words, List<String> acts, @Nullable UUID about, String who) {
-    /** Everything. */
-    public static final Wanted ALL = new Wanted("", List.of(), null, "");
-
-    public Wanted {
-      acts = List.copyOf(acts);
+  public List<Line> before(UUID chain, long sequence, int limit, Wanted wanted) {
+    if (wanted.isNothing()) {
+      return List.of();
     }
-
-    private Condition condition() {
-      Condition condition = about == null ? noCondition() : RECORD_ENTRY.ABOUT.eq(about);
-      if (!acts.isEmpty()) {
-        condition = condition.and(or(acts.stream().map(RECORD_ENTRY.ACT::startsWith).toList()));
-      }
-      if (!who.isBlank()) {
-        condition = condition.and(RECORD_ENTRY.ACTOR.eq(who).or(RECORD_ENTRY.SUBJECT.eq(who)).or(RECORD_ENTRY.PAYLOAD.contains("\"" + who + "\"")));
-      }
-      return words.isBlank() ? condition : condition.and(RECORD_ENTRY.ACTOR.containsIgnoreCase(words).or(RECORD_ENTRY.SUBJECT.containsIgnoreCase(words)).or(RECORD_ENTRY.PAYLOAD.containsIgnoreCase(words)));
+    Condition within = RECORD_ENTRY.CHAIN_ID.eq(chain).and(RECORD_ENTRY.SEQUENCE.lt(sequence)).and(wanted.condition());
+    List<String> ways = wanted.about() != null ? List.of() : ways(chain, wanted);
+    if (ways.isEmpty()) {
+      return lines().where(within).orderBy(RECORD_ENTRY.SEQUENCE.desc()).limit(limit).fetch(Records::line);
     }
+    SortedMap<Long, Line> found = new TreeMap<>(Comparator.reverseOrder());
+    for (String word : ways) {
+      lines().join(RECORD_WORD).on(RECORD_WORD.CHAIN_ID.eq(RECORD_ENTRY.CHAIN_ID), RECORD_WORD.SEQUENCE.eq(RECORD_ENTRY.SEQUENCE))
+          .where(within, RECORD_WORD.CHAIN_ID.eq(chain), RECORD_WORD.WORD.eq(word), RECORD_WORD.SEQUENCE.lt(sequence))
+          .orderBy(RECORD_WORD.CHAIN_ID.desc(), RECORD_WORD.WORD.desc(), RECORD_WORD.SEQUENCE.desc()).limit(limit).fetch(Records::line)
+          .forEach(line -> found.put(line.stored().entry().sequence(), line));
+    }
+    return found.values().stream().limit(limit).toList();
   }
 
-  /** The newest entries of a chain before a place in it that are wanted, newest first. */
-  public List<Line> before(UUID chain, long sequence, int limit, Wanted wanted) {
-    return lines().where(RECORD_ENTRY.CHAIN_ID.eq(chain), RECORD_ENTRY.SEQUENCE.lt(sequence), wanted.condition()).orderBy(RECORD_ENTRY.SEQUENCE.desc()).limit(limit).fetch(Records::line);
+  /** Words such that every wanted entry has one of them; none if too many words begin as asked. */
+  private List<String> ways(UUID chain, Wanted wanted) {
+    if (!wanted.wholeWords().isEmpty()) {
+      return wanted.wholeWords().subList(0, 1);
+    }
+    for (String beginning : wanted.beginnings()) {
+      List<String> alike = alike(chain, beginning);
+      if (alike.size() <= MOST_ALIKE) {
+        return alike.isEmpty() ? List.of(beginning) : alike;
+      }
+    }
+    return List.of();
+  }
+
+  /** The words of a chain that begin so, one more than are of use at most; each is found by a step in the index. */
+  private List<String> alike(UUID chain, String beginning) {
+    List<String> alike = new ArrayList<>();
+    Condition next = RECORD_WORD.WORD.ge(beginning);
+    while (alike.size() <= MOST_ALIKE) {
+      String word = db.select(RECORD_WORD.WORD).from(RECORD_WORD).where(RECORD_WORD.CHAIN_ID.eq(chain), next).orderBy(RECORD_WORD.CHAIN_ID, RECORD_WORD.WORD).limit(1).fetchOne(RECORD_WORD.WORD);
+      if (word == null || !word.startsWith(beginning)) {
+        break;
+      }
+      alike.add(word);
+      next = RECORD_WORD.WORD.gt(word);
+    }
+    return alike;
   }
 
   /** A chain from a place in it on, oldest first. Close the stream. */
@@ -145,13 +185,13 @@ public final class Records {
         .fetchSingle(row -> new Head(row.value1(), row.value2()));
   }
 
-  private SelectJoinStep<Record11<UUID, UUID, Long, String, String, String, String, String, Instant, app.clearpane.core.files.Sha256, String>> lines() {
+  private SelectJoinStep<Record11<UUID, UUID, Long, String, String, String, String, String, Instant, String, String>> lines() {
     return db.select(RECORD_ENTRY.CHAIN_ID, RECORD_ENTRY.ABOUT, RECORD_ENTRY.SEQUENCE, RECORD_ENTRY.PREVIOUS, RECORD_ENTRY.HASH, RECORD_ENTRY.ACT,
         RECORD_ENTRY.ACTOR, RECORD_ENTRY.SUBJECT, RECORD_ENTRY.AT, RECORD_ENTRY.PAYLOAD_HASH, RECORD_ENTRY.PAYLOAD).from(RECORD_ENTRY);
   }
 
-  private static Line line(Record11<UUID, UUID, Long, String, String, String, String, String, Instant, app.clearpane.core.files.Sha256, String> row) {
-    RecordEntry entry = new RecordEntry(row.value3(), row.value4(), row.value6(), row.value7(), row.value8(), row.value9(), row.value10());
+  private static Line line(Record11<UUID, UUID, Long, String, String, String, String, String, Instant, String, String> row) {
+    RecordEntry entry = new RecordEntry(row.value3(), row.value4(), row.value6(), row.value7(), row.value8(), row.value9(), Sha256.read(row.value10()).orElse(NONE));
     return new Line(row.value1(), row.value2(), new RecordChain.Stored(entry, row.value5(), Optional.of(row.value11())));
   }
 }

@@ -5,6 +5,7 @@ import app.clearpane.formats.clearance.PdfWriter;
 import app.clearpane.store.project.Project;
 import app.clearpane.store.project.Projects;
 import app.clearpane.store.record.Records;
+import app.clearpane.store.record.Wanted;
 import app.clearpane.web.layout.NotThere;
 import app.clearpane.web.layout.Pages;
 import app.clearpane.web.layout.TeamController;
@@ -76,8 +77,8 @@ class RecordController {
       return who == null ? "" : who.strip().substring(0, Math.min(LONGEST_WORDS, who.strip().length()));
     }
 
-    Records.Wanted wanted() {
-      return new Records.Wanted(words(), KINDS.getOrDefault(kind == null ? "" : kind, List.of()), about, name());
+    Wanted wanted() {
+      return new Wanted(words(), KINDS.getOrDefault(kind == null ? "" : kind, List.of()), about, name());
     }
 
     /** Whether anything is left out. */

@@ -1,9 +1,8 @@
 package app.clearpane.web.record;
 
 import app.clearpane.core.agency.TeamRole;
-import app.clearpane.core.record.RecordChain;
-import app.clearpane.core.record.RecordEntry;
 import app.clearpane.store.agency.People;
+import app.clearpane.store.record.ReadOver;
 import app.clearpane.store.record.Records;
 import app.clearpane.web.House;
 import app.clearpane.web.post.Letter;
@@ -12,7 +11,6 @@ import java.time.Clock;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.stream.Stream;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
@@ -30,6 +28,7 @@ public class RecordWatch {
   /** How many of the newest entries of each chain are read when the house opens. */
   private static final long TAIL = 200;
   private final Records records;
+  private final ReadOver readOver;
   private final People people;
   private final WriteMail mail;
   private final House house;
@@ -39,6 +38,7 @@ public class RecordWatch {
 
   RecordWatch(Records records, People people, WriteMail mail, House house, TransactionTemplate transaction, Clock clock) {
     this.records = records;
+    this.readOver = new ReadOver(records);
     this.people = people;
     this.mail = mail;
     this.house = house;
@@ -72,23 +72,7 @@ public class RecordWatch {
   }
 
   private Optional<Records.Fault> fault(UUID chain, long entries) {
-    Records.Head end = records.end(chain);
-    long from = Math.max(0, end.sequence() - entries);
-    String previous = from == 0 ? RecordEntry.NOTHING_BEFORE : records.before(chain, from, 1).stream().findFirst().map(line -> line.stored().hash()).orElse("");
-    RecordChain check = RecordChain.from(from, previous);
-    try (Stream<Records.Line> lines = records.from(chain, from)) {
-      for (Records.Line line : (Iterable<Records.Line>) lines::iterator) {
-        Optional<RecordChain.Fault> found = check.check(line.stored());
-        if (found.isPresent()) {
-          return Optional.of(fault(chain, line.stored().entry().sequence(), Verify.inWords(found.get())));
-        }
-      }
-    }
-    return check.sound() == end.sequence() ? Optional.empty() : Optional.of(fault(chain, check.sound(), "entry is missing, or there is one too many"));
-  }
-
-  private Records.Fault fault(UUID chain, long sequence, String said) {
-    return new Records.Fault(UUID.randomUUID(), chain, sequence, said, clock.instant());
+    return readOver.newest(chain, entries).map(found -> new Records.Fault(UUID.randomUUID(), chain, found.sequence(), found.said(), clock.instant()));
   }
 
   private void shout(Records.Fault fault) {

@@ -5,6 +5,7 @@ import app.clearpane.core.record.CanonicalJson;
 import app.clearpane.core.record.RecordEntry;
 import app.clearpane.store.record.Records;
 import java.time.Clock;
+import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
@@ -35,11 +36,17 @@ public class Tell {
    * @param about the identifier of the thing, so that its story can be read
    */
   public void of(ProjectId project, UUID about, Happening what) {
-    records.append(project.value(), about, new RecordEntry.What(what.act(), what.actor(), what.subject(), CanonicalJson.of(what.payload())), clock.instant());
+    append(project.value(), about, what);
   }
 
   /** Appends it to the agency's own Record. */
   public void ofAgency(UUID agency, Happening what) {
-    records.append(agency, agency, new RecordEntry.What(what.act(), what.actor(), what.subject(), CanonicalJson.of(what.payload())), clock.instant());
+    append(agency, agency, what);
+  }
+
+  private void append(UUID chain, UUID about, Happening what) {
+    Map<String, Object> payload = new LinkedHashMap<>(what.payload());
+    payload.put(Records.SUBJECT_ID, about.toString());
+    records.append(chain, about, new RecordEntry.What(what.act(), what.actor(), what.subject(), CanonicalJson.of(payload)), clock.instant());
   }
 }

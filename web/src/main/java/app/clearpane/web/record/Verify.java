@@ -1,10 +1,11 @@
 package app.clearpane.web.record;
 
 import app.clearpane.core.files.Sha256;
-import app.clearpane.core.record.RecordChain;
 import app.clearpane.store.files.ProjectFiles;
 import app.clearpane.store.files.Vault;
+import app.clearpane.store.record.ReadOver;
 import app.clearpane.store.record.Records;
+import ch.qos.logback.classic.Level;
 import java.io.IOException;
 import java.io.PrintStream;
 import java.nio.file.Files;
@@ -16,22 +17,26 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.stream.Stream;
 import org.jooq.DSLContext;
 import org.jooq.SQLDialect;
 import org.jooq.conf.RenderQuotedNames;
 import org.jooq.conf.Settings;
+import org.jooq.exception.DataAccessException;
 import org.jooq.impl.DSL;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 
 /** Checks the whole house: every entry of every Record, and every file of the vault that the database names. */
 public final class Verify {
   private final Records records;
+  private final ReadOver readOver;
   private final ProjectFiles files;
   private final Vault vault;
   private final PrintStream out;
 
   Verify(DSLContext db, Vault vault, PrintStream out) {
     this.records = new Records(db);
+    this.readOver = new ReadOver(records);
     this.files = new ProjectFiles(db);
     this.vault = vault;
     this.out = out;
@@ -47,13 +52,21 @@ public final class Verify {
     String url = "jdbc:h2:file:" + data.resolve("house") + ";MODE=PostgreSQL;DATABASE_TO_LOWER=TRUE;DEFAULT_NULL_ORDERING=HIGH;IFEXISTS=TRUE;ACCESS_MODE_DATA=r";
     System.setProperty("org.jooq.no-logo", "true");
     System.setProperty("org.jooq.no-tips", "true");
+    ((ch.qos.logback.classic.Logger) LoggerFactory.getLogger(Logger.ROOT_LOGGER_NAME)).setLevel(Level.WARN);
     try (Connection connection = DriverManager.getConnection(url, "sa", "")) {
       DSLContext db = DSL.using(connection, SQLDialect.H2, new Settings().withRenderQuotedNames(RenderQuotedNames.EXPLICIT_DEFAULT_QUOTED));
       return new Verify(db, Vault.in(data.resolve("vault")), System.out).run() ? 0 : 1;
+    } catch (DataAccessException e) {
+      System.out.println("FAULT in the data: something cannot be read, so it was altered or is damaged. " + cause(e));
+      return 1;
     } catch (SQLException e) {
       System.err.println("verify: the data could not be opened. Is the application still running on it? " + e.getMessage());
       return 2;
     }
+  }
+
+  private static String cause(Throwable e) {
+    return e.getCause() == null ? String.valueOf(e.getMessage()) : cause(e.getCause());
   }
 
   /** Whether all is sound. Says what it checked, and the first fault. */
@@ -65,34 +78,15 @@ public final class Verify {
     long entries = 0;
     List<UUID> chains = records.chains();
     for (UUID chain : chains) {
-      RecordChain check = new RecordChain();
-      try (Stream<Records.Line> all = records.whole(chain)) {
-        for (Records.Line line : (Iterable<Records.Line>) all::iterator) {
-          Optional<RecordChain.Fault> fault = check.check(line.stored());
-          if (fault.isPresent()) {
-            out.println("FAULT in the Record " + chain + ", entry " + line.stored().entry().sequence() + ": its " + inWords(fault.get()) + ".");
-            return false;
-          }
-        }
-      }
-      Records.Head end = records.end(chain);
-      if (end.sequence() != check.sound()) {
-        out.println("FAULT in the Record " + chain + ", entry " + check.sound() + ": it is missing; the Record should have " + end.sequence() + " entries.");
+      Optional<ReadOver.Found> fault = readOver.whole(chain);
+      if (fault.isPresent()) {
+        out.println("FAULT in the Record " + chain + ", entry " + fault.get().sequence() + ": its " + fault.get().said() + ".");
         return false;
       }
-      entries += check.sound();
+      entries += records.end(chain).sequence();
     }
     out.println("Record: " + entries + " entries in " + chains.size() + " chains, each follows from the one before.");
     return true;
-  }
-
-  static String inWords(RecordChain.Fault fault) {
-    return switch (fault) {
-      case SEQUENCE -> "place in the chain is wrong, so an entry before it is missing or out of order";
-      case PREVIOUS -> "link to the entry before does not fit";
-      case PAYLOAD -> "payload was altered";
-      case HASH -> "content was altered: it does not hash to what was written down";
-    };
   }
 
   private boolean checkFiles() throws IOException {

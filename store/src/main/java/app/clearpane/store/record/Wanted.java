@@ -1,0 +1,66 @@
+package app.clearpane.store.record;
+
+import static app.clearpane.store.schema.Tables.RECORD_ENTRY;
+import static app.clearpane.store.schema.Tables.RECORD_WORD;
+import static org.jooq.impl.DSL.noCondition;
+import static org.jooq.impl.DSL.or;
+import static org.jooq.impl.DSL.selectOne;
+
+import app.clearpane.core.record.CanonicalJson;
+import app.clearpane.core.record.Words;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Set;
+import java.util.UUID;
+import org.jooq.Condition;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What of a story is wanted.
+ *
+ * @param words how words begin that its actor, subject or payload has, all of them; empty for all
+ * @param acts how its act begins, e.g. {@code signoff.}; none for all
+ * @param about the thing it is about; null for all
+ * @param who the name of somebody who did it or whom it concerned; empty for all
+ */
+public record Wanted(String words, List<String> acts, @Nullable UUID about, String who) {
+  /** Everything. */
+  public static final Wanted ALL = new Wanted("", List.of(), null, "");
+
+  private static final Comparator<String> LONGEST_FIRST = Comparator.comparingInt(String::length).reversed().thenComparing(Comparator.naturalOrder());
+
+  public Wanted {
+    acts = List.copyOf(acts);
+  }
+
+  /** Whether what is asked for has no word in it at all, so that no entry has it. */
+  boolean isNothing() {
+    return !words.isBlank() && Words.of(words).isEmpty();
+  }
+
+  /** How words begin by which entries may be looked up, the likeliest to be rare first. */
+  List<String> beginnings() {
+    return Words.of(words).stream().sorted(LONGEST_FIRST).toList();
+  }
+
+  /** Whole words by which entries may be looked up, the likeliest to be rare first. */
+  List<String> wholeWords() {
+    return Words.of(who).stream().sorted(LONGEST_FIRST).toList();
+  }
+
+  /** All that is asked of an entry. */
+  Condition condition() {
+    Condition condition = about == null ? noCondition() : RECORD_ENTRY.ABOUT.eq(about);
+    if (!acts.isEmpty()) {
+      condition = condition.and(or(acts.stream().map(RECORD_ENTRY.ACT::startsWith).toList()));
+    }
+    if (!who.isBlank()) {
+      condition = condition.and(RECORD_ENTRY.ACTOR.eq(who).or(RECORD_ENTRY.SUBJECT.eq(who)).or(RECORD_ENTRY.PAYLOAD.contains(CanonicalJson.string(who))));
+    }
+    for (String beginning : Set.copyOf(beginnings())) {
+      condition = condition.andExists(selectOne().from(RECORD_WORD).where(RECORD_WORD.CHAIN_ID.eq(RECORD_ENTRY.CHAIN_ID), RECORD_WORD.SEQUENCE.eq(RECORD_ENTRY.SEQUENCE),
+          RECORD_WORD.WORD.ge(beginning), RECORD_WORD.WORD.startsWith(beginning)));
+    }
+    return condition;
+  }
+}
