@@ -25,9 +25,10 @@ public final class Words {
     return Collections.unmodifiableSortedSet(words);
   }
 
-  /** The words of whoever did something, of what it was done to, and of all that the payload says; ids are not words. */
+  /** The words of whoever did something, of what it was done to, and of all that the payload says, and the act as it stands; ids are not words. */
   public static SortedSet<String> of(RecordEntry.What what) {
     SortedSet<String> words = new TreeSet<>();
+    words.add(cut(what.act()));
     gather(what.actor(), words);
     gather(what.subject(), words);
     what.payload().strings().stream().filter(said -> !OPAQUE_ID.matcher(said).matches()).forEach(said -> gather(said, words));

@@ -5,6 +5,7 @@ import static app.clearpane.store.schema.Tables.RECORD_ENTRY;
 import static app.clearpane.store.schema.Tables.RECORD_FAULT;
 import static app.clearpane.store.schema.Tables.RECORD_WORD;
 import static org.jooq.impl.DSL.row;
+import static org.jooq.impl.DSL.unnest;
 
 import app.clearpane.core.files.Sha256;
 import app.clearpane.core.record.RecordChain;
@@ -12,7 +13,6 @@ import app.clearpane.core.record.RecordEntry;
 import app.clearpane.core.record.Words;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
-import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -24,6 +24,8 @@ import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.Record11;
 import org.jooq.SelectJoinStep;
+import org.jooq.SortField;
+import org.jooq.Table;
 
 /** The Record: one chain for each project and one for the agency, named by their ids. Appends only. */
 public final class Records {
@@ -33,9 +35,9 @@ public final class Records {
   private static final String NAMES_SUBJECT = "\"" + SUBJECT_ID + "\":\"";
   /** What no payload has for its digest. */
   private static final Sha256 NONE = new Sha256("0".repeat(64));
+  /** Ordered as the key is, chain first, so that the newest are read without sorting. */
+  private static final List<SortField<?>> NEWEST_FIRST = List.of(RECORD_ENTRY.CHAIN_ID.desc(), RECORD_ENTRY.SEQUENCE.desc());
   private static final int FETCH = 500;
-  /** When more words than this begin as asked, so many entries have one that reading backwards soon finds enough. */
-  private static final int MOST_ALIKE = 20;
 
   private final DSLContext db;
 
@@ -92,64 +94,42 @@ public final class Records {
 
   /** The newest entries of a chain before a place in it, newest first. */
   public List<Line> before(UUID chain, long sequence, int limit) {
-    return lines().where(RECORD_ENTRY.CHAIN_ID.eq(chain), RECORD_ENTRY.SEQUENCE.lt(sequence)).orderBy(RECORD_ENTRY.SEQUENCE.desc()).limit(limit).fetch(Records::line);
+    return lines().where(RECORD_ENTRY.CHAIN_ID.eq(chain), RECORD_ENTRY.SEQUENCE.lt(sequence)).orderBy(NEWEST_FIRST).limit(limit).fetch(Records::line);
   }
 
-  /**
-   * The newest entries of a chain before a place in it that are wanted, newest first. They are looked up by a word where one is known
-   * that few enough others are like; else the chain is read backwards until there are enough.
-   */
+  /** The newest entries of a chain before a place in it that are wanted, newest first. */
   public List<Line> before(UUID chain, long sequence, int limit, Wanted wanted) {
     if (wanted.isNothing()) {
       return List.of();
     }
     Condition within = RECORD_ENTRY.CHAIN_ID.eq(chain).and(RECORD_ENTRY.SEQUENCE.lt(sequence)).and(wanted.condition());
-    List<String> ways = wanted.about() != null ? List.of() : ways(chain, wanted);
-    if (ways.isEmpty()) {
-      return lines().where(within).orderBy(RECORD_ENTRY.SEQUENCE.desc()).limit(limit).fetch(Records::line);
+    WayToFind.Way way = new WayToFind(db, chain).to(wanted);
+    if (way instanceof WayToFind.ByWords words) {
+      SortedMap<Long, Line> found = new TreeMap<>(Comparator.reverseOrder());
+      words.words().forEach(word -> having(word, within, chain, sequence, limit).forEach(line -> found.put(line.stored().entry().sequence(), line)));
+      return found.values().stream().limit(limit).toList();
     }
-    SortedMap<Long, Line> found = new TreeMap<>(Comparator.reverseOrder());
-    for (String word : ways) {
-      lines().join(RECORD_WORD).on(RECORD_WORD.CHAIN_ID.eq(RECORD_ENTRY.CHAIN_ID), RECORD_WORD.SEQUENCE.eq(RECORD_ENTRY.SEQUENCE))
-          .where(within, RECORD_WORD.CHAIN_ID.eq(chain), RECORD_WORD.WORD.eq(word), RECORD_WORD.SEQUENCE.lt(sequence))
-          .orderBy(RECORD_WORD.CHAIN_ID.desc(), RECORD_WORD.WORD.desc(), RECORD_WORD.SEQUENCE.desc()).limit(limit).fetch(Records::line)
-          .forEach(line -> found.put(line.stored().entry().sequence(), line));
+    if (way instanceof WayToFind.Few few) {
+      return among(few.places().stream().filter(place -> place < sequence).toList(), chain, limit, wanted);
     }
-    return found.values().stream().limit(limit).toList();
+    return lines().where(within).orderBy(NEWEST_FIRST).limit(limit).fetch(Records::line);
   }
 
-  /** Words such that every wanted entry has one of them; none if too many words begin as asked. */
-  private List<String> ways(UUID chain, Wanted wanted) {
-    if (!wanted.wholeWords().isEmpty()) {
-      return wanted.wholeWords().subList(0, 1);
-    }
-    for (String beginning : wanted.beginnings()) {
-      List<String> alike = alike(chain, beginning);
-      if (alike.size() <= MOST_ALIKE) {
-        return alike.isEmpty() ? List.of(beginning) : alike;
-      }
-    }
-    return List.of();
+  private List<Line> among(List<Long> places, UUID chain, int limit, Wanted wanted) {
+    Table<?> place = unnest(places.toArray(Long[]::new)).as("place", "at");
+    return lines().join(place).on(RECORD_ENTRY.SEQUENCE.eq(place.field("at", Long.class))).where(RECORD_ENTRY.CHAIN_ID.eq(chain), wanted.condition())
+        .orderBy(RECORD_ENTRY.SEQUENCE.desc()).limit(limit).fetch(Records::line);
   }
 
-  /** The words of a chain that begin so, one more than are of use at most; each is found by a step in the index. */
-  private List<String> alike(UUID chain, String beginning) {
-    List<String> alike = new ArrayList<>();
-    Condition next = RECORD_WORD.WORD.ge(beginning);
-    while (alike.size() <= MOST_ALIKE) {
-      String word = db.select(RECORD_WORD.WORD).from(RECORD_WORD).where(RECORD_WORD.CHAIN_ID.eq(chain), next).orderBy(RECORD_WORD.CHAIN_ID, RECORD_WORD.WORD).limit(1).fetchOne(RECORD_WORD.WORD);
-      if (word == null || !word.startsWith(beginning)) {
-        break;
-      }
-      alike.add(word);
-      next = RECORD_WORD.WORD.gt(word);
-    }
-    return alike;
+  private List<Line> having(String word, Condition within, UUID chain, long sequence, int limit) {
+    return lines().join(RECORD_WORD).on(RECORD_WORD.CHAIN_ID.eq(RECORD_ENTRY.CHAIN_ID), RECORD_WORD.SEQUENCE.eq(RECORD_ENTRY.SEQUENCE))
+        .where(within, RECORD_WORD.CHAIN_ID.eq(chain), RECORD_WORD.WORD.eq(word), RECORD_WORD.SEQUENCE.lt(sequence))
+        .orderBy(RECORD_WORD.CHAIN_ID.desc(), RECORD_WORD.WORD.desc(), RECORD_WORD.SEQUENCE.desc()).limit(limit).fetch(Records::line);
   }
 
   /** A chain from a place in it on, oldest first. Close the stream. */
   public Stream<Line> from(UUID chain, long sequence) {
-    return lines().where(RECORD_ENTRY.CHAIN_ID.eq(chain), RECORD_ENTRY.SEQUENCE.ge(sequence)).orderBy(RECORD_ENTRY.SEQUENCE).fetchSize(FETCH).stream().map(Records::line);
+    return lines().where(RECORD_ENTRY.CHAIN_ID.eq(chain), RECORD_ENTRY.SEQUENCE.ge(sequence)).orderBy(RECORD_ENTRY.CHAIN_ID, RECORD_ENTRY.SEQUENCE).fetchSize(FETCH).stream().map(Records::line);
   }
 
   /** A fault that was found. */
@@ -171,7 +151,7 @@ public final class Records {
 
   /** The whole chain, oldest first. Close the stream. */
   public Stream<Line> whole(UUID chain) {
-    return lines().where(RECORD_ENTRY.CHAIN_ID.eq(chain)).orderBy(RECORD_ENTRY.SEQUENCE).fetchSize(FETCH).stream().map(Records::line);
+    return lines().where(RECORD_ENTRY.CHAIN_ID.eq(chain)).orderBy(RECORD_ENTRY.CHAIN_ID, RECORD_ENTRY.SEQUENCE).fetchSize(FETCH).stream().map(Records::line);
   }
 
   /** The chains there are. */

@@ -8,9 +8,8 @@ import static org.jooq.impl.DSL.selectOne;
 
 import app.clearpane.core.record.CanonicalJson;
 import app.clearpane.core.record.Words;
-import java.util.Comparator;
+import java.util.Collection;
 import java.util.List;
-import java.util.Set;
 import java.util.UUID;
 import org.jooq.Condition;
 import org.jspecify.annotations.Nullable;
@@ -27,8 +26,6 @@ public record Wanted(String words, List<String> acts, @Nullable UUID about, Stri
   /** Everything. */
   public static final Wanted ALL = new Wanted("", List.of(), null, "");
 
-  private static final Comparator<String> LONGEST_FIRST = Comparator.comparingInt(String::length).reversed().thenComparing(Comparator.naturalOrder());
-
   public Wanted {
     acts = List.copyOf(acts);
   }
@@ -38,14 +35,14 @@ public record Wanted(String words, List<String> acts, @Nullable UUID about, Stri
     return !words.isBlank() && Words.of(words).isEmpty();
   }
 
-  /** How words begin by which entries may be looked up, the likeliest to be rare first. */
-  List<String> beginnings() {
-    return Words.of(words).stream().sorted(LONGEST_FIRST).toList();
+  /** How words begin that a wanted entry has, all of them. */
+  Collection<String> beginnings() {
+    return Words.of(words);
   }
 
-  /** Whole words by which entries may be looked up, the likeliest to be rare first. */
-  List<String> wholeWords() {
-    return Words.of(who).stream().sorted(LONGEST_FIRST).toList();
+  /** Words that a wanted entry has, all of them. */
+  Collection<String> wholeWords() {
+    return Words.of(who);
   }
 
   /** All that is asked of an entry. */
@@ -57,7 +54,7 @@ public record Wanted(String words, List<String> acts, @Nullable UUID about, Stri
     if (!who.isBlank()) {
       condition = condition.and(RECORD_ENTRY.ACTOR.eq(who).or(RECORD_ENTRY.SUBJECT.eq(who)).or(RECORD_ENTRY.PAYLOAD.contains(CanonicalJson.string(who))));
     }
-    for (String beginning : Set.copyOf(beginnings())) {
+    for (String beginning : beginnings()) {
       condition = condition.andExists(selectOne().from(RECORD_WORD).where(RECORD_WORD.CHAIN_ID.eq(RECORD_ENTRY.CHAIN_ID), RECORD_WORD.SEQUENCE.eq(RECORD_ENTRY.SEQUENCE),
           RECORD_WORD.WORD.ge(beginning), RECORD_WORD.WORD.startsWith(beginning)));
     }

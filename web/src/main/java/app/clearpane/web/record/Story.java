@@ -3,6 +3,7 @@ package app.clearpane.web.record;
 import app.clearpane.core.record.RecordEntry;
 import app.clearpane.store.record.Records;
 import app.clearpane.web.layout.Words;
+import java.time.DateTimeException;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -11,8 +12,10 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
+import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.MissingNode;
 
 /** Tells entries of the Record as sentences. */
 @Component
@@ -56,22 +59,36 @@ class Story {
    *
    * @param details what else it says, as "name: value"
    */
-  record Line(long sequence, UUID about, String actor, String act, String subject, String when, Instant at, List<String> details, String hash) {}
+  record Line(long sequence, UUID about, String actor, String act, String subject, String when, Instant at, List<String> details, String hash) {
+    /** How its hash begins, which is enough to tell it from others. */
+    public String hashBegins() {
+      return hash.substring(0, Math.min(8, hash.length()));
+    }
+  }
 
   Line line(Records.Line line) {
     RecordEntry entry = line.stored().entry();
-    return new Line(entry.sequence(), line.about(), entry.actor(), act(entry.act(), line.stored().payload().orElse("{}")), entry.subject(), words.when(entry.at()), entry.at(),
-        details(line.stored().payload().orElse("{}")), line.stored().hash());
+    JsonNode payload = read(line.stored().payload().orElse("{}"));
+    List<String> details = payload.isObject() ? details(payload) : List.of("the rest cannot be read: it was altered");
+    return new Line(entry.sequence(), line.about(), entry.actor(), act(entry.act(), payload), entry.subject(), words.when(entry.at()), entry.at(), details, line.stored().hash());
   }
 
-  private static String act(String act, String payload) {
-    String decision = act.equals("signoff.made") ? JSON.readTree(payload).path("decision").asString("") : "";
+  private static JsonNode read(String payload) {
+    try {
+      return JSON.readTree(payload);
+    } catch (JacksonException e) {
+      return MissingNode.getInstance();
+    }
+  }
+
+  private static String act(String act, JsonNode payload) {
+    String decision = act.equals("signoff.made") ? payload.path("decision").asString("") : "";
     return DECISIONS.getOrDefault(decision, ACTS.getOrDefault(act, act));
   }
 
-  private List<String> details(String payload) {
+  private List<String> details(JsonNode payload) {
     List<String> details = new ArrayList<>();
-    for (Map.Entry<String, JsonNode> field : JSON.readTree(payload).properties()) {
+    for (Map.Entry<String, JsonNode> field : payload.properties()) {
       String text = field.getValue().isString() ? field.getValue().stringValue() : field.getValue().toString();
       if (!UNTOLD.contains(field.getKey()) && !text.isEmpty() && !text.equals("[]") && !text.equals("false")) {
         details.add(inWords(field.getKey()) + " " + inWords(field.getKey(), text));
@@ -85,10 +102,19 @@ class Story {
   }
 
   private String inWords(String key, String text) {
+    try {
+      return wellFormed(key, text);
+    } catch (DateTimeException | NumberFormatException e) {
+      return text;
+    }
+  }
+
+  private String wellFormed(String key, String text) {
     return switch (key) {
-      case "sha256" -> text.substring(0, 12) + "…";
+      case "sha256" -> text.substring(0, Math.min(12, text.length())) + "…";
       case "size" -> words.size(Long.parseLong(text));
       case "dueAt" -> words.when(Instant.parse(text));
+      case "due" -> text.contains("T") ? words.when(Instant.parse(text)) : words.day(LocalDate.parse(text));
       case "fallsOn", "lastDay", "startsOn", "endsOn", "agreedOn" -> words.day(LocalDate.parse(text));
       case "said", "sentence", "note", "reason", "welcome", "whatChanged" -> "“" + text + "”";
       case "name", "address", "label", "file", "currency" -> text;
