@@ -30,13 +30,18 @@ class ReadOverTest {
       db.transaction(run -> new Records(run.dsl()).append(chain, about, new RecordEntry.What("mark.placed", "Jasper", "Map", payload), AHouse.NOW));
     }
     assertThat(new ReadOver(records).whole(chain)).isEmpty();
+    FreshDatabase.letTheRecordBeAltered(db);
+  }
+
+  private void set(String column, String value) {
+    db.execute("update record_entry set " + column + " = " + (column.equals("about") ? "cast(? as uuid)" : "?") + " where sequence = ?", value, ALTERED);
   }
 
   private void with(String column, String value, Runnable then) {
     String was = db.fetchSingle("select cast(" + column + " as varchar) from record_entry where sequence = ?", ALTERED).get(0, String.class);
-    db.execute("update record_entry set " + column + " = ? where sequence = ?", value, ALTERED);
+    set(column, value);
     then.run();
-    db.execute("update record_entry set " + column + " = ? where sequence = ?", was, ALTERED);
+    set(column, was);
   }
 
   @ParameterizedTest
@@ -56,9 +61,9 @@ class ReadOverTest {
 
   @Test
   void theHourOfAnEntryAndWhereTheChainEnds() {
-    db.execute("update record_entry set at = dateadd(millisecond, 1, at) where sequence = ?", ALTERED);
+    db.execute("update record_entry set at = at + interval '0.001' second where sequence = ?", ALTERED);
     assertThat(new ReadOver(records).whole(chain)).map(ReadOver.Found::sequence).hasValue((long) ALTERED);
-    db.execute("update record_entry set at = dateadd(millisecond, -1, at) where sequence = ?", ALTERED);
+    db.execute("update record_entry set at = at - interval '0.001' second where sequence = ?", ALTERED);
     db.execute("update record_chain set next_sequence = 8");
     assertThat(new ReadOver(records).whole(chain)).hasValueSatisfying(found -> assertThat(found.said()).startsWith("entry is missing"));
     db.execute("update record_chain set next_sequence = 7, newest_hash = ?", "a".repeat(64));

@@ -1,6 +1,7 @@
 package app.clearpane.store.record;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.clearpane.core.record.CanonicalJson;
 import app.clearpane.core.record.RecordChain;
@@ -46,6 +47,14 @@ class RecordsTest {
     }
     assertThat(check.sound()).isEqualTo(201);
     assertThat(new Records(db).end(chain).sequence()).isEqualTo(201);
+  }
+
+  @Test
+  void isNeitherChangedNorDeletedWhoeverAsksTheDatabase() {
+    append(1);
+    assertThatThrownBy(() -> db.execute("update record_entry set actor = 'Somebody else'")).hasMessageContaining("the Record only grows");
+    assertThatThrownBy(() -> db.execute("delete from record_entry")).hasMessageContaining("the Record only grows");
+    assertThat(new Records(db).before(chain, 1, 2)).hasSize(1);
   }
 
   @Test
