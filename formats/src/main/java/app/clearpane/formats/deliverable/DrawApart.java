@@ -17,6 +17,7 @@ import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.ScheduledFuture;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.function.BooleanSupplier;
 
 /**
  * Opens and draws files in processes of their own, with a heap of their own: a file that takes too long or too much stops there, is said so, and
@@ -29,6 +30,9 @@ public final class DrawApart implements AutoCloseable {
   private static final String HEAP = "-Xmx512m";
   /** A process that nothing was asked of for so long ends. */
   private static final Duration IDLE = Duration.ofMinutes(5);
+  /** One of several that wait ends after so long: many files come at once, and then none. */
+  private static final Duration SPARE = Duration.ofSeconds(20);
+  private static final int MOST_IDLE = 3;
   private final Duration limit;
   private final ConcurrentLinkedDeque<Apart> idle = new ConcurrentLinkedDeque<>();
   private final ScheduledExecutorService watch = Executors.newSingleThreadScheduledExecutor(task -> {
@@ -121,18 +125,23 @@ public final class DrawApart implements AutoCloseable {
     return new Apart(limit, watch);
   }
 
-  /** Lets a process wait for the next file; more than one need not wait. */
+  /** Lets a process wait for the next file: for long if it is the only one. */
   private void rest(Apart apart) {
-    if (closed || !idle.isEmpty()) {
+    if (closed || idle.size() >= MOST_IDLE) {
       apart.close();
       return;
     }
     idle.addFirst(apart);
+    endAfter(SPARE, apart, () -> idle.size() > 1);
+    endAfter(IDLE, apart, () -> true);
+  }
+
+  private void endAfter(Duration time, Apart apart, BooleanSupplier then) {
     watch.schedule(() -> {
-      if (apart.idleSince(IDLE) && idle.remove(apart)) {
+      if (apart.idleSince(time) && then.getAsBoolean() && idle.remove(apart)) {
         apart.close();
       }
-    }, IDLE.toMillis() + 100, TimeUnit.MILLISECONDS);
+    }, time.toMillis() + 100, TimeUnit.MILLISECONDS);
   }
 
   @Override
