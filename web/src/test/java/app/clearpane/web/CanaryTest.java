@@ -102,7 +102,7 @@ class CanaryTest extends DemoHouse {
     keepConcern.add(project.id(), new KeepConcern.Form(canary(), false, 2, 2, canary(), canary(), "", 0), "Teo");
     ContactId ottoline = people.contactAt(new EmailAddress("ottoline@penwether.example")).orElseThrow().id();
     papers.add(new Paper(new PaperId(UUID.randomUUID()), project.id(), PaperKind.INVOICE, canary(), canary(), null, LocalDate.of(2027, 3, 1), null, map.sha256(), canary() + ".pdf", "application/pdf", 1, "Ines", now, null, null,
-        Optional.empty(), List.of(new Paper.Recipient(ottoline, "Ottoline", null, null, null)), 1));
+        Optional.empty(), List.of(Paper.Recipient.of(ottoline, "Ottoline")), 1));
     TeamMemberId ines = people.credentials(new EmailAddress("ines@marram-finch.example")).orElseThrow().member().id();
     for (UUID subject : List.of(project.id().value(), map.deliverable().value(), people.contactAt(new EmailAddress("ottoline@penwether.example")).orElseThrow().id().value())) {
       notes.add(project.id(), subject, canary(), ines, true, now);

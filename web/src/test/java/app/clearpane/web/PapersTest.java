@@ -65,10 +65,13 @@ class PapersTest extends AtTheMill {
     assertThat(paper("Milling contract").state(LocalDate.of(2027, 3, 2))).isEqualTo(PaperState.VIEWED);
     assertThat(imre.post(at(draft) + "/name", imre.token(), Map.of("sha256", draft.sha256().hex(), "typedName", " ")).statusCode()).isEqualTo(422);
     assertThat(imre.post(at(draft) + "/name", imre.token(), Map.of("sha256", "0".repeat(64), "typedName", "Imre")).statusCode()).as("another file than was seen").isEqualTo(409);
-    assertThat(imre.post(at(draft) + "/name", imre.token(), Map.of("sha256", draft.sha256().hex(), "typedName", "Imre")).statusCode()).isEqualTo(302);
+    assertThat(imre.post(at(draft) + "/name", imre.token(), Map.of("sha256", draft.sha256().hex(), "typedName", "Imre", "drawn", "scribble")).body()).contains("The drawn signature cannot be read.", "Nothing was signed.");
+    assertThat(imre.post(at(draft) + "/name", imre.token(), Map.of("sha256", draft.sha256().hex(), "typedName", "Imre", "drawn", "0.1,0.5 0.4,0.2;0.5,0.5")).statusCode()).isEqualTo(302);
+    assertThat(imre.get(at(draft)).body()).contains("Your signature", "You signed it");
     assertThat(imre.post(at(draft) + "/name", imre.token(), Map.of("sha256", draft.sha256().hex(), "typedName", "Imre")).statusCode()).as("twice").isEqualTo(409);
     assertThat(paper("Milling contract").state(LocalDate.of(2027, 3, 2))).isEqualTo(PaperState.SIGNED);
-    assertThat(ines.get("/t/projects/" + mill() + "/papers").body()).contains("signed ", "as Imre", "What was agreed");
+    assertThat(ines.get("/t/projects/" + mill() + "/papers").body()).contains("signed ", "as Imre", "The signature of Imre", "What was agreed");
+    assertThat(ines.get("/t/projects/" + mill() + "/record?q=milling%20contract").body()).contains("drawn signature");
   }
 
   @Test

@@ -6,6 +6,7 @@ import app.clearpane.core.papers.PaperId;
 import app.clearpane.core.papers.PaperKind;
 import app.clearpane.core.papers.PaperState;
 import app.clearpane.core.project.ProjectId;
+import app.clearpane.core.signoff.DrawnSignature;
 import java.math.BigDecimal;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -40,8 +41,18 @@ public record Paper(PaperId id, ProjectId project, PaperKind kind, String name, 
   /** When and why it was withdrawn. */
   public record Withdrawal(Instant at, String reason) {}
 
-  /** Somebody it is for. @param seenAt when they first opened it; null if they did not @param namedAt when they agreed or signed; null if they did not */
-  public record Recipient(ContactId contact, String name, @Nullable Instant seenAt, @Nullable Instant namedAt, @Nullable String typedName) {}
+  /** Somebody it is for. @param seenAt when they first opened it; null if they did not @param namedAt when they agreed or signed; null if they did not @param drawn the signature as they drew it, as text; null if they drew none */
+  public record Recipient(ContactId contact, String name, @Nullable Instant seenAt, @Nullable Instant namedAt, @Nullable String typedName, @Nullable String drawn) {
+    /** Somebody who has not seen it yet. */
+    public static Recipient of(ContactId contact, String name) {
+      return new Recipient(contact, name, null, null, null, null);
+    }
+
+    /** The signature that was drawn beside the name; empty if none was. */
+    public Optional<DrawnSignature> signature() {
+      return DrawnSignature.read(drawn);
+    }
+  }
 
   public Paper {
     recipients = List.copyOf(recipients);

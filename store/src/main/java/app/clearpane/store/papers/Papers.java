@@ -7,6 +7,7 @@ import static app.clearpane.store.schema.Tables.PROJECT;
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.papers.PaperId;
 import app.clearpane.core.project.ProjectId;
+import app.clearpane.core.signoff.DrawnSignature;
 import app.clearpane.store.Stale;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -74,9 +75,9 @@ public final class Papers {
     return db.update(PAPER_RECIPIENT).set(PAPER_RECIPIENT.SEEN_AT, now).where(PAPER_RECIPIENT.PAPER_ID.eq(id), PAPER_RECIPIENT.CONTACT_ID.eq(contact), PAPER_RECIPIENT.SEEN_AT.isNull()).execute() == 1;
   }
 
-  /** Notes that somebody put their name to it. @throws Stale if they did already */
-  public void named(PaperId id, ContactId contact, String typedName, Instant now) {
-    Stale.unlessOne(db.update(PAPER_RECIPIENT).set(PAPER_RECIPIENT.NAMED_AT, now).set(PAPER_RECIPIENT.TYPED_NAME, typedName)
+  /** Notes that somebody put their name to it. @param drawn the signature that they drew beside it @throws Stale if they did already */
+  public void named(PaperId id, ContactId contact, String typedName, Optional<DrawnSignature> drawn, Instant now) {
+    Stale.unlessOne(db.update(PAPER_RECIPIENT).set(PAPER_RECIPIENT.NAMED_AT, now).set(PAPER_RECIPIENT.TYPED_NAME, typedName).set(PAPER_RECIPIENT.DRAWN, drawn.map(DrawnSignature::text).orElse(null))
         .where(PAPER_RECIPIENT.PAPER_ID.eq(id), PAPER_RECIPIENT.CONTACT_ID.eq(contact), PAPER_RECIPIENT.NAMED_AT.isNull()).execute(), "The paper");
   }
 }

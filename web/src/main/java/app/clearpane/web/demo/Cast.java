@@ -86,6 +86,8 @@ import org.springframework.stereotype.Component;
 class Cast {
   private static final ZoneId LONDON = ZoneId.of("Europe/London");
   static final String PASSWORD = "lantern moss tide seven";
+  private static final String SIGNATURE = "0.06,0.62 0.1,0.3 0.14,0.22 0.17,0.34 0.14,0.62 0.11,0.8 0.1,0.7 0.17,0.58 0.22,0.52 0.25,0.56 0.24,0.64 0.27,0.62 0.31,0.52 0.33,0.62 0.37,0.52 0.4,0.62 0.45,0.5 0.49,0.36"
+      + " 0.48,0.62 0.53,0.56 0.58,0.5 0.62,0.6 0.7,0.56 0.8,0.5 0.92,0.44;0.3,0.78 0.55,0.73 0.84,0.7";
   private final DemoClock clock;
   private final SetUp setUp;
   private final OpenProject openProject;
@@ -386,7 +388,7 @@ class Cast {
 
   void names(PaneId pane, People person, PaperId paper) {
     handlePaper.open(through(pane, person), paper);
-    handlePaper.name(through(pane, person), paper, papers.find(paper).orElseThrow().sha256(), by(person));
+    handlePaper.name(through(pane, person), paper, papers.find(paper).orElseThrow().sha256(), by(person), SIGNATURE);
   }
 
   void paid(PaperId paper, java.time.LocalDate day) {

@@ -8,6 +8,7 @@ import app.clearpane.core.papers.PaperId;
 import app.clearpane.core.papers.PaperKind;
 import app.clearpane.core.papers.PaperState;
 import app.clearpane.core.project.ProjectId;
+import app.clearpane.core.signoff.DrawnSignature;
 import app.clearpane.formats.deliverable.ContentType;
 import app.clearpane.store.agency.Contact;
 import app.clearpane.store.agency.People;
@@ -26,6 +27,7 @@ import app.clearpane.web.deliverable.FileNames;
 import app.clearpane.web.layout.Input;
 import app.clearpane.web.layout.NotThere;
 import app.clearpane.web.layout.Refused;
+import app.clearpane.web.layout.SignatureField;
 import app.clearpane.web.layout.TheAgency;
 import app.clearpane.web.layout.Words;
 import app.clearpane.web.post.Letter;
@@ -118,7 +120,7 @@ public class HandlePaper {
     Optional<LocalDate> dated = input.day("Its date", Objects.requireNonNullElse(form.dated(), ""));
     Optional<LocalDate> due = form.due() == null || form.due().isBlank() ? Optional.empty() : input.day("Its last day", form.due());
     List<Paper.Recipient> recipients = Objects.requireNonNullElse(form.recipient(), List.<String>of()).stream().distinct().filter(contacts::containsKey)
-        .map(id -> new Paper.Recipient(ContactId.of(id), Objects.requireNonNull(contacts.get(id)), null, null, null)).toList();
+        .map(id -> Paper.Recipient.of(ContactId.of(id), Objects.requireNonNull(contacts.get(id)))).toList();
     input.require(kind.isPresent(), "Say what it is: a proposal, a contract, an invoice or something else.");
     input.require(!recipients.isEmpty(), "Name at least one recipient: nobody else will see it.");
     Paper.Further further = further(input, form, kind);
@@ -163,7 +165,7 @@ public class HandlePaper {
   @Transactional(rollbackFor = IOException.class)
   public PaperId sendDrawnUp(ProjectId project, PaperKind kind, String name, byte[] pdf, List<Contact> to, String by) throws IOException {
     Vault.Stored stored = vault.store(new ByteArrayInputStream(pdf), pdf.length);
-    List<Paper.Recipient> recipients = to.stream().map(one -> new Paper.Recipient(one.id(), one.name(), null, null, null)).toList();
+    List<Paper.Recipient> recipients = to.stream().map(one -> Paper.Recipient.of(one.id(), one.name())).toList();
     Paper paper = new Paper(new PaperId(UUID.randomUUID()), project, kind, name, "", null, words.today(), null, stored.sha256(), FileNames.safe(name + ".pdf"), "application/pdf", stored.size(), by, clock.instant(), null, null,
         Optional.empty(), recipients, 1);
     add(paper);
@@ -288,10 +290,11 @@ public class HandlePaper {
     return paper;
   }
 
-  /** Takes the name that a recipient puts to exactly this file. */
+  /** Takes the name that a recipient puts to exactly this file, and the signature that they draw beside it. */
   @Transactional
-  public void name(Viewer viewer, PaperId id, Sha256 seen, String typedName) {
+  public void name(Viewer viewer, PaperId id, Sha256 seen, String typedName, @Nullable String drawn) {
     NotThere.unless(visible.find(viewer, id));
+    Optional<DrawnSignature> signature = SignatureField.read(drawn);
     Input input = new Input();
     input.require(!typedName.isBlank(), "Type your name, " + viewer.name() + ".");
     input.require(typedName.length() <= 120, "Your name may have 120 characters.");
@@ -304,9 +307,11 @@ public class HandlePaper {
     if (paper.recipient(viewer.contact()).filter(one -> one.namedAt() != null).isPresent()) {
       throw Refused.changedMeanwhile("You have put your name to it already. Nothing was done twice.");
     }
-    papers.named(id, viewer.contact(), typedName.strip(), clock.instant());
+    papers.named(id, viewer.contact(), typedName.strip(), signature, clock.instant());
     PaperState state = papers.find(id).orElseThrow().state(words.today());
-    told(paper.kind() == PaperKind.CONTRACT ? "paper.signed" : "paper.agreed", paper, viewer.name(), Map.of("sha256", paper.sha256(), "typedName", typedName.strip(), "state", state));
+    Map<String, Object> payload = new HashMap<>(Map.of("sha256", paper.sha256(), "typedName", typedName.strip(), "state", state));
+    signature.ifPresent(strokes -> payload.put("drawnSignature", Sha256.ofText(strokes.text())));
+    told(paper.kind() == PaperKind.CONTRACT ? "paper.signed" : "paper.agreed", paper, viewer.name(), payload);
     tellManager.of(paper.project(), (paper.kind() == PaperKind.CONTRACT ? "Signed: " : "Agreed: ") + paper.name(), List.of(viewer.name() + (paper.kind() == PaperKind.CONTRACT ? " signed " : " agreed to ") + paper.name() + ".",
         state == PaperState.SIGNED || state == PaperState.AGREED ? "With it, it is settled." : "Others have still to " + (paper.kind() == PaperKind.CONTRACT ? "sign." : "agree.")), new TellManager.Leads("See the papers", "/t/projects/" + paper.project() + "/papers"));
     if (!state.waits()) {

@@ -3,7 +3,7 @@ package app.clearpane.web.signoff;
 import app.clearpane.core.files.Sha256;
 import app.clearpane.core.signoff.Decision;
 import app.clearpane.core.signoff.DrawnSignature;
-import app.clearpane.web.layout.Refused;
+import app.clearpane.web.layout.SignatureField;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
@@ -21,13 +21,9 @@ public record DecisionForm(Decision decision, Sha256 sha256, String sentence, St
     this(decision, sha256, sentence, typedName, acceptExtra, null);
   }
 
-  /** The signature that was drawn beside the name; empty if none was, or nothing is signed. @throws Refused if it is none */
+  /** The signature that was drawn beside the name; empty if none was, or nothing is signed. @throws app.clearpane.web.layout.Refused if it is none */
   Optional<DrawnSignature> signature() {
-    try {
-      return decision.signs() ? DrawnSignature.read(drawn) : Optional.empty();
-    } catch (IllegalArgumentException unreadable) {
-      throw Refused.because("The drawn signature cannot be read. Draw it again, or leave it out: your typed name is enough. Nothing was signed.");
-    }
+    return decision.signs() ? SignatureField.read(drawn) : Optional.empty();
   }
 
   /** Whether it accepts what it costs. */

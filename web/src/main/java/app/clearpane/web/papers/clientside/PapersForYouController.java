@@ -10,6 +10,7 @@ import app.clearpane.web.deliverable.SheetBytes;
 import app.clearpane.web.exposure.clientside.Through;
 import app.clearpane.web.layout.NotThere;
 import app.clearpane.web.papers.HandlePaper;
+import org.jspecify.annotations.Nullable;
 import org.springframework.core.io.Resource;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -64,8 +65,8 @@ class PapersForYouController {
   }
 
   @PostMapping("/c/panes/{pane}/papers/{paper}/name")
-  String name(Viewer viewer, @PathVariable PaperId paper, @RequestParam(defaultValue = "") String sha256, @RequestParam(defaultValue = "") String typedName) {
-    handle.name(viewer, paper, sha256.matches("[0-9a-f]{64}") ? new Sha256(sha256) : Sha256.ofText(""), typedName);
+  String name(Viewer viewer, @PathVariable PaperId paper, @RequestParam(defaultValue = "") String sha256, @RequestParam(defaultValue = "") String typedName, @RequestParam(required = false) @Nullable String drawn) {
+    handle.name(viewer, paper, sha256.matches("[0-9a-f]{64}") ? new Sha256(sha256) : Sha256.ofText(""), typedName, drawn);
     return "redirect:" + Through.base(viewer) + "/papers/" + paper;
   }
 }
