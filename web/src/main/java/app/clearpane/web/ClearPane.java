@@ -1,16 +1,23 @@
 package app.clearpane.web;
 
+import app.clearpane.web.demo.DemoParts;
 import app.clearpane.web.record.Verify;
 import java.util.Arrays;
 import javax.imageio.ImageIO;
+import org.springframework.aot.AotDetector;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.boot.context.properties.ConfigurationPropertiesScan;
+import org.springframework.util.ClassUtils;
 
 /** Starts the application: {@code serve}, {@code demo} or {@code verify FOLDER}. */
 @SpringBootApplication
 @ConfigurationPropertiesScan
 public class ClearPane {
+  /** Is there if the parts were wired when the house was built, so that it starts sooner. */
+  private static final String WIRED = "app.clearpane.web.ClearPane__ApplicationContextInitializer";
+  /** Is set while that is done. */
+  private static final String BEING_WIRED = "spring.aot.processing";
 
   public static void main(String[] arguments) throws Exception {
     System.setProperty("java.awt.headless", "true");
@@ -19,9 +26,13 @@ public class ClearPane {
     }
     ImageIO.setUseCache(false);
     ImageIO.scanForPlugins();
+    if (ClassUtils.isPresent(WIRED, null) && !Boolean.getBoolean(BEING_WIRED)) {
+      System.setProperty(AotDetector.AOT_ENABLED, "true");
+    }
     SpringApplication application = new SpringApplication(ClearPane.class);
     if (arguments.length > 0 && arguments[0].equals("demo")) {
       application.setAdditionalProfiles("demo");
+      application.addInitializers(new DemoParts());
     }
     application.run(arguments);
   }

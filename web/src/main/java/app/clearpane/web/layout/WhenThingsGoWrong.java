@@ -8,6 +8,7 @@ import java.io.IOException;
 import java.util.Arrays;
 import java.util.List;
 import java.util.stream.Stream;
+import org.apache.catalina.connector.ClientAbortException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.dao.DuplicateKeyException;
@@ -94,6 +95,12 @@ class WhenThingsGoWrong {
       return diskFull(failure, request, response);
     }
     return said(HttpStatus.UNPROCESSABLE_CONTENT, List.of("No file came with what was sent. Nothing was changed; choose the file again and send it."), request, response);
+  }
+
+  /** Whoever asked closed the page or stopped the download: nobody is left to be told. */
+  @ExceptionHandler
+  void gone(ClientAbortException gone, HttpServletResponse response) {
+    LOG.debug("asked for, but not waited for", gone);
   }
 
   @ExceptionHandler

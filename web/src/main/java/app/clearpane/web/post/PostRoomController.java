@@ -18,7 +18,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 /** The post room of the demo: every mail that was sent, per reader, as they would read it. */
 @Controller
 @Profile("demo")
-class PostRoomController {
+public class PostRoomController {
   private final Mails mails;
   private final Clock clock;
   private final GreenMail world;

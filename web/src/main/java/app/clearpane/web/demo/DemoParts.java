@@ -1,0 +1,37 @@
+package app.clearpane.web.demo;
+
+import app.clearpane.web.post.PostRoomController;
+import com.icegreen.greenmail.util.GreenMail;
+import java.util.List;
+import org.springframework.aot.AotDetector;
+import org.springframework.beans.factory.config.BeanDefinition;
+import org.springframework.beans.factory.support.AbstractBeanDefinition;
+import org.springframework.beans.factory.support.BeanDefinitionRegistry;
+import org.springframework.context.ApplicationContextInitializer;
+import org.springframework.context.support.GenericApplicationContext;
+import org.springframework.mail.javamail.JavaMailSender;
+
+/**
+ * Puts what only the demo has into a house whose parts were wired when it was built, as a house is that is opened for real, and takes out what the demo
+ * has its own of. A house that wires itself when it starts finds both by its profile.
+ */
+public final class DemoParts implements ApplicationContextInitializer<GenericApplicationContext> {
+  private static final List<String> NOT_IN_THE_DEMO = List.of("clock", "mailSender", "sayWhere");
+
+  @Override
+  public void initialize(GenericApplicationContext house) {
+    if (!AotDetector.useGeneratedArtifacts()) {
+      return;
+    }
+    DemoSetup setup = new DemoSetup();
+    house.registerBean("demoClock", DemoClock.class, setup::demoClock);
+    house.registerBean("world", GreenMail.class, setup::world, definition -> definition.setDestroyMethodName("stop"));
+    house.registerBean("toTheWorld", JavaMailSender.class, () -> setup.toTheWorld(house.getBean(GreenMail.class)));
+    List.of(Cast.class, PlanStory.class, DemoStory.class, StartDemo.class, PostRoomController.class).forEach(part -> house.registerBean(part, DemoParts::givenWhatItNeeds));
+    house.addBeanFactoryPostProcessor(parts -> NOT_IN_THE_DEMO.forEach(((BeanDefinitionRegistry) parts)::removeBeanDefinition));
+  }
+
+  private static void givenWhatItNeeds(BeanDefinition part) {
+    ((AbstractBeanDefinition) part).setAutowireMode(AbstractBeanDefinition.AUTOWIRE_CONSTRUCTOR);
+  }
+}
