@@ -54,6 +54,7 @@ import app.clearpane.web.papers.HandlePaper;
 import app.clearpane.web.project.ChangePlan;
 import app.clearpane.web.project.OpenProject;
 import app.clearpane.web.project.TakeInContact;
+import app.clearpane.web.said.Attach;
 import app.clearpane.web.said.Side;
 import app.clearpane.web.security.ComeIn;
 import app.clearpane.web.security.Person;
@@ -121,6 +122,7 @@ class Cast {
   private final Viewers viewers;
   private final Deliverables deliverables;
   private final Markups markups;
+  private final Attach attach;
   private final List<Later> later = new ArrayList<>();
   private final Map<People, TeamMember> team = new EnumMap<>(People.class);
   private final Map<People, Contact> contacts = new EnumMap<>(People.class);
@@ -128,8 +130,9 @@ class Cast {
   Cast(DemoClock clock, SetUp setUp, OpenProject openProject, TakeInContact takeIn, ChangePlan changePlan, SetUpPane setUpPane, SetForAllPanes setForAllPanes, WriteNote writeNote, MakeLink makeLink, Seats seats, Visits visits, SetShowing setShowing,
       GiveSeat giveSeat, PublishPane publishPane, ComeIn comeIn, AddDeliverable addDeliverable, StoreVersion storeVersion, SendVersion sendVersion,
       PlaceMark placeMark, AnswerMark answerMark, DecideOnVersion decideOnVersion, CloseRound closeRound, HandlePaper handlePaper, Papers papers, ChangeSigning changeSigning, ReleaseVersion releaseVersion, AddFile addFile,
-      TheAgency agency, Projects projects, Panes panes, Viewers viewers, Deliverables deliverables, Markups markups) {
+      TheAgency agency, Projects projects, Panes panes, Viewers viewers, Deliverables deliverables, Markups markups, Attach attach) {
     this.clock = clock;
+    this.attach = attach;
     this.setUp = setUp;
     this.openProject = openProject;
     this.takeIn = takeIn;
@@ -365,6 +368,14 @@ class Cast {
     }
   }
 
+  private MarkupRow.Attachment brought(String picture) {
+    try (InputStream content = art(picture)) {
+      return attach.kept(picture, content);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
   private static InputStream art(String name) {
     return Objects.requireNonNull(Cast.class.getResourceAsStream("/demo-files/" + name), name);
   }
@@ -420,8 +431,13 @@ class Cast {
   }
 
   MarkupRow mark(PaneId pane, People person, VersionId version, MarkForm form) {
+    return mark(pane, person, version, form, List.of());
+  }
+
+  /** A mark that brings pictures along, by the names of their files. */
+  MarkupRow mark(PaneId pane, People person, VersionId version, MarkForm form, List<String> pictures) {
     VersionRow row = deliverables.version(version).orElseThrow();
-    return placeMark.on(row, form, List.of(), person.ofTeam() ? new Side.Team(as(person)) : new Side.Client(through(pane, person)));
+    return placeMark.on(row, form, pictures.stream().map(this::brought).toList(), person.ofTeam() ? new Side.Team(as(person)) : new Side.Client(through(pane, person)));
   }
 
   static MarkForm point(int page, double x, double y, Intent intent, String note) {

@@ -16,7 +16,10 @@ import org.springframework.mail.javamail.JavaMailSender;
  * has its own of. A house that wires itself when it starts finds both by its profile.
  */
 public final class DemoParts implements ApplicationContextInitializer<GenericApplicationContext> {
-  private static final List<String> NOT_IN_THE_DEMO = List.of("clock", "mailSender", "sayWhere");
+  /** The parts that only the demo has, beside those that {@link DemoSetup} makes. */
+  static final List<Class<?>> PARTS = List.of(Cast.class, PlanStory.class, DemoStory.class, StartDemo.class, PostRoomController.class);
+  /** What the demo has its own of, by name. */
+  static final List<String> NOT_IN_THE_DEMO = List.of("clock", "mailSender", "sayWhere");
 
   @Override
   public void initialize(GenericApplicationContext house) {
@@ -27,7 +30,7 @@ public final class DemoParts implements ApplicationContextInitializer<GenericApp
     house.registerBean("demoClock", DemoClock.class, setup::demoClock);
     house.registerBean("world", GreenMail.class, setup::world, definition -> definition.setDestroyMethodName("stop"));
     house.registerBean("toTheWorld", JavaMailSender.class, () -> setup.toTheWorld(house.getBean(GreenMail.class)));
-    List.of(Cast.class, PlanStory.class, DemoStory.class, StartDemo.class, PostRoomController.class).forEach(part -> house.registerBean(part, DemoParts::givenWhatItNeeds));
+    PARTS.forEach(part -> house.registerBean(part, DemoParts::givenWhatItNeeds));
     house.addBeanFactoryPostProcessor(parts -> NOT_IN_THE_DEMO.forEach(((BeanDefinitionRegistry) parts)::removeBeanDefinition));
   }
 

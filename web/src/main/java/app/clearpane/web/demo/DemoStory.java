@@ -164,7 +164,7 @@ class DemoStory {
 
   private void clash(PaneId board, VersionId map) {
     cast.at(1, 11, 40);
-    cast.mark(board, People.JASPER, map, rectangle(1, 0.135, 0.5, 0.13, 0.07, Intent.CHANGE, "Move the car-park entrance to the east side."));
+    cast.mark(board, People.JASPER, map, rectangle(1, 0.135, 0.5, 0.13, 0.07, Intent.CHANGE, "Move the car-park entrance to the east side. I have drawn it."), List.of("entrance-sketch.jpg"));
     cast.mark(board, People.MIRELA, map, rectangle(1, 0.14, 0.505, 0.12, 0.065, Intent.KEEP, "The entrance is right where it is, for the school buses."));
     cast.decide(board, People.JASPER, map, Decision.SEND_BACK, "");
   }

@@ -54,8 +54,13 @@ public class Attach {
       throw Refused.because("“" + name + "” is empty: it has 0 bytes. Nothing was saved; save it again where you made it and choose it once more.");
     }
     try (InputStream content = file.getInputStream()) {
-      Vault.Stored stored = vault.store(content, house.largestUpload().toBytes());
-      return new MarkupRow.Attachment(UUID.randomUUID(), stored.sha256(), name, ContentType.of(vault.path(stored.sha256())), stored.size());
+      return kept(name, content);
     }
+  }
+
+  /** Stores one file. @param name as it may stand on a page @throws IOException if it cannot be written */
+  public MarkupRow.Attachment kept(String name, InputStream content) throws IOException {
+    Vault.Stored stored = vault.store(content, house.largestUpload().toBytes());
+    return new MarkupRow.Attachment(UUID.randomUUID(), stored.sha256(), name, ContentType.of(vault.path(stored.sha256())), stored.size());
   }
 }
