@@ -16,8 +16,6 @@ import org.springframework.util.ClassUtils;
 public class ClearPane {
   /** Is there if the parts were wired when the house was built, so that it starts sooner. */
   private static final String WIRED = "app.clearpane.web.ClearPane__ApplicationContextInitializer";
-  /** Is set while that is done. */
-  private static final String BEING_WIRED = "spring.aot.processing";
 
   public static void main(String[] arguments) throws Exception {
     System.setProperty("java.awt.headless", "true");
@@ -26,7 +24,7 @@ public class ClearPane {
     }
     ImageIO.setUseCache(false);
     ImageIO.scanForPlugins();
-    if (ClassUtils.isPresent(WIRED, null) && !Boolean.getBoolean(BEING_WIRED)) {
+    if (isPackaged() && ClassUtils.isPresent(WIRED, null)) {
       System.setProperty(AotDetector.AOT_ENABLED, "true");
     }
     SpringApplication application = new SpringApplication(ClearPane.class);
@@ -35,5 +33,10 @@ public class ClearPane {
       application.addInitializers(new DemoParts());
     }
     application.run(arguments);
+  }
+
+  /** In a folder of classes, the wiring beside them may be older than they are. */
+  private static boolean isPackaged() {
+    return !ClearPane.class.getProtectionDomain().getCodeSource().getLocation().toString().endsWith("/classes/");
   }
 }

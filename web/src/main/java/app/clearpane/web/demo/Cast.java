@@ -399,7 +399,7 @@ class Cast {
 
   void names(PaneId pane, People person, PaperId paper) {
     handlePaper.open(through(pane, person), paper);
-    handlePaper.name(through(pane, person), paper, papers.find(paper).orElseThrow().sha256(), by(person), SIGNATURE);
+    handlePaper.name(through(pane, person), paper, papers.find(paper).orElseThrow().sha256(), by(person), person == People.OTTOLINE ? SIGNATURE : null);
   }
 
   void paid(PaperId paper, java.time.LocalDate day) {

@@ -121,9 +121,9 @@ class DemoStory {
     VersionId second = mapSecondTime(board, map, onMap);
     cast.at(3, 17, 20);
     cast.version(paint, "paint-samples-1.jpg", "paint-samples.jpg", "", People.RUKMINI);
-    clash(board, second);
     cast.at(2, 10, 0);
     cast.paper(project, PaperKind.INVOICE, "Invoice 2 of 4", "2027-044", "4600.00", Optional.of(cast.day(12)), "When the design is with the board.", People.OTTOLINE);
+    clash(board, second);
     cast.at(1, 16, 10);
     cast.link(fabricators, "Paint shop", true);
     cast.show(fabricators, panels, Showing.SHOWN);
@@ -271,7 +271,7 @@ class DemoStory {
   }
 
   private void panelsSecondTime(PaneId board, ItemId panels, List<MarkupRow> asked) {
-    cast.at(10, 17, 15);
+    cast.at(9, 17, 15);
     VersionId second = cast.version(panels, "star-hall-panels-2.pdf", "star-hall-panels-2.pdf", "Red torches, the door on the right, larger second lines.", People.WANDA);
     asked.forEach(one -> cast.answer(one, People.WANDA, board, Optional.of(MarkupProgress.Act.FIX), ""));
     cast.send(second);

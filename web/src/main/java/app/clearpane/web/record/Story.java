@@ -91,7 +91,8 @@ class Story {
     for (Map.Entry<String, JsonNode> field : payload.properties()) {
       String text = field.getValue().isString() ? field.getValue().stringValue() : field.getValue().toString();
       if (!UNTOLD.contains(field.getKey()) && !text.isEmpty() && !text.equals("[]") && !text.equals("false")) {
-        details.add(inWords(field.getKey()) + " " + inWords(field.getKey(), text));
+        String name = inWords(field.getKey());
+        details.add(text.equals("true") ? name.replaceAll(":$", "") : name + " " + inWords(field.getKey(), text));
       }
     }
     return details;
