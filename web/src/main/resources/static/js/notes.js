@@ -130,9 +130,18 @@ async function offer(area) {
     return line;
   }));
   area.after(list);
+  over(area, list);
   area.setAttribute("aria-controls", list.id);
   offering = { area, list, names, at: 0, words };
   aim(0);
+}
+
+/** Over what stands before the words, or below them where the window ends; nothing moves for it, so that a button stays where it was aimed at. */
+function over(area, list) {
+  const above = area.getBoundingClientRect().top > list.offsetHeight;
+  list.style.left = `${area.offsetLeft}px`;
+  list.style.width = `${area.offsetWidth}px`;
+  list.style.top = `${area.offsetTop + (above ? -list.offsetHeight : area.offsetHeight)}px`;
 }
 
 function aim(index) {

@@ -27,6 +27,9 @@ import java.util.Objects;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.UUID;
+import java.util.concurrent.Callable;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.web.bind.annotation.RequestMethod;
@@ -67,17 +70,27 @@ class AccessMatrixTest extends DemoHouse {
     assertThat(expected.keySet()).as("routes with a line").containsExactlyInAnyOrderElementsOf(routes());
     Map<String, Visitor> people = people();
     Map<String, String> ids = ids();
+    Map<String, String> film = film(ids);
+    List<String> routes = List.copyOf(expected.keySet());
+    List<List<String>> columns = Together.all(people.values().stream().map(visitor -> (Callable<List<String>>) () -> answers(visitor, routes, route -> route.endsWith("/played") ? film : ids)).toList());
     List<String> wrong = new ArrayList<>();
-    for (Map.Entry<String, String> line : expected.entrySet()) {
-      StringBuilder actual = new StringBuilder();
-      for (Visitor visitor : people.values()) {
-        actual.append(actual.isEmpty() ? "" : " ").append(answer(visitor, line.getKey(), line.getKey().endsWith("/played") ? film(ids) : ids));
-      }
-      if (!actual.toString().equals(line.getValue())) {
-        wrong.add(line.getKey() + "\n  expected " + line.getValue() + "\n  answered " + actual);
+    for (int row = 0; row < routes.size(); row++) {
+      int at = row;
+      String route = routes.get(row);
+      String answered = columns.stream().map(column -> column.get(at)).collect(Collectors.joining(" "));
+      if (!answered.equals(expected.get(route))) {
+        wrong.add(route + "\n  expected " + expected.get(route) + "\n  answered " + answered);
       }
     }
     assertThat(wrong).as("columns: " + people.keySet()).isEmpty();
+  }
+
+  private static List<String> answers(Visitor visitor, List<String> routes, Function<String, Map<String, String>> ids) throws Exception {
+    List<String> answers = new ArrayList<>();
+    for (String route : routes) {
+      answers.add(answer(visitor, route, ids.apply(route)));
+    }
+    return answers;
   }
 
   private Map<String, Visitor> people() throws Exception {

@@ -46,6 +46,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.concurrent.Callable;
 import java.util.regex.Matcher;
 import java.util.stream.Stream;
 import java.util.regex.Pattern;
@@ -120,13 +121,17 @@ class CanaryTest extends DemoHouse {
     Panes.Row board = panes.ofProject(project.id()).get(0);
     hide(project, board);
     List<String> forOthers = List.of("Saltgrass", "Hob &amp; Barley", "Ellerby", "Fabricators", "Garrow", "dov@garrow", "Floor poured");
-    int read = 0;
-    for (String contact : List.of("ottoline", "jasper", "mirela", "per")) {
-      read += crawl(linkOf(contact + "@penwether.example"), contact.equals("ottoline") ? forOthers : Stream.concat(forOthers.stream(), Stream.of("Invoice 2 of 4", "Proposal for the")).toList());
+    List<String> notOttolines = Stream.concat(forOthers.stream(), Stream.of("Invoice 2 of 4", "Proposal for the")).toList();
+    String passerBy = makeLink.at(panes.ofProject(project.id()).get(1).id(), new MakeLink.Form("Passer-by", false, "", ""), "Ines").address();
+    List<Callable<Integer>> crawls = new ArrayList<>();
+    crawls.add(() -> crawl(linkOf("ottoline@penwether.example"), forOthers));
+    for (String contact : List.of("jasper", "mirela", "per")) {
+      crawls.add(() -> crawl(linkOf(contact + "@penwether.example"), notOttolines));
     }
-    read += crawl(linkOf("dov@garrow.example"), List.of("Saltgrass", "Identity mark", "Visitor map", "The board", "Mirela", "Jasper", "Invoice 2", "Contract for"));
-    read += crawl(makeLink.at(panes.ofProject(project.id()).get(1).id(), new MakeLink.Form("Passer-by", false, "", ""), "Ines").address(), List.of("Saltgrass", "Identity mark", "The board", "Mirela", "Dov", "Passer-by", "Invoice 2", "Contract for"));
-    read += crawl(linkOf("imre@hobandbarley.example"), List.of("Penwether", "Saltgrass", "Ellerby"));
+    crawls.add(() -> crawl(linkOf("dov@garrow.example"), List.of("Saltgrass", "Identity mark", "Visitor map", "The board", "Mirela", "Jasper", "Invoice 2", "Contract for")));
+    crawls.add(() -> crawl(passerBy, List.of("Saltgrass", "Identity mark", "The board", "Mirela", "Dov", "Passer-by", "Invoice 2", "Contract for")));
+    crawls.add(() -> crawl(linkOf("imre@hobandbarley.example"), List.of("Penwether", "Saltgrass", "Ellerby")));
+    int read = Together.all(crawls).stream().mapToInt(Integer::intValue).sum();
     assertThat(read).isGreaterThan(120);
     mails();
   }

@@ -1,6 +1,7 @@
 package app.clearpane.core.plan;
 
 import app.clearpane.core.exposure.ItemId;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -8,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.BiFunction;
+import java.util.stream.Stream;
 
 /** Tasks with their subtasks, to any depth: what is done is the leaves, all above them only gathers. */
 public final class Outline {
@@ -71,6 +73,17 @@ public final class Outline {
       return Stage.IN_CHECK;
     }
     return stages.stream().allMatch(stage -> stage == Stage.TO_DO) ? Stage.TO_DO : Stage.UNDER_WAY;
+  }
+
+  /**
+   * Whether work on a task may begin or has begun: its first day has come, and nothing that it or a task it is a part of waits for is still open. What is not there any more is not
+   * waited for.
+   */
+  public boolean mayBegin(ItemId id, LocalDate today) {
+    Task task = task(id).orElseThrow();
+    return task.actual().began().isPresent() || task.shape().notBefore().map(day -> !day.isAfter(today)).orElse(true)
+        && Stream.iterate(Optional.of(task), Optional::isPresent, at -> at.get().parent().flatMap(this::task)).flatMap(at -> at.get().shape().after().stream()).map(Task.After::predecessor)
+            .noneMatch(before -> task(before).isPresent() && stage(before).open());
   }
 
   /** The activities of the plan: the leaves that were not dropped. What waits for a gathering task waits for its leaves, and what a gathering task waits for, each of its leaves waits for. */

@@ -15,7 +15,7 @@ import java.util.Map;
  *
  * @param sequence the place in the chain, from 0
  * @param previous the hash of the entry before; 64 zeros for entry 0
- * @param act what was done, e.g. {@code version.sent}
+ * @param act what was done, as the {@link Act} is kept
  * @param actor who did it, as they were called then
  * @param subject what it was done to
  * @param at when, in whole milliseconds of UTC
@@ -33,7 +33,11 @@ public record RecordEntry(long sequence, String previous, String act, String act
   }
 
   /** What an entry tells, before it has a place in the chain. */
-  public record What(String act, String actor, String subject, CanonicalJson payload) {}
+  public record What(String act, String actor, String subject, CanonicalJson payload) {
+    public What(Act act, String actor, String subject, CanonicalJson payload) {
+      this(act.code(), actor, subject, payload);
+    }
+  }
 
   /** The text whose digest is the entry's hash. */
   public String canonicalText() {

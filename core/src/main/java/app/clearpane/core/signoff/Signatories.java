@@ -110,6 +110,27 @@ public record Signatories(Rule rule, List<ContactId> inOrder, Optional<ContactId
     return rule instanceof Rule.InOrder && next < inOrder.size() ? Optional.of(inOrder.get(next)) : Optional.empty();
   }
 
+  /**
+   * Whose decision somebody would make: in order, that of somebody they stand in for whose place it is; their own as long as they did not decide; then that of
+   * somebody they stand in for who did not; their own again if there is nobody.
+   *
+   * @param who one of the signatories or not
+   * @param standsInFor those who are away and for whom they decide
+   * @param decisions the latest decision of each who decided
+   */
+  public ContactId signer(ContactId who, List<ContactId> standsInFor, Map<ContactId, Decision> decisions) {
+    Optional<ContactId> next = nextInOrder(decisions).filter(place -> !place.equals(who) && standsInFor.contains(place));
+    if (next.isPresent()) {
+      return next.get();
+    }
+    boolean own = inOrder.contains(who);
+    if (own && !decisions.containsKey(who)) {
+      return who;
+    }
+    List<ContactId> away = standsInFor.stream().filter(inOrder::contains).toList();
+    return away.stream().filter(one -> !decisions.containsKey(one)).findFirst().orElseGet(() -> own || away.isEmpty() ? who : away.get(0));
+  }
+
   /** Whether these people can meet the rule at all. */
   public boolean canBeMet() {
     return !inOrder.isEmpty() && !(rule instanceof Rule.AtLeast atLeast && atLeast.k() > inOrder.size());

@@ -2,6 +2,7 @@ package app.clearpane.core.plan;
 
 import static app.clearpane.core.plan.Plans.LINE;
 import static app.clearpane.core.plan.Plans.START;
+import static app.clearpane.core.plan.Plans.begun;
 import static app.clearpane.core.plan.Plans.id;
 import static app.clearpane.core.plan.Plans.in;
 import static app.clearpane.core.plan.Plans.ours;
@@ -44,6 +45,23 @@ class OutlineTest {
     Forecast plan = Forecast.of(new Network(activities), LINE, 0);
     assertThat(plan.start(id("one"))).isEqualTo(4);
     assertThat(plan.start(id("after"))).isEqualTo(9);
+  }
+
+  @ParameterizedTest(name = "before {0}, one {1}: one may begin {2}, two {3}, after {4}")
+  @CsvSource({"TO_DO, TO_DO, false, false, false", "IN_CHECK, TO_DO, false, false, false", "DONE, TO_DO, true, false, false", "DROPPED, TO_DO, true, false, false", "DONE, DONE, true, true, false", "TO_DO, DONE, false, false, false"})
+  void mayBeginOnceNothingItOrItsWholeWaitsForIsOpen(Stage before, Stage first, boolean one, boolean two, boolean after) {
+    Outline outline = new Outline(List.of(ours("whole", 1, "before"), with(in(ours("one", 2), "whole"), first, Task.Actual.NONE), in(ours("two", 3, "one", "gone"), "whole"), staged("before", before), ours("after", 1, "whole")));
+    assertThat(outline.mayBegin(id("one"), START)).isEqualTo(one);
+    assertThat(outline.mayBegin(id("two"), START)).isEqualTo(two);
+    assertThat(outline.mayBegin(id("after"), START)).isEqualTo(after);
+  }
+
+  @Test
+  void mayBeginNotBeforeItsDayUnlessItHasBegun() {
+    Outline outline = new Outline(List.of(shaped(ours("later", 1), 1, Optional.of(START.plusDays(1)), OptionalInt.empty()), begun(ours("begun", 1, "later"), START)));
+    assertThat(outline.mayBegin(id("later"), START)).isFalse();
+    assertThat(outline.mayBegin(id("later"), START.plusDays(1))).isTrue();
+    assertThat(outline.mayBegin(id("begun"), START)).isTrue();
   }
 
   @Test

@@ -10,7 +10,7 @@ import app.clearpane.core.signoff.DrawnSignature;
 import app.clearpane.core.signoff.Outcome;
 import app.clearpane.core.signoff.Rule;
 import app.clearpane.core.signoff.Signatories;
-import java.time.Duration;
+import app.clearpane.core.signoff.TakingBack;
 import java.time.Instant;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -48,9 +48,6 @@ public record Round(RoundId id, VersionId version, int number, Instant sentAt, I
       return settledAt == null;
     }
   }
-
-  /** How long a decision can be taken back. */
-  public static final Duration TAKEN_BACK_FOR = Duration.ofMinutes(10);
 
   /** Somebody who is asked to sign. */
   public record Signatory(ContactId contact, String name, boolean leadVoice) {}
@@ -116,14 +113,9 @@ public record Round(RoundId id, VersionId version, int number, Instant sentAt, I
     return said.stream().filter(one -> contact.equals(one.standIn() == null ? one.contact() : one.standIn())).reduce((earlier, later) -> later);
   }
 
-  /**
-   * Until when what somebody said can be taken back, as far as the round tells: for ten minutes, unless the next in order went on from it, or the round was closed by anything else.
-   *
-   * @return empty if it cannot any more
-   */
+  /** Until when what somebody said can be taken back, as far as the round tells; empty if it cannot any more. */
   public Optional<Instant> mayTakeBackUntil(ContactId contact, Instant now) {
-    return madeBy(contact).filter(one -> saidBy(one.contact()).filter(one::equals).isPresent()).filter(one -> open() ? !(rule instanceof Rule.InOrder) || one.equals(said.get(said.size() - 1)) : one.at().equals(closedAt))
-        .map(one -> one.at().plus(TAKEN_BACK_FOR)).filter(now::isBefore);
+    return TakingBack.until(contact, said.stream().map(one -> new TakingBack.Made(one.contact(), one.standIn() == null ? one.contact() : one.standIn(), one.at())).toList(), rule instanceof Rule.InOrder, Optional.ofNullable(closedAt), now);
   }
 
   /** What it comes to so far, or what it came to. */

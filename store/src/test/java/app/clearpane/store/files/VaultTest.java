@@ -21,6 +21,8 @@ import java.util.Set;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.api.parallel.Execution;
+import org.junit.jupiter.api.parallel.ExecutionMode;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
@@ -100,6 +102,7 @@ class VaultTest {
   }
 
   /** Kills a process for real at each step of storing its third version, starts again, and looks at what is there. */
+  @Execution(ExecutionMode.CONCURRENT)
   @ParameterizedTest
   @ValueSource(strings = {"WRITTEN_ASIDE", "SYNCED", "MOVED", "IN_PLACE", "NAMED", "ACKNOWLEDGED"})
   void losesNothingThatWasAcknowledgedWhenKilled(String step) throws Exception {

@@ -27,6 +27,8 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jooq.DSLContext;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.api.parallel.Execution;
+import org.junit.jupiter.api.parallel.ExecutionMode;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 
@@ -43,6 +45,7 @@ class KilledWhileDecidingTest {
   /** What a process said before it was killed. */
   private record Told(ProjectId project, int acknowledged) {}
 
+  @Execution(ExecutionMode.CONCURRENT)
   @ParameterizedTest(name = "seed {0}")
   @MethodSource("seeds")
   void nothingAcknowledgedIsLostAndNothingIsHalfDone(long seed) throws Exception {

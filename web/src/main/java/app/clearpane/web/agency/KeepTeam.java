@@ -5,6 +5,7 @@ import app.clearpane.core.agency.Name;
 import app.clearpane.core.agency.Owners;
 import app.clearpane.core.agency.TeamMemberId;
 import app.clearpane.core.agency.TeamRole;
+import app.clearpane.core.record.Act;
 import app.clearpane.store.agency.People;
 import app.clearpane.store.agency.Sessions;
 import app.clearpane.store.agency.TeamMember;
@@ -91,7 +92,7 @@ class KeepTeam {
       people.addMember(name.orElseThrow(), address, joining.role(), null, clock.instant());
     }
     TeamMember member = people.memberAt(address).orElseThrow();
-    tell("team.joined", by, member.name(), Map.of("address", member.email(), "role", member.role()));
+    tell(Act.TEAM_JOINED, by, member.name(), Map.of("address", member.email(), "role", member.role()));
     sendLink(member);
   }
 
@@ -99,7 +100,7 @@ class KeepTeam {
   @Transactional
   void sendLink(TeamMemberId id, String by) {
     TeamMember member = NotThere.unless(people.member(id));
-    tell("team.link-sent", by, member.name(), Map.of("address", member.email()));
+    tell(Act.TEAM_LINK_SENT, by, member.name(), Map.of("address", member.email()));
     sendLink(member);
   }
 
@@ -118,7 +119,7 @@ class KeepTeam {
     }
     people.changeRole(id, role);
     reach.sessions().end(signedInAs(id));
-    tell("team.role-changed", by, member.name(), Map.of("from", member.role(), "to", role));
+    tell(Act.TEAM_ROLE_CHANGED, by, member.name(), Map.of("from", member.role(), "to", role));
   }
 
   /** Lets somebody leave, at once and everywhere; what they have in hand goes to somebody else. @throws Refused if no owner would be left */
@@ -137,7 +138,7 @@ class KeepTeam {
     reach.waysIn().revokeAll(id, clock.instant());
     reach.feeds().revoke(id, clock.instant());
     reach.sessions().end(signedInAs(id));
-    tell("team.left", by, member.name(), Map.of("takesOver", heir.name(), "projects", managed, "tasks", tasks));
+    tell(Act.TEAM_LEFT, by, member.name(), Map.of("takesOver", heir.name(), "projects", managed, "tasks", tasks));
   }
 
   private TeamMember stillWithOwner(TeamMemberId id, Optional<TeamRole> becomes) {
@@ -164,10 +165,10 @@ class KeepTeam {
     input.allGood();
     people.setPassword(member.id(), passwords.encode(choosing.password()));
     reach.sessions().endOthers(me.getName(), session);
-    tell("team.password-chosen", member.name(), member.name(), Map.of());
+    tell(Act.TEAM_PASSWORD_CHOSEN, member.name(), member.name(), Map.of());
   }
 
-  private void tell(String act, String by, String subject, Map<String, ?> payload) {
+  private void tell(Act act, String by, String subject, Map<String, ?> payload) {
     tell.ofAgency(agency.get().id(), new Tell.Happening(act, by, subject, payload));
   }
 

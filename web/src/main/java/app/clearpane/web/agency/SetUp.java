@@ -3,6 +3,7 @@ package app.clearpane.web.agency;
 import app.clearpane.core.agency.EmailAddress;
 import app.clearpane.core.agency.Name;
 import app.clearpane.core.agency.TeamRole;
+import app.clearpane.core.record.Act;
 import app.clearpane.core.record.CanonicalJson;
 import app.clearpane.core.record.RecordEntry;
 import app.clearpane.store.agency.Agency;
@@ -51,7 +52,7 @@ public class SetUp {
       throw new NotThere();
     }
     Agency agency = people.found(name, zone, clock.instant());
-    tell(agency, "agency.founded", owner.name().value(), name.value());
+    tell(agency, Act.AGENCY_FOUNDED, owner.name().value(), name.value());
     return join(agency, owner, owner.name().value());
   }
 
@@ -59,11 +60,11 @@ public class SetUp {
   @Transactional
   public TeamMember join(Agency agency, Joining joining, String by) {
     TeamMember member = people.addMember(joining.name(), joining.email(), joining.role(), passwords.encode(joining.password()), clock.instant());
-    tell(agency, "team.joined", by, member.name() + " (" + member.role().name().toLowerCase(java.util.Locale.ROOT) + ")");
+    tell(agency, Act.TEAM_JOINED, by, member.name() + " (" + member.role().name().toLowerCase(java.util.Locale.ROOT) + ")");
     return member;
   }
 
-  private void tell(Agency agency, String act, String by, String subject) {
+  private void tell(Agency agency, Act act, String by, String subject) {
     records.append(agency.id(), agency.id(), new RecordEntry.What(act, by, subject, CanonicalJson.of(Map.of())), clock.instant());
   }
 }

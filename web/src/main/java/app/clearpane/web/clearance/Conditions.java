@@ -4,6 +4,7 @@ import app.clearpane.core.clearance.Clearance;
 import app.clearpane.core.clearance.Condition;
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.record.Act;
 import app.clearpane.store.clearance.Checklists;
 import app.clearpane.store.deliverable.Deliverables;
 import app.clearpane.web.deliverable.DeliverableState;
@@ -50,7 +51,7 @@ class Conditions {
     VersionId version = state.current().orElseThrow(() -> Refused.because("Nothing was sent yet, so there is nothing to look over. Send a version first.")).id();
     Checklists.Line found = NotThere.unless(checklists.of(List.of(deliverable), List.of(version)).stream().filter(one -> one.id().equals(line)).findFirst());
     if (ticked ? checklists.tick(line, version, by, clock.instant()) : checklists.untick(line, version)) {
-      tell.of(state.deliverable().project(), deliverable.value(), new Tell.Happening(ticked ? "checklist.ticked" : "checklist.unticked", by, state.deliverable().name(),
+      tell.of(state.deliverable().project(), deliverable.value(), new Tell.Happening(ticked ? Act.CHECKLIST_TICKED : Act.CHECKLIST_UNTICKED, by, state.deliverable().name(),
           Map.of("line", found.words(), "version", state.current().orElseThrow().number())));
     }
   }
@@ -62,7 +63,7 @@ class Conditions {
     DeliverableState state = states.inBrief(deliverable);
     deliverables.lock(deliverable);
     checklists.set(deliverable, lines);
-    tell.of(state.deliverable().project(), deliverable.value(), new Tell.Happening("checklist.changed", by, state.deliverable().name(), Map.of("lines", lines)));
+    tell.of(state.deliverable().project(), deliverable.value(), new Tell.Happening(Act.CHECKLIST_CHANGED, by, state.deliverable().name(), Map.of("lines", lines)));
   }
 
   /** The lines that were typed: each once, without empty ones. @throws Refused if there are too many or one is too long */
@@ -90,7 +91,7 @@ class Conditions {
     }
     VersionId version = state.current().orElseThrow(() -> Refused.because("Nothing was sent yet, so there is nothing to waive.")).id();
     checklists.waive(new Checklists.Waiver(version, condition, why, by, clock.instant()));
-    tell.of(state.deliverable().project(), deliverable.value(), new Tell.Happening("condition.waived", by, state.deliverable().name(),
+    tell.of(state.deliverable().project(), deliverable.value(), new Tell.Happening(Act.CONDITION_WAIVED, by, state.deliverable().name(),
         Map.of("condition", condition.name(), "reason", why, "version", state.current().orElseThrow().number())));
   }
 }

@@ -4,6 +4,7 @@ import app.clearpane.core.agency.EmailAddress;
 import app.clearpane.core.agency.Name;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.files.Sha256;
+import app.clearpane.core.record.Act;
 import app.clearpane.store.agency.Contact;
 import app.clearpane.store.clearance.Releases;
 import app.clearpane.store.deliverable.Deliverable;
@@ -72,7 +73,7 @@ class Recipients {
     LinkKeys.Loose key = keys.loose();
     Releases.Recipient recipient = new Releases.Recipient(UUID.randomUUID(), id, name.orElseThrow().value(), email.orElseThrow().value(), now.plus(GOOD_FOR), now, 0, null);
     releases.add(recipient, key.hash());
-    tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening("release.handed", by, deliverable.name(), Map.of("release", id.toString(), "to", recipient.name(), "email", recipient.email())));
+    tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening(Act.RELEASE_HANDED, by, deliverable.name(), Map.of("release", id.toString(), "to", recipient.name(), "email", recipient.email())));
     mail.toOutside(recipient.name(), recipient.email(), new Letter("Released: " + deliverable.name() + ", " + version.called(),
         List.of(agency.get().name() + " has released " + deliverable.name() + ", " + version.called() + ", for you: " + version.fileName() + ", " + words.size(version.size()) + ".",
             "The link is yours. It works until " + words.dayOf(recipient.expiresAt()) + ", and the studio sees how often it was used."),
@@ -96,7 +97,7 @@ class Recipients {
   @Transactional
   public void fetched(Given given, String what) {
     releases.fetched(given.recipient().id(), clock.instant());
-    tell.of(given.deliverable().project(), given.deliverable().id().value(), new Tell.Happening("release.fetched", given.recipient().name(), given.deliverable().name(),
+    tell.of(given.deliverable().project(), given.deliverable().id().value(), new Tell.Happening(Act.RELEASE_FETCHED, given.recipient().name(), given.deliverable().name(),
         Map.of("release", given.release().id().toString(), "what", what)));
   }
 }

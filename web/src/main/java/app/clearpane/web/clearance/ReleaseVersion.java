@@ -1,6 +1,7 @@
 package app.clearpane.web.clearance;
 
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.record.Act;
 import app.clearpane.store.clearance.Releases;
 import app.clearpane.store.deliverable.Deliverables;
 import app.clearpane.store.deliverable.VersionRow;
@@ -62,7 +63,7 @@ public class ReleaseVersion {
     if (replaces != null) {
       told.put("replaces", replaces.toString());
     }
-    tell.of(state.deliverable().project(), deliverable.value(), new Tell.Happening("version.released", by, state.deliverable().name(), told));
+    tell.of(state.deliverable().project(), deliverable.value(), new Tell.Happening(Act.VERSION_RELEASED, by, state.deliverable().name(), told));
     jobs.enqueue(MakeBundle.NAME, release.id());
   }
 
@@ -85,7 +86,7 @@ public class ReleaseVersion {
     }
     releases.recall(id, new Releases.Recall(clock.instant(), by, why));
     DeliverableState state = states.inBrief(release.deliverable());
-    tell.of(state.deliverable().project(), release.deliverable().value(), new Tell.Happening("release.recalled", by, state.deliverable().name(), Map.of("release", id.toString(), "reason", why)));
+    tell.of(state.deliverable().project(), release.deliverable().value(), new Tell.Happening(Act.RELEASE_RECALLED, by, state.deliverable().name(), Map.of("release", id.toString(), "reason", why)));
     return release.deliverable();
   }
 }

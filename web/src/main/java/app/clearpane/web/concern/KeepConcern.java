@@ -6,6 +6,7 @@ import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.project.Gravity;
 import app.clearpane.core.project.ProjectId;
+import app.clearpane.core.record.Act;
 import app.clearpane.store.agency.People;
 import app.clearpane.store.agency.TeamMember;
 import app.clearpane.store.exposure.Items;
@@ -54,7 +55,7 @@ public class KeepConcern {
     Concern wanted = read(new ItemId(project.value()), project, form);
     ItemId id = newItem.add(project, ContentKind.CONCERNS, wanted.name(), Optional.empty());
     concerns.add(read(id, project, form));
-    tell.of(project, id.value(), new Tell.Happening("concern.noted", by, wanted.name(), said(wanted)));
+    tell.of(project, id.value(), new Tell.Happening(Act.CONCERN_NOTED, by, wanted.name(), said(wanted)));
     return id;
   }
 
@@ -64,7 +65,7 @@ public class KeepConcern {
     Concern before = NotThere.unless(concerns.find(id));
     Concern wanted = read(id, before.project(), form);
     concerns.change(wanted, clock.instant());
-    tell.of(before.project(), id.value(), new Tell.Happening("concern.changed", by, wanted.name(), said(wanted)));
+    tell.of(before.project(), id.value(), new Tell.Happening(Act.CONCERN_CHANGED, by, wanted.name(), said(wanted)));
     return before.project();
   }
 
@@ -74,7 +75,7 @@ public class KeepConcern {
     Concern concern = NotThere.unless(concerns.find(id));
     if (concern.open() == settled) {
       concerns.close(concern, settled ? clock.instant() : null, clock.instant());
-      tell.of(concern.project(), id.value(), new Tell.Happening(settled ? "concern.settled" : "concern.stands-again", by, concern.name(), Map.of()));
+      tell.of(concern.project(), id.value(), new Tell.Happening(settled ? Act.CONCERN_SETTLED : Act.CONCERN_STANDS_AGAIN, by, concern.name(), Map.of()));
     }
     return concern.project();
   }
@@ -84,7 +85,7 @@ public class KeepConcern {
   ProjectId delete(ItemId id, String by) {
     Concern concern = NotThere.unless(concerns.find(id));
     items.delete(id, clock.instant());
-    tell.of(concern.project(), id.value(), new Tell.Happening("concern.deleted", by, concern.name(), Map.of()));
+    tell.of(concern.project(), id.value(), new Tell.Happening(Act.CONCERN_DELETED, by, concern.name(), Map.of()));
     return concern.project();
   }
 

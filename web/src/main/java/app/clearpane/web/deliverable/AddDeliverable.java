@@ -5,6 +5,7 @@ import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.project.ProjectId;
+import app.clearpane.core.record.Act;
 import app.clearpane.core.signoff.Rule;
 import app.clearpane.core.signoff.SigningTerms;
 import app.clearpane.store.clearance.Checklists;
@@ -52,7 +53,7 @@ public class AddDeliverable {
     SigningDefaults.Usual usual = defaults.of(project);
     deliverables.add(item, pane.id(), wanted.about(), new SigningTerms(wanted.rule(), wanted.reviewDays(), usual.terms().allowance()));
     checklists.set(item, usual.checklist());
-    tell.of(project, item.value(), new Tell.Happening("deliverable.added", by, wanted.name().value(), Map.of("decidedBy", pane.name())));
+    tell.of(project, item.value(), new Tell.Happening(Act.DELIVERABLE_ADDED, by, wanted.name().value(), Map.of("decidedBy", pane.name())));
     return item;
   }
 }

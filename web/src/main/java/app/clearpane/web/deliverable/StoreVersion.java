@@ -2,6 +2,7 @@ package app.clearpane.web.deliverable;
 
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.record.Act;
 import app.clearpane.formats.deliverable.DrawApart;
 import app.clearpane.formats.deliverable.UnusableFile;
 import app.clearpane.store.deliverable.Deliverable;
@@ -84,7 +85,7 @@ public class StoreVersion {
     if (drawings.begin(version.sha256(), version.mediaType(), work.pages())) {
       jobs.enqueue(DrawPages.NAME, version.sha256().hex());
     }
-    tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening("version.stored", version.madeBy(), deliverable.name(),
+    tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening(Act.VERSION_STORED, version.madeBy(), deliverable.name(),
         Map.of("file", version.fileName(), "sha256", version.sha256(), "size", version.size(), "pages", work.pages())));
   }
 }

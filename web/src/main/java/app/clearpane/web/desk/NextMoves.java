@@ -3,7 +3,6 @@ package app.clearpane.web.desk;
 import app.clearpane.core.agency.TeamMemberId;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.plan.Side;
-import app.clearpane.core.plan.Task;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.turns.NextMove;
 import app.clearpane.core.turns.Turn;
@@ -63,15 +62,9 @@ class NextMoves {
   List<Line> of(List<DeliverableState> works, Map<ProjectId, ThePlan> plans, Map<ItemId, TurnLedger> ledgers) {
     List<Line> lines = new ArrayList<>();
     works.stream().filter(state -> state.turn() != Turn.NOBODYS && plans.containsKey(state.deliverable().project())).forEach(state -> lines.add(work(state, plans.get(state.deliverable().project()))));
-    plans.values().forEach(plan -> plan.open().stream().filter(task -> !task.task().milestone() && task.details().deliverable().isEmpty()).filter(task -> ThePlan.isClientsTurn(task) || mayBegin(plan, task)).forEach(task -> lines.add(task(task, plan, ledgers.get(task.id())))));
+    plans.values().forEach(plan -> plan.open().stream().filter(task -> !task.task().milestone() && task.details().deliverable().isEmpty()).filter(task -> ThePlan.isClientsTurn(task) || task.task().side() == Side.OURS && plan.outline().mayBegin(task.id(), plan.today())).forEach(task -> lines.add(task(task, plan, ledgers.get(task.id())))));
     lines.sort(Comparator.comparing(Line::move, NextMove.ORDER));
     return lines;
-  }
-
-  /** Ours, and begun, or nothing stands before it. */
-  static boolean mayBegin(ThePlan plan, PlannedTask task) {
-    return task.task().side() == Side.OURS && (task.task().actual().began().isPresent() || task.task().shape().notBefore().map(day -> !day.isAfter(plan.today())).orElse(true)
-        && task.task().shape().after().stream().map(Task.After::predecessor).allMatch(before -> plan.task(before).isEmpty() || !plan.outline().stage(before).open()));
   }
 
   private Line task(PlannedTask task, ThePlan plan, TurnLedger ledger) {

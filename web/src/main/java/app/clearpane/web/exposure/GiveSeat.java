@@ -6,6 +6,7 @@ import app.clearpane.core.exposure.SeatId;
 import app.clearpane.core.exposure.SeatRole;
 import app.clearpane.core.exposure.SeatState;
 import app.clearpane.core.project.ProjectId;
+import app.clearpane.core.record.Act;
 import app.clearpane.store.agency.Contact;
 import app.clearpane.store.agency.People;
 import app.clearpane.store.agency.WaysIn;
@@ -73,7 +74,7 @@ public class GiveSeat {
       throw Refused.changedMeanwhile(contact.name() + " has a seat at “" + pane.name() + "” already, as " + inWords(had.get().role()) + ". Nothing was changed.");
     }
     SeatId seat = seats.give(paneId, contactId, role, clock.instant());
-    tell(pane, "seat.given", by, Map.of("name", contact.name(), "address", contact.email(), "role", role));
+    tell(pane, Act.SEAT_GIVEN, by, Map.of("name", contact.name(), "address", contact.email(), "role", role));
     return seat;
   }
 
@@ -87,7 +88,7 @@ public class GiveSeat {
     }
     seats.changeRole(new SeatRow(seat.id(), seat.pane(), seat.contact(), seat.name(), seat.email(), seat.role(), seat.leadVoice(), seat.state(), seat.invitedAt(),
         seat.acceptedAt(), revision), role);
-    tell(pane, "seat.changed", by, Map.of("name", seat.name(), "role", role));
+    tell(pane, Act.SEAT_CHANGED, by, Map.of("name", seat.name(), "role", role));
     return pane.project();
   }
 
@@ -97,7 +98,7 @@ public class GiveSeat {
     SeatRow seat = NotThere.unless(seats.find(id).filter(found -> found.state() != SeatState.ENDED));
     Panes.Row pane = panes.find(seat.pane()).orElseThrow();
     seats.makeLeadVoice(seat);
-    tell(pane, "lead-voice.named", by, Map.of("name", seat.name()));
+    tell(pane, Act.LEAD_VOICE_NAMED, by, Map.of("name", seat.name()));
     return pane.project();
   }
 
@@ -118,7 +119,7 @@ public class GiveSeat {
         new TurnBack.Words("Without the seat " + seat.name() + " sees it nowhere, and it is our turn again. What they did until now stays in the Record.", "End the seat all the same", "The seat of " + seat.name() + " was ended."), sure, by);
     seats.end(seat, clock.instant());
     waysIn.revokeAll(seat.contact(), clock.instant());
-    tell(pane, "seat.ended", by, Map.of("name", seat.name()));
+    tell(pane, Act.SEAT_ENDED, by, Map.of("name", seat.name()));
     return pane.project();
   }
 
@@ -131,7 +132,7 @@ public class GiveSeat {
       throw Refused.because("The pane “" + pane.name() + "” is not published yet, so a link would lead nowhere. Publish it first.");
     }
     invite(seat, pane);
-    tell(pane, "seat.invited", by, Map.of("name", seat.name(), "address", seat.email()));
+    tell(pane, Act.SEAT_INVITED, by, Map.of("name", seat.name(), "address", seat.email()));
     return pane.project();
   }
 
@@ -141,7 +142,7 @@ public class GiveSeat {
     Panes.Row pane = panes.find(id).orElseThrow();
     seats.of(id).stream().filter(seat -> seat.invitedAt() == null).forEach(seat -> {
       invite(seat, pane);
-      tell(pane, "seat.invited", by, Map.of("name", seat.name(), "address", seat.email()));
+      tell(pane, Act.SEAT_INVITED, by, Map.of("name", seat.name(), "address", seat.email()));
     });
   }
 
@@ -154,7 +155,7 @@ public class GiveSeat {
         keys.forContact(seat.contact(), "/c/panes/" + pane.id()), agency.get().name()));
   }
 
-  private void tell(Panes.Row pane, String act, String by, Map<String, ?> payload) {
+  private void tell(Panes.Row pane, Act act, String by, Map<String, ?> payload) {
     tell.of(pane.project(), pane.id().value(), new Tell.Happening(act, by, pane.name(), payload));
   }
 

@@ -4,6 +4,7 @@ import app.clearpane.core.agency.Name;
 import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.exposure.SeatId;
 import app.clearpane.core.project.ProjectId;
+import app.clearpane.core.record.Act;
 import app.clearpane.store.exposure.LinkSeats;
 import app.clearpane.store.exposure.Panes;
 import app.clearpane.web.layout.Input;
@@ -70,7 +71,7 @@ public class MakeLink {
     Instant now = clock.instant();
     SeatId link = links.add(new LinkSeats.Link(new SeatId(UUID.randomUUID()), paneId, named.orElseThrow().value(), form.marks(), form.passcode().isEmpty() ? null : passcodes.encode(form.passcode()),
         lastDay.map(day -> day.plusDays(1).atStartOfDay(agency.get().zone()).toInstant()).orElse(null), null, by, now, 0, null), key.hash());
-    tell.of(pane.project(), paneId.value(), new Tell.Happening("link.made", by, pane.name(), Map.of("link", named.orElseThrow().value(), "mayMark", form.marks(), "passcode", form.passcode().isEmpty() ? "none" : "asked for",
+    tell.of(pane.project(), paneId.value(), new Tell.Happening(Act.LINK_MADE, by, pane.name(), Map.of("link", named.orElseThrow().value(), "mayMark", form.marks(), "passcode", form.passcode().isEmpty() ? "none" : "asked for",
         "lastDay", form.lastDay())));
     return new Made(link, key.address());
   }
@@ -81,7 +82,7 @@ public class MakeLink {
     LinkSeats.Link link = NotThere.unless(links.find(id));
     LinkKeys.Loose key = keys.loose();
     links.renew(id, key.hash());
-    happened("link.renewed", link, by);
+    happened(Act.LINK_RENEWED, link, by);
     return new Made(id, key.address());
   }
 
@@ -90,10 +91,10 @@ public class MakeLink {
   public ProjectId revoke(SeatId id, String by) {
     LinkSeats.Link link = NotThere.unless(links.find(id));
     links.revoke(id, clock.instant());
-    return happened("link.revoked", link, by);
+    return happened(Act.LINK_REVOKED, link, by);
   }
 
-  private ProjectId happened(String act, LinkSeats.Link link, String by) {
+  private ProjectId happened(Act act, LinkSeats.Link link, String by) {
     Panes.Row pane = panes.find(link.pane()).orElseThrow();
     tell.of(pane.project(), pane.id().value(), new Tell.Happening(act, by, pane.name(), Map.of("link", link.name())));
     return pane.project();

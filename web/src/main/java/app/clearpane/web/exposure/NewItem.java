@@ -13,6 +13,7 @@ import app.clearpane.core.exposure.SeatState;
 import app.clearpane.core.exposure.Verdict;
 import app.clearpane.core.exposure.Visibility;
 import app.clearpane.core.project.ProjectId;
+import app.clearpane.core.record.Act;
 import app.clearpane.store.exposure.Items;
 import app.clearpane.store.exposure.Panes;
 import app.clearpane.web.record.Tell;
@@ -51,7 +52,7 @@ public class NewItem {
       Optional<Panes.Arrivals> shown = arrivals.stream().filter(one -> one.pane().equals(pane.id())).findFirst();
       Optional<String> filter = kind.filterable() && shown.isEmpty() ? passes(id, project, pane, now) : Optional.empty();
       if (shown.isPresent() || filter.isPresent()) {
-        tell.of(project, id.value(), new Tell.Happening("item.arrived-shown", shown.map(Panes.Arrivals::by).orElse(pane.name()), name,
+        tell.of(project, id.value(), new Tell.Happening(Act.ITEM_ARRIVED_SHOWN, shown.map(Panes.Arrivals::by).orElse(pane.name()), name,
             Map.of("pane", pane.name(), "kind", kind, "because", filter.map(one -> "it passes the filter " + one).orElse("items of its kind arrive shown"))));
       }
     }

@@ -3,6 +3,7 @@ package app.clearpane.web.exposure;
 import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.files.Sha256;
 import app.clearpane.core.project.ProjectId;
+import app.clearpane.core.record.Act;
 import app.clearpane.store.exposure.Panes;
 import app.clearpane.web.layout.NotThere;
 import app.clearpane.web.layout.Refused;
@@ -51,7 +52,7 @@ public class PublishPane {
           + (pending.gained().isEmpty() ? "show nothing more" : "show " + words.and(pending.gained())) + ". Look again, then decide.");
     }
     panes.publish(read.seenAt(revision), clock.instant());
-    tell.of(read.project(), id.value(), new Tell.Happening("pane.published", by, read.name(), Map.of("shown", pending.gained(), "taken", pending.lost())));
+    tell.of(read.project(), id.value(), new Tell.Happening(Act.PANE_PUBLISHED, by, read.name(), Map.of("shown", pending.gained(), "taken", pending.lost())));
     return read.project();
   }
 
@@ -69,7 +70,7 @@ public class PublishPane {
     }
     PaneBoard.Pending pending = board.pending(read);
     panes.discard(read.seenAt(revision));
-    tell.of(read.project(), id.value(), new Tell.Happening("pane.discarded", by, read.name(), Map.of("notShown", pending.gained(), "shownAgain", pending.lost())));
+    tell.of(read.project(), id.value(), new Tell.Happening(Act.PANE_DISCARDED, by, read.name(), Map.of("notShown", pending.gained(), "shownAgain", pending.lost())));
     return read.project();
   }
 }

@@ -2,6 +2,7 @@ package app.clearpane.web.exposure;
 
 import app.clearpane.core.exposure.Aperture;
 import app.clearpane.core.exposure.ContentKind;
+import app.clearpane.core.record.Act;
 import app.clearpane.store.agency.People;
 import app.clearpane.store.exposure.AgencyApertures;
 import app.clearpane.web.layout.Input;
@@ -36,7 +37,7 @@ public class SetForAllPanes {
   public void ceiling(ContentKind kind, Aperture aperture, String by) {
     pickableOrWhole(kind, aperture);
     apertures.setCeiling(kind, aperture, by, clock.instant());
-    tell("ceiling.set", kind, aperture, by);
+    tell(Act.CEILING_SET, kind, aperture, by);
   }
 
   /** What panes let through of a kind that follow the starting point. */
@@ -44,21 +45,21 @@ public class SetForAllPanes {
   public void startingPoint(ContentKind kind, Aperture aperture, String by) {
     pickableOrWhole(kind, aperture);
     apertures.setStartingPoint(kind, aperture, by, clock.instant());
-    tell("starting-point.set", kind, aperture, by);
+    tell(Act.STARTING_POINT_SET, kind, aperture, by);
   }
 
   /** Names the filters of a kind whose ceiling is Filtered. */
   @Transactional
   public void ceilingFilters(ContentKind kind, String folders, String by) {
     apertures.setCeilingFolders(kind, FolderNames.of(kind, folders));
-    tell.ofAgency(agency.get().id(), new Tell.Happening("ceiling.folders", by, agency.get().name(), Map.of("kind", kind, "folders", String.join(", ", FolderNames.of(kind, folders)))));
+    tell.ofAgency(agency.get().id(), new Tell.Happening(Act.CEILING_FOLDERS, by, agency.get().name(), Map.of("kind", kind, "folders", String.join(", ", FolderNames.of(kind, folders)))));
   }
 
   /** Names the filters of a kind whose starting point is Filtered. */
   @Transactional
   public void startingFilters(ContentKind kind, String folders, String by) {
     apertures.setStartingFolders(kind, FolderNames.of(kind, folders));
-    tell.ofAgency(agency.get().id(), new Tell.Happening("starting-point.folders", by, agency.get().name(), Map.of("kind", kind, "folders", String.join(", ", FolderNames.of(kind, folders)))));
+    tell.ofAgency(agency.get().id(), new Tell.Happening(Act.STARTING_POINT_FOLDERS, by, agency.get().name(), Map.of("kind", kind, "folders", String.join(", ", FolderNames.of(kind, folders)))));
   }
 
   /** Says how everybody works together; it stands in the guide of every pane. */
@@ -68,14 +69,14 @@ public class SetForAllPanes {
     String rules = input.text("The house rules", typed, LONGEST_RULES);
     input.allGood();
     people.setHouseRules(rules);
-    tell.ofAgency(agency.get().id(), new Tell.Happening("house-rules.set", by, agency.get().name(), Map.of("rules", rules)));
+    tell.ofAgency(agency.get().id(), new Tell.Happening(Act.HOUSE_RULES_SET, by, agency.get().name(), Map.of("rules", rules)));
   }
 
   /** Lets the clients' people be given tasks, or not. */
   @Transactional
   public void clientsDoTasks(boolean may, String by) {
     people.setClientsDoTasks(may);
-    tell.ofAgency(agency.get().id(), new Tell.Happening(may ? "clients.do-tasks" : "clients.do-no-tasks", by, agency.get().name(), Map.of()));
+    tell.ofAgency(agency.get().id(), new Tell.Happening(may ? Act.CLIENTS_DO_TASKS : Act.CLIENTS_DO_NO_TASKS, by, agency.get().name(), Map.of()));
   }
 
   static void pickableOrWhole(ContentKind kind, Aperture aperture) {
@@ -84,7 +85,7 @@ public class SetForAllPanes {
     }
   }
 
-  private void tell(String act, ContentKind kind, Aperture aperture, String by) {
+  private void tell(Act act, ContentKind kind, Aperture aperture, String by) {
     tell.ofAgency(agency.get().id(), new Tell.Happening(act, by, agency.get().name(), Map.of("kind", kind, "aperture", aperture)));
   }
 }

@@ -7,6 +7,7 @@ import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.exposure.Setting;
 import app.clearpane.core.exposure.Showing;
 import app.clearpane.core.project.ProjectId;
+import app.clearpane.core.record.Act;
 import app.clearpane.store.exposure.Items;
 import app.clearpane.store.exposure.Panes;
 import app.clearpane.web.layout.NotThere;
@@ -69,16 +70,24 @@ public class SetShowing {
       bringBack(pane.project(), these.stream().map(Item::id).collect(Collectors.toSet()), Optional.of(paneId), sure, by);
     }
     panes.setShowings(paneId, these.stream().map(Item::id).toList(), showing, by, clock.instant());
-    tell.of(pane.project(), paneId.value(), new Tell.Happening(act(showing) + ".many", by, pane.name(),
+    tell.of(pane.project(), paneId.value(), new Tell.Happening(actOnMany(showing), by, pane.name(),
         Map.of("kind", kind, "count", these.size(), "names", these.stream().limit(NAMED).map(Item::name).collect(Collectors.joining(", ")))));
     return pane.project();
   }
 
-  private static String act(Showing showing) {
+  private static Act act(Showing showing) {
     return switch (showing) {
-      case SHOWN -> "item.shown";
-      case HELD_BACK -> "item.held-back";
-      case UNSET -> "item.unset";
+      case SHOWN -> Act.ITEM_SHOWN;
+      case HELD_BACK -> Act.ITEM_HELD_BACK;
+      case UNSET -> Act.ITEM_UNSET;
+    };
+  }
+
+  private static Act actOnMany(Showing showing) {
+    return switch (showing) {
+      case SHOWN -> Act.ITEM_SHOWN_MANY;
+      case HELD_BACK -> Act.ITEM_HELD_BACK_MANY;
+      case UNSET -> Act.ITEM_UNSET_MANY;
     };
   }
 
@@ -88,7 +97,7 @@ public class SetShowing {
     Items.Row item = NotThere.unless(items.find(itemId));
     bringBack(item.project(), Set.of(itemId), Optional.empty(), sure, by);
     panes.holdBackEverywhere(itemId, by, clock.instant());
-    tell.of(item.project(), itemId.value(), new Tell.Happening("item.held-back-everywhere", by, item.name(), Map.of("kind", item.kind())));
+    tell.of(item.project(), itemId.value(), new Tell.Happening(Act.ITEM_HELD_BACK_EVERYWHERE, by, item.name(), Map.of("kind", item.kind())));
     return item.project();
   }
 
@@ -113,7 +122,7 @@ public class SetShowing {
   public ProjectId letGo(ItemId itemId, String by) {
     Items.Row item = NotThere.unless(items.find(itemId));
     panes.letGo(itemId);
-    tell.of(item.project(), itemId.value(), new Tell.Happening("item.let-go", by, item.name(), Map.of("kind", item.kind())));
+    tell.of(item.project(), itemId.value(), new Tell.Happening(Act.ITEM_LET_GO, by, item.name(), Map.of("kind", item.kind())));
     return item.project();
   }
 }

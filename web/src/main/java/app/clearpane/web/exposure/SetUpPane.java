@@ -6,6 +6,7 @@ import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.project.Covers;
 import app.clearpane.core.project.ProjectId;
+import app.clearpane.core.record.Act;
 import app.clearpane.store.exposure.Panes;
 import app.clearpane.store.project.Projects;
 import app.clearpane.web.layout.Input;
@@ -54,7 +55,7 @@ public class SetUpPane {
     String words = input.text("The welcome", welcome, LONGEST_WELCOME);
     input.allGood();
     PaneId pane = panes.add(project, named.orElseThrow().value(), words, clock.instant());
-    tell.of(project, pane.value(), new Tell.Happening("pane.added", by, named.orElseThrow().value(), Map.of()));
+    tell.of(project, pane.value(), new Tell.Happening(Act.PANE_ADDED, by, named.orElseThrow().value(), Map.of()));
     return pane;
   }
 
@@ -66,7 +67,7 @@ public class SetUpPane {
     Optional<Name> named = input.name("The pane", name);
     input.allGood();
     PaneId pane = panes.copy(like, project, named.orElseThrow().value(), clock.instant());
-    tell.of(project, pane.value(), new Tell.Happening("pane.added", by, named.orElseThrow().value(), Map.of("like", from.name())));
+    tell.of(project, pane.value(), new Tell.Happening(Act.PANE_ADDED, by, named.orElseThrow().value(), Map.of("like", from.name())));
     return pane;
   }
 
@@ -94,7 +95,7 @@ public class SetUpPane {
       turnBack.of(pane.project(), Optional.of(id), one -> true, new TurnBack.Words("The pane closes with its last day, so nobody sees it any more, and it is our turn again. What they did until now stays in the Record.", "Close it all the same", "The pane was closed."), sure, by);
     }
     panes.change(pane.saying(named.orElseThrow().value(), words, guide).under(cover).open(opens.orElse(null), closes.orElse(null)).seenAt(form.revision()));
-    tell.of(pane.project(), id.value(), new Tell.Happening("pane.changed", by, named.orElseThrow().value(), Map.of("welcome", words, "guide", guide, "cover", cover, "firstDay", first, "lastDay", form.lastDay())));
+    tell.of(pane.project(), id.value(), new Tell.Happening(Act.PANE_CHANGED, by, named.orElseThrow().value(), Map.of("welcome", words, "guide", guide, "cover", cover, "firstDay", first, "lastDay", form.lastDay())));
     return pane.project();
   }
 
@@ -104,7 +105,7 @@ public class SetUpPane {
     Panes.Row pane = NotThere.unless(panes.find(id));
     SetForAllPanes.pickableOrWhole(kind, aperture);
     panes.setAperture(id, kind, aperture);
-    tell.of(pane.project(), id.value(), new Tell.Happening("aperture.set", by, pane.name(), Map.of("kind", kind, "aperture", aperture)));
+    tell.of(pane.project(), id.value(), new Tell.Happening(Act.APERTURE_SET, by, pane.name(), Map.of("kind", kind, "aperture", aperture)));
     return pane.project();
   }
 
@@ -114,7 +115,7 @@ public class SetUpPane {
     Panes.Row pane = NotThere.unless(panes.find(id));
     Set<String> names = FolderNames.of(kind, folders);
     panes.setFilters(id, kind, names);
-    tell.of(pane.project(), id.value(), new Tell.Happening("filter.set", by, pane.name(), Map.of("kind", kind, "folders", String.join(", ", names))));
+    tell.of(pane.project(), id.value(), new Tell.Happening(Act.FILTER_SET, by, pane.name(), Map.of("kind", kind, "folders", String.join(", ", names))));
     return pane.project();
   }
 
@@ -126,7 +127,7 @@ public class SetUpPane {
       throw Refused.because("Status is open or closed as a whole; nothing arrives in it.");
     }
     panes.setArrivals(id, kind, shown, by, clock.instant());
-    tell.of(pane.project(), id.value(), new Tell.Happening(shown ? "arrivals.shown" : "arrivals.unset", by, pane.name(), Map.of("kind", kind)));
+    tell.of(pane.project(), id.value(), new Tell.Happening(shown ? Act.ARRIVALS_SHOWN : Act.ARRIVALS_UNSET, by, pane.name(), Map.of("kind", kind)));
     return pane.project();
   }
 
@@ -139,7 +140,7 @@ public class SetUpPane {
     } else {
       panes.giveItsOwn(id);
     }
-    tell.of(pane.project(), id.value(), new Tell.Happening(follows ? "pane.follows" : "pane.has-its-own", by, pane.name(), Map.of()));
+    tell.of(pane.project(), id.value(), new Tell.Happening(follows ? Act.PANE_FOLLOWS : Act.PANE_HAS_ITS_OWN, by, pane.name(), Map.of()));
     return pane.project();
   }
 }

@@ -4,6 +4,7 @@ import app.clearpane.core.agency.Name;
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.project.ProjectId;
+import app.clearpane.core.record.Act;
 import app.clearpane.formats.deliverable.ContentType;
 import app.clearpane.formats.deliverable.DrawApart;
 import app.clearpane.formats.deliverable.UnusableFile;
@@ -78,7 +79,7 @@ public class AddFile {
       ItemId item = newItem.add(project, ContentKind.FILES, name, folder);
       files.addFile(item, stored, mediaType, by);
       work.filter(w -> drawings.begin(stored.sha256(), w.mediaType(), w.pages())).ifPresent(w -> jobs.enqueue("draw-pages", stored.sha256().hex()));
-      tell.of(project, item.value(), new Tell.Happening("file.added", by, name, Map.of("sha256", stored.sha256(), "size", stored.size())));
+      tell.of(project, item.value(), new Tell.Happening(Act.FILE_ADDED, by, name, Map.of("sha256", stored.sha256(), "size", stored.size())));
       return item;
     });
   }
@@ -100,23 +101,23 @@ public class AddFile {
     input.allGood();
     ItemId item = newItem.add(project, ContentKind.FILES, named.orElseThrow().value(), Optional.empty());
     files.addFolder(item);
-    tell.of(project, item.value(), new Tell.Happening("folder.added", by, named.orElseThrow().value(), Map.of()));
+    tell.of(project, item.value(), new Tell.Happening(Act.FOLDER_ADDED, by, named.orElseThrow().value(), Map.of()));
     return item;
   }
 
   /** Deletes a file; it can be brought back. */
   @Transactional
   public ProjectId delete(ItemId id, String by) {
-    return change(id, by, "file.deleted", () -> items.delete(id, clock.instant()));
+    return change(id, by, Act.FILE_DELETED, () -> items.delete(id, clock.instant()));
   }
 
   /** Brings a deleted file back. */
   @Transactional
   public ProjectId restore(ItemId id, String by) {
-    return change(id, by, "file.restored", () -> items.restore(id));
+    return change(id, by, Act.FILE_RESTORED, () -> items.restore(id));
   }
 
-  private ProjectId change(ItemId id, String by, String act, Runnable change) {
+  private ProjectId change(ItemId id, String by, Act act, Runnable change) {
     FileRow file = NotThere.unless(files.find(id));
     ProjectId project = items.find(id).orElseThrow().project();
     change.run();

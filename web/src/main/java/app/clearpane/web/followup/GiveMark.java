@@ -2,6 +2,7 @@ package app.clearpane.web.followup;
 
 import app.clearpane.core.agency.TeamMemberId;
 import app.clearpane.core.markup.MarkupId;
+import app.clearpane.core.record.Act;
 import app.clearpane.store.Stale;
 import app.clearpane.store.agency.People;
 import app.clearpane.store.agency.TeamMember;
@@ -66,7 +67,7 @@ class GiveMark {
       return mark;
     }
     markups.give(mark, doer.orElse(null));
-    tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening("mark.given", by.fullName(), deliverable.name(),
+    tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening(Act.MARK_GIVEN, by.fullName(), deliverable.name(),
         Map.of("mark", mark.id(), "label", mark.label().toString(), "to", member.map(TeamMember::name).orElse(""))));
     events.publishEvent(new MarksMoved(deliverable.id(), true));
     member.filter(one -> !one.id().equals(by.memberId())).ifPresent(one -> mail.to(one, new Letter("For you: " + deliverable.name() + ", " + mark.label(),

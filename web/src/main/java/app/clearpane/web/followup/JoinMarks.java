@@ -1,6 +1,7 @@
 package app.clearpane.web.followup;
 
 import app.clearpane.core.markup.MarkupId;
+import app.clearpane.core.record.Act;
 import app.clearpane.store.deliverable.Deliverable;
 import app.clearpane.store.deliverable.Deliverables;
 import app.clearpane.store.deliverable.VersionRow;
@@ -53,7 +54,7 @@ class JoinMarks {
     for (MarkupRow one : markups.group(mark)) {
       markups.join(one, ahead);
     }
-    tell(mark, version, "mark.joined", Map.of("mark", mark.id(), "label", mark.label().toString(), "with", other.label().toString()), by);
+    tell(mark, version, Act.MARK_JOINED, Map.of("mark", mark.id(), "label", mark.label().toString(), "with", other.label().toString()), by);
     return mark;
   }
 
@@ -64,12 +65,12 @@ class JoinMarks {
     List<MarkupRow> apart = mark.beside().joinedTo() == null ? markups.group(mark).stream().filter(one -> one.beside().joinedTo() != null).toList() : List.of(mark);
     apart.forEach(one -> markups.join(one, null));
     if (!apart.isEmpty()) {
-      tell(mark, deliverables.version(mark.version()).orElseThrow(), "mark.parted", Map.of("mark", mark.id(), "label", mark.label().toString()), by);
+      tell(mark, deliverables.version(mark.version()).orElseThrow(), Act.MARK_PARTED, Map.of("mark", mark.id(), "label", mark.label().toString()), by);
     }
     return mark;
   }
 
-  private void tell(MarkupRow mark, VersionRow version, String act, Map<String, Object> told, Person.OfTeam by) {
+  private void tell(MarkupRow mark, VersionRow version, Act act, Map<String, Object> told, Person.OfTeam by) {
     Deliverable deliverable = deliverables.find(version.deliverable()).orElseThrow();
     tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening(act, by.fullName(), deliverable.name(), told));
     events.publishEvent(new MarksMoved(deliverable.id(), mark.teamOnly()));

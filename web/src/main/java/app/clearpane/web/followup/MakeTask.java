@@ -4,6 +4,7 @@ import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.markup.MarkupId;
 import app.clearpane.core.markup.TaskOfMark;
 import app.clearpane.core.plan.Stage;
+import app.clearpane.core.record.Act;
 import app.clearpane.formats.markup.MarkedSheet;
 import app.clearpane.store.deliverable.Deliverable;
 import app.clearpane.store.deliverable.Deliverables;
@@ -96,7 +97,7 @@ class MakeTask {
     mark.beside().with().attachments().forEach(file -> files.add(new TaskFiles.TaskFile(UUID.randomUUID(), task, file.sha256(), file.name(), file.mediaType(), file.size(), true, mark.author().name(), clock.instant())));
     markups.becomes(mark, task);
     TaskOfMark.stage(mark.progress(), Stage.TO_DO).ifPresent(stage -> moveTask.to(task, stage, by.fullName()));
-    tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening("mark.became-task", by.fullName(), deliverable.name(), Map.of("mark", mark.id(), "label", mark.label().toString(), "task", task)));
+    tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening(Act.MARK_BECAME_TASK, by.fullName(), deliverable.name(), Map.of("mark", mark.id(), "label", mark.label().toString(), "task", task)));
     events.publishEvent(new MarksMoved(deliverable.id(), true));
   }
 

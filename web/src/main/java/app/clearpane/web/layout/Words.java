@@ -5,6 +5,7 @@ import app.clearpane.formats.plan.Markdown;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
+import java.time.LocalTime;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
@@ -45,6 +46,17 @@ public class Words implements Speech {
       return "today " + CLOCK.format(local);
     }
     return local.toLocalDate().equals(today.minusDays(1)) ? "yesterday " + CLOCK.format(local) : day(local.toLocalDate()) + ", " + CLOCK.format(local);
+  }
+
+  /** When something is due, as {@link #when}. Midnight is the end of the day before it, which is said alone: "today", "yesterday" or "Thu 14 May". */
+  public String due(Instant due) {
+    LocalDateTime local = LocalDateTime.ofInstant(due, agency.get().zone());
+    if (!local.toLocalTime().equals(LocalTime.MIDNIGHT)) {
+      return when(due);
+    }
+    LocalDate last = local.toLocalDate().minusDays(1);
+    LocalDate today = agency.today();
+    return last.equals(today) ? "today" : last.equals(today.minusDays(1)) ? "yesterday" : day(last);
   }
 
   /** The day of an instant as forms take it, "2027-05-13". */

@@ -1,6 +1,7 @@
 package app.clearpane.web.markup;
 
 import app.clearpane.core.markup.MarkupProgress;
+import app.clearpane.core.record.Act;
 import app.clearpane.store.Stale;
 import app.clearpane.store.deliverable.Deliverable;
 import app.clearpane.store.deliverable.Deliverables;
@@ -74,9 +75,20 @@ public class AnswerMark {
     MarkupRow.Answer answer = new MarkupRow.Answer(act.map(Enum::name).orElse(null), said, forTeam, side.author(), clock.instant(), new MarkupRow.With(files, called));
     markups.answer(mark.id(), answer);
     tellCalled.of(mark, said, called, where, side.author());
-    tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening("mark." + (act.isEmpty() ? "answered" : act.get().name().toLowerCase(java.util.Locale.ROOT).replace('_', '-')),
+    tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening(act.map(AnswerMark::told).orElse(Act.MARK_ANSWERED),
         answer.author().name(), deliverable.name(), Attached.told(Map.of("mark", mark.id(), "label", mark.label().toString(), "said", said, "forTeam", where.forTeam()), files)));
     events.publishEvent(new MarksMoved(deliverable.id(), answer.teamOnly() || mark.teamOnly()));
+  }
+
+  private static Act told(MarkupProgress.Act act) {
+    return switch (act) {
+      case TAKE_ON -> Act.MARK_TAKE_ON;
+      case FIX -> Act.MARK_FIX;
+      case SET_ASIDE -> Act.MARK_SET_ASIDE;
+      case CONFIRM -> Act.MARK_CONFIRM;
+      case REOPEN -> Act.MARK_REOPEN;
+      case WITHDRAW -> Act.MARK_WITHDRAW;
+    };
   }
 
   private static String said(AnswerForm form, Optional<MarkupProgress.Act> act, List<MarkupRow.Attachment> files) {

@@ -5,6 +5,7 @@ import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.files.Sha256;
 import app.clearpane.core.markup.MarkupId;
 import app.clearpane.core.markup.MarkupProgress;
+import app.clearpane.core.record.Act;
 import app.clearpane.formats.markup.BroughtMark;
 import app.clearpane.formats.markup.PdfAnnotations;
 import app.clearpane.formats.markup.SameDocument;
@@ -164,7 +165,7 @@ class BringMarks {
     for (BroughtMark mark : preview.fresh()) {
       add(mark, preview.version(), deliverable, author);
     }
-    tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening("marks.brought", broughtBy, deliverable.name(),
+    tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening(Act.MARKS_BROUGHT, broughtBy, deliverable.name(),
         Map.of("count", preview.fresh().size(), "name", author.name(), "file", form.file(), "sha256", preview.version().sha256())));
     events.publishEvent(new MarksMoved(deliverable.id(), preview.version().draft()));
   }

@@ -1,6 +1,7 @@
 package app.clearpane.web.markup;
 
 import app.clearpane.core.markup.Intent;
+import app.clearpane.core.record.Act;
 import app.clearpane.store.Stale;
 import app.clearpane.store.deliverable.Deliverable;
 import app.clearpane.store.deliverable.Deliverables;
@@ -73,7 +74,7 @@ public class EditMark {
     List<MarkupRow.Reference> called = callByName.in(note, where, side);
     markups.edit(mark, words, called, clock.instant());
     tellCalled.of(mark, note, called.stream().filter(one -> !mark.beside().with().references().contains(one)).toList(), where, side.author());
-    tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening("mark.edited", side.author().name(), deliverable.name(),
+    tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening(Act.MARK_EDITED, side.author().name(), deliverable.name(),
         Map.of("mark", mark.id(), "label", mark.label().toString(), "note", note, "intent", intent, "before", mark.note(), "forTeam", mark.teamOnly())));
     events.publishEvent(new MarksMoved(deliverable.id(), mark.teamOnly()));
   }

@@ -3,6 +3,7 @@ package app.clearpane.web.markup;
 import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.markup.MarkupId;
 import app.clearpane.core.markup.MarkupProgress;
+import app.clearpane.core.record.Act;
 import app.clearpane.store.deliverable.Deliverable;
 import app.clearpane.store.deliverable.Deliverables;
 import app.clearpane.store.deliverable.Drawings;
@@ -66,7 +67,7 @@ public class PlaceMark {
         new MarkupRow.Beside(new MarkupRow.With(files, called), null, null, null));
     markups.add(mark);
     tellCalled.of(mark, said, called, where, side.author());
-    tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening(forTeam ? "mark.placed.for-team" : "mark.placed", mark.author().name(),
+    tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening(forTeam ? Act.MARK_PLACED_FOR_TEAM : Act.MARK_PLACED, mark.author().name(),
         deliverable.name(), Attached.told(told(mark, version), files)));
     events.publishEvent(new MarksMoved(deliverable.id(), forTeam));
     return mark;

@@ -4,6 +4,7 @@ import app.clearpane.core.agency.TeamRole;
 import app.clearpane.core.markup.Clash;
 import app.clearpane.core.markup.MarkupId;
 import app.clearpane.core.markup.MarkupProgress;
+import app.clearpane.core.record.Act;
 import app.clearpane.store.deliverable.Deliverable;
 import app.clearpane.store.deliverable.Deliverables;
 import app.clearpane.store.deliverable.VersionRow;
@@ -74,7 +75,7 @@ public class RuleClash {
     events.publishEvent(new MarkMoved(loses.id(), side.author().name()));
     String said = holds.label() + " is followed." + (reason.isEmpty() ? "" : " " + reason);
     markups.answer(loses.id(), new MarkupRow.Answer(MarkupProgress.Act.SET_ASIDE.name(), said, false, side.author(), now));
-    tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening("clash.ruled", side.author().name(), deliverable.name(),
+    tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening(Act.CLASH_RULED, side.author().name(), deliverable.name(),
         Map.of("holds", holds.label().toString(), "setAside", loses.label().toString(), "reason", reason, "sha256", version.sha256())));
     events.publishEvent(new MarksMoved(deliverable.id(), false));
     return open.page();

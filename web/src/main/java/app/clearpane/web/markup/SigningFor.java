@@ -32,28 +32,14 @@ public class SigningFor {
     known.invalidate(project);
   }
 
-  /** Whose decision a viewer would make in a round: in order, that of somebody they stand in for whose place it is; their own as long as they did not decide; then that of somebody they stand in for who did not; their own again if there is nobody. */
+  /** Whose decision a viewer would make in a round; whoever came by a link, only their own. */
   public ContactId signer(Viewer viewer, Round round) {
-    Optional<ContactId> next = viewer.byLink() ? Optional.empty() : round.panel().nextInOrder(round.decisions()).filter(place -> !place.equals(viewer.contact()));
-    if (next.isPresent() && standsInFor(viewer).contains(next.get())) {
-      return next.get();
-    }
-    boolean own = round.signatories().stream().anyMatch(one -> one.contact().equals(viewer.contact()));
-    if (viewer.byLink() || own && round.saidBy(viewer.contact()).isEmpty()) {
-      return viewer.contact();
-    }
-    List<ContactId> away = standsInFor(viewer).stream().filter(contact -> round.signatories().stream().anyMatch(one -> one.contact().equals(contact))).toList();
-    return away.stream().filter(contact -> round.saidBy(contact).isEmpty()).findFirst().orElseGet(() -> own || away.isEmpty() ? viewer.contact() : away.get(0));
+    return viewer.byLink() ? viewer.contact() : round.panel().signer(viewer.contact(), StandIn.of(viewer.contact(), agency.today(), known.get(viewer.project())), round.decisions());
   }
 
   /** The signatory a viewer would decide for in a round, if it is not themselves. */
   public Optional<Round.Signatory> other(Viewer viewer, Round round) {
     ContactId signer = signer(viewer, round);
     return signer.equals(viewer.contact()) ? Optional.empty() : round.signatories().stream().filter(one -> one.contact().equals(signer)).findFirst();
-  }
-
-  /** For whom a viewer stands in today. */
-  private List<ContactId> standsInFor(Viewer viewer) {
-    return StandIn.of(viewer.contact(), agency.today(), known.get(viewer.project()));
   }
 }

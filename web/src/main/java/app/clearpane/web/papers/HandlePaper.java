@@ -8,6 +8,7 @@ import app.clearpane.core.papers.PaperId;
 import app.clearpane.core.papers.PaperKind;
 import app.clearpane.core.papers.PaperState;
 import app.clearpane.core.project.ProjectId;
+import app.clearpane.core.record.Act;
 import app.clearpane.core.signoff.DrawnSignature;
 import app.clearpane.formats.deliverable.ContentType;
 import app.clearpane.store.agency.Contact;
@@ -158,7 +159,7 @@ public class HandlePaper {
 
   private void add(Paper paper) {
     papers.add(paper);
-    told("paper.added", paper, paper.madeBy(), Map.of("kind", paper.kind(), "sha256", paper.sha256(), "recipients", paper.recipients().stream().map(Paper.Recipient::name).toList()));
+    told(Act.PAPER_ADDED, paper, paper.madeBy(), Map.of("kind", paper.kind(), "sha256", paper.sha256(), "recipients", paper.recipients().stream().map(Paper.Recipient::name).toList()));
   }
 
   /** Sends a paper that was drawn up here, as a PDF. @throws IOException if it cannot be written; nothing is kept then */
@@ -198,7 +199,7 @@ public class HandlePaper {
     return Optional.empty();
   }
 
-  private void told(String act, Paper paper, String by, Map<String, ?> more) {
+  private void told(Act act, Paper paper, String by, Map<String, ?> more) {
     Map<String, Object> payload = new HashMap<>(more);
     payload.put("number", paper.number());
     tell.of(paper.project(), paper.id().value(), new Tell.Happening(act, by, paper.name(), payload));
@@ -226,7 +227,7 @@ public class HandlePaper {
       throw Refused.changedMeanwhile("This was sent already. Nothing was sent twice.");
     }
     papers.sent(id, clock.instant());
-    told("paper.sent", paper, by, Map.of("to", paper.recipients().stream().map(Paper.Recipient::name).toList(), "sha256", paper.sha256(), "amount", paper.amount() == null ? "" : paper.amount().toPlainString()));
+    told(Act.PAPER_SENT, paper, by, Map.of("to", paper.recipients().stream().map(Paper.Recipient::name).toList(), "sha256", paper.sha256(), "amount", paper.amount() == null ? "" : paper.amount().toPlainString()));
     paper.recipients().forEach(one -> paneOf(paper, one.contact()).ifPresent(pane -> mail.to(people.contact(one.contact()).orElseThrow(), letter(paper, keys.forContact(one.contact(), "/c/panes/" + pane + "/papers/" + id)))));
     return paper.project();
   }
@@ -263,7 +264,7 @@ public class HandlePaper {
       throw Refused.changedMeanwhile("Only an invoice that is open can be paid. Nothing was changed.");
     }
     papers.paid(id, on.orElseThrow());
-    told("paper.paid", paper, by, Map.of("on", on.orElseThrow().toString()));
+    told(Act.PAPER_PAID, paper, by, Map.of("on", on.orElseThrow().toString()));
     return paper.project();
   }
 
@@ -276,7 +277,7 @@ public class HandlePaper {
     input.allGood();
     Paper paper = NotThere.unless(papers.find(id));
     papers.withdraw(id, new Paper.Withdrawal(clock.instant(), why));
-    told("paper.withdrawn", paper, by, Map.of("reason", why));
+    told(Act.PAPER_WITHDRAWN, paper, by, Map.of("reason", why));
     return paper.project();
   }
 
@@ -285,7 +286,7 @@ public class HandlePaper {
   public Paper open(Viewer viewer, PaperId id) {
     Paper paper = NotThere.unless(visible.find(viewer, id));
     if (!viewer.looking() && papers.seen(id, viewer.contact(), clock.instant())) {
-      told("paper.viewed", paper, viewer.name(), Map.of());
+      told(Act.PAPER_VIEWED, paper, viewer.name(), Map.of());
     }
     return paper;
   }
@@ -311,7 +312,7 @@ public class HandlePaper {
     PaperState state = papers.find(id).orElseThrow().state(words.today());
     Map<String, Object> payload = new HashMap<>(Map.of("sha256", paper.sha256(), "typedName", typedName.strip(), "state", state));
     signature.ifPresent(strokes -> payload.put("drawnSignature", Sha256.ofText(strokes.text())));
-    told(paper.kind() == PaperKind.CONTRACT ? "paper.signed" : "paper.agreed", paper, viewer.name(), payload);
+    told(paper.kind() == PaperKind.CONTRACT ? Act.PAPER_SIGNED : Act.PAPER_AGREED, paper, viewer.name(), payload);
     tellManager.of(paper.project(), (paper.kind() == PaperKind.CONTRACT ? "Signed: " : "Agreed: ") + paper.name(), List.of(viewer.name() + (paper.kind() == PaperKind.CONTRACT ? " signed " : " agreed to ") + paper.name() + ".",
         state == PaperState.SIGNED || state == PaperState.AGREED ? "With it, it is settled." : "Others have still to " + (paper.kind() == PaperKind.CONTRACT ? "sign." : "agree.")), new TellManager.Leads("See the papers", "/t/projects/" + paper.project() + "/papers"));
     if (!state.waits()) {

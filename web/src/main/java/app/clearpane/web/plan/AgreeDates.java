@@ -3,6 +3,7 @@ package app.clearpane.web.plan;
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.project.ProjectId;
+import app.clearpane.core.record.Act;
 import app.clearpane.store.exposure.Panes;
 import app.clearpane.store.plan.Agreements;
 import app.clearpane.store.project.Project;
@@ -76,7 +77,7 @@ public class AgreeDates {
     }
     agreements.add(project, agreement, clock.instant());
     keepPlan.changed(project);
-    tell.of(project, project.value(), new Tell.Happening("dates.agreed", agreement.setBy(), plan.project().name(), Map.of("agreedOn", agreement.finish(), "forecast", plan.finish(), "withTheClient", agreement.withClient())));
+    tell.of(project, project.value(), new Tell.Happening(Act.DATES_AGREED, agreement.setBy(), plan.project().name(), Map.of("agreedOn", agreement.finish(), "forecast", plan.finish(), "withTheClient", agreement.withClient())));
   }
 
   /** Lets a project rest: whose days these are nobody has to answer for. */
@@ -89,7 +90,7 @@ public class AgreeDates {
     Project project = NotThere.unless(projects.find(id));
     projects.pause(project, clock.instant(), why);
     keepPlan.changed(id);
-    tell.of(id, id.value(), new Tell.Happening("project.paused", by, project.name(), Map.of("reason", why)));
+    tell.of(id, id.value(), new Tell.Happening(Act.PROJECT_PAUSED, by, project.name(), Map.of("reason", why)));
   }
 
   /** Lets it go on. */
@@ -98,6 +99,6 @@ public class AgreeDates {
     Project project = NotThere.unless(projects.find(id));
     projects.pause(project, null, "");
     keepPlan.changed(id);
-    tell.of(id, id.value(), new Tell.Happening("project.goes-on", by, project.name(), Map.of()));
+    tell.of(id, id.value(), new Tell.Happening(Act.PROJECT_GOES_ON, by, project.name(), Map.of()));
   }
 }

@@ -1,10 +1,10 @@
 package app.clearpane.web.plan;
 
+import app.clearpane.core.plan.DueWeek;
 import app.clearpane.store.plan.PlannedTask;
-import java.time.DayOfWeek;
 import java.time.LocalDate;
-import java.time.temporal.TemporalAdjusters;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -18,7 +18,7 @@ enum Grouping {
   LABEL("label"),
   DUE("due day");
 
-  private static final List<String> WEEKS = List.of("Late", "This week", "Next week", "Later", "Without a day");
+  private static final Map<DueWeek, String> WEEKS = new EnumMap<>(Map.of(DueWeek.LATE, "Late", DueWeek.THIS_WEEK, "This week", DueWeek.NEXT_WEEK, "Next week", DueWeek.LATER, "Later", DueWeek.NO_DAY, "Without a day"));
   private final String words;
 
   Grouping(String words) {
@@ -44,7 +44,7 @@ enum Grouping {
   List<PlanLines.Group> of(List<PlanLines.Line> leaves, LocalDate today) {
     Map<String, List<PlanLines.Line>> groups = new LinkedHashMap<>();
     if (this == DUE) {
-      WEEKS.forEach(week -> groups.put(week, new ArrayList<>()));
+      WEEKS.values().forEach(week -> groups.put(week, new ArrayList<>()));
     }
     leaves.forEach(line -> headings(line, today).forEach(heading -> groups.computeIfAbsent(heading, none -> new ArrayList<>()).add(line)));
     return groups.entrySet().stream().filter(group -> !group.getValue().isEmpty()).map(group -> new PlanLines.Group(group.getKey(), null, OptionalInt.empty(), group.getValue())).toList();
@@ -56,16 +56,7 @@ enum Grouping {
       case PERSON -> Stream.concat(Stream.of(!line.task().hands().name().isEmpty() ? line.task().hands().name() : line.turn().startsWith("client") ? "The client’s, nobody named" : "Ours, nobody named"),
           line.task().details().also().helpers().stream().map(PlannedTask.Helper::name)).toList();
       case LABEL -> line.task().details().labels().isEmpty() ? List.of("Without a label") : line.task().details().labels();
-      case DUE -> List.of(WEEKS.get(week(line, today)));
+      case DUE -> List.of(WEEKS.get(DueWeek.of(line.task().details().due(), line.stage().open(), today)));
     };
-  }
-
-  private static int week(PlanLines.Line line, LocalDate today) {
-    LocalDate day = line.task().details().due().orElse(null);
-    if (day == null) {
-      return WEEKS.size() - 1;
-    }
-    LocalDate sunday = today.with(TemporalAdjusters.nextOrSame(DayOfWeek.SUNDAY));
-    return day.isBefore(today) && line.stage().open() ? 0 : !day.isAfter(sunday) ? 1 : !day.isAfter(sunday.plusWeeks(1)) ? 2 : 3;
   }
 }

@@ -7,6 +7,7 @@ import app.clearpane.core.plan.Stage;
 import app.clearpane.core.plan.Steps;
 import app.clearpane.core.plan.Task;
 import app.clearpane.core.project.ProjectId;
+import app.clearpane.core.record.Act;
 import app.clearpane.core.turns.TurnEvent;
 import app.clearpane.formats.plan.Repeats;
 import app.clearpane.store.plan.PlannedTask;
@@ -20,7 +21,6 @@ import app.clearpane.web.record.Tell;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import org.springframework.context.ApplicationEventPublisher;
@@ -64,8 +64,18 @@ public class MoveTask {
     if (stage == was) {
       return new Moved(task.project(), was);
     }
-    tell.of(task.project(), id.value(), new Tell.Happening("task." + stage.name().toLowerCase(Locale.ROOT).replace('_', '-'), by, task.name(), Map.of("was", was)));
+    tell.of(task.project(), id.value(), new Tell.Happening(act(stage), by, task.name(), Map.of("was", was)));
     return new Moved(task.project(), was);
+  }
+
+  private static Act act(Stage stage) {
+    return switch (stage) {
+      case TO_DO -> Act.TASK_TO_DO;
+      case UNDER_WAY -> Act.TASK_UNDER_WAY;
+      case IN_CHECK -> Act.TASK_IN_CHECK;
+      case DONE -> Act.TASK_DONE;
+      case DROPPED -> Act.TASK_DROPPED;
+    };
   }
 
   /** Where a task was moved from. */
@@ -83,7 +93,7 @@ public class MoveTask {
     before.outline().leavesOf(id).forEach(leaf -> steps.put(leaf.id(), wanted));
     keepPlan.changed(task.project());
     if (was.stage() == wanted.stage() && !was.equals(wanted)) {
-      tell.of(task.project(), id.value(), new Tell.Happening("task.stepped", by, task.name(), Map.of("was", was.name(), "is", wanted.name())));
+      tell.of(task.project(), id.value(), new Tell.Happening(Act.TASK_STEPPED, by, task.name(), Map.of("was", was.name(), "is", wanted.name())));
     }
     return new Stepped(task.project(), was);
   }

@@ -3,6 +3,7 @@ package app.clearpane.web.plan;
 import app.clearpane.core.plan.Stage;
 import app.clearpane.core.plan.Steps;
 import app.clearpane.core.project.ProjectId;
+import app.clearpane.core.record.Act;
 import app.clearpane.store.plan.TaskSteps;
 import app.clearpane.store.project.Project;
 import app.clearpane.store.project.Projects;
@@ -45,7 +46,7 @@ public class NameSteps {
       Steps named = steps.steps(id).named(names, UUID::randomUUID);
       steps.set(id, named);
       keepPlan.changed(id);
-      tell.of(id, id.value(), new Tell.Happening("steps.named", by, project.name(), Map.of("steps", named.all().stream().map(Steps.Step::name).toList())));
+      tell.of(id, id.value(), new Tell.Happening(Act.STEPS_NAMED, by, project.name(), Map.of("steps", named.all().stream().map(Steps.Step::name).toList())));
     } catch (IllegalArgumentException wrong) {
       throw Refused.because(wrong.getMessage() + " Nothing was changed.");
     }

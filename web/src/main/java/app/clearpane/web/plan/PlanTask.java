@@ -17,6 +17,7 @@ import app.clearpane.core.plan.Stage;
 import app.clearpane.core.plan.Task;
 import app.clearpane.core.plan.TaskLine;
 import app.clearpane.core.project.ProjectId;
+import app.clearpane.core.record.Act;
 import app.clearpane.core.turns.TurnEvent;
 import app.clearpane.store.exposure.Items;
 import app.clearpane.store.exposure.Panes;
@@ -129,7 +130,7 @@ public class PlanTask {
   public ItemId add(ProjectId project, Wanted wanted, Person.OfTeam by) {
     ItemId id = make(project, wanted, tasks.nextPosition(project), by);
     ThePlan plan = keepPlan.changed(project);
-    tell.of(project, id.value(), new Tell.Happening("task.added", by.fullName(), wanted.name(), Map.of("days", wanted.days(), "side", wanted.side())));
+    tell.of(project, id.value(), new Tell.Happening(Act.TASK_ADDED, by.fullName(), wanted.name(), Map.of("days", wanted.days(), "side", wanted.side())));
     given(plan, id, Optional.empty(), by.fullName());
     return id;
   }
@@ -194,7 +195,7 @@ public class PlanTask {
     noCircle(wanted);
     tasks.change(wanted, clock.instant());
     ThePlan plan = keepPlan.changed(before.project());
-    tell.of(before.project(), before.id().value(), new Tell.Happening("task.changed", by.fullName(), wanted.name(), Changes.between(before, wanted)));
+    tell.of(before.project(), before.id().value(), new Tell.Happening(Act.TASK_CHANGED, by.fullName(), wanted.name(), Changes.between(before, wanted)));
     given(plan, before.id(), Optional.of(before), by.fullName());
   }
 
@@ -310,7 +311,7 @@ public class PlanTask {
     PlannedTask task = NotThere.unless(tasks.find(id));
     items.delete(id, clock.instant());
     keepPlan.changed(task.project());
-    tell.of(task.project(), id.value(), new Tell.Happening("task.deleted", by, task.name(), Map.of()));
+    tell.of(task.project(), id.value(), new Tell.Happening(Act.TASK_DELETED, by, task.name(), Map.of()));
     return task.project();
   }
 
@@ -320,7 +321,7 @@ public class PlanTask {
     Items.Row item = NotThere.unless(items.find(id).filter(row -> row.kind() == ContentKind.TASKS));
     items.restore(id);
     keepPlan.changed(item.project());
-    tell.of(item.project(), id.value(), new Tell.Happening("task.restored", by, item.name(), Map.of()));
+    tell.of(item.project(), id.value(), new Tell.Happening(Act.TASK_RESTORED, by, item.name(), Map.of()));
     return item.project();
   }
 }

@@ -1,6 +1,7 @@
 package app.clearpane.web.plan;
 
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.record.Act;
 import app.clearpane.formats.deliverable.ContentType;
 import app.clearpane.store.files.Vault;
 import app.clearpane.store.plan.PlannedTask;
@@ -54,7 +55,7 @@ public class PutBeside {
     String mediaType = ContentType.of(vault.path(stored.sha256()));
     transaction.executeWithoutResult(status -> {
       files.add(new TaskFiles.TaskFile(UUID.randomUUID(), id, stored.sha256(), name, mediaType, stored.size(), arriving.teamOnly(), arriving.by(), clock.instant()));
-      tell.of(task.project(), id.value(), new Tell.Happening("task.file-added", arriving.by(), task.name(), Map.of("file", name, "sha256", stored.sha256(), "size", stored.size())));
+      tell.of(task.project(), id.value(), new Tell.Happening(Act.TASK_FILE_ADDED, arriving.by(), task.name(), Map.of("file", name, "sha256", stored.sha256(), "size", stored.size())));
     });
     return task;
   }

@@ -2,6 +2,7 @@ package app.clearpane.web.plan;
 
 import app.clearpane.core.agency.Name;
 import app.clearpane.core.plan.WorkingCalendar;
+import app.clearpane.core.record.Act;
 import app.clearpane.formats.plan.Calendars;
 import app.clearpane.store.plan.Agreements;
 import app.clearpane.store.project.Projects;
@@ -80,7 +81,7 @@ class SetFreeDays {
       }
     }
     days.forEach((day, name) -> agreements.setFree(day, name.length() > 120 ? name.substring(0, 120) : name));
-    counted("free-days.set", by, Map.of("days", days.size(), "from", days.firstKey(), "until", days.lastKey()));
+    counted(Act.FREE_DAYS_SET, by, Map.of("days", days.size(), "from", days.firstKey(), "until", days.lastKey()));
   }
 
   @Transactional
@@ -89,10 +90,10 @@ class SetFreeDays {
     Optional<LocalDate> on = input.day("The day", day);
     input.allGood();
     agreements.setWorking(on.orElseThrow());
-    counted("free-day.dropped", by, Map.of("day", on.orElseThrow()));
+    counted(Act.FREE_DAY_DROPPED, by, Map.of("day", on.orElseThrow()));
   }
 
-  private void counted(String act, String by, Map<String, ?> payload) {
+  private void counted(Act act, String by, Map<String, ?> payload) {
     agency.freeDaysChanged();
     projects.active().forEach(project -> keepPlan.changed(project.id()));
     tell.ofAgency(agency.get().id(), new Tell.Happening(act, by, agency.get().name(), payload));

@@ -5,6 +5,7 @@ import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.exposure.SeatState;
 import app.clearpane.core.plan.Task;
 import app.clearpane.core.project.ProjectId;
+import app.clearpane.core.record.Act;
 import app.clearpane.core.turns.TurnEvent;
 import app.clearpane.store.exposure.Seats;
 import app.clearpane.store.plan.PlannedTask;
@@ -56,6 +57,6 @@ class TasksAtClient implements WaitsAtClient {
     tasks.change(planned.with(new Task(task.id(), task.parent(), task.name(), task.side(), task.shape(), task.stage(), Task.Actual.NONE)), clock.instant());
     tasks.turned(id, TurnEvent.TASK_WITH_US, by, clock.instant());
     keepPlan.changed(planned.project());
-    tell.of(planned.project(), id.value(), new Tell.Happening("task.brought-back", by, planned.name(), Map.of("from", planned.hands().name(), "because", because)));
+    tell.of(planned.project(), id.value(), new Tell.Happening(Act.TASK_BROUGHT_BACK, by, planned.name(), Map.of("from", planned.hands().name(), "because", because)));
   }
 }

@@ -4,6 +4,7 @@ import app.clearpane.core.agency.Name;
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.project.ProjectId;
+import app.clearpane.core.record.Act;
 import app.clearpane.web.exposure.NewItem;
 import app.clearpane.store.project.Milestone;
 import app.clearpane.store.project.Phase;
@@ -54,7 +55,7 @@ public class ChangePlan {
   public void move(ProjectId project, Phase wanted, String by) {
     projects.changePhase(project, wanted);
     keepPlan.changed(project);
-    tell.of(project, wanted.id(), new Tell.Happening("phase.changed", by, wanted.name(),
+    tell.of(project, wanted.id(), new Tell.Happening(Act.PHASE_CHANGED, by, wanted.name(),
         Map.of("startsOn", wanted.startsOn(), "endsOn", wanted.endsOn(), "stage", wanted.stage())));
   }
 
@@ -74,7 +75,7 @@ public class ChangePlan {
     ItemId item = newItem.add(project, ContentKind.DATES, name.value(), Optional.empty());
     projects.addMilestone(item, fallsOn);
     keepPlan.changed(project);
-    tell.of(project, item.value(), new Tell.Happening("milestone.added", by, name.value(), Map.of("fallsOn", fallsOn)));
+    tell.of(project, item.value(), new Tell.Happening(Act.MILESTONE_ADDED, by, name.value(), Map.of("fallsOn", fallsOn)));
     return item;
   }
 
@@ -86,7 +87,7 @@ public class ChangePlan {
     input.allGood();
     projects.changeMilestone(new Milestone(id, milestone.name(), day.orElseThrow(), form.reached(), form.revision()), clock.instant());
     keepPlan.changed(project);
-    tell.of(project, id.value(), new Tell.Happening("milestone.changed", by, milestone.name(), Map.of("fallsOn", day.orElseThrow(), "reached", form.reached())));
+    tell.of(project, id.value(), new Tell.Happening(Act.MILESTONE_CHANGED, by, milestone.name(), Map.of("fallsOn", day.orElseThrow(), "reached", form.reached())));
   }
 
   /** Puts a project away. */
@@ -94,7 +95,7 @@ public class ChangePlan {
   public void archive(ProjectId id, String by) {
     Project project = NotThere.unless(projects.find(id));
     projects.archive(project, clock.instant());
-    tell.of(id, id.value(), new Tell.Happening("project.archived", by, project.fullName(), Map.of()));
+    tell.of(id, id.value(), new Tell.Happening(Act.PROJECT_ARCHIVED, by, project.fullName(), Map.of()));
   }
 
   /** Takes a project up again that was put away. */
@@ -102,6 +103,6 @@ public class ChangePlan {
   public void restore(ProjectId id, String by) {
     Project project = NotThere.unless(projects.find(id));
     projects.restore(project);
-    tell.of(id, id.value(), new Tell.Happening("project.restored", by, project.fullName(), Map.of()));
+    tell.of(id, id.value(), new Tell.Happening(Act.PROJECT_RESTORED, by, project.fullName(), Map.of()));
   }
 }

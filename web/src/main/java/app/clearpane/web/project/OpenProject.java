@@ -9,6 +9,7 @@ import app.clearpane.core.plan.Steps;
 import app.clearpane.core.plan.Task;
 import app.clearpane.core.project.PhaseTemplate;
 import app.clearpane.core.project.ProjectId;
+import app.clearpane.core.record.Act;
 import app.clearpane.core.signoff.SigningTerms;
 import app.clearpane.store.agency.Contact;
 import app.clearpane.store.agency.People;
@@ -95,7 +96,7 @@ public class OpenProject {
       layOut(project, wanted, by);
     }
     wanted.contacts().forEach(contact -> takeIn(client, contact));
-    tell.of(project.id(), project.id().value(), new Tell.Happening("project.opened", by.fullName(), project.fullName(),
+    tell.of(project.id(), project.id().value(), new Tell.Happening(Act.PROJECT_OPENED, by.fullName(), project.fullName(),
         Map.of("startsOn", wanted.startsOn(), "agreedOn", wanted.agreedOn(), "currency", wanted.currency(), "taxPercent", wanted.taxPercent(), "like", earlier.map(Project::fullName).orElse(""))));
     return project.id();
   }

@@ -4,6 +4,7 @@ import app.clearpane.core.agency.ClientId;
 import app.clearpane.core.agency.EmailAddress;
 import app.clearpane.core.agency.Name;
 import app.clearpane.core.project.ProjectId;
+import app.clearpane.core.record.Act;
 import app.clearpane.store.agency.Contact;
 import app.clearpane.store.agency.People;
 import app.clearpane.store.project.Project;
@@ -49,7 +50,7 @@ public class TakeInContact {
     input.allGood();
     ClientId client = organisation.map(named -> people.clientNamed(named, clock.instant())).orElse(project.client());
     Contact contact = openProject.takeIn(client, new OpenProject.NewContact(name.orElseThrow(), email.orElseThrow(), says));
-    tell.of(id, contact.id().value(), new Tell.Happening("contact.added", by, contact.name(), Map.of("address", contact.email())));
+    tell.of(id, contact.id().value(), new Tell.Happening(Act.CONTACT_ADDED, by, contact.name(), Map.of("address", contact.email())));
     return contact;
   }
 }

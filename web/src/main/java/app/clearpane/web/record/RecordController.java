@@ -1,6 +1,7 @@
 package app.clearpane.web.record;
 
 import app.clearpane.core.project.ProjectId;
+import app.clearpane.core.record.Act;
 import app.clearpane.formats.clearance.PdfWriter;
 import app.clearpane.store.project.Project;
 import app.clearpane.store.project.Projects;
@@ -13,10 +14,14 @@ import app.clearpane.web.layout.TheAgency;
 import app.clearpane.web.project.ProjectFrame;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
@@ -34,20 +39,7 @@ class RecordController {
   /** More entries than this are not put on paper. */
   private static final int ON_PAPER = 2_000;
   private static final int LONGEST_WORDS = 120;
-  /** What one may sift by, with how the acts begin that belong to it. */
-  private static final Map<String, List<String>> KINDS = new LinkedHashMap<>();
-
-  static {
-    KINDS.put("decisions", List.of("signoff.", "round.", "extra.", "signing.", "stand-in.", "clash."));
-    KINDS.put("versions", List.of("version.", "deliverable.", "release.", "checklist.", "condition."));
-    KINDS.put("marks", List.of("mark.", "marks."));
-    KINDS.put("showing", List.of("pane.", "aperture.", "item.", "ceiling.", "starting-point.", "filter.", "arrivals.", "looked."));
-    KINDS.put("people", List.of("seat.", "lead-voice.", "contact.", "link."));
-    KINDS.put("plan", List.of("task.", "tasks.", "dates.", "milestone.", "phase.", "project.", "free-day"));
-    KINDS.put("papers", List.of("paper."));
-    KINDS.put("files", List.of("file.", "folder."));
-  }
-
+  private static final Map<String, Act.Kind> KINDS = Arrays.stream(Act.Kind.values()).collect(Collectors.toMap(kind -> kind.name().toLowerCase(Locale.ROOT), Function.identity(), (one, other) -> one, LinkedHashMap::new));
   private final ProjectFrame frame;
   private final Projects projects;
   private final Records records;
@@ -78,7 +70,7 @@ class RecordController {
     }
 
     Wanted wanted() {
-      return new Wanted(words(), KINDS.getOrDefault(kind == null ? "" : kind, List.of()), about, name());
+      return new Wanted(words(), KINDS.containsKey(kind) ? KINDS.get(kind).beginnings() : List.of(), about, name());
     }
 
     /** Whether anything is left out. */

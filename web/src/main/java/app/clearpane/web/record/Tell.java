@@ -1,6 +1,7 @@
 package app.clearpane.web.record;
 
 import app.clearpane.core.project.ProjectId;
+import app.clearpane.core.record.Act;
 import app.clearpane.core.record.CanonicalJson;
 import app.clearpane.core.record.RecordEntry;
 import app.clearpane.store.record.Records;
@@ -24,11 +25,10 @@ public class Tell {
   /**
    * Something that happened.
    *
-   * @param act what was done, e.g. {@code version.sent}
    * @param actor who did it, by name
    * @param subject what it was done to, by name
    */
-  public record Happening(String act, String actor, String subject, Map<String, ?> payload) {}
+  public record Happening(Act act, String actor, String subject, Map<String, ?> payload) {}
 
   /**
    * Appends it to the project's Record.

@@ -1,6 +1,7 @@
 package app.clearpane.web.reminders;
 
 import app.clearpane.core.agency.ContactId;
+import app.clearpane.core.record.Act;
 import app.clearpane.core.reminders.Rhythm;
 import app.clearpane.store.agency.Contact;
 import app.clearpane.store.agency.People;
@@ -85,7 +86,7 @@ public class SendReminders {
       UUID written = mail.to(person, letter(person, own.stream().map(Reminder::thing).toList(), now));
       own.forEach(one -> {
         reminders.carried(one.key(), written);
-        tell.of(one.thing().project(), one.thing().about(), new Tell.Happening("reminder.sent", agency.get().name(), one.thing().what(), Map.of("to", person.name(), "due", one.thing().due(), "occasion", one.occasion().key())));
+        tell.of(one.thing().project(), one.thing().about(), new Tell.Happening(Act.REMINDER_SENT, agency.get().name(), one.thing().what(), Map.of("to", person.name(), "due", one.thing().due(), "occasion", one.occasion().key())));
       });
     }
   }
@@ -98,7 +99,7 @@ public class SendReminders {
 
   private List<String> lines(List<AwaitsSomebody.Thing> things, Instant now) {
     List<String> lines = new ArrayList<>(List.of(things.size() == 1 ? "This waits for you:" : "These wait for you:"));
-    things.forEach(thing -> lines.add(thing.what() + ". " + (thing.due().isBefore(now) ? "It was due " : "It is due ") + words.when(thing.due()) + "."));
+    things.forEach(thing -> lines.add(thing.what() + ". " + (thing.due().isBefore(now) ? "It was due " : "It is due ") + words.due(thing.due()) + "."));
     return lines;
   }
 }

@@ -1,5 +1,6 @@
 package app.clearpane.web.reminders;
 
+import app.clearpane.core.record.Act;
 import app.clearpane.core.reminders.Rhythm;
 import app.clearpane.store.reminders.Reminders;
 import app.clearpane.web.layout.Input;
@@ -38,6 +39,6 @@ class SetReminders {
     Rhythm rhythm = new Rhythm(hour.orElseThrow(), every.orElseThrow(), most.orElseThrow());
     boolean on = Boolean.TRUE.equals(form.remind());
     reminders.setRhythm(on ? Optional.of(rhythm) : Optional.empty());
-    tell.ofAgency(agency.get().id(), new Tell.Happening("reminders.set", by, agency.get().name(), on ? Map.of("hour", rhythm.hour(), "every", rhythm.every(), "most", rhythm.most()) : Map.of("remind", "off")));
+    tell.ofAgency(agency.get().id(), new Tell.Happening(Act.REMINDERS_SET, by, agency.get().name(), on ? Map.of("hour", rhythm.hour(), "every", rhythm.every(), "most", rhythm.most()) : Map.of("remind", "off")));
   }
 }

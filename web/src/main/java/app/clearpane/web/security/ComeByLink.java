@@ -3,6 +3,7 @@ package app.clearpane.web.security;
 import app.clearpane.core.agency.EmailAddress;
 import app.clearpane.core.agency.Name;
 import app.clearpane.core.files.Sha256;
+import app.clearpane.core.record.Act;
 import app.clearpane.core.record.CanonicalJson;
 import app.clearpane.core.record.RecordEntry;
 import app.clearpane.store.exposure.LinkSeats;
@@ -81,7 +82,7 @@ class ComeByLink {
     }
     links.opened(link.id(), new LinkSeats.Opening(clock.instant(), name.isEmpty() ? null : name, address.isEmpty() ? null : address));
     Panes.Row pane = panes.find(link.pane()).orElseThrow();
-    records.append(pane.project().value(), pane.id().value(), new RecordEntry.What("link.opened", name.isEmpty() ? "Somebody" : name, pane.name(), CanonicalJson.of(Map.of("link", link.name(), "address", address))),
+    records.append(pane.project().value(), pane.id().value(), new RecordEntry.What(Act.LINK_OPENED, name.isEmpty() ? "Somebody" : name, pane.name(), CanonicalJson.of(Map.of("link", link.name(), "address", address))),
         clock.instant());
     comeIn.signIn(new Person.ByLink(link.id().value(), link.pane().value(), Sha256.ofText(key).hex(), name), request, response);
     return "";

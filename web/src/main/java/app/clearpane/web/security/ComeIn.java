@@ -2,6 +2,7 @@ package app.clearpane.web.security;
 
 import app.clearpane.core.agency.EmailAddress;
 import app.clearpane.core.files.Sha256;
+import app.clearpane.core.record.Act;
 import app.clearpane.core.record.CanonicalJson;
 import app.clearpane.core.record.RecordEntry;
 import app.clearpane.store.agency.Contact;
@@ -83,7 +84,7 @@ public class ComeIn {
     for (SeatRow seat : seats.accept(contact.id(), clock.instant())) {
       Panes.Row pane = panes.find(seat.pane()).orElseThrow();
       records.append(pane.project().value(), pane.id().value(),
-          new RecordEntry.What("seat.accepted", contact.name(), pane.name(), CanonicalJson.of(Map.of("address", contact.email(), "role", seat.role()))), clock.instant());
+          new RecordEntry.What(Act.SEAT_ACCEPTED, contact.name(), pane.name(), CanonicalJson.of(Map.of("address", contact.email(), "role", seat.role()))), clock.instant());
     }
   }
 

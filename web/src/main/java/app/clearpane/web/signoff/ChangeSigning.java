@@ -4,6 +4,7 @@ import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.deliverable.Allowance;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.project.ProjectId;
+import app.clearpane.core.record.Act;
 import app.clearpane.core.signoff.Rule;
 import app.clearpane.core.signoff.Signatories;
 import app.clearpane.core.signoff.SigningTerms;
@@ -172,7 +173,7 @@ public class ChangeSigning {
     Map<String, Object> told = new HashMap<>(Map.of("who", meaning.panel().inWords(names::get), "rule", wanted.rule().keptAs(), "reviewDays", wanted.reviewDays(), "rounds", wanted.allowance().rounds(),
         "fee", wanted.allowance().fee().toPlainString()));
     meaning.open().ifPresent(round -> told.put("means", meaning.sentences()));
-    tell.of(wanted.project(), id.value(), new Tell.Happening("signing.changed", by, wanted.name(), told));
+    tell.of(wanted.project(), id.value(), new Tell.Happening(Act.SIGNING_CHANGED, by, wanted.name(), told));
     meaning.open().ifPresent(round -> apply(meaning, round, by));
   }
 
@@ -183,7 +184,7 @@ public class ChangeSigning {
     if (change.closes()) {
       deliverables.close(round.id(), change.after(), by, "who signs was changed", clock.instant());
       reviewsFollow.closed(wanted.project(), wanted.id(), round.number(), change.after().agreed(), by);
-      tell.of(wanted.project(), wanted.id().value(), new Tell.Happening("round.closed", by, wanted.name(), Map.of("round", round.number(), "outcome", change.after(), "reason", "who signs was changed")));
+      tell.of(wanted.project(), wanted.id().value(), new Tell.Happening(Act.ROUND_CLOSED, by, wanted.name(), Map.of("round", round.number(), "outcome", change.after(), "reason", "who signs was changed")));
       return;
     }
     meaning.signers().stream().filter(seat -> change.added().contains(seat.contact())).forEach(seat -> mail.to(people.contact(seat.contact()).orElseThrow(), new Letter("Sign off: " + wanted.name(),
@@ -196,7 +197,7 @@ public class ChangeSigning {
   public void usual(ProjectId project, SigningForm form, List<String> checklist, String by) {
     SigningTerms terms = form.terms();
     defaults.set(new SigningDefaults.Usual(project, terms, checklist, form.revision()));
-    tell.of(project, project.value(), new Tell.Happening("signing.usual", by, "How signing goes here", Map.of("rule", terms.rule().keptAs(), "reviewDays", terms.reviewDays(),
+    tell.of(project, project.value(), new Tell.Happening(Act.SIGNING_USUAL, by, "How signing goes here", Map.of("rule", terms.rule().keptAs(), "reviewDays", terms.reviewDays(),
         "rounds", terms.allowance().rounds(), "fee", terms.allowance().fee().toPlainString(), "checklist", checklist)));
   }
 }

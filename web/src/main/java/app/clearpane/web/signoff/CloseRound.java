@@ -1,6 +1,7 @@
 package app.clearpane.web.signoff;
 
 import app.clearpane.core.deliverable.VersionId;
+import app.clearpane.core.record.Act;
 import app.clearpane.core.signoff.Outcome;
 import app.clearpane.core.signoff.RoundState;
 import app.clearpane.store.deliverable.Deliverable;
@@ -75,7 +76,7 @@ public class CloseRound {
     Outcome outcome = new RoundState(version.sha256(), false, round.panel(), round.decisions(), 0, 0, 0).closedByHand();
     deliverables.close(round.id(), outcome, by, reason, clock.instant());
     reviewsFollow.closed(deliverable.project(), deliverable.id(), round.number(), outcome.agreed(), by);
-    tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening("round.closed", by, deliverable.name(),
+    tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening(Act.ROUND_CLOSED, by, deliverable.name(),
         Map.of("round", round.number(), "version", version.number(), "outcome", outcome, "reason", reason)));
     return outcome;
   }

@@ -6,6 +6,7 @@ import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.signoff.Decision;
 import app.clearpane.core.signoff.Outcome;
 import app.clearpane.core.signoff.RoundState;
+import app.clearpane.core.signoff.TakingBack;
 import app.clearpane.store.agency.People;
 import app.clearpane.store.deliverable.Round;
 import app.clearpane.store.exposure.clientside.Viewer;
@@ -119,6 +120,6 @@ public class DecideOnVersion {
   /** Once it cannot be taken back any more. */
   private void tell(Viewer viewer, Letter letter, UUID about, Instant at) {
     Project project = projects.find(viewer.project()).orElseThrow();
-    people.member(project.manager()).ifPresent(manager -> mail.onceCertain(manager, letter, about, at.plus(Round.TAKEN_BACK_FOR)));
+    people.member(project.manager()).ifPresent(manager -> mail.onceCertain(manager, letter, about, at.plus(TakingBack.WITHIN)));
   }
 }

@@ -3,6 +3,7 @@ package app.clearpane.web.signoff;
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.files.Sha256;
 import app.clearpane.core.markup.MarkupProgress;
+import app.clearpane.core.record.Act;
 import app.clearpane.core.signoff.DrawnSignature;
 import app.clearpane.store.deliverable.Deliverable;
 import app.clearpane.store.deliverable.Deliverables;
@@ -79,11 +80,11 @@ class KeepDecision {
     if (batch != null) {
       payload.put("batch", batch.toString());
     }
-    tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening("signoff.made", decider.name(), deliverable.name(), payload));
+    tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening(Act.SIGNOFF_MADE, decider.name(), deliverable.name(), payload));
     if (ready.taken().closes()) {
       deliverables.close(round.id(), ready.taken().outcome(), "the last decision", null, now);
       reviewsFollow.closed(deliverable.project(), deliverable.id(), round.number(), ready.taken().outcome().agreed(), decider.name());
-      tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening("round.closed", decider.name(), deliverable.name(),
+      tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening(Act.ROUND_CLOSED, decider.name(), deliverable.name(),
           Map.of("round", round.number(), "version", ready.version().number(), "outcome", ready.taken().outcome())));
     }
     if (ready.form().decision().signs()) {
@@ -94,7 +95,7 @@ class KeepDecision {
 
   private void accept(Decider decider, Deliverable deliverable, int number, Instant now) {
     if (extraRounds.accept(new ExtraRounds.Accepted(deliverable.id(), number, deliverable.allowance().fee(), decider.contact(), decider.name(), now))) {
-      tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening("extra.accepted", decider.name(), deliverable.name(),
+      tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening(Act.EXTRA_ACCEPTED, decider.name(), deliverable.name(),
           Map.of("round", number, "included", deliverable.allowance().rounds(), "fee", deliverable.allowance().fee().toPlainString())));
     }
   }

@@ -2,6 +2,8 @@ package app.clearpane.web.signoff;
 
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.markup.MarkupProgress;
+import app.clearpane.core.record.Act;
+import app.clearpane.core.signoff.TakingBack;
 import app.clearpane.store.agency.People;
 import app.clearpane.store.clearance.Releases;
 import app.clearpane.store.deliverable.Deliverable;
@@ -92,7 +94,7 @@ public class TakeBackDecision {
       deliverables.reopen(round.id());
       reviewsFollow.reopened(viewer.project(), deliverable.id(), viewer.name());
     }
-    tell.of(viewer.project(), deliverable.id().value(), new Tell.Happening("signoff.taken-back", viewer.name(), deliverable.name(),
+    tell.of(viewer.project(), deliverable.id().value(), new Tell.Happening(Act.SIGNOFF_TAKEN_BACK, viewer.name(), deliverable.name(),
         Map.of("version", version.number(), "decision", said.decision(), "round", round.number(), "madeAt", said.at())));
     if (!mail.takeBack(DecideOnVersion.about(round.id(), viewer.contact(), said.at()))) {
       tellManager(viewer, deliverable, version, said);
@@ -102,7 +104,7 @@ public class TakeBackDecision {
   /** Where they were told of it already, or are about to be with others. */
   private void tellManager(Viewer viewer, Deliverable deliverable, VersionRow version, Round.Said said) {
     String what = deliverable.name() + ", version " + version.number();
-    Instant told = said.batch() == null ? Instant.EPOCH : said.at().plus(Round.TAKEN_BACK_FOR);
+    Instant told = said.batch() == null ? Instant.EPOCH : said.at().plus(TakingBack.WITHIN);
     projects.find(viewer.project()).flatMap(project -> people.member(project.manager())).ifPresent(manager -> mail.onceCertain(manager, new Letter("Taken back: " + what,
         List.of(viewer.name() + " took back what was decided on " + what + " a few minutes ago. The round is open, and it is their turn again."), "See " + deliverable.name(),
         house.address() + "/t/deliverables/" + deliverable.id(), agency.get().name()), UUID.randomUUID(), told));

@@ -78,6 +78,7 @@ class NotesJourneyTest extends Journey {
     mirela.page.mouse().click(sheet.x + sheet.width * 0.5, sheet.y + sheet.height * 0.9);
     mirela.page.locator("#new-note-text").fill("Such a sign @Jasper");
     mirela.page.locator("#new-note-text").evaluate(PASTE);
+    assertThat(mirela.page.locator(".names [role=option]")).hasText("@Jasper Quill-Adeyemi");
     mirela.presses("Leave the note").sees("Such a sign");
     assertThat(note(mirela, "Such a sign").locator(".attached img")).isVisible();
     assertThat((boolean) note(mirela, "Such a sign").locator(".attached img").evaluate("image => image.complete && image.naturalWidth === 60 || new Promise(done => { image.onload = () => done(image.naturalWidth === 60); })")).isTrue();

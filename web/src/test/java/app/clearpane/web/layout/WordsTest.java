@@ -26,6 +26,13 @@ class WordsTest {
     assertThat(words.when(instant)).isEqualTo(said);
   }
 
+  @ParameterizedTest(name = "{0} is {1}")
+  @CsvSource({"2027-05-13T16:30:00Z, today 17:30", "2027-05-13T23:00:00Z, today", "2027-05-12T23:00:00Z, yesterday", "2027-05-14T23:00:00Z, Fri 14 May", "2027-05-13T23:00:01Z, 'Fri 14 May, 00:00'", "2027-12-31T00:00:00Z, Thu 30 Dec",
+      "2027-01-01T00:00:00Z, Thu 31 Dec 2026"})
+  void whatIsDueAtMidnightIsDueOnTheDayThatEnds(Instant due, String said) {
+    assertThat(words.due(due)).isEqualTo(said);
+  }
+
   @ParameterizedTest(name = "{0} is the day {1}")
   @CsvSource({"2027-05-13T22:59:00Z, 2027-05-13", "2027-05-13T23:00:00Z, 2027-05-14", "2027-01-13T23:59:00Z, 2027-01-13"})
   void formsTakeTheDayThatItIsThere(Instant instant, String day) {

@@ -12,6 +12,7 @@ import java.util.List;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.security.web.csrf.CsrfToken;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -22,12 +23,14 @@ import org.springframework.web.bind.annotation.RequestParam;
 class ClientPaneController {
   private final Viewers viewers;
   private final PanePage panePage;
+  private final WrittenPane written;
   private final Looks looks;
   private final Clock clock;
 
-  ClientPaneController(Viewers viewers, PanePage panePage, Looks looks, Clock clock) {
+  ClientPaneController(Viewers viewers, PanePage panePage, WrittenPane written, Looks looks, Clock clock) {
     this.viewers = viewers;
     this.panePage = panePage;
+    this.written = written;
     this.looks = looks;
     this.clock = clock;
   }
@@ -55,14 +58,13 @@ class ClientPaneController {
   }
 
   @GetMapping({"/c/panes/{pane}", "/t/look/{seat}/{sight}"})
-  String pane(Viewer viewer, @RequestParam(required = false) @Nullable String decided, @RequestParam(required = false) @Nullable VersionId on, @RequestParam(required = false) @Nullable String did, @RequestParam(required = false) @Nullable String was, Model model) {
+  String pane(Viewer viewer, @RequestParam(required = false) @Nullable String decided, @RequestParam(required = false) @Nullable VersionId on, @RequestParam(required = false) @Nullable String did, @RequestParam(required = false) @Nullable String was, CsrfToken token, Model model) {
     PanePage.Page page = panePage.of(viewer);
-    looks.listed(viewer, PanePage.items(page));
-    model.addAttribute("page", page);
-    model.addAttribute("on", on);
-    model.addAttribute("decided", decided);
-    model.addAttribute("did", page.tasks().stream().filter(task -> task.id().toString().equals(did)).findFirst().orElse(null));
-    model.addAttribute("was", Set.of("TO_DO", "UNDER_WAY", "DONE").contains(was == null ? "" : was) ? was : "TO_DO");
+    looks.listed(viewer, panePage.items(page));
+    VisibleTasks.Row moved = page.tasks().stream().filter(task -> task.id().toString().equals(did)).findFirst().orElse(null);
+    WrittenPane.Said said = new WrittenPane.Said(decided, on, moved, Set.of("TO_DO", "UNDER_WAY", "DONE").contains(was == null ? "" : was) ? was : "TO_DO");
+    model.addAttribute("title", page.heading().project());
+    model.addAttribute("written", written.html(page, said, token.getToken()));
     return "exposure/clientside/pane";
   }
 }

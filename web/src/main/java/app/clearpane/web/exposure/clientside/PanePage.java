@@ -21,6 +21,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -38,17 +39,17 @@ class PanePage {
   private static final int NEWS_SHOWN = 8;
   private static final int KEPT = 500;
   private static final Map<ContentKind, String> ANCHORS = Map.of(ContentKind.STATUS, "where", ContentKind.DELIVERABLES, "look", ContentKind.DATES, "dates", ContentKind.TASKS, "tasks", ContentKind.FILES, "files", ContentKind.CONCERNS, "concerns");
-  private final Viewers viewers;
   private final PaneContents contents;
-  private final PaneSections sections;
+  private final KeptViewers kept;
   private final Visits visits;
   private final Clock clock;
   private final Cache<SeatId, Known> known = Caffeine.newBuilder().maximumSize(KEPT).build();
+  /** By contents as they were read, not as they read: as long as they are kept, so is what is made of them. */
+  private final Cache<PaneContents.Contents, Made> made = Caffeine.newBuilder().weakKeys().build();
 
-  PanePage(Viewers viewers, PaneContents contents, PaneSections sections, Visits visits, Clock clock) {
-    this.viewers = viewers;
+  PanePage(PaneContents contents, KeptViewers kept, Visits visits, Clock clock) {
     this.contents = contents;
-    this.sections = sections;
+    this.kept = kept;
     this.visits = visits;
     this.clock = clock;
   }
@@ -63,10 +64,10 @@ class PanePage {
    * Everything on the page.
    *
    * @param parts the sections in order; those with nothing in them are left out
-   * @param sections them, as HTML
+   * @param marks what is said beside what is new or changed
    * @param news what is new since the last visit, computed over what this viewer sees
    */
-  record Page(String base, Viewer viewer, PaneContents.Contents contents, List<PaneSections.Part> parts, String sections, Visits.Visit visit, List<New> news, List<Other> others) {
+  record Page(String base, Viewer viewer, PaneContents.Contents contents, List<PaneSections.Part> parts, Map<ItemId, String> marks, boolean firstVisit, List<New> news, List<Other> others) {
     /** What stands above the page. */
     public Viewers.Heading heading() {
       return contents.heading();
@@ -102,11 +103,6 @@ class PanePage {
       return Math.max(0, news.size() - NEWS_SHOWN);
     }
 
-    /** Whether they are here for the first time. */
-    public boolean firstVisit() {
-      return visit.number() == 1;
-    }
-
     /** Papers that something is still expected of the reader for. */
     public List<Paper> waitingPapers() {
       return papers().stream().filter(paper -> paper.kind() != PaperKind.OTHER && paper.recipient(viewer.contact()).filter(mine -> mine.namedAt() == null).isPresent()
@@ -134,15 +130,34 @@ class PanePage {
     }
   }
 
+  /** What is made of contents without knowing when they were last looked at. @param things what stands in one of the parts */
+  private record Made(List<PaneSections.Part> parts, List<Thing> things, List<ItemId> items) {
+    static Made of(PaneContents.Contents all, String base) {
+      List<PaneSections.Part> parts = PanePage.parts(all);
+      Set<ContentKind> shown = parts.stream().map(PaneSections.Part::kind).collect(Collectors.toSet());
+      List<Thing> things = PanePage.things(base, all);
+      return new Made(parts, things.stream().filter(thing -> shown.contains(thing.kind())).toList(), things.stream().map(Thing::id).toList());
+    }
+  }
+
   Page of(Viewer viewer) {
     PaneContents.Contents all = contents.of(viewer);
-    List<PaneSections.Part> parts = parts(all);
+    String base = Through.base(viewer);
+    Made page = made(all, base);
     Visits.Visit visit = viewer.byLink() ? Visits.Visit.FIRST : visit(viewer.seat());
-    Set<ContentKind> shown = parts.stream().map(PaneSections.Part::kind).collect(Collectors.toSet());
-    List<Thing> things = things(Through.base(viewer), all).stream().filter(thing -> shown.contains(thing.kind())).toList();
-    Map<ItemId, String> marks = things.stream().filter(thing -> visit.isNew(thing.id(), thing.changed())).collect(Collectors.toMap(Thing::id, thing -> thing.kind() != ContentKind.DELIVERABLES && visit.knows(thing.id()) ? "changed" : "new"));
-    List<New> news = things.stream().filter(thing -> marks.containsKey(thing.id())).map(thing -> new New(thing.name(), thing.at())).toList();
-    return new Page(Through.base(viewer), viewer, all, parts, sections.html(Through.base(viewer), viewer.role().mayMarkUp(), parts, all, marks), visit, news, others(viewer, all));
+    Map<ItemId, String> marks = new HashMap<>();
+    List<New> news = new ArrayList<>();
+    for (Thing thing : page.things()) {
+      if (visit.isNew(thing.id(), thing.changed())) {
+        marks.put(thing.id(), thing.kind() != ContentKind.DELIVERABLES && visit.knows(thing.id()) ? "changed" : "new");
+        news.add(new New(thing.name(), thing.at()));
+      }
+    }
+    return new Page(base, viewer, all, page.parts(), Map.copyOf(marks), visit.number() == 1, List.copyOf(news), others(viewer, all));
+  }
+
+  private Made made(PaneContents.Contents all, String base) {
+    return made.get(all, contents -> Made.of(contents, base));
   }
 
   private Visits.Visit visit(SeatId seat) {
@@ -190,12 +205,12 @@ class PanePage {
   }
 
   private List<Other> others(Viewer viewer, PaneContents.Contents all) {
-    return all.others().stream().flatMap(other -> viewers.at(other.id(), viewer.contact(), clock.instant()).map(there -> new Other(other.name(), Through.base(there), waiting(there).size() + tasksOf(there).size())).stream()).toList();
+    return all.others().stream().flatMap(other -> kept.at(other.id(), viewer.contact()).map(there -> new Other(other.name(), Through.base(there), waiting(there).size() + tasksOf(there).size())).stream()).toList();
   }
 
   /** The items that stand on a page. */
-  static List<ItemId> items(Page page) {
-    return things("", page.contents()).stream().map(Thing::id).toList();
+  List<ItemId> items(Page page) {
+    return made(page.contents(), page.base()).items();
   }
 
   /** What awaits somebody at a pane. */

@@ -1,17 +1,12 @@
 package app.clearpane.web.exposure.clientside;
 
-import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.exposure.SeatId;
-import app.clearpane.store.Writes;
 import app.clearpane.store.exposure.clientside.Viewer;
 import app.clearpane.store.exposure.clientside.Viewers;
 import app.clearpane.web.layout.NotThere;
 import app.clearpane.web.security.Person;
-import com.github.benmanes.caffeine.cache.Cache;
-import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Clock;
-import java.time.Instant;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.Arrays;
@@ -41,16 +36,14 @@ import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
  */
 @Configuration(proxyBeanMethods = false)
 class ViewerArgument implements HandlerMethodArgumentResolver, HandlerInterceptor, WebMvcConfigurer {
-  private static final int KEPT = 2_000;
   private static final String VIEWER = Viewer.class.getName();
   private final Viewers viewers;
   private final ApplicationEventPublisher events;
-  private final Writes writes;
   private final Clock clock;
-  private final Cache<Place, Kept> kept = Caffeine.newBuilder().maximumSize(KEPT).build();
+  private final KeptViewers kept;
 
-  ViewerArgument(Viewers viewers, ApplicationEventPublisher events, Writes writes, Clock clock) {
-    this.writes = writes;
+  ViewerArgument(Viewers viewers, KeptViewers kept, ApplicationEventPublisher events, Clock clock) {
+    this.kept = kept;
     this.events = events;
     this.viewers = viewers;
     this.clock = clock;
@@ -105,28 +98,10 @@ class ViewerArgument implements HandlerMethodArgumentResolver, HandlerIntercepto
       if (person instanceof Person.ByLink guest && path.containsKey("pane")) {
         return viewers.byLink(PaneId.of(path.get("pane")), guest.key(), Optional.of(guest.fullName()).filter(name -> !name.isEmpty()), clock.instant());
       }
-      return person instanceof Person.OfClient client && path.containsKey("pane") ? at(new Place(PaneId.of(path.get("pane")), client.contactId())) : Optional.empty();
+      return person instanceof Person.OfClient client && path.containsKey("pane") ? kept.at(PaneId.of(path.get("pane")), client.contactId()) : Optional.empty();
     } catch (IllegalArgumentException notAnIdentifier) {
       return Optional.empty();
     }
-  }
-
-  private record Place(PaneId pane, ContactId contact) {}
-
-  /** @param asOf how often the house had been written to before the viewer was made */
-  private record Kept(long asOf, Viewer viewer) {}
-
-  /** Made anew, or as it was made since the latest write, unless the pane has closed in the meantime. */
-  private Optional<Viewer> at(Place place) {
-    long asOf = writes.count();
-    Instant now = clock.instant();
-    Kept found = kept.getIfPresent(place);
-    if (found != null && found.asOf() == asOf && (found.viewer().until() == null || found.viewer().until().isAfter(now))) {
-      return Optional.of(found.viewer());
-    }
-    Optional<Viewer> viewer = viewers.at(place.pane(), place.contact(), now);
-    viewer.ifPresent(made -> kept.put(place, new Kept(asOf, made)));
-    return viewer;
   }
 
   private static Viewer.Sight sight(String inAddress) {
