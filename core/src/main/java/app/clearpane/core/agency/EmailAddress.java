@@ -9,6 +9,7 @@ import java.util.regex.Pattern;
  */
 public record EmailAddress(String value) {
   private static final int LONGEST = 254;
+  private static final int SHOWN = 40;
   private static final Pattern SHAPE =
       Pattern.compile("[A-Za-z0-9.!#$%&'*+/=?^_`{|}~-]{1,64}@[A-Za-z0-9](?:[A-Za-z0-9-]{0,61}[A-Za-z0-9])?(?:\\.[A-Za-z0-9](?:[A-Za-z0-9-]{0,61}[A-Za-z0-9])?)+");
 
@@ -23,7 +24,7 @@ public record EmailAddress(String value) {
   }
 
   private static String shortened(String text) {
-    return text.length() <= 40 ? text : text.substring(0, 40) + "…";
+    return text.codePointCount(0, text.length()) <= SHOWN ? text : text.substring(0, text.offsetByCodePoints(0, SHOWN)) + "…";
   }
 
   @Override

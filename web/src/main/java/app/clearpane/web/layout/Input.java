@@ -13,6 +13,8 @@ import java.util.function.Function;
 public final class Input {
   private static final LocalDate EARLIEST = LocalDate.of(1900, 1, 1);
   private static final LocalDate LATEST = LocalDate.of(9999, 12, 31);
+  /** So much of what cannot be read is said again. */
+  private static final int SHOWN = 40;
   private final List<String> wrong = new ArrayList<>();
 
   /** A name; "The project’s name" as what. */
@@ -87,6 +89,6 @@ public final class Input {
   }
 
   private static String shortened(String text) {
-    return text.length() <= 40 ? text : text.substring(0, 40) + "…";
+    return text.codePointCount(0, text.length()) <= SHOWN ? text : text.substring(0, text.offsetByCodePoints(0, SHOWN)) + "…";
   }
 }

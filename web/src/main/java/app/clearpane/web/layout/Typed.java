@@ -8,7 +8,7 @@ import java.util.Set;
 
 /** What somebody typed into a form, to be given back when it could not be used. */
 public record Typed(String field, String text) {
-  private static final Set<String> NOT_TYPED = Set.of("_csrf", "password", "revision", "sha256");
+  private static final Set<String> NOT_TYPED = Set.of("_csrf", "password", "now", "passcode", "revision", "sha256");
 
   /** Everything worth giving back: texts of more than one word. */
   public static List<Typed> in(HttpServletRequest request) {
