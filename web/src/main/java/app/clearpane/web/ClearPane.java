@@ -3,6 +3,7 @@ package app.clearpane.web;
 import app.clearpane.web.demo.DemoParts;
 import app.clearpane.web.record.Verify;
 import java.util.Arrays;
+import java.util.Locale;
 import javax.imageio.ImageIO;
 import org.springframework.aot.AotDetector;
 import org.springframework.boot.SpringApplication;
@@ -19,6 +20,7 @@ public class ClearPane {
 
   public static void main(String[] arguments) throws Exception {
     System.setProperty("java.awt.headless", "true");
+    Locale.setDefault(Locale.UK);
     if (arguments.length > 0 && arguments[0].equals("verify")) {
       System.exit(Verify.fromCommandLine(Arrays.copyOfRange(arguments, 1, arguments.length)));
     }

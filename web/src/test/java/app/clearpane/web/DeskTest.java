@@ -4,8 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.plan.Tasks;
+import java.util.List;
 import java.util.Map;
+import org.jsoup.Jsoup;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.beans.factory.annotation.Autowired;
 
 /** What falls due, what nobody has sorted yet, and a plan under other headings. */
@@ -37,6 +41,17 @@ class DeskTest extends DemoHouse {
     assertThat(ines.get("/t/projects/" + project + "/plan?as=month&by=due").body()).as("the days are there already").doesNotContain("falls-under");
     for (String by : new String[] {"label", "due", "nonsense"}) {
       assertThat(ines.get("/t/projects/" + project + "/plan?as=time&by=" + by).statusCode()).isEqualTo(200);
+    }
+  }
+
+  /** Numbers in drawings and names of months do not follow the browser. */
+  @ParameterizedTest
+  @ValueSource(strings = {"de-DE", "fa-IR", "ar-EG-u-nu-arab", "th-TH-u-ca-buddhist"})
+  void theHouseSpeaksOneLanguageWhateverTheBrowserAsksFor(String language) throws Exception {
+    ProjectId project = projects.active().stream().filter(one -> one.name().equals("Visitor centre")).findFirst().orElseThrow().id();
+    Visitor ines = Visitor.by(address(), linkOfTeam("ines@marram-finch.example"));
+    for (String path : List.of("/t/people", "/t/projects/" + project + "/plan?as=month&by=phase", "/t/projects/" + project + "/plan?as=time&by=phase", "/t/projects/" + project + "/papers")) {
+      assertThat(Jsoup.parse(ines.get(path, Map.of("Accept-Language", language)).body()).select("main").text()).as(path).isNotEmpty().isEqualTo(Jsoup.parse(ines.get(path).body()).select("main").text());
     }
   }
 }

@@ -53,25 +53,26 @@ final class AreaMean {
     int height = Math.max(1, picture.height() / block);
     float[] light = new float[width * height];
     int[] sums = new int[width];
-    int side = Math.min(block, Math.min(picture.width(), picture.height()));
+    int across = Math.min(block, picture.width());
+    int down = Math.min(block, picture.height());
     for (int y = 0; y < height; y++) {
       java.util.Arrays.fill(sums, 0);
-      for (int row = y * block; row < y * block + side; row++) {
-        addLight(picture, row * picture.width(), block, sums);
+      for (int row = y * block; row < y * block + down; row++) {
+        addLight(picture, row * picture.width(), across, sums);
       }
       for (int x = 0; x < width; x++) {
-        light[y * width + x] = sums[x] / (256f * side * side);
+        light[y * width + x] = sums[x] / (256f * across * down);
       }
     }
     return new Grey(width, height, light);
   }
 
-  private static void addLight(Raster picture, int at, int block, int[] sums) {
+  private static void addLight(Raster picture, int from, int across, int[] sums) {
     int[] rgb = picture.rgb();
-    int side = Math.min(block, picture.width());
+    int at = from;
     for (int x = 0; x < sums.length; x++) {
       int sum = 0;
-      for (int i = 0; i < side; i++) {
+      for (int i = 0; i < across; i++) {
         sum += light(rgb[at++]);
       }
       sums[x] += sum;

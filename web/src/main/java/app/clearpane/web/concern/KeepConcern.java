@@ -95,8 +95,9 @@ public class KeepConcern {
     String about = input.text("What it is", form.about(), LONGEST);
     String measure = input.text("What is done about it", form.measure(), LONGEST);
     input.require(form.likelihood() >= Gravity.LEAST && form.likelihood() <= Gravity.MOST && form.effect() >= Gravity.LEAST && form.effect() <= Gravity.MOST, "Choose how likely it is and what it would do from the lists.");
+    Optional<TeamMemberId> chosen = form.owner().isBlank() ? Optional.empty() : input.one("Who sees to it", form.owner(), TeamMemberId::of);
     input.allGood();
-    Optional<TeamMember> owner = form.owner().isBlank() ? Optional.empty() : Optional.of(NotThere.unless(people.member(TeamMemberId.of(form.owner()))));
+    Optional<TeamMember> owner = chosen.map(member -> NotThere.unless(people.member(member)));
     return new Concern(id, project, name.orElseThrow().value(), form.issue(), form.likelihood(), form.effect(), about, measure, owner.map(TeamMember::id).orElse(null), owner.map(TeamMember::name).orElse(""), null, form.revision());
   }
 

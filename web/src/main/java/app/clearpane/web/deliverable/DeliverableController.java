@@ -78,8 +78,9 @@ class DeliverableController {
       String line = input.text("The line about it", about, LONGEST_LINE);
       Optional<Integer> days = input.number("The days to review it", reviewDays, 1, 250);
       input.require(!pane.isEmpty(), "Choose the pane that decides on it.");
+      Optional<PaneId> decides = pane.isEmpty() ? Optional.empty() : input.one("The pane that decides", pane, PaneId::of);
       input.allGood();
-      return new AddDeliverable.Wanted(named.orElseThrow(), line, PaneId.of(pane), rule.equals("ANY") ? new Rule.Any() : rule.equals("IN_ORDER") ? new Rule.InOrder() : new Rule.All(), days.orElseThrow());
+      return new AddDeliverable.Wanted(named.orElseThrow(), line, decides.orElseThrow(), rule.equals("ANY") ? new Rule.Any() : rule.equals("IN_ORDER") ? new Rule.InOrder() : new Rule.All(), days.orElseThrow());
     }
   }
 

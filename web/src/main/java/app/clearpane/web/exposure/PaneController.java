@@ -16,6 +16,7 @@ import app.clearpane.store.agency.People;
 import app.clearpane.store.exposure.LinkSeats;
 import app.clearpane.store.project.Project;
 import app.clearpane.web.layout.ForManagers;
+import app.clearpane.web.layout.Input;
 import app.clearpane.web.layout.TeamController;
 import app.clearpane.web.layout.WrittenRows;
 import app.clearpane.web.project.ProjectFrame;
@@ -89,7 +90,10 @@ class PaneController {
   @PostMapping("/t/projects/{project}/panes")
   @ForManagers
   String add(@PathVariable ProjectId project, @RequestParam String name, @RequestParam String welcome, @RequestParam(defaultValue = "") String like, @AuthenticationPrincipal Person me) {
-    PaneId pane = !like.isEmpty() ? setUpPane.copy(project, PaneId.of(like), name, me.fullName()) : setUpPane.add(project, name, welcome, me.fullName());
+    Input input = new Input();
+    Optional<PaneId> alike = like.isEmpty() ? Optional.empty() : input.one("The pane that it is to be like", like, PaneId::of);
+    input.allGood();
+    PaneId pane = alike.isPresent() ? setUpPane.copy(project, alike.get(), name, me.fullName()) : setUpPane.add(project, name, welcome, me.fullName());
     return at(project, pane, ContentKind.DELIVERABLES);
   }
 

@@ -60,8 +60,9 @@ class FileController {
     Input input = new Input();
     String name = Optional.ofNullable(file.getOriginalFilename()).orElse("");
     input.require(!name.isEmpty(), "Choose a file first.");
+    Optional<ItemId> into = folder.isEmpty() ? Optional.empty() : input.one("The folder", folder, ItemId::of);
     input.allGood();
-    addFile.to(project, folder.isEmpty() ? Optional.empty() : Optional.of(ItemId.of(folder)), name, file.getInputStream(), me.fullName());
+    addFile.to(project, into, name, file.getInputStream(), me.fullName());
     return "redirect:/t/projects/" + project + "/files";
   }
 

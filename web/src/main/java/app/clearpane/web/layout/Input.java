@@ -64,6 +64,16 @@ public final class Input {
     return Optional.empty();
   }
 
+  /** One of those that can be chosen. @param reader fails with an {@link IllegalArgumentException} for anything else, as {@code valueOf} of an enum and {@code of} of an identifier do */
+  public <T> Optional<T> one(String what, String chosen, Function<String, T> reader) {
+    try {
+      return Optional.of(reader.apply(chosen));
+    } catch (IllegalArgumentException e) {
+      wrong.add(what + ": “" + shortened(chosen) + "” is none of those that can be chosen.");
+      return Optional.empty();
+    }
+  }
+
   /** Text of a limited length, with its line ends made the same; empty is allowed. */
   public String text(String what, String typed, int longest) {
     String text = typed.replace("\r\n", "\n").replace('\r', '\n').replaceAll("[\\p{Cntrl}&&[^\\n\\t]]", "").strip();

@@ -6,6 +6,7 @@ import app.clearpane.store.plan.Agreements;
 import app.clearpane.store.plan.Feeds;
 import app.clearpane.store.reminders.Reminders;
 import app.clearpane.web.layout.ForManagers;
+import app.clearpane.web.layout.Input;
 import app.clearpane.web.layout.TeamController;
 import app.clearpane.web.layout.WorkedOn;
 import app.clearpane.web.security.Person;
@@ -56,7 +57,10 @@ class CalendarController {
   /** The answer shows the address, this once. */
   @PostMapping("/t/calendar/feeds")
   String make(@RequestParam String project, @AuthenticationPrincipal Person.OfTeam me, Model model) {
-    model.addAttribute("address", project.isEmpty() ? makeFeed.own(me) : makeFeed.ofProject(ProjectId.of(project), me));
+    Input input = new Input();
+    Optional<ProjectId> chosen = project.isEmpty() ? Optional.empty() : input.one("The project", project, ProjectId::of);
+    input.allGood();
+    model.addAttribute("address", chosen.isEmpty() ? makeFeed.own(me) : makeFeed.ofProject(chosen.get(), me));
     return page(me, model);
   }
 

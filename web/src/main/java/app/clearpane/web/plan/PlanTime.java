@@ -170,7 +170,7 @@ final class PlanTime {
         double[] from = ends.get(link.predecessor());
         if (to != null && from != null) {
           boolean critical = plan.critical().contains(task.id()) && plan.critical().contains(link.predecessor());
-          links.add(new Link("M%.1f %.1fH%.1fV%.1fH%.1f".formatted(from[0], from[1], Math.max(from[0] + 5, to[2] - 6), to[1], to[2]), critical));
+          links.add(new Link(String.format(Locale.ROOT, "M%.1f %.1fH%.1fV%.1fH%.1f", from[0], from[1], Math.max(from[0] + 5, to[2] - 6), to[1], to[2]), critical));
         }
       }
     }

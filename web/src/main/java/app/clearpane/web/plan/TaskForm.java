@@ -50,6 +50,7 @@ record TaskForm(String name, String doer, String days, String notBefore, String 
     Optional<LocalDate> ended = stage == Stage.DONE ? optional(input, "Done", done) : Optional.empty();
     input.require(beginning.isEmpty() || ended.isEmpty() || !ended.get().isBefore(beginning.get()), "It was done before it began. Change one of the two days.");
     OptionalInt minutes = effort(input);
+    Optional<Priority> pressing = input.one("Priority", priority, Priority::valueOf);
     Optional<Integer> left = remaining.isBlank() ? Optional.empty() : input.number("Days remaining", remaining, 0, Task.MOST_DAYS);
     List<Task.After> links = links(input);
     String text = input.text("The notes", notes, LONGEST_NOTES);
@@ -57,7 +58,7 @@ record TaskForm(String name, String doer, String days, String notBefore, String 
     input.require(tags.size() <= MOST_LABELS && tags.stream().allMatch(label -> label.length() <= LONGEST_LABEL), "Labels: up to " + MOST_LABELS + ", each of up to " + LONGEST_LABEL + " characters.");
     Optional<String> rule = repeating(input);
     input.allGood();
-    return new Read(named.orElseThrow().value(), length.orElseThrow(), from, until, minutes, Priority.valueOf(priority), tags, text, rule.orElseThrow(), left.map(OptionalInt::of).orElse(OptionalInt.empty()), links, beginning, ended);
+    return new Read(named.orElseThrow().value(), length.orElseThrow(), from, until, minutes, pressing.orElseThrow(), tags, text, rule.orElseThrow(), left.map(OptionalInt::of).orElse(OptionalInt.empty()), links, beginning, ended);
   }
 
   private Optional<String> repeating(Input input) {
@@ -99,9 +100,9 @@ record TaskForm(String name, String doer, String days, String notBefore, String 
     List<String> lags = lag == null ? List.of() : lag;
     for (int i = 0; i < ids.size(); i++) {
       if (!ids.get(i).isBlank()) {
-        ItemId id = ItemId.of(ids.get(i));
+        Optional<ItemId> id = input.one("What it waits for", ids.get(i), ItemId::of);
         String days = i < lags.size() && !lags.get(i).isBlank() ? lags.get(i) : "0";
-        input.number("Days between", days, 0, Task.MOST_DAYS).filter(between -> links.stream().noneMatch(link -> link.predecessor().equals(id))).ifPresent(between -> links.add(new Task.After(id, between)));
+        input.number("Days between", days, 0, Task.MOST_DAYS).filter(between -> id.isPresent() && links.stream().noneMatch(link -> link.predecessor().equals(id.get()))).ifPresent(between -> links.add(new Task.After(id.orElseThrow(), between)));
       }
     }
     return links;

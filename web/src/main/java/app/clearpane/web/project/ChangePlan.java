@@ -46,8 +46,9 @@ public class ChangePlan {
     Optional<LocalDate> starts = input.day("The first day", form.startsOn());
     Optional<LocalDate> ends = input.day("The last day", form.endsOn());
     input.require(starts.isEmpty() || ends.isEmpty() || !ends.get().isBefore(starts.get()), "The last day of " + phase.name() + " is before its first.");
+    Optional<Phase.Stage> stage = input.one("How far it is", form.stage(), Phase.Stage::valueOf);
     input.allGood();
-    move(project, new Phase(id, phase.name(), starts.orElseThrow(), ends.orElseThrow(), Phase.Stage.valueOf(form.stage()), form.revision()), by);
+    move(project, new Phase(id, phase.name(), starts.orElseThrow(), ends.orElseThrow(), stage.orElseThrow(), form.revision()), by);
   }
 
   /** Changes a phase. */

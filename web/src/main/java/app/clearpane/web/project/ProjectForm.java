@@ -40,10 +40,12 @@ record ProjectForm(String client, String name, String cover, String currency, St
     input.require(currencyIsKnown(), "“" + currency + "” is not a currency. Use its three letters, as in GBP or EUR.");
     Optional<BigDecimal> percent = tax(input);
     List<OpenProject.NewContact> contactsTyped = contacts(input);
+    Optional<PhaseTemplate> phases = LIKE.equals(template) ? Optional.of(PhaseTemplate.SPACE) : input.one("The phases", template, PhaseTemplate::valueOf);
+    Optional<ProjectId> other = likeAnother ? input.one("The project that it is to be like", like, ProjectId::of) : Optional.empty();
     input.allGood();
     return new OpenProject.Wanted(clientName.orElseThrow(), projectName.orElseThrow(), cover, currency, percent.orElseThrow(), start.orElseThrow(),
-        agreed.orElseThrow(), LIKE.equals(template) ? PhaseTemplate.SPACE : PhaseTemplate.valueOf(template), Boolean.TRUE.equals(tasks), contactsTyped,
-        likeAnother ? Optional.of(new OpenProject.Like(ProjectId.of(like), Boolean.TRUE.equals(people), backwards)) : Optional.empty());
+        agreed.orElseThrow(), phases.orElseThrow(), Boolean.TRUE.equals(tasks), contactsTyped,
+        other.map(project -> new OpenProject.Like(project, Boolean.TRUE.equals(people), backwards)));
   }
 
   private boolean currencyIsKnown() {

@@ -5,6 +5,7 @@ import app.clearpane.core.files.Sha256;
 import app.clearpane.core.signoff.Decision;
 import app.clearpane.store.exposure.clientside.Viewer;
 import app.clearpane.web.exposure.clientside.Through;
+import app.clearpane.web.layout.Input;
 import app.clearpane.web.signoff.CloseRound;
 import app.clearpane.web.signoff.DecideOnVersion;
 import app.clearpane.web.signoff.DecisionForm;
@@ -63,13 +64,14 @@ class DecisionController {
   String signMany(Viewer viewer, @RequestParam(required = false) @Nullable List<String> pick, @RequestParam(defaultValue = "") String typedName,
       @RequestParam(required = false) @Nullable Boolean acceptExtra, @RequestParam(required = false) @Nullable String drawn, Model model) {
     List<DecideOnVersion.Pick> picks = new ArrayList<>();
+    Input input = new Input();
     for (String one : pick == null ? List.<String>of() : pick) {
       String[] parts = one.split(":", 2);
       if (parts.length == 2 && parts[1].matches("[0-9a-f]{64}")) {
-        VersionId version = VersionId.of(parts[0]);
-        picks.add(new DecideOnVersion.Pick(version, toSign.name(viewer, version), new DecisionForm(Decision.SIGN_OFF, new Sha256(parts[1]), "", typedName, acceptExtra, drawn)));
+        input.one("What is signed", parts[0], VersionId::of).ifPresent(version -> picks.add(new DecideOnVersion.Pick(version, toSign.name(viewer, version), new DecisionForm(Decision.SIGN_OFF, new Sha256(parts[1]), "", typedName, acceptExtra, drawn))));
       }
     }
+    input.allGood();
     DecideOnVersion.Many many = toSign.sign(viewer, picks, typedName);
     model.addAllAttributes(toSign.of(viewer, Through.base(viewer)));
     model.addAttribute("many", many);

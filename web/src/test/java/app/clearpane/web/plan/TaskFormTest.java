@@ -1,0 +1,97 @@
+package app.clearpane.web.plan;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.catchThrowableOfType;
+
+import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.plan.Priority;
+import app.clearpane.core.plan.Stage;
+import app.clearpane.core.plan.Task;
+import app.clearpane.web.layout.Refused;
+import java.time.LocalDate;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** A task as it is typed: what is read, and what is said of each thing that cannot be. */
+class TaskFormTest {
+  private static final ItemId BEFORE = new ItemId(UUID.fromString("0190c0de-0000-7000-8000-000000000001"));
+
+  private static TaskForm form(Map<String, String> typed) {
+    return form(typed, List.of(), List.of());
+  }
+
+  private static TaskForm form(Map<String, String> typed, List<String> after, List<String> lag) {
+    Map<String, String> all = new HashMap<>(Map.of("name", "Draw the map", "days", "3", "priority", "USUAL"));
+    all.putAll(typed);
+    return new TaskForm(of(all, "name"), "", of(all, "days"), of(all, "notBefore"), of(all, "due"), of(all, "effort"), "", "", of(all, "priority"), of(all, "labels"), of(all, "notes"), of(all, "repeats"), of(all, "remaining"), after, lag,
+        of(all, "began"), of(all, "done"), null, null, null, 1);
+  }
+
+  private static String of(Map<String, String> typed, String field) {
+    return typed.getOrDefault(field, "");
+  }
+
+  private static List<String> wrong(TaskForm form, Stage stage) {
+    Refused refused = catchThrowableOfType(Refused.class, () -> form.read(stage));
+    return refused == null ? List.of() : refused.sentences();
+  }
+
+  @ParameterizedTest(name = "“{0}” is {1} minutes")
+  @CsvSource({"2.5h, 150", "'2,5 h', 150", "2h, 120", "90m, 90", "1h 30m, 90", "1h30m, 90", "1H 30M, 90", "' 1 h  5 m ', 65", "0.1h, 6", "0h, 0", "0m, 0", "'', 0", "2, 0", "h, 0", "2.55h, 0", "-1h, 0", "30m 1h, 0", "99999h, 5999940", "100000h, 0",
+      "two hours, 0"})
+  void anEstimateIsHoursAndMinutes(String typed, int minutes) {
+    assertThat(TaskForm.minutes(typed)).isEqualTo(minutes);
+  }
+
+  @Test
+  void whatIsTypedIsRead() {
+    Map<String, String> typed = Map.of("days", " 4 ", "notBefore", "2027-03-01", "due", "2027-03-05", "effort", "1h 30m", "priority", "HIGH", "labels", " print, map ,print,, ", "notes", "One.\r\nTwo.", "repeats", "rrule:freq=weekly;byday=fr",
+        "remaining", "2", "began", "2027-03-02");
+    assertThat(form(typed, List.of(BEFORE.toString(), "", BEFORE.toString()), List.of("2", "9", "5")).read(Stage.UNDER_WAY)).isEqualTo(new TaskForm.Read("Draw the map", 4, Optional.of(LocalDate.of(2027, 3, 1)), Optional.of(LocalDate.of(2027, 3, 5)),
+        OptionalInt.of(90), Priority.HIGH, List.of("print", "map"), "One.\nTwo.", "FREQ=WEEKLY;BYDAY=FR", OptionalInt.of(2), List.of(new Task.After(BEFORE, 2)), Optional.of(LocalDate.of(2027, 3, 2)), Optional.empty()));
+  }
+
+  @Test
+  void theDayItWasDoneCountsOnlyOnceItIs() {
+    Map<String, String> days = Map.of("began", "2027-03-05", "done", "2027-03-04");
+    assertThat(form(days).read(Stage.UNDER_WAY).done()).isEmpty();
+    assertThat(wrong(form(days), Stage.DONE)).containsExactly("It was done before it began. Change one of the two days.");
+    assertThat(form(Map.of("began", "2027-03-05", "done", "2027-03-05")).read(Stage.DONE).done()).hasValue(LocalDate.of(2027, 3, 5));
+  }
+
+  @ParameterizedTest(name = "{0} “{1}”: {2}")
+  @CsvSource(delimiter = '|', value = {
+      "name      | ''                        | The task: A name is needed.",
+      "days      | -1                        | Working days: “-1” should be a whole number from 0 to 2500.",
+      "days      | 2501                      | Working days: “2501” should be a whole number from 0 to 2500.",
+      "days      | two                       | Working days: “two” should be a whole number from 0 to 2500.",
+      "notBefore | 2027-02-30                | Not before: “2027-02-30” is not a date. Choose one, or type it as 2027-03-24.",
+      "due       | Friday                    | Due: “Friday” is not a date. Choose one, or type it as 2027-03-24.",
+      "began     | 1066-10-14                | Began: “1066-10-14” lies outside the years 1900 to 9999.",
+      "effort    | a while                   | Estimate: “a while” is not a time like 2.5h or 90m.",
+      "effort    | 0h                        | Estimate: “0h” is not a time like 2.5h or 90m.",
+      "remaining | -2                        | Days remaining: “-2” should be a whole number from 0 to 2500.",
+      "priority  | HUGE                      | Priority: “HUGE” is none of those that can be chosen.",
+      "priority  | ''                        | Priority: “” is none of those that can be chosen.",
+      "labels    | a,b,c,d,e,f,g,h,i,j,k,l,m | Labels: up to 12, each of up to 40 characters.",
+      "labels    | fortyonefortyonefortyonefortyonefortyonef | Labels: up to 12, each of up to 40 characters.",
+      "repeats   | every Friday              | Repeats: “every Friday” is not a rule like FREQ=WEEKLY;BYDAY=FR.",
+      "repeats   | BYDAY=FR                  | Repeats: “BYDAY=FR” is not a rule like FREQ=WEEKLY;BYDAY=FR."})
+  void whatCannotBeReadIsSaid(String field, String typed, String sentence) {
+    assertThat(wrong(form(Map.of(field, typed)), Stage.TO_DO)).containsExactly(sentence);
+  }
+
+  @Test
+  void allThatIsWrongIsSaidAtOnce() {
+    TaskForm form = form(Map.of("name", " ", "days", "x", "due", "x", "effort", "x", "notes", "x".repeat(8_001)), List.of("nowhere", BEFORE.toString()), List.of("0", "2501"));
+    assertThat(wrong(form, Stage.TO_DO)).containsExactly("The task: A name is needed.", "Working days: “x” should be a whole number from 0 to 2500.", "Due: “x” is not a date. Choose one, or type it as 2027-03-24.",
+        "Estimate: “x” is not a time like 2.5h or 90m.", "What it waits for: “nowhere” is none of those that can be chosen.", "Days between: “2501” should be a whole number from 0 to 2500.", "The notes: 8,000 characters are allowed; this has 8,001.");
+  }
+}
