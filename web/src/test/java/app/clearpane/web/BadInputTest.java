@@ -6,6 +6,7 @@ import app.clearpane.store.deliverable.Deliverables;
 import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.store.exposure.Panes;
 import app.clearpane.store.exposure.Seats;
+import app.clearpane.store.markup.Markups;
 import app.clearpane.store.project.Project;
 import app.clearpane.web.record.VerifyHouse;
 import app.clearpane.web.security.LinkKeys;
@@ -15,6 +16,7 @@ import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -24,10 +26,13 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
 
 /** What goes wrong, said in a sentence, with nothing lost. */
 class BadInputTest extends DemoHouse {
+  @Autowired private Markups markups;
   @Autowired private Seats seats;
   @Autowired private Deliverables deliverables;
   @Autowired private LinkKeys keys;
@@ -91,6 +96,28 @@ class BadInputTest extends DemoHouse {
     assertThat(answer.statusCode()).isEqualTo(422);
     assertThat(answer.body()).contains("The client: A name may have 120 characters; this one has 300.", "outside the years 1900 to 9999", "“yesterday” is not a date", "“XXQ” is not a currency",
         "The tax should be a number", "Contact in line 1: write the name, a comma and the mail address");
+  }
+
+  /** Choices that no form offers, as whoever writes requests by hand sends them. */
+  @ParameterizedTest(name = "{0}: {1}={2}")
+  @CsvSource({
+      "/t/projects/{project}/deliverables, pane, rubbish", "/t/projects/{project}/panes, like, rubbish", "/t/projects/{project}/concerns, owner, rubbish", "/t/projects, template, RUBBISH", "/t/projects, like, rubbish",
+      "/t/projects/{project}/phases/{phase}, stage, RUBBISH", "/t/calendar/feeds, project, rubbish", "/c/panes/{pane}/versions/{version}/decisions, decision, ''", "/c/panes/{pane}/versions/{version}/decisions, decision, RUBBISH",
+      "/c/panes/{pane}/versions/{version}/decisions, sha256, ''", "/c/panes/{pane}/to-sign, pick, rubbish:0000000000000000000000000000000000000000000000000000000000000000", "/t/marks/{mark}/doer, doer, rubbish"})
+  void aChoiceThatIsNotOfferedIsRefused(String route, String field, String value) throws Exception {
+    Project project = project("Visitor centre");
+    VersionRow map = version("visitor-map-2.pdf");
+    Panes.Row board = panes.ofProject(project.id()).get(0);
+    Map<String, String> form = new HashMap<>(Map.of("name", "Rubbish", "about", "", "rule", "ALL", "reviewDays", "3", "pane", board.id().toString(), "welcome", "", "measure", "", "likelihood", "1", "effect", "1", "owner", ""));
+    form.putAll(Map.of("client", "Penwether", "cover", "night", "currency", "GBP", "tax", "20", "startsOn", "2027-01-01", "agreedOn", "2027-02-01", "contacts", "", "template", "like".equals(field) ? "LIKE" : "SPACE", "endsOn", "2027-02-01", "stage", "AHEAD"));
+    form.putAll(Map.of("decision", "SEND_BACK", "sha256", map.sha256().hex(), "sentence", "", "typedName", "", "revision", "1", "on", map.id().toString(), "issue", "false", "project", ""));
+    form.put(field, value);
+    Visitor who = route.startsWith("/c") ? Visitor.by(address(), linkOf("ottoline@penwether.example")) : ines();
+    String path = route.replace("{project}", project.id().toString()).replace("{phase}", projects.phases(project.id()).get(0).id().toString()).replace("{pane}", board.id().toString()).replace("{version}", map.id().toString())
+        .replace("{mark}", markups.of(map.deliverable()).get(0).id().toString());
+    HttpResponse<String> answer = who.post(path, who.token(), form);
+    assertThat(answer.statusCode()).as(answer.body()).isEqualTo(422);
+    assertThat(answer.body()).containsPattern("none of those that can be chosen|could not be read|Something is missing");
   }
 
   @Test

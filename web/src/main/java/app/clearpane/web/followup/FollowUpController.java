@@ -4,11 +4,11 @@ import app.clearpane.core.agency.TeamMemberId;
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.markup.MarkupId;
 import app.clearpane.store.markup.MarkupRow;
+import app.clearpane.web.layout.Input;
 import app.clearpane.web.layout.TeamController;
 import app.clearpane.web.security.Person;
 import java.io.IOException;
 import java.util.Optional;
-import java.util.UUID;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -29,7 +29,10 @@ class FollowUpController {
 
   @PostMapping("/t/marks/{mark}/doer")
   String give(@PathVariable MarkupId mark, @RequestParam String doer, @RequestParam int revision, @RequestParam VersionId on, @AuthenticationPrincipal Person.OfTeam me) {
-    return back(giveMark.to(mark, doer.isBlank() ? Optional.empty() : Optional.of(new TeamMemberId(UUID.fromString(doer))), revision, me), on);
+    Input input = new Input();
+    Optional<TeamMemberId> member = doer.isBlank() ? Optional.empty() : input.one("Who does it", doer, TeamMemberId::of);
+    input.allGood();
+    return back(giveMark.to(mark, member, revision, me), on);
   }
 
   @PostMapping("/t/marks/{mark}/task")

@@ -55,7 +55,16 @@ class WebSetup implements WebMvcConfigurer {
     }
 
     private static boolean isMissing(RecordComponent field, HttpServletRequest request) {
-      return field.getType() != boolean.class && !field.getAnnotatedType().isAnnotationPresent(Nullable.class) && request.getParameter(field.getName()) == null;
+      if (field.getType() == boolean.class || field.getAnnotatedType().isAnnotationPresent(Nullable.class)) {
+        return false;
+      }
+      String value = request.getParameter(field.getName());
+      return value == null || value.isBlank() && isOneOfOurs(field.getType());
+    }
+
+    /** An identifier, a digest or one of several choices: nothing is none of them. */
+    private static boolean isOneOfOurs(Class<?> type) {
+      return type.getName().startsWith("app.clearpane.");
     }
   }
 

@@ -169,22 +169,19 @@ public class PlanTask {
         : old.actual().remaining().filter(said -> said.days() == read.remaining().getAsInt()).or(() -> Optional.of(new Task.Remaining(read.remaining().getAsInt(), agency.today())));
     Task task = new Task(id, old.parent(), read.name(), doer.side(), new Task.Shape(Math.max(read.days(), doer.side() == Side.CLIENTS ? 1 : 0), read.notBefore(), read.after(), read.effort()), old.stage(),
         new Task.Actual(read.began(), old.stage() == Stage.DONE ? read.done().or(() -> old.actual().done()) : Optional.empty(), remaining));
-    PlannedTask.Details details = new PlannedTask.Details(old.parent().isPresent() ? Optional.empty() : uuid(form.phase()), uuid(form.milestone()).map(ItemId::new), form.deliverable() == null ? before.details().deliverable() : uuid(form.deliverable()).map(ItemId::new), read.due(), read.priority(), read.labels(), read.notes(), read.repeats(), also(before, form));
+    PlannedTask.Details details = new PlannedTask.Details(old.parent().isPresent() ? Optional.empty() : read.where().phase(), read.where().milestone(), form.deliverable() == null ? before.details().deliverable() : read.where().deliverable(), read.due(), read.priority(), read.labels(), read.notes(), read.repeats(),
+        also(before, form, read.where().alsoPhases()));
     PlannedTask wanted = new PlannedTask(task, before.project(), before.position(), doer.hands(), details, form.revision());
     save(before, wanted, by);
     return before.project();
   }
 
   /** Phases of the project beside its own, and members of the team beside whoever does it. */
-  private PlannedTask.Also also(PlannedTask before, TaskForm form) {
+  private PlannedTask.Also also(PlannedTask before, TaskForm form, List<UUID> alsoPhases) {
     Set<UUID> phases = projects.phases(before.project()).stream().map(Phase::id).collect(Collectors.toSet());
     List<PlannedTask.Helper> team = doers.of(before.project()).stream().filter(doer -> form.alsoMembers().contains(doer.value()) && !doer.value().equals(form.doer()))
         .flatMap(doer -> doer.hands().member().map(id -> new PlannedTask.Helper(id, doer.name())).stream()).toList();
-    return new PlannedTask.Also(form.alsoPhases().stream().flatMap(typed -> uuid(typed).stream()).filter(phase -> phases.contains(phase) && !form.phase().equals(phase.toString())).distinct().toList(), team);
-  }
-
-  private static Optional<UUID> uuid(String typed) {
-    return typed.isBlank() ? Optional.empty() : Optional.of(UUID.fromString(typed));
+    return new PlannedTask.Also(alsoPhases.stream().filter(phase -> phases.contains(phase) && !form.phase().equals(phase.toString())).toList(), team);
   }
 
   /** Saves a task that was changed, with all that follows. */

@@ -13,6 +13,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.UUID;
+import java.util.function.Function;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
@@ -25,11 +27,6 @@ record TaskForm(String name, String doer, String days, String notBefore, String 
   private static final int LONGEST_LABEL = 40;
   private static final Pattern EFFORT = Pattern.compile("(?:(\\d{1,5})(?:[.,](\\d))?\\s*h)?\\s*(?:(\\d{1,5})\\s*m)?");
 
-  /** The phases under which it is to stand too. */
-  List<String> alsoPhases() {
-    return alsoPhase == null ? List.of() : alsoPhase;
-  }
-
   /** The members of the team on whose desks it is to be too. */
   List<String> alsoMembers() {
     return alsoMember == null ? List.of() : alsoMember;
@@ -37,7 +34,15 @@ record TaskForm(String name, String doer, String days, String notBefore, String 
 
   /** What it says, once everything could be read. */
   record Read(String name, int days, Optional<LocalDate> notBefore, Optional<LocalDate> due, OptionalInt effort, Priority priority, List<String> labels, String notes, String repeats, OptionalInt remaining,
-      List<Task.After> after, Optional<LocalDate> began, Optional<LocalDate> done) {}
+      List<Task.After> after, Optional<LocalDate> began, Optional<LocalDate> done, Where where) {}
+
+  /**
+   * Where it stands.
+   *
+   * @param deliverable what it is a review of, if anything is said of that
+   * @param alsoPhases under which it is to stand too
+   */
+  record Where(Optional<UUID> phase, Optional<ItemId> milestone, Optional<ItemId> deliverable, List<UUID> alsoPhases) {}
 
   /** @throws app.clearpane.web.layout.Refused with all that could not be read */
   Read read(Stage stage) {
@@ -57,8 +62,18 @@ record TaskForm(String name, String doer, String days, String notBefore, String 
     List<String> tags = Arrays.stream(labels.split(",")).map(String::strip).filter(label -> !label.isEmpty()).distinct().toList();
     input.require(tags.size() <= MOST_LABELS && tags.stream().allMatch(label -> label.length() <= LONGEST_LABEL), "Labels: up to " + MOST_LABELS + ", each of up to " + LONGEST_LABEL + " characters.");
     Optional<String> rule = repeating(input);
+    Where where = where(input);
     input.allGood();
-    return new Read(named.orElseThrow().value(), length.orElseThrow(), from, until, minutes, pressing.orElseThrow(), tags, text, rule.orElseThrow(), left.map(OptionalInt::of).orElse(OptionalInt.empty()), links, beginning, ended);
+    return new Read(named.orElseThrow().value(), length.orElseThrow(), from, until, minutes, pressing.orElseThrow(), tags, text, rule.orElseThrow(), left.map(OptionalInt::of).orElse(OptionalInt.empty()), links, beginning, ended, where);
+  }
+
+  private Where where(Input input) {
+    List<UUID> also = (alsoPhase == null ? List.<String>of() : alsoPhase).stream().flatMap(one -> chosen(input, "The other phases", one, UUID::fromString).stream()).distinct().toList();
+    return new Where(chosen(input, "The phase", phase, UUID::fromString), chosen(input, "The milestone", milestone, ItemId::of), chosen(input, "The deliverable", deliverable == null ? "" : deliverable, ItemId::of), also);
+  }
+
+  private static <T> Optional<T> chosen(Input input, String what, String choice, Function<String, T> reader) {
+    return choice.isBlank() ? Optional.empty() : input.one(what, choice, reader);
   }
 
   private Optional<String> repeating(Input input) {

@@ -30,7 +30,7 @@ class TaskFormTest {
   private static TaskForm form(Map<String, String> typed, List<String> after, List<String> lag) {
     Map<String, String> all = new HashMap<>(Map.of("name", "Draw the map", "days", "3", "priority", "USUAL"));
     all.putAll(typed);
-    return new TaskForm(of(all, "name"), "", of(all, "days"), of(all, "notBefore"), of(all, "due"), of(all, "effort"), "", "", of(all, "priority"), of(all, "labels"), of(all, "notes"), of(all, "repeats"), of(all, "remaining"), after, lag,
+    return new TaskForm(of(all, "name"), "", of(all, "days"), of(all, "notBefore"), of(all, "due"), of(all, "effort"), of(all, "phase"), of(all, "milestone"), of(all, "priority"), of(all, "labels"), of(all, "notes"), of(all, "repeats"), of(all, "remaining"), after, lag,
         of(all, "began"), of(all, "done"), null, null, null, 1);
   }
 
@@ -52,10 +52,11 @@ class TaskFormTest {
 
   @Test
   void whatIsTypedIsRead() {
-    Map<String, String> typed = Map.of("days", " 4 ", "notBefore", "2027-03-01", "due", "2027-03-05", "effort", "1h 30m", "priority", "HIGH", "labels", " print, map ,print,, ", "notes", "One.\r\nTwo.", "repeats", "rrule:freq=weekly;byday=fr",
-        "remaining", "2", "began", "2027-03-02");
+    Map<String, String> typed = new HashMap<>(Map.of("days", " 4 ", "notBefore", "2027-03-01", "due", "2027-03-05", "effort", "1h 30m", "priority", "HIGH", "labels", " print, map ,print,, ", "notes", "One.\r\nTwo.", "repeats", "rrule:freq=weekly;byday=fr",
+        "remaining", "2", "began", "2027-03-02"));
+    typed.putAll(Map.of("phase", BEFORE.toString(), "milestone", BEFORE.toString()));
     assertThat(form(typed, List.of(BEFORE.toString(), "", BEFORE.toString()), List.of("2", "9", "5")).read(Stage.UNDER_WAY)).isEqualTo(new TaskForm.Read("Draw the map", 4, Optional.of(LocalDate.of(2027, 3, 1)), Optional.of(LocalDate.of(2027, 3, 5)),
-        OptionalInt.of(90), Priority.HIGH, List.of("print", "map"), "One.\nTwo.", "FREQ=WEEKLY;BYDAY=FR", OptionalInt.of(2), List.of(new Task.After(BEFORE, 2)), Optional.of(LocalDate.of(2027, 3, 2)), Optional.empty()));
+        OptionalInt.of(90), Priority.HIGH, List.of("print", "map"), "One.\nTwo.", "FREQ=WEEKLY;BYDAY=FR", OptionalInt.of(2), List.of(new Task.After(BEFORE, 2)), Optional.of(LocalDate.of(2027, 3, 2)), Optional.empty(), new TaskForm.Where(Optional.of(BEFORE.value()), Optional.of(BEFORE), Optional.empty(), List.of())));
   }
 
   @Test
@@ -80,6 +81,8 @@ class TaskFormTest {
       "remaining | -2                        | Days remaining: “-2” should be a whole number from 0 to 2500.",
       "priority  | HUGE                      | Priority: “HUGE” is none of those that can be chosen.",
       "priority  | ''                        | Priority: “” is none of those that can be chosen.",
+      "phase     | Design                    | The phase: “Design” is none of those that can be chosen.",
+      "milestone | Opening                   | The milestone: “Opening” is none of those that can be chosen.",
       "labels    | a,b,c,d,e,f,g,h,i,j,k,l,m | Labels: up to 12, each of up to 40 characters.",
       "labels    | fortyonefortyonefortyonefortyonefortyonef | Labels: up to 12, each of up to 40 characters.",
       "repeats   | every Friday              | Repeats: “every Friday” is not a rule like FREQ=WEEKLY;BYDAY=FR.",
