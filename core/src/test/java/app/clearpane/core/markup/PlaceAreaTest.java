@@ -74,7 +74,7 @@ class PlaceAreaTest {
     assertThat(area.coveredBy(List.of(half, half, half), 1)).isCloseTo(0.5, within(1e-9));
     assertThat(area.coveredBy(List.of(), 1)).isZero();
     assertThat(area.distance(new Box(0.6, 0, 0.1, 0.1), 1)).isCloseTo(0.1, within(1e-9));
-    assertThat(area.distance(new Box(0, 0.6, 0.1, 0.1), 2)).as("measured in page widths").isCloseTo(0.2, within(1e-9));
+    assertThat(PlaceArea.of(new Place.Rectangle(1, 0, 0, 0.5, 0.5), 2).distance(new Box(0, 0.6, 0.1, 0.1), 2)).as("measured in page widths").isCloseTo(0.2, within(1e-9));
     assertThat(area.distance(half, 1)).isZero();
   }
 
