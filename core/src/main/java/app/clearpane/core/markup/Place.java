@@ -60,10 +60,7 @@ public sealed interface Place {
    */
   record Rectangle(int page, double x, double y, double width, double height) implements Place {
     public Rectangle {
-      onPage(page, x, y, x + width, y + height);
-      if (width <= 0 || height <= 0) {
-        throw new OutOfRange("a rectangle needs a width and a height above 0, got " + width + " × " + height);
-      }
+      inBox("a rectangle", page, new Box(x, y, width, height));
     }
 
     @Override
@@ -73,9 +70,7 @@ public sealed interface Place {
 
     @Override
     public Place brought(int toPage, UnaryOperator<Spot> bring) {
-      Spot from = bring.apply(new Spot(x, y));
-      Spot to = bring.apply(new Spot(x + width, y + height));
-      return to.x > from.x && to.y > from.y ? new Rectangle(toPage, from.x, from.y, to.x - from.x, to.y - from.y) : new Point(toPage, from.x, from.y);
+      return broughtBox(bounds(), bring).<Place>map(box -> new Rectangle(toPage, box.x(), box.y(), box.width(), box.height())).orElseGet(() -> new Point(toPage, x, y).brought(toPage, bring));
     }
   }
 
@@ -87,10 +82,7 @@ public sealed interface Place {
    */
   record Ellipse(int page, double x, double y, double width, double height) implements Place {
     public Ellipse {
-      onPage(page, x, y, x + width, y + height);
-      if (width <= 0 || height <= 0) {
-        throw new OutOfRange("an ellipse needs a width and a height above 0, got " + width + " × " + height);
-      }
+      inBox("an ellipse", page, new Box(x, y, width, height));
     }
 
     @Override
@@ -100,9 +92,7 @@ public sealed interface Place {
 
     @Override
     public Place brought(int toPage, UnaryOperator<Spot> bring) {
-      Spot from = bring.apply(new Spot(x, y));
-      Spot to = bring.apply(new Spot(x + width, y + height));
-      return to.x > from.x && to.y > from.y ? new Ellipse(toPage, from.x, from.y, to.x - from.x, to.y - from.y) : new Point(toPage, from.x, from.y);
+      return broughtBox(bounds(), bring).<Place>map(box -> new Ellipse(toPage, box.x(), box.y(), box.width(), box.height())).orElseGet(() -> new Point(toPage, x, y).brought(toPage, bring));
     }
   }
 
@@ -285,6 +275,20 @@ public sealed interface Place {
     OutOfRange(String message) {
       super(message);
     }
+  }
+
+  private static void inBox(String what, int page, Box box) {
+    onPage(page, box.x(), box.y(), box.right(), box.bottom());
+    if (box.width() <= 0 || box.height() <= 0) {
+      throw new OutOfRange(what + " needs a width and a height above 0, got " + box.width() + " × " + box.height());
+    }
+  }
+
+  /** A box on another page; empty where it would have no size any more. */
+  private static Optional<Box> broughtBox(Box box, UnaryOperator<Spot> bring) {
+    Spot from = bring.apply(new Spot(box.x(), box.y()));
+    Spot to = bring.apply(new Spot(box.right(), box.bottom()));
+    return to.x > from.x && to.y > from.y ? Optional.of(new Box(from.x, from.y, to.x - from.x, to.y - from.y)) : Optional.empty();
   }
 
   private static void onPage(int page, double... fractions) {
