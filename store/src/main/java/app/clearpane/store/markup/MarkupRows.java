@@ -48,7 +48,7 @@ public final class MarkupRows {
   }
 
   /**
-   * The marks that meet one condition with the answers that meet another, by version and age.
+   * The marks that meet one condition with the answers that meet another, by version, those that clients see by their number and then those for the team.
    *
    * @param marks on {@code markup} and {@code version}
    * @param answers on {@code markup_answer}

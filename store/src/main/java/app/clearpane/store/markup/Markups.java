@@ -42,7 +42,7 @@ public final class Markups {
     return MarkupRows.where(db, MARKUP.ID.eq(id), noCondition()).stream().findFirst();
   }
 
-  /** The marks on all versions of a deliverable, by version and age. */
+  /** The marks on all versions of a deliverable, by version, those that clients see by their number and then those for the team. */
   public List<MarkupRow> of(ItemId deliverable) {
     return MarkupRows.where(db, VERSION.DELIVERABLE_ID.eq(deliverable), noCondition());
   }
