@@ -29,7 +29,7 @@ class Story {
   private static final Map<String, String> DECISIONS = Map.of("SIGN_OFF", "signed off", "SIGN_OFF_WITH_NOTES", "signed off, with notes,", "SEND_BACK", "sent back", "STAND_ASIDE", "stood aside on");
   private static final Map<String, String> KEYS = Map.ofEntries(Map.entry("sha256", "SHA-256"), Map.entry("dueAt", "due"), Map.entry("fallsOn", "on"), Map.entry("startsOn", "from"),
       Map.entry("endsOn", "to"), Map.entry("agreedOn", "agreed finish"), Map.entry("taxPercent", "tax %"), Map.entry("lastDay", "until"), Map.entry("label", "mark"), Map.entry("typedName", "signed as"), Map.entry("holds", "is followed:"), Map.entry("setAside", "set aside:"), Map.entry("name", "for"), Map.entry("address", "at"),
-      Map.entry("role", "as"), Map.entry("occasion", "reminded"), Map.entry("forTeam", "for the team only:"), Map.entry("decidedBy", "decided by"), Map.entry("insteadOf", "in place of"), Map.entry("drawnSignature", "drawn signature"));
+      Map.entry("role", "as"), Map.entry("occasion", "reminder"), Map.entry("forTeam", "for the team only:"), Map.entry("decidedBy", "decided by"), Map.entry("insteadOf", "in place of"), Map.entry("drawnSignature", "drawn signature"));
   private static final Pattern WHOLE_DIGEST = Pattern.compile("\\b([0-9a-f]{12})[0-9a-f]{52}\\b");
   private final Words words;
 
@@ -100,7 +100,7 @@ class Story {
   private String wellFormed(String key, String text) {
     return switch (key) {
       case "sha256" -> text.substring(0, Math.min(12, text.length())) + "…";
-      case "occasion" -> text.equals("before") ? "the working day before" : text.equals("day") ? "on the day" : text.replaceFirst("^late ", "when it was late, time ");
+      case "occasion" -> text.equals("before") ? "for the working day before" : text.equals("day") ? "for the day itself" : text.replaceFirst("^late ", "for when it is late, number ");
       case "size" -> words.size(Long.parseLong(text));
       case "dueAt" -> words.due(Instant.parse(text));
       case "due" -> text.contains("T") ? words.due(Instant.parse(text)) : words.day(LocalDate.parse(text));
