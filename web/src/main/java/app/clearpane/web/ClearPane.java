@@ -2,6 +2,7 @@ package app.clearpane.web;
 
 import app.clearpane.web.demo.DemoParts;
 import app.clearpane.web.record.Verify;
+import java.net.URL;
 import java.util.Arrays;
 import java.util.Locale;
 import javax.imageio.ImageIO;
@@ -37,8 +38,9 @@ public class ClearPane {
     application.run(arguments);
   }
 
-  /** In a folder of classes, the wiring beside them may be older than they are. */
+  /** In a folder of classes, the wiring beside them may be older than they are. Classes from a cache of another folder's do not know where they come from. */
   private static boolean isPackaged() {
-    return !ClearPane.class.getProtectionDomain().getCodeSource().getLocation().toString().endsWith("/classes/");
+    URL place = ClearPane.class.getProtectionDomain().getCodeSource().getLocation();
+    return place == null || !place.toString().endsWith("/classes/");
   }
 }
