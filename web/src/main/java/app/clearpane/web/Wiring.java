@@ -51,8 +51,10 @@ import app.clearpane.store.project.clientside.VisibleDates;
 import app.clearpane.store.record.Records;
 import app.clearpane.store.reminders.Reminders;
 import app.clearpane.store.reminders.SilenceTerms;
+import app.clearpane.web.jobs.QueueTime;
 import java.io.IOException;
 import java.time.Clock;
+import java.time.Instant;
 import org.jooq.DSLContext;
 import org.jooq.impl.DefaultExecuteListenerProvider;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnMissingBean;
@@ -70,6 +72,12 @@ class Wiring {
   @Profile("!demo")
   Clock clock() {
     return Clock.systemUTC();
+  }
+
+  @Bean
+  @Profile("!demo")
+  QueueTime realQueueTime() {
+    return Instant::now;
   }
 
   @Bean

@@ -78,7 +78,7 @@ class CanaryTest extends DemoHouse {
   }
 
   private void hide(Project project, Panes.Row board) throws Exception {
-    Instant now = Instant.now();
+    Instant now = clock.instant();
     ItemId folder = addFile.folder(project.id(), canary(), "Teo");
     panes.holdBackEverywhere(folder, "Teo", now);
     panes.setShowing(board.id(), file(project, Optional.of(folder)), new Setting(Showing.SHOWN, "Teo", now));

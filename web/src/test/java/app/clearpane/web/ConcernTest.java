@@ -12,7 +12,6 @@ import app.clearpane.store.exposure.Panes;
 import app.clearpane.store.project.Concern;
 import app.clearpane.store.project.Concerns;
 import java.net.http.HttpResponse;
-import java.time.Instant;
 import java.util.HashMap;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
@@ -49,7 +48,7 @@ class ConcernTest extends DemoHouse {
       assertThat(concerns.find(wind.id()).orElseThrow().open()).isFalse();
       assertThat(teo.get("/t/projects/" + project + "/record").body()).contains("Wind on the hill");
     } finally {
-      items.delete(wind.id(), Instant.now());
+      items.delete(wind.id(), clock.instant());
     }
   }
 
@@ -70,7 +69,7 @@ class ConcernTest extends DemoHouse {
   }
 
   private void showNow(PaneId board, ItemId item) {
-    panes.setShowing(board, item, new Setting(Showing.SHOWN, "Ines", Instant.now()));
-    panes.publish(panes.find(board).orElseThrow(), Instant.now());
+    panes.setShowing(board, item, new Setting(Showing.SHOWN, "Ines", clock.instant()));
+    panes.publish(panes.find(board).orElseThrow(), clock.instant());
   }
 }

@@ -8,14 +8,17 @@ import app.clearpane.store.agency.People;
 import app.clearpane.store.agency.WaysIn;
 import app.clearpane.store.exposure.Panes;
 import app.clearpane.store.project.Projects;
+import app.clearpane.web.layout.TheAgency;
 import app.clearpane.web.security.LinkKeys;
 import com.icegreen.greenmail.util.GreenMail;
 import java.io.IOException;
 import java.net.ServerSocket;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
 import org.jooq.DSLContext;
 import org.junit.jupiter.api.BeforeEach;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -37,11 +40,14 @@ public abstract class DemoHouse {
   @Autowired protected Projects projects;
   @Autowired protected Panes panes;
   @Autowired protected GreenMail world;
+  @Autowired protected Clock clock;
+  @Autowired private TheAgency theAgency;
 
   @DynamicPropertySource
   static void properties(DynamicPropertyRegistry registry) {
     registry.add("server.port", () -> PORT);
     registry.add("clearpane.data", DATA::toString);
+    registry.add("clearpane.demo.now", Moment.START::toString);
     registry.add("clearpane.poll-millis", () -> 100);
     registry.add("clearpane.reminders", () -> "-");
     registry.add("clearpane.silence", () -> "-");
@@ -55,6 +61,11 @@ public abstract class DemoHouse {
   @BeforeEach
   void allIsDrawn() {
     await().atMost(Duration.ofMinutes(2)).until(() -> db.fetchSingle("select count(*) from drawing where state = 'WAITING'").get(0, Integer.class) == 0);
+  }
+
+  /** The day it is in the house. */
+  protected LocalDate today() {
+    return theAgency.today();
   }
 
   protected static String address() {

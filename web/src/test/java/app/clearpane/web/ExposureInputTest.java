@@ -19,7 +19,6 @@ import app.clearpane.store.files.Vault;
 import app.clearpane.store.project.Project;
 import app.clearpane.web.exposure.MakeLink;
 import java.net.http.HttpResponse;
-import java.time.Instant;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -52,16 +51,16 @@ class ExposureInputTest extends DemoHouse {
   void aProjectOfItsOwn() throws Exception {
     Project like = projects.active().stream().filter(one -> one.name().equals("Visitor centre")).findFirst().orElseThrow();
     project = new ProjectId(UUID.randomUUID());
-    projects.open(new Project(project, like.client(), like.clientName(), like.manager(), "Input", "night", "GBP", like.taxPercent(), like.startsOn(), like.agreedOn(), null, null, "", 0, 1), Instant.now());
-    pane = panes.add(project, "Testers", "", Instant.now());
+    projects.open(new Project(project, like.client(), like.clientName(), like.manager(), "Input", "night", "GBP", like.taxPercent(), like.startsOn(), like.agreedOn(), null, null, "", 0, 1), clock.instant());
+    pane = panes.add(project, "Testers", "", clock.instant());
     panes.setAperture(pane, ContentKind.DATES, Aperture.PICKED);
     ines = Visitor.by(address(), linkOfTeam("ines@marram-finch.example"));
   }
 
   @AfterEach
   void putAway() {
-    panes.ofProject(project).forEach(one -> seats.of(one.id()).forEach(seat -> seats.end(seat, Instant.now())));
-    projects.archive(projects.find(project).orElseThrow(), Instant.now());
+    panes.ofProject(project).forEach(one -> seats.of(one.id()).forEach(seat -> seats.end(seat, clock.instant())));
+    projects.archive(projects.find(project).orElseThrow(), clock.instant());
   }
 
   private HttpResponse<String> post(String path, Map<String, String> form) throws Exception {
@@ -78,12 +77,12 @@ class ExposureInputTest extends DemoHouse {
 
   @Test
   void publishesOnlyWhatWasSeen() throws Exception {
-    ItemId first = items.add(project, ContentKind.DATES, "Roof on", Optional.empty(), Instant.now());
-    ItemId second = items.add(project, ContentKind.DATES, "Roof off again", Optional.empty(), Instant.now());
-    panes.setShowings(pane, java.util.List.of(first), Showing.SHOWN, "Ines", Instant.now());
+    ItemId first = items.add(project, ContentKind.DATES, "Roof on", Optional.empty(), clock.instant());
+    ItemId second = items.add(project, ContentKind.DATES, "Roof off again", Optional.empty(), clock.instant());
+    panes.setShowings(pane, java.util.List.of(first), Showing.SHOWN, "Ines", clock.instant());
     Matcher seen = SEEN.matcher(ines.get(board()).body());
     assertThat(seen.find()).isTrue();
-    panes.setShowings(pane, java.util.List.of(second), Showing.SHOWN, "Teo", Instant.now());
+    panes.setShowings(pane, java.util.List.of(second), Showing.SHOWN, "Teo", clock.instant());
     Map<String, String> form = Map.of("revision", String.valueOf(panes.find(pane).orElseThrow().revision()), "seen", seen.group(1));
     HttpResponse<String> refused = post("/t/panes/" + pane + "/publish", form);
     assertThat(refused.statusCode()).isEqualTo(409);
@@ -99,7 +98,7 @@ class ExposureInputTest extends DemoHouse {
 
   @Test
   void tenThousandThingsAreShownAtOnce() throws Exception {
-    transactions.executeWithoutResult(status -> IntStream.range(0, 10_000).forEach(i -> items.add(project, ContentKind.DATES, "Day " + i, Optional.empty(), Instant.now())));
+    transactions.executeWithoutResult(status -> IntStream.range(0, 10_000).forEach(i -> items.add(project, ContentKind.DATES, "Day " + i, Optional.empty(), clock.instant())));
     assertThat(post("/t/panes/" + pane + "/showings/many", Map.of("kind", "DATES", "all", "true", "showing", "SHOWN")).statusCode()).isEqualTo(302);
     assertThat(now().pending().settings()).hasSize(10_000);
     assertThat(ines.get(board()).body()).contains("Show the other 9900", "all 10000");
@@ -164,7 +163,7 @@ class ExposureInputTest extends DemoHouse {
 
   @Test
   void aLinkThatOpensNothingLooksLikeOneThatNeverWas() throws Exception {
-    panes.publish(panes.find(pane).orElseThrow(), Instant.now());
+    panes.publish(panes.find(pane).orElseThrow(), clock.instant());
     MakeLink.Made taken = makeLink.at(pane, new MakeLink.Form("Taken", false, "", ""), "Ines");
     makeLink.revoke(taken.link(), "Ines");
     HttpResponse<String> revoked = new Visitor(address()).get(taken.address());
@@ -177,7 +176,7 @@ class ExposureInputTest extends DemoHouse {
 
   @Test
   void aPasscodeIsNotGuessed() throws Exception {
-    panes.publish(panes.find(pane).orElseThrow(), Instant.now());
+    panes.publish(panes.find(pane).orElseThrow(), clock.instant());
     MakeLink.Made made = makeLink.at(pane, new MakeLink.Form("Guarded", false, "maple", ""), "Ines");
     Visitor stranger = new Visitor(address());
     String token = Visitor.token(stranger.get(made.address()).body());
@@ -198,15 +197,15 @@ class ExposureInputTest extends DemoHouse {
 
   @Test
   void whoHasSeatsAtTwoPanesSeesWhatEitherShows() throws Exception {
-    PaneId other = panes.add(project, "Builders", "", Instant.now());
-    ItemId drawing = items.add(project, ContentKind.FILES, "mill-drawing.txt", Optional.empty(), Instant.now());
+    PaneId other = panes.add(project, "Builders", "", clock.instant());
+    ItemId drawing = items.add(project, ContentKind.FILES, "mill-drawing.txt", Optional.empty(), clock.instant());
     new app.clearpane.store.files.ProjectFiles(db).addFile(drawing, vault.store(new java.io.ByteArrayInputStream(new byte[] {1}), 10), "text/plain", "Teo");
-    panes.setShowing(other, drawing, new app.clearpane.core.exposure.Setting(Showing.SHOWN, "Ines", Instant.now()));
+    panes.setShowing(other, drawing, new app.clearpane.core.exposure.Setting(Showing.SHOWN, "Ines", clock.instant()));
     panes.giveItsOwn(other);
     panes.setAperture(other, ContentKind.FILES, Aperture.PICKED);
     for (PaneId one : java.util.List.of(pane, other)) {
-      panes.publish(panes.find(one).orElseThrow(), Instant.now());
-      seats.invited(seats.give(one, people.contactAt(new EmailAddress("per@penwether.example")).orElseThrow().id(), app.clearpane.core.exposure.SeatRole.READER, Instant.now()), Instant.now());
+      panes.publish(panes.find(one).orElseThrow(), clock.instant());
+      seats.invited(seats.give(one, people.contactAt(new EmailAddress("per@penwether.example")).orElseThrow().id(), app.clearpane.core.exposure.SeatRole.READER, clock.instant()), clock.instant());
     }
     Visitor per = Visitor.by(address(), linkOf("per@penwether.example"));
     assertThat(per.get("/c/panes/" + pane).body()).contains("You also see this project as", "/c/panes/" + other);

@@ -13,7 +13,6 @@ import app.clearpane.store.plan.PlannedTask;
 import app.clearpane.store.plan.Tasks;
 import jakarta.mail.internet.MimeMessage;
 import java.net.http.HttpResponse;
-import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -85,7 +84,7 @@ class GivenTaskTest extends DemoHouse {
     assertThat(tasks.ledgers(project).get(id).holder()).isEqualTo(Turn.CLIENTS);
     await().until(() -> mails("Count the chairs") == 1);
     assertThat(Visitor.by(address(), linkOf("jasper@penwether.example")).open("/c/panes/" + panes.ofProject(project).get(0).id()).body()).contains("Count the chairs");
-    assertThat(give(id, Map.of("began", LocalDate.now().toString(), "notes", "All of them.")).statusCode()).isEqualTo(302);
+    assertThat(give(id, Map.of("began", today().toString(), "notes", "All of them.")).statusCode()).isEqualTo(302);
     ItemId after = task("Paint the chairs");
     assertThat(give(after, Map.of("after", id.toString(), "lag", "0")).statusCode()).isEqualTo(302);
     assertThat(sent(after)).as("waits for the counting").isFalse();
@@ -98,7 +97,7 @@ class GivenTaskTest extends DemoHouse {
   @Test
   void waitsForItsDay() throws Exception {
     ItemId id = task("Open the shutters");
-    assertThat(give(id, Map.of("notBefore", LocalDate.now().plusDays(40).toString())).statusCode()).isEqualTo(302);
+    assertThat(give(id, Map.of("notBefore", today().plusDays(40).toString())).statusCode()).isEqualTo(302);
     assertThat(sent(id)).isFalse();
     assertThat(tasks.ledgers(project).get(id).holder()).isEqualTo(Turn.OURS);
     assertThat(ines.get("/t/projects/" + project + "/plan?as=lines").body()).contains("Open the shutters");

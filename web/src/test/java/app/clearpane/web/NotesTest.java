@@ -14,7 +14,6 @@ import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
-import java.time.Instant;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -150,7 +149,7 @@ class NotesTest extends AtTheMill {
     ItemId other = deliverable(ines, "Bag linked to", "ALL");
     VersionRow seen = sent(ines, other);
     ItemId hidden = deliverable(ines, "Bag that is hidden", "ALL");
-    panes.setShowing(pane().id(), hidden, new app.clearpane.core.exposure.Setting(app.clearpane.core.exposure.Showing.HELD_BACK, "Ines", Instant.now()));
+    panes.setShowing(pane().id(), hidden, new app.clearpane.core.exposure.Setting(app.clearpane.core.exposure.Showing.HELD_BACK, "Ines", clock.instant()));
     ines.post("/t/versions/" + version.id() + "/marks", ines.token(), note("As on #bag linked to; not on #Bag that is hidden", "client"));
     assertThat(noted(bag, "As on").beside().with().references()).extracting(MarkupRow.Reference::item).containsExactly(other, hidden);
     String client = grete().get("/c/panes/" + pane().id() + "/versions/" + version.id()).body();

@@ -19,7 +19,6 @@ import app.clearpane.web.plan.ReviewsFollow;
 import java.io.ByteArrayInputStream;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
-import java.time.Instant;
 import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;
@@ -50,14 +49,14 @@ class PlanInputTest extends DemoHouse {
   void aProjectOfItsOwn() throws Exception {
     Project like = projects.active().stream().filter(one -> one.name().equals("Visitor centre")).findFirst().orElseThrow();
     project = new ProjectId(UUID.randomUUID());
-    projects.open(new Project(project, like.client(), like.clientName(), like.manager(), "Plans", "night", "GBP", like.taxPercent(), LocalDate.now(), LocalDate.now().plusDays(30), null, null, "", 0, 1), Instant.now());
+    projects.open(new Project(project, like.client(), like.clientName(), like.manager(), "Plans", "night", "GBP", like.taxPercent(), today(), today().plusDays(30), null, null, "", 0, 1), clock.instant());
     ines = Visitor.by(address(), linkOfTeam("ines@marram-finch.example"));
     teo = Visitor.by(address(), linkOfTeam("teo@marram-finch.example"));
   }
 
   @AfterEach
   void putAway() {
-    projects.archive(projects.find(project).orElseThrow(), Instant.now());
+    projects.archive(projects.find(project).orElseThrow(), clock.instant());
   }
 
   private HttpResponse<String> post(String path, Map<String, String> form) throws Exception {
@@ -108,10 +107,10 @@ class PlanInputTest extends DemoHouse {
   @Test
   void oneOfTwoWhoDragTheSameTaskIsToldSo() throws Exception {
     ItemId id = task("Draw the posts 2d");
-    Map<String, String> drag = Map.of("task", id.toString(), "from", LocalDate.now().plusDays(7).toString(), "to", LocalDate.now().plusDays(10).toString(), "revision", "1");
+    Map<String, String> drag = Map.of("task", id.toString(), "from", today().plusDays(7).toString(), "to", today().plusDays(10).toString(), "revision", "1");
     assertThat(post("/t/projects/" + project + "/plan/shape", drag).statusCode()).isEqualTo(302);
     assertThat(teo.post("/t/projects/" + project + "/plan/shape", teo.token(), drag).statusCode()).isEqualTo(409);
-    HttpResponse<String> far = post("/t/projects/" + project + "/plan/shape", Map.of("task", id.toString(), "from", LocalDate.now().toString(), "to", "9999-12-31", "revision", "2"));
+    HttpResponse<String> far = post("/t/projects/" + project + "/plan/shape", Map.of("task", id.toString(), "from", today().toString(), "to", "9999-12-31", "revision", "2"));
     assertThat(far.statusCode()).isEqualTo(422);
     assertThat(far.body()).contains("1 to 2500 working days");
     assertThat(post("/t/projects/" + project + "/plan/shape", Map.of("task", id.toString(), "from", "soon", "to", "later", "revision", "2")).statusCode()).isEqualTo(422);
@@ -120,7 +119,7 @@ class PlanInputTest extends DemoHouse {
   @Test
   void saysWhatMovingWouldDoWithoutDoingIt() throws Exception {
     ItemId id = task("Draw the posts 2d");
-    String answer = ines.get("/t/tasks/" + id + "/if?from=" + LocalDate.now().plusDays(70) + "&to=" + LocalDate.now().plusDays(80)).body();
+    String answer = ines.get("/t/tasks/" + id + "/if?from=" + today().plusDays(70) + "&to=" + today().plusDays(80)).body();
     assertThat(answer).contains("Draw the posts: ").contains("The finish moves to");
     assertThat(tasks.find(id).orElseThrow().task().shape().days()).isEqualTo(2);
   }
@@ -178,7 +177,7 @@ class PlanInputTest extends DemoHouse {
     task("Draw the posts 4d");
     assertThat(ines.get("/t/projects/" + project + "/slip").body()).contains("Nothing was agreed on yet");
     assertThat(post("/t/projects/" + project + "/agreements", Map.of("finish", "1999-01-01")).body()).contains("before the project’s start");
-    assertThat(post("/t/projects/" + project + "/agreements", Map.of("finish", LocalDate.now().plusDays(20).toString(), "withClient", "true")).statusCode()).isEqualTo(302);
+    assertThat(post("/t/projects/" + project + "/agreements", Map.of("finish", today().plusDays(20).toString(), "withClient", "true")).statusCode()).isEqualTo(302);
     assertThat(ines.get("/t/projects/" + project + "/slip").body()).contains("No day was lost");
     assertThat(ines.get("/t/projects/" + project + "/slip.csv").body()).startsWith("day,client,team,plan change").contains("sum,0,0,0");
     assertThat(ines.get("/t/projects/" + project + "/slip.pdf").body()).startsWith("%PDF");
@@ -187,11 +186,11 @@ class PlanInputTest extends DemoHouse {
   @Test
   void thePlanIsHeldAgainstAnEarlierAgreementAndItsDaysAreCountedOn() throws Exception {
     ItemId long1 = task("Cut the plates 5d");
-    post("/t/projects/" + project + "/agreements", Map.of("finish", LocalDate.now().plusDays(20).toString()));
+    post("/t/projects/" + project + "/agreements", Map.of("finish", today().plusDays(20).toString()));
     Map<String, String> longer = form(long1);
     longer.put("days", "8");
     post("/t/tasks/" + long1, longer);
-    post("/t/projects/" + project + "/agreements", Map.of("finish", LocalDate.now().plusDays(25).toString()));
+    post("/t/projects/" + project + "/agreements", Map.of("finish", today().plusDays(25).toString()));
     String lines = ines.get("/t/projects/" + project + "/plan?as=lines").body();
     assertThat(lines).contains("against ").contains("No day lost");
     String first = lines.replaceAll("(?s).*<option value=\"([0-9a-f-]{36})\"[^>]*>against .*", "$1");
@@ -226,8 +225,8 @@ class PlanInputTest extends DemoHouse {
 
   @Test
   void aTaskStandsUnderSeveralPhasesAndOnSeveralDesksAndIsTheSameThere() throws Exception {
-    Phase concept = new Phase(UUID.randomUUID(), "Concept", LocalDate.now(), LocalDate.now().plusDays(5), Phase.Stage.TO_DO, 1);
-    Phase design = new Phase(UUID.randomUUID(), "Design", LocalDate.now(), LocalDate.now().plusDays(9), Phase.Stage.TO_DO, 1);
+    Phase concept = new Phase(UUID.randomUUID(), "Concept", today(), today().plusDays(5), Phase.Stage.TO_DO, 1);
+    Phase design = new Phase(UUID.randomUUID(), "Design", today(), today().plusDays(9), Phase.Stage.TO_DO, 1);
     projects.addPhase(project, concept, 0);
     projects.addPhase(project, design, 1);
     ItemId id = task("Measure the yard @teo 2d");
@@ -266,7 +265,7 @@ class PlanInputTest extends DemoHouse {
 
   @Test
   void freeDaysCountForEveryPlanAndNeverAllOfThem() throws Exception {
-    LocalDate day = LocalDate.now().plusDays(400);
+    LocalDate day = today().plusDays(400);
     assertThat(post("/t/calendar/free", Map.of("day", day.toString(), "name", "Fair day")).statusCode()).isEqualTo(302);
     assertThat(ines.get("/t/calendar").body()).contains("Fair day");
     assertThat(post("/t/calendar/working", Map.of("day", day.toString())).statusCode()).isEqualTo(302);
@@ -315,7 +314,7 @@ class PlanInputTest extends DemoHouse {
 
   @Test
   void thePlanFollowsADeliverable() throws Exception {
-    ItemId work = items.add(project, ContentKind.DELIVERABLES, "Path signs", Optional.empty(), Instant.now());
+    ItemId work = items.add(project, ContentKind.DELIVERABLES, "Path signs", Optional.empty(), clock.instant());
     ItemId making = of(work, task("Draw the signs 5d"), "us", "");
     ItemId review = of(work, task("The parish looks 3d"), "them", making.toString());
     ItemId print = of(null, task("Print the signs 4d"), "us", review.toString());
@@ -347,8 +346,8 @@ class PlanInputTest extends DemoHouse {
 
   @Test
   void aProjectOpenedWithItsUsualTasksEndsOnItsAgreedDay() throws Exception {
-    LocalDate finish = LocalDate.now().plusDays(91);
-    Map<String, String> form = new HashMap<>(Map.of("client", "Lower Brede Parish", "name", "Bridge plates", "cover", "mill", "currency", "GBP", "tax", "20", "startsOn", LocalDate.now().toString(), "agreedOn", finish.toString(), "template", "PRINTED"));
+    LocalDate finish = today().plusDays(91);
+    Map<String, String> form = new HashMap<>(Map.of("client", "Lower Brede Parish", "name", "Bridge plates", "cover", "mill", "currency", "GBP", "tax", "20", "startsOn", today().toString(), "agreedOn", finish.toString(), "template", "PRINTED"));
     form.putAll(Map.of("contacts", "", "tasks", "true"));
     String opened = post("/t/projects", form).headers().firstValue("Location").orElseThrow();
     ProjectId id = ProjectId.of(opened.replaceAll(".*/projects/([^/]+)/.*", "$1"));
@@ -360,7 +359,7 @@ class PlanInputTest extends DemoHouse {
       assertThat(page("/t/projects/" + id + "/plan?as=month&month=9999-12")).contains("Mon");
       assertThat(page("/t/projects/" + id + "/plan?as=lines&who=nobody&phase=x&month=x")).contains("Nothing passes these filters");
     } finally {
-      projects.archive(projects.find(id).orElseThrow(), Instant.now());
+      projects.archive(projects.find(id).orElseThrow(), clock.instant());
     }
   }
 
@@ -388,7 +387,7 @@ class PlanInputTest extends DemoHouse {
       });
       assertThat(copies.stream().mapToInt(task -> task.task().shape().after().size()).sum()).isPositive().isEqualTo(originals.stream().mapToInt(task -> task.task().shape().after().size()).sum());
     } finally {
-      projects.archive(projects.find(again).orElseThrow(), Instant.now());
+      projects.archive(projects.find(again).orElseThrow(), clock.instant());
     }
   }
 }

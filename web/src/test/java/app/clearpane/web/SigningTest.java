@@ -111,8 +111,8 @@ class SigningTest extends AtTheMill {
   @Test
   void aStandInSignsInOrderForWhoeverIsAway() throws Exception {
     Visitor ines = ines();
-    String from = java.time.LocalDate.now().minusDays(1).toString();
-    String until = java.time.LocalDate.now().plusDays(1).toString();
+    String from = today().minusDays(1).toString();
+    String until = today().plusDays(1).toString();
     assertThat(standIn(ines, contact("Grete"), contact("Grete"), from, until).statusCode()).isEqualTo(422);
     assertThat(standIn(ines, contact("Grete"), contact("Imre"), from, "2020-01-01").statusCode()).isEqualTo(422);
     standIn(ines, contact("Grete"), contact("Imre"), from, until);
@@ -149,7 +149,7 @@ class SigningTest extends AtTheMill {
   void aSignatoryNamesTheirOwnStandInAndTheManagerIsTold() throws Exception {
     Visitor grete = grete();
     String away = "/c/panes/" + pane().id() + "/away";
-    String today = java.time.LocalDate.now().toString();
+    String today = today().toString();
     assertThat(grete.get("/c/panes/" + pane().id() + "/to-sign").body()).contains(away);
     String page = grete.get(away).body();
     assertThat(page.substring(page.indexOf("<h1>"))).contains("Imre Vadas").doesNotContain(">Grete Lindholm</option>");

@@ -18,7 +18,6 @@ import app.clearpane.store.plan.TimeSpent;
 import java.io.ByteArrayInputStream;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
-import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.BeforeEach;
@@ -103,10 +102,10 @@ class TaskThingsTest extends DemoHouse {
       assertThat(jasper.get("/c/panes/" + board).body()).doesNotContain("Opening hours for the leaflet");
       assertThat(tasks.find(hours.id()).orElseThrow().task().actual().began()).as("ours again").isEmpty();
     } finally {
-      panes.unset(board, hours.id(), "Ines", Instant.now());
+      panes.unset(board, hours.id(), "Ines", clock.instant());
       PlannedTask now = tasks.find(hours.id()).orElseThrow();
-      tasks.change(now.with(hours.task()), Instant.now());
-      tasks.turned(hours.id(), TurnEvent.TASK_GIVEN_TO_CLIENT, "Ines", Instant.now());
+      tasks.change(now.with(hours.task()), clock.instant());
+      tasks.turned(hours.id(), TurnEvent.TASK_GIVEN_TO_CLIENT, "Ines", clock.instant());
       projects.planChanged(hours.project());
     }
   }
@@ -130,7 +129,7 @@ class TaskThingsTest extends DemoHouse {
     assertThat(seat.statusCode()).isEqualTo(409);
     assertThat(seat.body()).contains("“Welsh names of the wandering stars” waits with Mirela", "End the seat all the same");
     Panes.Row pane = panes.find(board).orElseThrow();
-    HttpResponse<String> closed = ines.post("/t/panes/" + board + "/words", ines.token(), Map.of("name", pane.name(), "welcome", pane.welcome(), "lastDay", java.time.LocalDate.now().minusDays(2).toString(), "revision", String.valueOf(pane.revision())));
+    HttpResponse<String> closed = ines.post("/t/panes/" + board + "/words", ines.token(), Map.of("name", pane.name(), "welcome", pane.welcome(), "lastDay", today().minusDays(2).toString(), "revision", String.valueOf(pane.revision())));
     assertThat(closed.statusCode()).isEqualTo(409);
     assertThat(closed.body()).contains("Close it all the same", "it is our turn again");
     assertThat(panes.find(board)).as("nothing was changed").contains(pane);

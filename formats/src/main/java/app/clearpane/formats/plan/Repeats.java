@@ -5,11 +5,12 @@ import biweekly.io.scribe.property.RecurrenceRuleScribe;
 import biweekly.ICalVersion;
 import biweekly.parameter.ICalParameters;
 import biweekly.property.RecurrenceRule;
-import biweekly.util.ICalDate;
-import biweekly.util.com.google.ical.compat.javautil.DateIterator;
+import biweekly.util.com.google.ical.iter.RecurrenceIterator;
+import biweekly.util.com.google.ical.iter.RecurrenceIteratorFactory;
+import biweekly.util.com.google.ical.values.DateValue;
+import biweekly.util.com.google.ical.values.DateValueImpl;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
-import java.util.Date;
 import java.util.Optional;
 import java.util.TimeZone;
 
@@ -58,8 +59,13 @@ public final class Repeats {
 
   /** The same for a rule that was read already. */
   static Optional<LocalDate> next(RecurrenceRule rule, LocalDate from, LocalDate after) {
-    DateIterator days = rule.getDateIterator(new ICalDate(Date.from(from.atStartOfDay(ZoneOffset.UTC).toInstant()), false), UTC);
-    days.advanceTo(Date.from(after.plusDays(1).atStartOfDay(ZoneOffset.UTC).toInstant()));
-    return days.hasNext() ? Optional.of(LocalDate.ofInstant(days.next().toInstant(), ZoneOffset.UTC)) : Optional.empty();
+    RecurrenceIterator days = RecurrenceIteratorFactory.createRecurrenceIterator(rule.getValue(), value(from), UTC);
+    days.advanceTo(value(after.plusDays(1)));
+    return days.hasNext() ? Optional.of(days.next()).map(day -> LocalDate.of(day.year(), day.month(), day.day())) : Optional.empty();
+  }
+
+  /** Days without an instant, so that no zone has a say. */
+  private static DateValue value(LocalDate day) {
+    return new DateValueImpl(day.getYear(), day.getMonthValue(), day.getDayOfMonth());
   }
 }

@@ -6,7 +6,6 @@ import static app.clearpane.store.schema.Tables.DELIVERABLE;
 import static app.clearpane.store.schema.Tables.ITEM;
 import static app.clearpane.store.schema.Tables.TASK_LINK;
 import static app.clearpane.store.schema.Tables.TASK;
-import static app.clearpane.store.schema.Tables.ITEM_ANCESTOR;
 import static app.clearpane.store.schema.Tables.PROJECT;
 import static app.clearpane.store.schema.Tables.RELEASE;
 import static app.clearpane.store.schema.Tables.ROUND;
@@ -93,7 +92,7 @@ public final class TurnCounts {
     Field<Integer> ourTasks = DSL.count().filterWhere(TASK.SIDE.eq(Side.OURS).and(TASK.BEGAN_ON.isNotNull().or(mayBegin(today))));
     Field<Integer> clientTasks = DSL.count().filterWhere(client);
     var tasks = db.select(inProject, ourTasks.as("our_tasks"), clientTasks.as("client_tasks")).from(TASK).join(ITEM).on(ITEM.ID.eq(TASK.ITEM_ID)).join(PROJECT).on(PROJECT.ID.eq(ITEM.PROJECT_ID))
-        .where(TASK.STAGE.in(Stage.TO_DO, Stage.UNDER_WAY, Stage.IN_CHECK), TASK.DAYS.gt(0), TASK.DELIVERABLE_ID.isNull(), isLeaf(), rooted()).and(condition).groupBy(ITEM.PROJECT_ID).asTable("tasks");
+        .where(TASK.STAGE.in(Stage.TO_DO, Stage.UNDER_WAY, Stage.IN_CHECK), TASK.DAYS.gt(0), TASK.DELIVERABLE_ID.isNull(), isLeaf(), ITEM.DELETED_AT.isNull()).and(condition).groupBy(ITEM.PROJECT_ID).asTable("tasks");
     return db.select(Projects.fields()).select(counts.fields()).select(tasks.fields()).from(PROJECT).join(CLIENT).on(CLIENT.ID.eq(PROJECT.CLIENT_ID)).leftJoin(counts).on(counts.field(of).eq(PROJECT.ID)).leftJoin(tasks).on(tasks.field(inProject).eq(PROJECT.ID))
         .where(condition).orderBy(CLIENT.NAME, PROJECT.NAME, PROJECT.ID)
         .fetch(row -> new Worked(Projects.project(row), new Counts(zero(row.get("ours", Integer.class)), zero(row.get("clients", Integer.class)), zero(row.get("nobodys", Integer.class)), zero(row.get("our_tasks", Integer.class)), zero(row.get("client_tasks", Integer.class)))));
@@ -110,19 +109,15 @@ public final class TurnCounts {
   /** Nothing stands before it any more. */
   private static Condition mayBegin(LocalDate today) {
     var before = TASK.as("before");
+    var there = ITEM.as("there");
     return TASK.NOT_BEFORE.isNull().or(TASK.NOT_BEFORE.le(today)).and(DSL.notExists(selectOne().from(TASK_LINK).join(before).on(before.ITEM_ID.eq(TASK_LINK.PREDECESSOR_ITEM_ID))
+        .join(there).on(there.ID.eq(before.ITEM_ID), there.DELETED_AT.isNull())
         .where(TASK_LINK.ITEM_ID.eq(TASK.ITEM_ID), before.STAGE.in(Stage.TO_DO, Stage.UNDER_WAY, Stage.IN_CHECK))));
   }
 
   private static Condition isLeaf() {
     var part = ITEM.as("part");
     return DSL.notExists(selectOne().from(part).where(part.PARENT_ID.eq(ITEM.ID), part.DELETED_AT.isNull()));
-  }
-
-  /** Neither it nor anything it is a part of was deleted. */
-  private static Condition rooted() {
-    var above = ITEM.as("above");
-    return DSL.notExists(selectOne().from(ITEM_ANCESTOR).join(above).on(above.ID.eq(ITEM_ANCESTOR.ANCESTOR_ID)).where(ITEM_ANCESTOR.ITEM_ID.eq(ITEM.ID), above.DELETED_AT.isNotNull()));
   }
 
   private static int zero(@Nullable Integer count) {

@@ -39,32 +39,82 @@ import org.jooq.impl.DSL;
 /** Everything that can be shown or held back one by one, with what stands above it. */
 public final class Items {
   private static final app.clearpane.store.schema.tables.Item BESIDE = ITEM.as("beside");
+  private static final app.clearpane.store.schema.tables.ItemAncestor INSIDE = ITEM_ANCESTOR.as("inside");
   private final DSLContext db;
 
   public Items(DSLContext db) {
     this.db = db;
   }
 
-  /** Makes an item, below another one or at the top. */
+  /**
+   * Makes an item, below another one or at the top.
+   *
+   * @throws IllegalArgumentException if what it would lie in is not there or was deleted
+   */
   public ItemId add(ProjectId project, ContentKind kind, String name, Optional<ItemId> parent, Instant now) {
+    parent.ifPresent(this::holdThere);
     ItemId id = new ItemId(UUID.randomUUID());
     db.insertInto(ITEM).set(ITEM.ID, id).set(ITEM.PROJECT_ID, project).set(ITEM.KIND, kind).set(ITEM.NAME, name)
         .set(ITEM.PARENT_ID, parent.orElse(null)).set(ITEM.CREATED_AT, now).execute();
     db.insertInto(ITEM_ANCESTOR).set(ITEM_ANCESTOR.ITEM_ID, id).set(ITEM_ANCESTOR.ANCESTOR_ID, id).set(ITEM_ANCESTOR.DEPTH, 0).execute();
-    parent.ifPresent(above -> db.insertInto(ITEM_ANCESTOR, ITEM_ANCESTOR.ITEM_ID, ITEM_ANCESTOR.ANCESTOR_ID, ITEM_ANCESTOR.DEPTH)
-        .select(db.select(DSL.val(id, ITEM_ANCESTOR.ITEM_ID), ITEM_ANCESTOR.ANCESTOR_ID, ITEM_ANCESTOR.DEPTH.plus(1)).from(ITEM_ANCESTOR)
-            .where(ITEM_ANCESTOR.ITEM_ID.eq(above))).execute());
+    parent.ifPresent(above -> placeInside(id, above));
     return id;
   }
 
-  /** Marks an item as deleted; it can be brought back. */
-  public void delete(ItemId item, Instant now) {
-    db.update(ITEM).set(ITEM.DELETED_AT, now).where(ITEM.ID.eq(item)).execute();
+  /**
+   * Moves an item with all that lies in it.
+   *
+   * @param parent what it will lie in; empty for the top
+   * @throws IllegalArgumentException if that is not there, was deleted, or lies in what is moved
+   */
+  public void move(ItemId item, Optional<ItemId> parent) {
+    parent.ifPresent(this::holdThere);
+    if (parent.isPresent() && db.fetchExists(ITEM_ANCESTOR, ITEM_ANCESTOR.ITEM_ID.eq(parent.get()), ITEM_ANCESTOR.ANCESTOR_ID.eq(item))) {
+      throw new IllegalArgumentException("the item " + item + " cannot be moved into " + parent.get() + ", which lies in it");
+    }
+    db.deleteFrom(ITEM_ANCESTOR).where(ITEM_ANCESTOR.ITEM_ID.in(inside(item)), ITEM_ANCESTOR.ANCESTOR_ID.notIn(inside(item))).execute();
+    db.update(ITEM).set(ITEM.PARENT_ID, parent.orElse(null)).where(ITEM.ID.eq(item)).execute();
+    parent.ifPresent(above -> placeInside(item, above));
   }
 
-  /** Brings a deleted item back. */
-  public void restore(ItemId item) {
-    db.update(ITEM).setNull(ITEM.DELETED_AT).where(ITEM.ID.eq(item)).execute();
+  /** Everything at and in an item gets what stands above its new parent, and the parent, as ancestors. */
+  private void placeInside(ItemId item, ItemId parent) {
+    app.clearpane.store.schema.tables.ItemAncestor below = ITEM_ANCESTOR.as("below");
+    db.insertInto(ITEM_ANCESTOR, ITEM_ANCESTOR.ITEM_ID, ITEM_ANCESTOR.ANCESTOR_ID, ITEM_ANCESTOR.DEPTH)
+        .select(db.select(below.ITEM_ID, ITEM_ANCESTOR.ANCESTOR_ID, ITEM_ANCESTOR.DEPTH.plus(below.DEPTH).plus(1))
+            .from(ITEM_ANCESTOR).crossJoin(below)
+            .where(ITEM_ANCESTOR.ITEM_ID.eq(parent), below.ANCESTOR_ID.eq(item))).execute();
+  }
+
+  /** Until the transaction ends, nobody can delete it. */
+  private void holdThere(ItemId parent) {
+    if (db.select(ITEM.ID).from(ITEM).where(ITEM.ID.eq(parent), ITEM.DELETED_AT.isNull()).forUpdate().fetch().isEmpty()) {
+      throw new IllegalArgumentException("the item " + parent + ", which was to hold another, is not there or was deleted");
+    }
+  }
+
+  private static Select<Record1<ItemId>> inside(ItemId item) {
+    return DSL.select(INSIDE.ITEM_ID).from(INSIDE).where(INSIDE.ANCESTOR_ID.eq(item));
+  }
+
+  /** Marks an item and all that lies in it as deleted, for every reader at once; it can be brought back. */
+  public void delete(ItemId item, Instant now) {
+    db.update(ITEM).set(ITEM.DELETED_AT, now).set(ITEM.DELETED_ROOT_ID, item).where(ITEM.ID.in(inside(item)), ITEM.DELETED_AT.isNull()).execute();
+  }
+
+  /**
+   * Brings a deleted item back with all that went with it; what had been deleted before stays deleted.
+   *
+   * @return what has to be brought back first, because the item lies in it or went with it: then nothing was changed; empty if it is back
+   */
+  public Optional<Row> restore(ItemId item) {
+    Optional<Row> first = db.select(BESIDE.ID).from(ITEM_ANCESTOR).join(BESIDE).on(BESIDE.ID.eq(ITEM_ANCESTOR.ANCESTOR_ID))
+        .where(ITEM_ANCESTOR.ITEM_ID.eq(item), ITEM_ANCESTOR.DEPTH.gt(0), BESIDE.DELETED_AT.isNotNull()).orderBy(ITEM_ANCESTOR.DEPTH.desc()).limit(1)
+        .fetchOptional(BESIDE.ID).flatMap(this::find);
+    if (first.isEmpty()) {
+      db.update(ITEM).setNull(ITEM.DELETED_AT).setNull(ITEM.DELETED_ROOT_ID).where(ITEM.DELETED_ROOT_ID.eq(item)).execute();
+    }
+    return first;
   }
 
   /** An item as lists of the team name it. */

@@ -48,7 +48,7 @@ public final class Tasks {
     this.db = db;
   }
 
-  /** The tasks of a project that were not deleted, in their order within their parents; what stands in a deleted one is gone with it. */
+  /** The tasks of a project that were not deleted, in their order within their parents. */
   public List<PlannedTask> ofProject(ProjectId project) {
     return where(db, ITEM.PROJECT_ID.eq(project));
   }

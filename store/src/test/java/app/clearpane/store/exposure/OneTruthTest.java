@@ -1,6 +1,7 @@
 package app.clearpane.store.exposure;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
 
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.deliverable.RoundId;
@@ -106,6 +107,38 @@ class OneTruthTest {
     assertThat(compared).isGreaterThan(200);
     contacts.forEach(this::unionOfSeats);
     someReadByThemselves(random, everything);
+    goneAndBackTheSame(random, contacts);
+  }
+
+  /** Whatever is deleted is gone with all that lies in it, at any depth, and back the same; what was deleted before it stays deleted. */
+  private void goneAndBackTheSame(Random random, List<Contact> contacts) {
+    for (int i = 0; i < 12; i++) {
+      List<Item> there = items.ofProject(house.project).stream().filter(item -> item.state() == Item.State.THERE).toList();
+      Item one = there.get(random.nextInt(there.size()));
+      Set<ItemId> inIt = there.stream().filter(item -> lies(item, one.id())).map(Item::id).collect(Collectors.toSet());
+      Map<ContactId, Set<ItemId>> before = seenBy(contacts);
+      Optional<ItemId> deletedBefore = random.nextBoolean() ? inIt.stream().filter(id -> !id.equals(one.id())).findAny() : Optional.empty();
+      deletedBefore.ifPresent(id -> items.delete(id, AHouse.NOW));
+      items.delete(one.id(), AHouse.NOW);
+      assertThat(items.ofProject(house.project).stream().filter(item -> inIt.contains(item.id())).map(Item::state)).containsOnly(Item.State.DELETED);
+      seenBy(contacts).values().forEach(seen -> assertThat(seen).doesNotContainAnyElementsOf(inIt));
+      deletedBefore.ifPresent(id -> assertThat(items.restore(id).map(Items.Row::id)).as("brought back into something deleted").contains(one.id()));
+      assertThat(items.restore(one.id())).isEmpty();
+      deletedBefore.ifPresent(id -> {
+        assertThat(items.find(id).orElseThrow().deleted()).as("deleted before").isTrue();
+        assertThat(items.restore(id)).isEmpty();
+      });
+      assertThat(seenBy(contacts)).isEqualTo(before);
+    }
+  }
+
+  private static boolean lies(Item item, ItemId in) {
+    return item.id().equals(in) || item.ancestors().stream().anyMatch(above -> above.id().equals(in));
+  }
+
+  private Map<ContactId, Set<ItemId>> seenBy(List<Contact> contacts) {
+    return contacts.stream().collect(Collectors.toMap(Contact::id, contact -> panes.withSettings(house.project).stream().flatMap(pane -> viewers.at(pane.id(), contact.id(), AHouse.NOW).stream())
+        .flatMap(viewer -> Arrays.stream(ContentKind.values()).flatMap(kind -> rows(viewer, kind).stream())).collect(Collectors.toSet())));
   }
 
   /** Some items read across projects are decided on as when their whole project is read. */
@@ -183,11 +216,25 @@ class OneTruthTest {
         default -> deliverable(random, all.get(random.nextInt(2)), contacts);
       };
       made.add(item);
-      if (random.nextInt(8) == 0 && !folders.contains(item) && !tasks.contains(item)) {
-        items.delete(item, AHouse.NOW);
+    }
+    move(random, folders);
+    move(random, tasks);
+    made.stream().filter(item -> random.nextInt(10) == 0).forEach(item -> items.delete(item, AHouse.NOW));
+    made.stream().filter(item -> random.nextInt(20) == 0).forEach(items::restore);
+    return made;
+  }
+
+  /** Folders and tasks with all that lies in them are moved about. */
+  private void move(Random random, List<ItemId> some) {
+    for (ItemId item : some) {
+      Optional<ItemId> parent = random.nextInt(4) == 0 ? Optional.empty() : Optional.of(some.get(random.nextInt(some.size())));
+      boolean intoItself = parent.isPresent() && items.ofProject(house.project).stream().anyMatch(other -> other.id().equals(parent.get()) && lies(other, item));
+      if (intoItself) {
+        assertThatIllegalArgumentException().isThrownBy(() -> items.move(item, parent));
+      } else {
+        items.move(item, parent);
       }
     }
-    return made;
   }
 
   private ItemId folder(Optional<ItemId> parent, List<ItemId> folders) {

@@ -9,10 +9,10 @@ import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.record.Act;
 import app.clearpane.store.agency.People;
 import app.clearpane.store.agency.TeamMember;
-import app.clearpane.store.exposure.Items;
 import app.clearpane.store.project.Concern;
 import app.clearpane.store.project.Concerns;
 import app.clearpane.store.project.Projects;
+import app.clearpane.web.exposure.DeleteItem;
 import app.clearpane.web.exposure.NewItem;
 import app.clearpane.web.layout.Input;
 import app.clearpane.web.layout.NotThere;
@@ -30,16 +30,16 @@ public class KeepConcern {
   private final Concerns concerns;
   private final Projects projects;
   private final People people;
-  private final Items items;
+  private final DeleteItem deleteItem;
   private final NewItem newItem;
   private final Tell tell;
   private final Clock clock;
 
-  KeepConcern(Concerns concerns, Projects projects, People people, Items items, NewItem newItem, Tell tell, Clock clock) {
+  KeepConcern(Concerns concerns, Projects projects, People people, DeleteItem deleteItem, NewItem newItem, Tell tell, Clock clock) {
     this.concerns = concerns;
     this.projects = projects;
     this.people = people;
-    this.items = items;
+    this.deleteItem = deleteItem;
     this.newItem = newItem;
     this.tell = tell;
     this.clock = clock;
@@ -84,7 +84,7 @@ public class KeepConcern {
   @Transactional
   ProjectId delete(ItemId id, String by) {
     Concern concern = NotThere.unless(concerns.find(id));
-    items.delete(id, clock.instant());
+    deleteItem.delete(id);
     tell.of(concern.project(), id.value(), new Tell.Happening(Act.CONCERN_DELETED, by, concern.name(), Map.of()));
     return concern.project();
   }

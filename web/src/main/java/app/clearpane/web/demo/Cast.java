@@ -169,7 +169,7 @@ class Cast {
 
   /** The day that many working days ago, or ahead, at an hour. */
   LocalDate day(int workingDays) {
-    LocalDate today = LocalDate.now(ZoneId.of("Europe/London"));
+    LocalDate today = LocalDate.ofInstant(clock.present(), LONDON);
     LocalDate day = today;
     for (int left = Math.abs(workingDays); left > 0;) {
       day = workingDays < 0 ? day.minusDays(1) : day.plusDays(1);

@@ -1,5 +1,6 @@
 package app.clearpane.web.demo;
 
+import app.clearpane.web.jobs.QueueTime;
 import app.clearpane.web.post.PostRoomController;
 import com.icegreen.greenmail.util.GreenMail;
 import java.util.List;
@@ -19,7 +20,7 @@ public final class DemoParts implements ApplicationContextInitializer<GenericApp
   /** The parts that only the demo has, beside those that {@link DemoSetup} makes. */
   static final List<Class<?>> PARTS = List.of(Cast.class, PlanStory.class, DemoStory.class, StartDemo.class, PostRoomController.class);
   /** What the demo has its own of, by name. */
-  static final List<String> NOT_IN_THE_DEMO = List.of("clock", "mailSender", "sayWhere");
+  static final List<String> NOT_IN_THE_DEMO = List.of("clock", "realQueueTime", "mailSender", "sayWhere");
 
   @Override
   public void initialize(GenericApplicationContext house) {
@@ -27,7 +28,8 @@ public final class DemoParts implements ApplicationContextInitializer<GenericApp
       return;
     }
     DemoSetup setup = new DemoSetup();
-    house.registerBean("demoClock", DemoClock.class, setup::demoClock);
+    house.registerBean("demoClock", DemoClock.class, () -> setup.demoClock(house.getEnvironment().getProperty("clearpane.demo.now", "")));
+    house.registerBean("queueTime", QueueTime.class, () -> setup.queueTime(house.getBean(DemoClock.class)));
     house.registerBean("world", GreenMail.class, setup::world, definition -> definition.setDestroyMethodName("stop"));
     house.registerBean("toTheWorld", JavaMailSender.class, () -> setup.toTheWorld(house.getBean(GreenMail.class)));
     PARTS.forEach(part -> house.registerBean(part, DemoParts::givenWhatItNeeds));

@@ -1,7 +1,10 @@
 package app.clearpane.web.demo;
 
+import app.clearpane.web.jobs.QueueTime;
 import com.icegreen.greenmail.util.GreenMail;
 import com.icegreen.greenmail.util.ServerSetup;
+import java.time.Instant;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.context.annotation.Profile;
@@ -13,9 +16,15 @@ import org.springframework.mail.javamail.JavaMailSenderImpl;
 @Profile("demo")
 class DemoSetup {
 
+  /** @param now the instant at which the demo begins, as ISO 8601 writes it; empty for the real one */
   @Bean
-  DemoClock demoClock() {
-    return new DemoClock();
+  DemoClock demoClock(@Value("${clearpane.demo.now:}") String now) {
+    return new DemoClock(now.isEmpty() ? Instant.now() : Instant.parse(now));
+  }
+
+  @Bean
+  QueueTime queueTime(DemoClock clock) {
+    return clock::present;
   }
 
   @Bean(destroyMethod = "stop")

@@ -61,8 +61,8 @@ class DemoStory {
     hobAndBarley();
     penwether();
     saltgrass();
-    cast.happened(java.time.Instant.now());
-    clock.goToNow();
+    cast.happened(clock.present());
+    clock.goToPresent();
   }
 
   private void penwether() {

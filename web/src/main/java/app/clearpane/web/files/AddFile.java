@@ -16,6 +16,7 @@ import app.clearpane.store.files.Vault;
 import app.clearpane.store.project.Projects;
 import app.clearpane.web.House;
 import app.clearpane.web.deliverable.FileNames;
+import app.clearpane.web.exposure.DeleteItem;
 import app.clearpane.web.exposure.NewItem;
 import app.clearpane.web.jobs.Jobs;
 import app.clearpane.web.layout.Input;
@@ -24,7 +25,6 @@ import app.clearpane.web.layout.Refused;
 import app.clearpane.web.record.Tell;
 import java.io.IOException;
 import java.io.InputStream;
-import java.time.Clock;
 import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
@@ -38,6 +38,7 @@ public class AddFile {
   private final Projects projects;
   private final NewItem newItem;
   private final Items items;
+  private final DeleteItem deleteItem;
   private final Drawings drawings;
   private final Vault vault;
   private final DrawApart apart;
@@ -45,13 +46,13 @@ public class AddFile {
   private final Tell tell;
   private final House house;
   private final TransactionTemplate transaction;
-  private final Clock clock;
 
-  AddFile(ProjectFiles files, Projects projects, NewItem newItem, Items items, Drawings drawings, Vault vault, DrawApart apart, Jobs jobs, Tell tell, House house, TransactionTemplate transaction, Clock clock) {
+  AddFile(ProjectFiles files, Projects projects, NewItem newItem, Items items, DeleteItem deleteItem, Drawings drawings, Vault vault, DrawApart apart, Jobs jobs, Tell tell, House house, TransactionTemplate transaction) {
     this.files = files;
     this.projects = projects;
     this.newItem = newItem;
     this.items = items;
+    this.deleteItem = deleteItem;
     this.drawings = drawings;
     this.vault = vault;
     this.apart = apart;
@@ -59,7 +60,6 @@ public class AddFile {
     this.tell = tell;
     this.house = house;
     this.transaction = transaction;
-    this.clock = clock;
   }
 
   /** Adds a file, in a folder or at the top. @throws IOException if it cannot be written; nothing is kept */
@@ -108,13 +108,13 @@ public class AddFile {
   /** Deletes a file; it can be brought back. */
   @Transactional
   public ProjectId delete(ItemId id, String by) {
-    return change(id, by, Act.FILE_DELETED, () -> items.delete(id, clock.instant()));
+    return change(id, by, Act.FILE_DELETED, () -> deleteItem.delete(id));
   }
 
   /** Brings a deleted file back. */
   @Transactional
   public ProjectId restore(ItemId id, String by) {
-    return change(id, by, Act.FILE_RESTORED, () -> items.restore(id));
+    return change(id, by, Act.FILE_RESTORED, () -> deleteItem.restore(id));
   }
 
   private ProjectId change(ItemId id, String by, Act act, Runnable change) {

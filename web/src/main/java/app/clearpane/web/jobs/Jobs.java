@@ -25,10 +25,10 @@ public class Jobs implements SmartLifecycle {
   private final SchedulerClient queue;
   private final Scheduler scheduler;
 
-  Jobs(DataSource dataSource, List<Job> jobs, House house) {
+  Jobs(DataSource dataSource, List<Job> jobs, QueueTime time, House house) {
     DataSource inTransaction = new TransactionAwareDataSourceProxy(dataSource);
     this.queue = SchedulerClient.Builder.create(inTransaction).build();
-    this.scheduler = Scheduler.create(dataSource, jobs.stream().<com.github.kagkarlsson.scheduler.task.Task<?>>map(Jobs::task).toList()).threads(THREADS)
+    this.scheduler = Scheduler.create(dataSource, jobs.stream().<com.github.kagkarlsson.scheduler.task.Task<?>>map(Jobs::task).toList()).clock(time).threads(THREADS)
         .pollingInterval(Duration.ofMillis(house.pollMillis())).shutdownMaxWait(Duration.ofSeconds(5)).build();
   }
 

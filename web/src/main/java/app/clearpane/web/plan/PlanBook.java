@@ -114,22 +114,10 @@ public class PlanBook {
   }
 
   private static ThePlan plan(Project project, LocalDate today, WorkingCalendar calendar, List<PlannedTask> planned, List<Milestone> milestones, List<Phase> phases, Optional<Agreements.Agreement> agreed) {
-    List<PlannedTask> there = withParents(planned);
-    Outline outline = new Outline(there.stream().map(PlannedTask::task).toList());
+    Outline outline = new Outline(planned.stream().map(PlannedTask::task).toList());
     Timeline timeline = new Timeline(calendar, project.startsOn());
-    Forecast forecast = Forecast.of(new Network(activities(there, outline, milestones)), timeline, timeline.offset(today));
-    return ThePlan.of(project, today, there, milestones, phases, outline, forecast, agreed.map(one -> agreed(one, calendar)));
-  }
-
-  /** What stands in something deleted is gone with it. */
-  private static List<PlannedTask> withParents(List<PlannedTask> planned) {
-    Map<ItemId, PlannedTask> byId = new HashMap<>();
-    planned.forEach(task -> byId.put(task.id(), task));
-    return planned.stream().filter(task -> rooted(task, byId)).toList();
-  }
-
-  private static boolean rooted(PlannedTask task, Map<ItemId, PlannedTask> byId) {
-    return task.task().parent().map(parent -> byId.containsKey(parent) && rooted(byId.get(parent), byId)).orElse(true);
+    Forecast forecast = Forecast.of(new Network(activities(planned, outline, milestones)), timeline, timeline.offset(today));
+    return ThePlan.of(project, today, planned, milestones, phases, outline, forecast, agreed.map(one -> agreed(one, calendar)));
   }
 
   /** The leaves, and the milestones with the leaves that each waits for. */

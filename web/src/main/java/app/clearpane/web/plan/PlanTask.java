@@ -28,6 +28,7 @@ import app.clearpane.store.plan.Tasks;
 import app.clearpane.store.project.Phase;
 import app.clearpane.store.project.Project;
 import app.clearpane.store.project.Projects;
+import app.clearpane.web.exposure.DeleteItem;
 import app.clearpane.web.exposure.NewItem;
 import app.clearpane.web.layout.NotThere;
 import app.clearpane.web.layout.Refused;
@@ -52,6 +53,7 @@ import org.springframework.transaction.annotation.Transactional;
 public class PlanTask {
   private final Tasks tasks;
   private final Items items;
+  private final DeleteItem deleteItem;
   private final NewItem newItem;
   private final Projects projects;
   private final Panes panes;
@@ -64,9 +66,10 @@ public class PlanTask {
   private final Tell tell;
   private final Clock clock;
 
-  PlanTask(Tasks tasks, Items items, NewItem newItem, Projects projects, Panes panes, Seats seats, Doers doers, TellDoer tellDoer, KeepPlan keepPlan, PlanBook book, TheAgency agency, Tell tell, Clock clock) {
+  PlanTask(Tasks tasks, Items items, DeleteItem deleteItem, NewItem newItem, Projects projects, Panes panes, Seats seats, Doers doers, TellDoer tellDoer, KeepPlan keepPlan, PlanBook book, TheAgency agency, Tell tell, Clock clock) {
     this.tasks = tasks;
     this.items = items;
+    this.deleteItem = deleteItem;
     this.newItem = newItem;
     this.projects = projects;
     this.panes = panes;
@@ -306,7 +309,7 @@ public class PlanTask {
   @Transactional
   ProjectId delete(ItemId id, String by) {
     PlannedTask task = NotThere.unless(tasks.find(id));
-    items.delete(id, clock.instant());
+    deleteItem.delete(id);
     keepPlan.changed(task.project());
     tell.of(task.project(), id.value(), new Tell.Happening(Act.TASK_DELETED, by, task.name(), Map.of()));
     return task.project();
@@ -316,7 +319,7 @@ public class PlanTask {
   @Transactional
   ProjectId restore(ItemId id, String by) {
     Items.Row item = NotThere.unless(items.find(id).filter(row -> row.kind() == ContentKind.TASKS));
-    items.restore(id);
+    deleteItem.restore(id);
     keepPlan.changed(item.project());
     tell.of(item.project(), id.value(), new Tell.Happening(Act.TASK_RESTORED, by, item.name(), Map.of()));
     return item.project();

@@ -18,7 +18,6 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.BoundingBox;
 import java.io.ByteArrayInputStream;
 import java.nio.file.Files;
-import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Objects;
@@ -133,7 +132,7 @@ class ManySignaturesJourneyTest extends Journey {
   void oneSignsInOrderInAnothersPlace() throws Exception {
     ItemId bag = deliverable("Ordered sack", "IN_ORDER");
     VersionRow version = sent(bag, "flour-spelt-1.pdf");
-    String today = LocalDate.now().toString();
+    String today = today().toString();
     try {
       ines.post("/t/projects/" + mill + "/stand-ins", ines.token(), Map.of("away", contact("Grete"), "by", contact("Imre"), "from", today, "until", today));
       Someone imre = atDesk().comesBy(linkOf("imre@hobandbarley.example"));

@@ -19,7 +19,6 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
-import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
@@ -126,6 +125,6 @@ class NotesJourneyTest extends Journey {
 
   private void crowd(VersionId version, Integer number, PaneId pane, int i) {
     markups.add(new MarkupRow(new MarkupId(UUID.randomUUID()), version, number, pane, null, markups.nextTeamNumber(version, pane), new Place.Point(1, 0.1 + i % 6 * 0.12, 0.1 + i / 6 * 0.1), Intent.CHANGE, MarkupProgress.OPEN,
-        "Crowded " + i + ".", null, new MarkupRow.Author("Teo Brandt", null, null), null, null, 1, Instant.now(), List.of()));
+        "Crowded " + i + ".", null, new MarkupRow.Author("Teo Brandt", null, null), null, null, 1, clock.instant(), List.of()));
   }
 }

@@ -28,15 +28,15 @@ class PlanJourneyTest extends Journey {
     explains(ines);
   }
 
-  private static void opens(Someone ines) {
+  private void opens(Someone ines) {
     ines.goes("/").writes("Mail address", "ines@marram-finch.example").writes("Password", "lantern moss tide seven").presses("Sign in").sees("Our turn").follows("New project");
-    ines.writes("Client", "Penwether Observatory Trust").writes("Project", "Flood marks").writes("Starts on", LocalDate.now().toString()).writes("Agreed finish", LocalDate.now().plusDays(40).toString()).writes("Tax, in per cent", "20");
+    ines.writes("Client", "Penwether Observatory Trust").writes("Project", "Flood marks").writes("Starts on", today().toString()).writes("Agreed finish", today().plusDays(40).toString()).writes("Tax, in per cent", "20");
     ines.page.getByLabel("Something printed").check();
     ines.page.getByLabel("with their usual tasks").uncheck();
     ines.presses("Open the project").sees("Penwether Observatory Trust: Flood marks");
   }
 
-  private static void givesSeat(Someone ines) {
+  private void givesSeat(Someone ines) {
     ines.follows("Panes").writes("Name of the audience", "The parish").presses("Set up the pane").sees("At The parish");
     String option = ines.page.locator("#contact option", new Page.LocatorOptions().setHasText("Ottoline Vance")).getAttribute("value");
     ines.page.locator("#contact").selectOption(option);
@@ -46,21 +46,21 @@ class PlanJourneyTest extends Journey {
     assertThat(ines.page.locator(".pending")).hasCount(0);
   }
 
-  private static void adds(Someone ines, String phase, String line) {
+  private void adds(Someone ines, String phase, String line) {
     Locator field = ines.page.getByLabel("Add a task to " + phase, new Page.GetByLabelOptions().setExact(true));
     field.fill(line);
     field.press("Enter");
   }
 
-  private static Locator line(Someone ines, String name) {
+  private Locator line(Someone ines, String name) {
     return ines.page.locator(".task-line", new Page.LocatorOptions().setHas(ines.page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(name).setExact(true))));
   }
 
-  private static Locator stageOf(Someone ines, String name) {
+  private Locator stageOf(Someone ines, String name) {
     return ines.page.getByLabel("Stage of " + name, new Page.GetByLabelOptions().setExact(true));
   }
 
-  private static void plans(Someone ines) {
+  private void plans(Someone ines) {
     ines.follows("Plan").sees("No task yet").looksItOver();
     adds(ines, "Brief", "Measure the marks @teo 3d");
     assertThat(line(ines, "Measure the marks").locator(".task-who")).hasText("Teo Brandt");
@@ -75,7 +75,7 @@ class PlanJourneyTest extends Journey {
     ines.looksItOver();
   }
 
-  private static void partOfTheOneAbove(Someone ines) {
+  private void partOfTheOneAbove(Someone ines) {
     Locator field = ines.page.getByLabel("Add a task to Brief", new Page.GetByLabelOptions().setExact(true));
     field.fill("Ask the old boatman 1d");
     field.press("Tab");
@@ -84,14 +84,14 @@ class PlanJourneyTest extends Journey {
     assertThat(line(ines, "Ask the old boatman")).hasClass(Pattern.compile("depth-1"));
   }
 
-  private static void agrees(Someone ines) {
+  private void agrees(Someone ines) {
     ines.follows("Phases and dates").sees("Nothing was agreed on yet").looksItOver();
     String finish = ines.page.getByLabel("Agree on the plan as it is today, with the finish on").inputValue();
     ines.presses("Agree on these dates").sees("since then, day by day").looksItOver();
-    assertThat(LocalDate.parse(finish)).isAfterOrEqualTo(LocalDate.now());
+    assertThat(LocalDate.parse(finish)).isAfterOrEqualTo(today());
   }
 
-  private static void stretchesWithTheKeyboard(Someone ines) {
+  private void stretchesWithTheKeyboard(Someone ines) {
     ines.page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("time").setExact(true)).click();
     Locator bar = ines.page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Measure the marks,")));
     bar.focus();
@@ -113,7 +113,7 @@ class PlanJourneyTest extends Journey {
     draggedAndLeft(ines);
   }
 
-  private static void draggedAndLeft(Someone ines) {
+  private void draggedAndLeft(Someone ines) {
     var box = ines.page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Ask the old boatman,"))).boundingBox();
     ines.page.mouse().move(box.x + 1, box.y + box.height / 2);
     ines.page.mouse().down();
@@ -133,7 +133,7 @@ class PlanJourneyTest extends Journey {
     ottoline.presses(NAMES + " is done").sees("Thank you: “" + NAMES + "” is done.").looksItOver();
   }
 
-  private static void explains(Someone ines) {
+  private void explains(Someone ines) {
     ines.page.locator(".slip-sum").click();
     ines.sees("by changes of the plan, and days of rest").looksItOver();
     assertThat(ines.page.locator(".slip-part.plan-change b")).not().hasText("0");

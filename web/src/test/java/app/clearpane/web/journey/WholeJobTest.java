@@ -7,7 +7,6 @@ import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import java.io.IOException;
-import java.time.LocalDate;
 import java.util.List;
 import java.util.zip.ZipFile;
 import org.junit.jupiter.api.Test;
@@ -32,17 +31,17 @@ class WholeJobTest extends Journey {
     releases(ines);
   }
 
-  private static void opensProject(Someone ines) {
+  private void opensProject(Someone ines) {
     ines.goes("/").looksItOver().writes("Mail address", "ines@marram-finch.example").writes("Password", "lantern moss tide seven").presses("Sign in");
     ines.sees("Our turn").looksItOver().follows("New project");
     ines.sees("nothing is shown to anybody yet").looksItOver();
-    ines.writes("Client", "Penwether Observatory Trust").writes("Project", "Paths and gates").writes("Starts on", LocalDate.now().toString())
-        .writes("Agreed finish", LocalDate.now().plusDays(60).toString()).writes("Tax, in per cent", "20").writes("Who is who at the client", "Jasper Quill-Adeyemi, jasper@penwether.example, trustee")
+    ines.writes("Client", "Penwether Observatory Trust").writes("Project", "Paths and gates").writes("Starts on", today().toString())
+        .writes("Agreed finish", today().plusDays(60).toString()).writes("Tax, in per cent", "20").writes("Who is who at the client", "Jasper Quill-Adeyemi, jasper@penwether.example, trustee")
         .presses("Open the project");
     ines.sees("Penwether Observatory Trust: Paths and gates").looksItOver();
   }
 
-  private static void setsUpPane(Someone ines) {
+  private void setsUpPane(Someone ines) {
     ines.follows("Panes").sees("At The trustees").looksItOver();
     seat(ines, "Ottoline Vance, ottoline@penwether.example", "SIGNATORY");
     seat(ines, "Jasper Quill-Adeyemi, jasper@penwether.example", "SIGNATORY");
@@ -60,14 +59,14 @@ class WholeJobTest extends Journey {
     assertThat(ines.page.locator(".pending")).hasCount(0);
   }
 
-  private static void seat(Someone ines, String contact, String role) {
+  private void seat(Someone ines, String contact, String role) {
     String option = ines.page.locator("#contact option", new Page.LocatorOptions().setHasText(contact)).getAttribute("value");
     ines.page.locator("#contact").selectOption(option);
     ines.picks("as", role).presses("Give the seat");
     assertThat(ines.page.locator(".board-room table.list").getByText(contact.split(", ")[1], new Locator.GetByTextOptions().setExact(true))).isVisible();
   }
 
-  private static void addsDeliverable(Someone ines) throws IOException {
+  private void addsDeliverable(Someone ines) throws IOException {
     ines.follows("Panes").writes("Name of the audience", "The trustees").presses("Set up the pane").sees("At The trustees");
     ines.follows("Deliverables").sees("Nothing to deliver yet").looksItOver();
     ines.writes("What it is", "Path signs").writes("A line for those who look at it", "Eight signs along the paths.").presses("Add it");
@@ -77,7 +76,7 @@ class WholeJobTest extends Journey {
     ines.looksItOver();
   }
 
-  private static void sendsVersion(Someone ines, int number) {
+  private void sendsVersion(Someone ines, int number) {
     ines.follows("Deliverables").arrivesAt("/deliverables$").follows("Path signs").presses("Send version " + number + " to 3 people");
     ines.sees("round " + number).looksItOver();
   }

@@ -28,7 +28,6 @@ class MailWaitsTest extends DemoHouse {
   @Autowired private Jobs jobs;
   @Autowired private Pages pages;
   @Autowired private House house;
-  @Autowired private Clock clock;
   @Autowired private People team;
   private WriteMail waiting;
   private TeamMember ines;
