@@ -110,7 +110,7 @@ class AccessMatrixTest extends DemoHouse {
       people.put(member, Visitor.by(address(), linkOfTeam(member + "@marram-finch.example")));
     }
     PaneId board = panes.ofProject(projects.active().stream().filter(one -> one.name().equals("Visitor centre")).findFirst().orElseThrow().id()).get(0).id();
-    people.put("whoever has a link", Visitor.by(address(), makeLink.at(board, new MakeLink.Form("Matrix", false, "", ""), "Ines").address()));
+    people.put("whoever has a link", Visitor.by(address(), makeLink.at(board, new MakeLink.Form("Matrix", false, "", ""), Acting.team("Ines")).address()));
     return people;
   }
 

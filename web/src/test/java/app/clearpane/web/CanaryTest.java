@@ -79,7 +79,7 @@ class CanaryTest extends DemoHouse {
 
   private void hide(Project project, Panes.Row board) throws Exception {
     Instant now = clock.instant();
-    ItemId folder = addFile.folder(project.id(), canary(), "Teo");
+    ItemId folder = addFile.folder(project.id(), canary(), Acting.team("Teo"));
     panes.holdBackEverywhere(folder, "Teo", now);
     panes.setShowing(board.id(), file(project, Optional.of(folder)), new Setting(Showing.SHOWN, "Teo", now));
     file(project, Optional.empty());
@@ -96,11 +96,11 @@ class CanaryTest extends DemoHouse {
     panes.setShowing(board.id(), secret, new Setting(Showing.HELD_BACK, "Teo", now));
     VersionRow map = deliverables.versionsOf(project.id()).stream().filter(v -> v.fileName().equals("visitor-map-2.pdf")).findFirst().orElseThrow();
     storeVersion.to(map.deliverable(), new StoreVersion.Arriving(canary() + ".svg",
-        new ByteArrayInputStream(("<svg xmlns='http://www.w3.org/2000/svg' viewBox='0 0 9 9'><title>" + canary() + "</title></svg>").getBytes(StandardCharsets.UTF_8)), canary()), "Teo");
+        new ByteArrayInputStream(("<svg xmlns='http://www.w3.org/2000/svg' viewBox='0 0 9 9'><title>" + canary() + "</title></svg>").getBytes(StandardCharsets.UTF_8)), canary()), Acting.team("Teo"));
     MarkupRow forTeam = new MarkupRow(new MarkupId(UUID.randomUUID()), map.id(), 2, board.id(), null, markups.nextTeamNumber(map.id(), board.id()), new Place.Point(1, 0.5, 0.5), Intent.CHANGE,
         MarkupProgress.OPEN, canary(), null, new MarkupRow.Author("Teo", null, null), null, null, 1, now, List.of());
     markups.add(forTeam);
-    keepConcern.add(project.id(), new KeepConcern.Form(canary(), false, 2, 2, canary(), canary(), "", 0), "Teo");
+    keepConcern.add(project.id(), new KeepConcern.Form(canary(), false, 2, 2, canary(), canary(), "", 0), Acting.team("Teo"));
     ContactId ottoline = people.contactAt(new EmailAddress("ottoline@penwether.example")).orElseThrow().id();
     papers.add(new Paper(new PaperId(UUID.randomUUID()), project.id(), PaperKind.INVOICE, canary(), canary(), null, LocalDate.of(2027, 3, 1), null, map.sha256(), canary() + ".pdf", "application/pdf", 1, "Ines", now, null, null,
         Optional.empty(), List.of(Paper.Recipient.of(ottoline, "Ottoline")), 1));
@@ -112,7 +112,7 @@ class CanaryTest extends DemoHouse {
   }
 
   private ItemId file(Project project, Optional<ItemId> folder) throws Exception {
-    return addFile.to(project.id(), folder, canary() + ".txt", new ByteArrayInputStream(canary().getBytes(StandardCharsets.UTF_8)), "Teo");
+    return addFile.to(project.id(), folder, canary() + ".txt", new ByteArrayInputStream(canary().getBytes(StandardCharsets.UTF_8)), Acting.team("Teo"));
   }
 
   @Test
@@ -122,7 +122,7 @@ class CanaryTest extends DemoHouse {
     hide(project, board);
     List<String> forOthers = List.of("Saltgrass", "Hob &amp; Barley", "Ellerby", "Fabricators", "Garrow", "dov@garrow", "Floor poured");
     List<String> notOttolines = Stream.concat(forOthers.stream(), Stream.of("Invoice 2 of 4", "Proposal for the")).toList();
-    String passerBy = makeLink.at(panes.ofProject(project.id()).get(1).id(), new MakeLink.Form("Passer-by", false, "", ""), "Ines").address();
+    String passerBy = makeLink.at(panes.ofProject(project.id()).get(1).id(), new MakeLink.Form("Passer-by", false, "", ""), Acting.team("Ines")).address();
     List<Callable<Integer>> crawls = new ArrayList<>();
     crawls.add(() -> crawl(linkOf("ottoline@penwether.example"), forOthers));
     for (String contact : List.of("jasper", "mirela", "per")) {

@@ -164,8 +164,8 @@ class ExposureInputTest extends DemoHouse {
   @Test
   void aLinkThatOpensNothingLooksLikeOneThatNeverWas() throws Exception {
     panes.publish(panes.find(pane).orElseThrow(), clock.instant());
-    MakeLink.Made taken = makeLink.at(pane, new MakeLink.Form("Taken", false, "", ""), "Ines");
-    makeLink.revoke(taken.link(), "Ines");
+    MakeLink.Made taken = makeLink.at(pane, new MakeLink.Form("Taken", false, "", ""), Acting.team("Ines"));
+    makeLink.revoke(taken.link(), Acting.team("Ines"));
     HttpResponse<String> revoked = new Visitor(address()).get(taken.address());
     HttpResponse<String> unknown = new Visitor(address()).get("/p/" + "x".repeat(22));
     assertThat(revoked.statusCode()).isEqualTo(unknown.statusCode()).isEqualTo(404);
@@ -177,7 +177,7 @@ class ExposureInputTest extends DemoHouse {
   @Test
   void aPasscodeIsNotGuessed() throws Exception {
     panes.publish(panes.find(pane).orElseThrow(), clock.instant());
-    MakeLink.Made made = makeLink.at(pane, new MakeLink.Form("Guarded", false, "maple", ""), "Ines");
+    MakeLink.Made made = makeLink.at(pane, new MakeLink.Form("Guarded", false, "maple", ""), Acting.team("Ines"));
     Visitor stranger = new Visitor(address());
     String token = Visitor.token(stranger.get(made.address()).body());
     int tried = 0;

@@ -222,12 +222,17 @@ class MarkingUpTest extends AtTheMill {
     assertThat(ines.post("/t/versions/" + version.id() + "/brought/add", ines.token(), Map.of("file", file)).body()).contains("whose notes these are");
     ines.post("/t/versions/" + version.id() + "/brought/add", ines.token(), Map.of("file", file, "by", grete));
     assertThat(noted(bag, "A warmer brown.")).satisfies(mark -> {
-      assertThat(mark.author().name()).isEqualTo("Grete Lindholm");
+      assertThat(mark.author().name()).isEqualTo("Ines Okafor-Lindqvist, said to be by Grete Lindholm");
+      assertThat(mark.author().contact()).as("a file proves nothing").isNull();
       assertThat(mark.label()).hasToString("1·2");
       assertThat(mark.place()).isInstanceOf(Place.Ellipse.class);
     });
     assertThat(bring(ines, version, Files.readAllBytes(marked)).body()).contains("nothing new in this file", "1 note is here already");
-    assertThat(lines.of(mill(), bag.value()).lines().filter(line -> line.contains("\"marks.brought\""))).hasSize(1);
+    assertThat(grete().get("/c/panes/" + pane().id() + "/versions/" + version.id()).body()).contains("said to be by Grete Lindholm");
+    assertThat(lines.of(mill(), bag.value()).lines().filter(line -> line.contains("\"marks.brought\""))).singleElement().asString().contains("team:", "\"saidToBeBy\":\"Grete Lindholm\"");
+    Visitor teo = Visitor.by(address(), linkOfTeam("teo@marram-finch.example"));
+    assertThat(teo.post("/t/versions/" + version.id() + "/brought/add", teo.token(), Map.of("file", file, "by", grete)).statusCode()).as("makers bring nothing along").isEqualTo(403);
+    assertThat(bring(teo, version, Files.readAllBytes(marked)).statusCode()).isEqualTo(403);
     HttpResponse<String> ours = ines.get("/t/versions/" + version.id() + "/marks.jsonld");
     assertThat(bring(ines, version, ours.body().getBytes(StandardCharsets.ISO_8859_1)).body()).as("what we wrote ourselves").contains("nothing new in this file", "2 notes are here already");
   }

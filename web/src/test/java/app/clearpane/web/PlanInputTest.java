@@ -318,19 +318,19 @@ class PlanInputTest extends DemoHouse {
     ItemId making = of(work, task("Draw the signs 5d"), "us", "");
     ItemId review = of(work, task("The parish looks 3d"), "them", making.toString());
     ItemId print = of(null, task("Print the signs 4d"), "us", review.toString());
-    transactions.executeWithoutResult(status -> reviewsFollow.sent(project, work, "Ines"));
+    transactions.executeWithoutResult(status -> reviewsFollow.sent(project, work, Acting.team("Ines")));
     assertThat(tasks.find(making).orElseThrow().task().stage()).isEqualTo(Stage.DONE);
     assertThat(tasks.find(review).orElseThrow().task().stage()).isEqualTo(Stage.IN_CHECK);
-    transactions.executeWithoutResult(status -> reviewsFollow.closed(project, work, 1, false, "Ottoline"));
+    transactions.executeWithoutResult(status -> reviewsFollow.closed(project, work, 1, false, Acting.team("Ottoline")));
     assertThat(tasks.find(review).orElseThrow().task().stage()).isEqualTo(Stage.DONE);
     PlannedTask again = tasks.ofProject(project).stream().filter(task -> task.name().equals("The parish looks, round 2")).findFirst().orElseThrow();
     PlannedTask fix = tasks.ofProject(project).stream().filter(task -> task.name().equals("Changes: The parish looks, round 2")).findFirst().orElseThrow();
     assertThat(again.task().side()).isEqualTo(Side.CLIENTS);
     assertThat(again.task().shape().after()).containsExactly(new Task.After(fix.id(), 0));
     assertThat(tasks.find(print).orElseThrow().task().shape().after()).as("what waited for the review waits for the next one").containsExactly(new Task.After(again.id(), 0));
-    transactions.executeWithoutResult(status -> reviewsFollow.sent(project, work, "Ines"));
+    transactions.executeWithoutResult(status -> reviewsFollow.sent(project, work, Acting.team("Ines")));
     assertThat(tasks.find(fix.id()).orElseThrow().task().stage()).isEqualTo(Stage.DONE);
-    transactions.executeWithoutResult(status -> reviewsFollow.closed(project, work, 2, true, "Ottoline"));
+    transactions.executeWithoutResult(status -> reviewsFollow.closed(project, work, 2, true, Acting.team("Ottoline")));
     assertThat(tasks.find(again.id()).orElseThrow().task().stage()).isEqualTo(Stage.DONE);
     assertThat(tasks.ofProject(project)).filteredOn(task -> task.name().contains("round 3")).isEmpty();
   }

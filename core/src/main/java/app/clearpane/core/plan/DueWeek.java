@@ -16,6 +16,14 @@ public enum DueWeek {
   /** It has no day. */
   NO_DAY;
 
+  /**
+   * The last day of the week to look ahead to: this week's Sunday, or the next one when no working day is left in this week, so that whoever
+   * looks on a Saturday sees the week to come.
+   */
+  public static LocalDate lastDayAhead(LocalDate today, WorkingCalendar calendar) {
+    return calendar.rollForward(today).with(TemporalAdjusters.nextOrSame(DayOfWeek.SUNDAY));
+  }
+
   /** The one of something that is due on a day. @param open whether it is still to be done */
   public static DueWeek of(Optional<LocalDate> due, boolean open, LocalDate today) {
     if (due.isEmpty()) {

@@ -1,6 +1,7 @@
 package app.clearpane.core.record;
 
 import app.clearpane.core.files.Sha256;
+import app.clearpane.core.people.Actor;
 import java.time.Instant;
 import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
@@ -16,12 +17,15 @@ import java.util.Map;
  * @param sequence the place in the chain, from 0
  * @param previous the hash of the entry before; 64 zeros for entry 0
  * @param act what was done, as the {@link Act} is kept
- * @param actor who did it, as they were called then
+ * @param actor who did it, by kind and id ({@code contact:<id>}); as they were called then, in entries written before names stood in the payload
  * @param subject what it was done to
  * @param at when, in whole milliseconds of UTC
  * @param payloadHash the digest of the payload's canonical text
  */
 public record RecordEntry(long sequence, String previous, String act, String actor, String subject, Instant at, Sha256 payloadHash) {
+  /** Where a payload says how whoever did it was called then. */
+  public static final String ACTOR_NAME = "actorName";
+
   /** What stands before the first entry. */
   public static final String NOTHING_BEFORE = "0".repeat(64);
 
@@ -34,8 +38,15 @@ public record RecordEntry(long sequence, String previous, String act, String act
 
   /** What an entry tells, before it has a place in the chain. */
   public record What(String act, String actor, String subject, CanonicalJson payload) {
-    public What(Act act, String actor, String subject, CanonicalJson payload) {
-      this(act.code(), actor, subject, payload);
+    /**
+     * What somebody did; the payload says how they were called then.
+     *
+     * @throws IllegalArgumentException if the payload holds something that cannot be written into the Record
+     */
+    public static What done(Act act, Actor actor, String subject, Map<String, ?> payload) {
+      Map<String, Object> whole = new LinkedHashMap<>(payload);
+      whole.put(ACTOR_NAME, actor.name());
+      return new What(act.code(), actor.key(), subject, CanonicalJson.of(whole));
     }
   }
 

@@ -1,5 +1,6 @@
 package app.clearpane.core.record;
 
+import app.clearpane.core.people.Actor;
 import java.text.Normalizer;
 import java.util.Collections;
 import java.util.Locale;
@@ -29,7 +30,9 @@ public final class Words {
   public static SortedSet<String> of(RecordEntry.What what) {
     SortedSet<String> words = new TreeSet<>();
     words.add(cut(what.act()));
-    gather(what.actor(), words);
+    if (!Actor.isKey(what.actor())) {
+      gather(what.actor(), words);
+    }
     gather(what.subject(), words);
     what.payload().strings().stream().filter(said -> !OPAQUE_ID.matcher(said).matches()).forEach(said -> gather(said, words));
     return Collections.unmodifiableSortedSet(words);

@@ -3,7 +3,9 @@ package app.clearpane.core.plan;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.LocalDate;
+import java.time.ZoneOffset;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -26,6 +28,14 @@ class DueWeekTest {
     LocalDate sunday = LocalDate.of(2027, 5, 16);
     assertThat(DueWeek.of(Optional.of(sunday), true, sunday)).isEqualTo(DueWeek.THIS_WEEK);
     assertThat(DueWeek.of(Optional.of(sunday.plusDays(1)), true, sunday)).isEqualTo(DueWeek.NEXT_WEEK);
+  }
+
+  /** A holiday on a Friday ends the week on Thursday evening, and a weekend looks at the week to come. */
+  @ParameterizedTest(name = "on {0}: until {1}")
+  @CsvSource({"2027-05-13, 2027-05-16", "2027-05-14, 2027-05-23", "2027-05-15, 2027-05-23", "2027-05-16, 2027-05-23", "2027-05-17, 2027-05-23"})
+  void looksAheadToAWeekInWhichThereIsWork(LocalDate today, LocalDate until) {
+    WorkingCalendar calendar = new WorkingCalendar(WorkingCalendar.weekdays(ZoneOffset.UTC).hours(), Set.of(TODAY.plusDays(1)), ZoneOffset.UTC);
+    assertThat(DueWeek.lastDayAhead(today, calendar)).isEqualTo(until);
   }
 
   /** From any day, what is due later is never in an earlier week. */

@@ -1,5 +1,6 @@
 package app.clearpane.web.agency;
 
+import app.clearpane.core.people.Actor;
 import app.clearpane.core.agency.EmailAddress;
 import app.clearpane.core.agency.Name;
 import app.clearpane.core.agency.Owners;
@@ -74,7 +75,7 @@ class KeepTeam {
 
   /** Takes somebody in, and mails them a link to choose their password by. @throws Refused if the address is in use */
   @Transactional
-  void join(Joining joining, String by) {
+  void join(Joining joining, Actor by) {
     Input input = new Input();
     Optional<Name> name = input.name("Their name", joining.name());
     Optional<EmailAddress> email = input.email("Their mail address", joining.email());
@@ -98,7 +99,7 @@ class KeepTeam {
 
   /** Mails one of the team a link by which they choose a password. */
   @Transactional
-  void sendLink(TeamMemberId id, String by) {
+  void sendLink(TeamMemberId id, Actor by) {
     TeamMember member = NotThere.unless(people.member(id));
     tell(Act.TEAM_LINK_SENT, by, member.name(), Map.of("address", member.email()));
     sendLink(member);
@@ -112,7 +113,7 @@ class KeepTeam {
 
   /** Gives somebody another role; they sign in anew. @throws Refused if no owner would be left */
   @Transactional
-  void changeRole(TeamMemberId id, TeamRole role, String by) {
+  void changeRole(TeamMemberId id, TeamRole role, Actor by) {
     TeamMember member = stillWithOwner(id, Optional.of(role));
     if (member.role() == role) {
       return;
@@ -124,7 +125,7 @@ class KeepTeam {
 
   /** Lets somebody leave, at once and everywhere; what they have in hand goes to somebody else. @throws Refused if no owner would be left */
   @Transactional
-  void leave(TeamMemberId id, TeamMemberId to, String by) {
+  void leave(TeamMemberId id, TeamMemberId to, Actor by) {
     TeamMember member = stillWithOwner(id, Optional.empty());
     TeamMember heir = NotThere.unless(people.member(to));
     Input input = new Input();
@@ -165,10 +166,10 @@ class KeepTeam {
     input.allGood();
     people.setPassword(member.id(), passwords.encode(choosing.password()));
     reach.sessions().endOthers(me.getName(), session);
-    tell(Act.TEAM_PASSWORD_CHOSEN, member.name(), member.name(), Map.of());
+    tell(Act.TEAM_PASSWORD_CHOSEN, me.actor(), member.name(), Map.of());
   }
 
-  private void tell(Act act, String by, String subject, Map<String, ?> payload) {
+  private void tell(Act act, Actor by, String subject, Map<String, ?> payload) {
     tell.ofAgency(agency.get().id(), new Tell.Happening(act, by, subject, payload));
   }
 

@@ -65,7 +65,7 @@ class PeopleController {
   @ForManagers
   String takeIn(@PathVariable ProjectId project, @RequestParam String client, @RequestParam String name, @RequestParam String email, @RequestParam String says,
       @AuthenticationPrincipal Person me) {
-    takeIn.to(project, new TakeInContact.Typed(client, name, email, says), me.fullName());
+    takeIn.to(project, new TakeInContact.Typed(client, name, email, says), me.actor());
     return "redirect:/t/projects/" + project + "/people";
   }
 }

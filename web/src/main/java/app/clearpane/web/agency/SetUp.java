@@ -1,10 +1,10 @@
 package app.clearpane.web.agency;
 
+import app.clearpane.core.people.Actor;
 import app.clearpane.core.agency.EmailAddress;
 import app.clearpane.core.agency.Name;
 import app.clearpane.core.agency.TeamRole;
 import app.clearpane.core.record.Act;
-import app.clearpane.core.record.CanonicalJson;
 import app.clearpane.core.record.RecordEntry;
 import app.clearpane.store.agency.Agency;
 import app.clearpane.store.agency.People;
@@ -52,19 +52,30 @@ public class SetUp {
       throw new NotThere();
     }
     Agency agency = people.found(name, zone, clock.instant());
-    tell(agency, Act.AGENCY_FOUNDED, owner.name().value(), name.value());
-    return join(agency, owner, owner.name().value());
+    TeamMember founder = member(owner);
+    Actor by = new Actor.OfTeam(founder.id(), founder.name());
+    tell(agency, Act.AGENCY_FOUNDED, by, name.value());
+    joined(agency, founder, by);
+    return founder;
   }
 
   /** Takes somebody into the team. */
   @Transactional
-  public TeamMember join(Agency agency, Joining joining, String by) {
-    TeamMember member = people.addMember(joining.name(), joining.email(), joining.role(), passwords.encode(joining.password()), clock.instant());
-    tell(agency, Act.TEAM_JOINED, by, member.name() + " (" + member.role().name().toLowerCase(java.util.Locale.ROOT) + ")");
+  public TeamMember join(Agency agency, Joining joining, Actor by) {
+    TeamMember member = member(joining);
+    joined(agency, member, by);
     return member;
   }
 
-  private void tell(Agency agency, Act act, String by, String subject) {
-    records.append(agency.id(), agency.id(), new RecordEntry.What(act, by, subject, CanonicalJson.of(Map.of())), clock.instant());
+  private TeamMember member(Joining joining) {
+    return people.addMember(joining.name(), joining.email(), joining.role(), passwords.encode(joining.password()), clock.instant());
+  }
+
+  private void joined(Agency agency, TeamMember member, Actor by) {
+    tell(agency, Act.TEAM_JOINED, by, member.name() + " (" + member.role().name().toLowerCase(java.util.Locale.ROOT) + ")");
+  }
+
+  private void tell(Agency agency, Act act, Actor by, String subject) {
+    records.append(agency.id(), agency.id(), RecordEntry.What.done(act, by, subject, Map.of()), clock.instant());
   }
 }

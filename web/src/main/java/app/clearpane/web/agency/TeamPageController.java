@@ -37,28 +37,28 @@ class TeamPageController {
   @PostMapping("/t/team")
   @ForOwners
   String join(@RequestParam String name, @RequestParam String email, @RequestParam TeamRole role, @AuthenticationPrincipal Person me) {
-    keep.join(new KeepTeam.Joining(name, email, role), me.fullName());
+    keep.join(new KeepTeam.Joining(name, email, role), me.actor());
     return PAGE;
   }
 
   @PostMapping("/t/team/{member}/role")
   @ForOwners
   String role(@PathVariable TeamMemberId member, @RequestParam TeamRole role, @AuthenticationPrincipal Person me) {
-    keep.changeRole(member, role, me.fullName());
+    keep.changeRole(member, role, me.actor());
     return PAGE;
   }
 
   @PostMapping("/t/team/{member}/link")
   @ForOwners
   String link(@PathVariable TeamMemberId member, @AuthenticationPrincipal Person me) {
-    keep.sendLink(member, me.fullName());
+    keep.sendLink(member, me.actor());
     return PAGE;
   }
 
   @PostMapping("/t/team/{member}/leave")
   @ForOwners
   String leave(@PathVariable TeamMemberId member, @RequestParam TeamMemberId to, @AuthenticationPrincipal Person me) {
-    keep.leave(member, to, me.fullName());
+    keep.leave(member, to, me.actor());
     return PAGE;
   }
 

@@ -85,7 +85,7 @@ class ClearanceController {
     for (ItemId one : deliverable == null ? List.<ItemId>of() : deliverable) {
       String name = states.inBrief(one).deliverable().name();
       try {
-        releaseVersion.release(one, me.fullName());
+        releaseVersion.release(one, me.actor());
       } catch (Refused refused) {
         left.add(name + ": " + String.join(" ", refused.sentences()));
       }
@@ -97,39 +97,39 @@ class ClearanceController {
   @PostMapping("/t/deliverables/{deliverable}/release")
   @ForManagers
   String release(@PathVariable ItemId deliverable, @AuthenticationPrincipal Person me) {
-    releaseVersion.release(deliverable, me.fullName());
+    releaseVersion.release(deliverable, me.actor());
     return back(deliverable);
   }
 
   @PostMapping("/t/releases/{release}/recall")
   @ForManagers
   String recall(@PathVariable UUID release, @RequestParam(defaultValue = "") String reason, @AuthenticationPrincipal Person me) {
-    return back(releaseVersion.recall(release, reason, me.fullName()));
+    return back(releaseVersion.recall(release, reason, me.actor()));
   }
 
   @PostMapping("/t/releases/{release}/recipients")
   @ForManagers
   String hand(@PathVariable UUID release, @RequestParam(defaultValue = "") String name, @RequestParam(defaultValue = "") String email, @AuthenticationPrincipal Person me) {
-    return back(recipients.add(release, name, email, me.fullName()));
+    return back(recipients.add(release, name, email, me.actor()));
   }
 
   @PostMapping("/t/deliverables/{deliverable}/checklist/{line}")
   String tick(@PathVariable ItemId deliverable, @PathVariable UUID line, @RequestParam(defaultValue = "false") boolean ticked, @AuthenticationPrincipal Person me) {
-    conditions.tick(deliverable, line, ticked, me.fullName());
+    conditions.tick(deliverable, line, ticked, me.actor());
     return back(deliverable);
   }
 
   @PostMapping("/t/deliverables/{deliverable}/checklist")
   @ForManagers
   String lines(@PathVariable ItemId deliverable, @RequestParam(defaultValue = "") String lines, @AuthenticationPrincipal Person me) {
-    conditions.lines(deliverable, lines, me.fullName());
+    conditions.lines(deliverable, lines, me.actor());
     return back(deliverable);
   }
 
   @PostMapping("/t/deliverables/{deliverable}/waivers")
   @ForOwners
   String waive(@PathVariable ItemId deliverable, @RequestParam Condition condition, @RequestParam(defaultValue = "") String reason, @AuthenticationPrincipal Person me) {
-    conditions.waive(deliverable, condition, reason, me.fullName());
+    conditions.waive(deliverable, condition, reason, me.actor());
     return back(deliverable);
   }
 

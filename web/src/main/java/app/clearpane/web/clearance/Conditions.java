@@ -1,5 +1,6 @@
 package app.clearpane.web.clearance;
 
+import app.clearpane.core.people.Actor;
 import app.clearpane.core.clearance.Clearance;
 import app.clearpane.core.clearance.Condition;
 import app.clearpane.core.deliverable.VersionId;
@@ -46,11 +47,11 @@ class Conditions {
 
   /** Ticks a line for the current version, or takes its tick away. */
   @Transactional
-  public void tick(ItemId deliverable, UUID line, boolean ticked, String by) {
+  public void tick(ItemId deliverable, UUID line, boolean ticked, Actor by) {
     DeliverableState state = states.inBrief(deliverable);
     VersionId version = state.current().orElseThrow(() -> Refused.because("Nothing was sent yet, so there is nothing to look over. Send a version first.")).id();
     Checklists.Line found = NotThere.unless(checklists.of(List.of(deliverable), List.of(version)).stream().filter(one -> one.id().equals(line)).findFirst());
-    if (ticked ? checklists.tick(line, version, by, clock.instant()) : checklists.untick(line, version)) {
+    if (ticked ? checklists.tick(line, version, by.name(), clock.instant()) : checklists.untick(line, version)) {
       tell.of(state.deliverable().project(), deliverable.value(), new Tell.Happening(ticked ? Act.CHECKLIST_TICKED : Act.CHECKLIST_UNTICKED, by, state.deliverable().name(),
           Map.of("line", found.words(), "version", state.current().orElseThrow().number())));
     }
@@ -58,7 +59,7 @@ class Conditions {
 
   /** Changes the lines of a checklist. */
   @Transactional
-  public void lines(ItemId deliverable, String typed, String by) {
+  public void lines(ItemId deliverable, String typed, Actor by) {
     List<String> lines = lines(typed);
     DeliverableState state = states.inBrief(deliverable);
     deliverables.lock(deliverable);
@@ -78,7 +79,7 @@ class Conditions {
 
   /** Waives one condition for the current version. */
   @Transactional
-  public void waive(ItemId deliverable, Condition condition, String reason, String by) {
+  public void waive(ItemId deliverable, Condition condition, String reason, Actor by) {
     Input input = new Input();
     String why = input.text("The reason", reason, LONGEST_REASON);
     input.require(!why.isEmpty(), "Give the reason; it stands in the Record and on the certificate.");
@@ -90,7 +91,7 @@ class Conditions {
       throw Refused.changedMeanwhile("This condition is met or waived already. Nothing was changed.");
     }
     VersionId version = state.current().orElseThrow(() -> Refused.because("Nothing was sent yet, so there is nothing to waive.")).id();
-    checklists.waive(new Checklists.Waiver(version, condition, why, by, clock.instant()));
+    checklists.waive(new Checklists.Waiver(version, condition, why, by.name(), clock.instant()));
     tell.of(state.deliverable().project(), deliverable.value(), new Tell.Happening(Act.CONDITION_WAIVED, by, state.deliverable().name(),
         Map.of("condition", condition.name(), "reason", why, "version", state.current().orElseThrow().number())));
   }

@@ -1,5 +1,7 @@
 package app.clearpane.web.clearance;
 
+import app.clearpane.core.exposure.SeatId;
+import app.clearpane.core.people.Actor;
 import app.clearpane.core.agency.EmailAddress;
 import app.clearpane.core.agency.Name;
 import app.clearpane.core.exposure.ItemId;
@@ -58,7 +60,7 @@ class Recipients {
 
   /** Mails somebody their link. @return the deliverable it is of */
   @Transactional
-  public ItemId add(UUID id, String typedName, String typedEmail, String by) {
+  public ItemId add(UUID id, String typedName, String typedEmail, Actor by) {
     Input input = new Input();
     Optional<Name> name = input.name("Their name", typedName);
     Optional<EmailAddress> email = input.email("Their mail address", typedEmail);
@@ -97,7 +99,7 @@ class Recipients {
   @Transactional
   public void fetched(Given given, String what) {
     releases.fetched(given.recipient().id(), clock.instant());
-    tell.of(given.deliverable().project(), given.deliverable().id().value(), new Tell.Happening(Act.RELEASE_FETCHED, given.recipient().name(), given.deliverable().name(),
+    tell.of(given.deliverable().project(), given.deliverable().id().value(), new Tell.Happening(Act.RELEASE_FETCHED, new Actor.Guest(new SeatId(given.recipient().id()), given.deliverable().name(), given.recipient().name()), given.deliverable().name(),
         Map.of("release", given.release().id().toString(), "what", what)));
   }
 }

@@ -1,5 +1,6 @@
 package app.clearpane.web.clearance;
 
+import app.clearpane.core.people.Actor;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.record.Act;
 import app.clearpane.store.clearance.Releases;
@@ -44,7 +45,7 @@ public class ReleaseVersion {
 
   /** Releases it. @throws Refused if a condition is not met, or it was released already */
   @Transactional
-  public void release(ItemId deliverable, String by) {
+  public void release(ItemId deliverable, Actor by) {
     deliverables.lock(deliverable);
     DeliverableState state = states.of(deliverable);
     if (state.release().isPresent()) {
@@ -56,7 +57,7 @@ public class ReleaseVersion {
     }
     VersionRow version = state.current().orElseThrow();
     UUID replaces = releases.of(deliverable).stream().filter(earlier -> !earlier.stands()).map(Releases.Release::id).findFirst().orElse(null);
-    Releases.Release release = new Releases.Release(UUID.randomUUID(), deliverable, version.id(), clock.instant(), by, null, null, null, null, Optional.empty(), replaces);
+    Releases.Release release = new Releases.Release(UUID.randomUUID(), deliverable, version.id(), clock.instant(), by.name(), null, null, null, null, Optional.empty(), replaces);
     releases.add(release);
     Map<String, Object> told = new HashMap<>(Map.of("version", version.number(), "sha256", version.sha256(), "release", release.id().toString(),
         "waived", sheet.waivers().stream().map(waiver -> waiver.condition().name()).toList()));
@@ -74,7 +75,7 @@ public class ReleaseVersion {
 
   /** Recalls a release: its recipients' links end, and it may be released again. @return the deliverable it is of */
   @Transactional
-  public ItemId recall(UUID id, String reason, String by) {
+  public ItemId recall(UUID id, String reason, Actor by) {
     Input input = new Input();
     String why = input.text("The reason", reason, LONGEST_REASON);
     input.require(!why.isEmpty(), "Say why it is recalled; it stands in the Record and on the next certificate.");
@@ -84,7 +85,7 @@ public class ReleaseVersion {
     if (!release.stands()) {
       throw Refused.changedMeanwhile("This release was recalled already. Nothing was changed.");
     }
-    releases.recall(id, new Releases.Recall(clock.instant(), by, why));
+    releases.recall(id, new Releases.Recall(clock.instant(), by.name(), why));
     DeliverableState state = states.inBrief(release.deliverable());
     tell.of(state.deliverable().project(), release.deliverable().value(), new Tell.Happening(Act.RELEASE_RECALLED, by, state.deliverable().name(), Map.of("release", id.toString(), "reason", why)));
     return release.deliverable();

@@ -69,23 +69,23 @@ class ConcernController {
 
   @PostMapping("/t/projects/{project}/concerns")
   String add(@PathVariable ProjectId project, KeepConcern.Form form, @AuthenticationPrincipal Person me) {
-    keep.add(project, form, me.fullName());
+    keep.add(project, form, me.actor());
     return back(project);
   }
 
   @PostMapping("/t/concerns/{concern}")
   String change(@PathVariable ItemId concern, KeepConcern.Form form, @AuthenticationPrincipal Person me) {
-    return back(keep.change(concern, form, me.fullName()));
+    return back(keep.change(concern, form, me.actor()));
   }
 
   @PostMapping("/t/concerns/{concern}/settled")
   String settled(@PathVariable ItemId concern, @RequestParam boolean settled, @AuthenticationPrincipal Person me) {
-    return back(keep.close(concern, settled, me.fullName()));
+    return back(keep.close(concern, settled, me.actor()));
   }
 
   @PostMapping("/t/concerns/{concern}/delete")
   String delete(@PathVariable ItemId concern, @AuthenticationPrincipal Person me) {
-    return back(keep.delete(concern, me.fullName()));
+    return back(keep.delete(concern, me.actor()));
   }
 
   private static String back(ProjectId project) {

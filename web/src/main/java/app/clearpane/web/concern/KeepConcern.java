@@ -1,5 +1,6 @@
 package app.clearpane.web.concern;
 
+import app.clearpane.core.people.Actor;
 import app.clearpane.core.agency.Name;
 import app.clearpane.core.agency.TeamMemberId;
 import app.clearpane.core.exposure.ContentKind;
@@ -50,10 +51,10 @@ public class KeepConcern {
 
   /** Notes one. */
   @Transactional
-  public ItemId add(ProjectId project, Form form, String by) {
+  public ItemId add(ProjectId project, Form form, Actor by) {
     NotThere.unless(projects.find(project));
     Concern wanted = read(new ItemId(project.value()), project, form);
-    ItemId id = newItem.add(project, ContentKind.CONCERNS, wanted.name(), Optional.empty());
+    ItemId id = newItem.add(project, ContentKind.CONCERNS, wanted.name(), Optional.empty(), by);
     concerns.add(read(id, project, form));
     tell.of(project, id.value(), new Tell.Happening(Act.CONCERN_NOTED, by, wanted.name(), said(wanted)));
     return id;
@@ -61,7 +62,7 @@ public class KeepConcern {
 
   /** Changes one. */
   @Transactional
-  ProjectId change(ItemId id, Form form, String by) {
+  ProjectId change(ItemId id, Form form, Actor by) {
     Concern before = NotThere.unless(concerns.find(id));
     Concern wanted = read(id, before.project(), form);
     concerns.change(wanted, clock.instant());
@@ -71,7 +72,7 @@ public class KeepConcern {
 
   /** Settles one, or lets it stand again. */
   @Transactional
-  public ProjectId close(ItemId id, boolean settled, String by) {
+  public ProjectId close(ItemId id, boolean settled, Actor by) {
     Concern concern = NotThere.unless(concerns.find(id));
     if (concern.open() == settled) {
       concerns.close(concern, settled ? clock.instant() : null, clock.instant());
@@ -82,7 +83,7 @@ public class KeepConcern {
 
   /** Takes one away that was noted in error. */
   @Transactional
-  ProjectId delete(ItemId id, String by) {
+  ProjectId delete(ItemId id, Actor by) {
     Concern concern = NotThere.unless(concerns.find(id));
     deleteItem.delete(id);
     tell.of(concern.project(), id.value(), new Tell.Happening(Act.CONCERN_DELETED, by, concern.name(), Map.of()));

@@ -1,5 +1,6 @@
 package app.clearpane.web.deliverable;
 
+import app.clearpane.core.people.Actor;
 import app.clearpane.core.agency.Name;
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
@@ -47,9 +48,9 @@ public class AddDeliverable {
 
   /** Adds it. */
   @Transactional
-  public ItemId to(ProjectId project, Wanted wanted, String by) {
+  public ItemId to(ProjectId project, Wanted wanted, Actor by) {
     Panes.Row pane = NotThere.unless(panes.find(wanted.pane()).filter(p -> p.project().equals(project)));
-    ItemId item = newItem.add(project, ContentKind.DELIVERABLES, wanted.name().value(), Optional.empty());
+    ItemId item = newItem.add(project, ContentKind.DELIVERABLES, wanted.name().value(), Optional.empty(), by);
     SigningDefaults.Usual usual = defaults.of(project);
     deliverables.add(item, pane.id(), wanted.about(), new SigningTerms(wanted.rule(), wanted.reviewDays(), usual.terms().allowance()));
     checklists.set(item, usual.checklist());

@@ -98,7 +98,7 @@ class DeliverableController {
   @PostMapping("/t/projects/{project}/deliverables")
   @ForManagers
   String add(@PathVariable ProjectId project, DeliverableForm form, @AuthenticationPrincipal Person me) {
-    return "redirect:/t/deliverables/" + addDeliverable.to(project, form.wanted(), me.fullName());
+    return "redirect:/t/deliverables/" + addDeliverable.to(project, form.wanted(), me.actor());
   }
 
   @GetMapping("/t/deliverables/{deliverable}")
@@ -128,7 +128,7 @@ class DeliverableController {
     String line = input.text("What changed", whatChanged, LONGEST_LINE);
     input.require(!file.isEmpty() || file.getOriginalFilename() != null && !file.getOriginalFilename().isEmpty(), "Choose a file first.");
     input.allGood();
-    storeVersion.to(deliverable, new StoreVersion.Arriving(Optional.ofNullable(file.getOriginalFilename()).orElse(""), file.getInputStream(), line), me.fullName());
+    storeVersion.to(deliverable, new StoreVersion.Arriving(Optional.ofNullable(file.getOriginalFilename()).orElse(""), file.getInputStream(), line), me.actor());
     return "redirect:/t/deliverables/" + deliverable;
   }
 
@@ -140,7 +140,7 @@ class DeliverableController {
   @PostMapping("/t/versions/{version}/send")
   @ForManagers
   String send(@PathVariable VersionId version, @AuthenticationPrincipal Person me) {
-    sendVersion.send(version, me.fullName());
+    sendVersion.send(version, me.actor());
     return "redirect:/t/deliverables/" + deliverables.version(version).map(VersionRow::deliverable).orElseThrow();
   }
 

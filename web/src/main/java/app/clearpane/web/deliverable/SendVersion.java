@@ -1,5 +1,6 @@
 package app.clearpane.web.deliverable;
 
+import app.clearpane.core.people.Actor;
 import app.clearpane.core.deliverable.RoundCount;
 import app.clearpane.core.deliverable.RoundId;
 import app.clearpane.core.deliverable.VersionId;
@@ -73,7 +74,7 @@ public class SendVersion {
 
   /** Sends it. @throws Refused if something stands in the way */
   @Transactional
-  public Round send(VersionId id, String by) {
+  public Round send(VersionId id, Actor by) {
     VersionRow draft = NotThere.unless(deliverables.version(id));
     Deliverable deliverable = NotThere.unless(deliverables.find(draft.deliverable()));
     deliverables.lock(deliverable.id());
@@ -121,10 +122,10 @@ public class SendVersion {
     }
   }
 
-  private void closeWhatItReplaces(Deliverable deliverable, int number, String by, Instant now) {
+  private void closeWhatItReplaces(Deliverable deliverable, int number, Actor by, Instant now) {
     deliverables.rounds(deliverable.id()).stream().filter(Round::open).forEach(open -> {
       Outcome outcome = new RoundState(deliverables.version(open.version()).orElseThrow().sha256(), false, open.panel(), open.decisions(), 0, 0, 0).closedByHand();
-      deliverables.close(open.id(), outcome.agreed() ? outcome : Outcome.BACK, by, "replaced by version " + number, now);
+      deliverables.close(open.id(), outcome.agreed() ? outcome : Outcome.BACK, by.name(), "replaced by version " + number, now);
       reviewsFollow.closed(deliverable.project(), deliverable.id(), open.number(), outcome.agreed(), by);
     });
   }

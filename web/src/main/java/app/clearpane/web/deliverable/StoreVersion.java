@@ -1,5 +1,6 @@
 package app.clearpane.web.deliverable;
 
+import app.clearpane.core.people.Actor;
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.record.Act;
@@ -60,15 +61,15 @@ public class StoreVersion {
    * @throws IOException if it cannot be written; nothing is kept
    * @throws Refused if it cannot be looked at; nothing is kept
    */
-  public VersionRow to(ItemId id, Arriving arriving, String by) throws IOException {
+  public VersionRow to(ItemId id, Arriving arriving, Actor by) throws IOException {
     Deliverable deliverable = NotThere.unless(deliverables.find(id));
     apart.warmUp();
     Vault.Stored stored = vault.store(arriving.content(), house.largestUpload().toBytes());
     String fileName = FileNames.safe(arriving.fileName());
     DrawApart.Opened work = opened(stored, fileName);
     VersionRow version = new VersionRow(new VersionId(UUID.randomUUID()), id, null, stored.sha256(), fileName, work.mediaType(), stored.size(),
-        arriving.whatChanged(), by, clock.instant(), null);
-    transaction.executeWithoutResult(status -> keep(deliverable, version, work));
+        arriving.whatChanged(), by.name(), clock.instant(), null);
+    transaction.executeWithoutResult(status -> keep(deliverable, version, work, by));
     return version;
   }
 
@@ -80,12 +81,12 @@ public class StoreVersion {
     }
   }
 
-  private void keep(Deliverable deliverable, VersionRow version, DrawApart.Opened work) {
+  private void keep(Deliverable deliverable, VersionRow version, DrawApart.Opened work, Actor by) {
     deliverables.addVersion(version);
     if (drawings.begin(version.sha256(), version.mediaType(), work.pages())) {
       jobs.enqueue(DrawPages.NAME, version.sha256().hex());
     }
-    tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening(Act.VERSION_STORED, version.madeBy(), deliverable.name(),
+    tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening(Act.VERSION_STORED, by, deliverable.name(),
         Map.of("file", version.fileName(), "sha256", version.sha256(), "size", version.size(), "pages", work.pages())));
   }
 }

@@ -1,5 +1,6 @@
 package app.clearpane.web.demo;
 
+import app.clearpane.core.people.Actor;
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.agency.TeamRole;
 import app.clearpane.core.deliverable.VersionId;
@@ -211,11 +212,11 @@ class Cast {
   }
 
   void found(String name) {
-    setUp.found(new Name2(name).value(), ZoneId.of("Europe/London"), joining(People.BASTIAN));
+    team.put(People.BASTIAN, setUp.found(new Name2(name).value(), ZoneId.of("Europe/London"), joining(People.BASTIAN)));
     Agency house = agency.get();
     for (People person : People.values()) {
       if (person.ofTeam() && person != People.BASTIAN) {
-        team.put(person, setUp.join(house, joining(person), People.BASTIAN.called().value()));
+        team.put(person, setUp.join(house, joining(person), by(People.BASTIAN)));
       }
     }
   }
@@ -246,8 +247,8 @@ class Cast {
     return contact;
   }
 
-  String by(People person) {
-    return person.called().value();
+  Actor by(People person) {
+    return person.ofTeam() ? as(person).actor() : new Actor.OfClient(contact(person), person.called().value());
   }
 
   void phase(ProjectId project, String name, Phase.Stage stage) {
@@ -399,7 +400,7 @@ class Cast {
 
   void names(PaneId pane, People person, PaperId paper) {
     handlePaper.open(through(pane, person), paper);
-    handlePaper.name(through(pane, person), paper, papers.find(paper).orElseThrow().sha256(), by(person), person == People.OTTOLINE ? SIGNATURE : null);
+    handlePaper.name(through(pane, person), paper, papers.find(paper).orElseThrow().sha256(), person.called().value(), person == People.OTTOLINE ? SIGNATURE : null);
   }
 
   void paid(PaperId paper, java.time.LocalDate day) {
@@ -476,7 +477,7 @@ class Cast {
 
   void decide(PaneId pane, People person, VersionId version, Decision decision, String sentence) {
     Sha256 sha256 = deliverables.version(version).orElseThrow().sha256();
-    decideOnVersion.by(through(pane, person), version, new DecisionForm(decision, sha256, sentence, decision.signs() ? by(person) : "", true));
+    decideOnVersion.by(through(pane, person), version, new DecisionForm(decision, sha256, sentence, decision.signs() ? person.called().value() : "", true));
   }
 
   void close(VersionId version, String reason) {

@@ -177,14 +177,14 @@ class DemoStory {
     concern(project, People.INES, "The Trust may have to save on the last two panels", new Weighed(false, 2, 2), "Said in passing by the treasurer.", "Price the panels one by one.");
     ItemId settled = concern(project, People.RUKMINI, "The workshop moves in the middle of it", new Weighed(false, 1, 2), "Two weeks without a press.", "Artwork goes to them before they pack.");
     cast.show(board, settled, Showing.SHOWN);
-    keepConcern.close(settled, true, People.RUKMINI.called().value());
+    keepConcern.close(settled, true, cast.by(People.RUKMINI));
   }
 
   /** What a concern weighs. */
   private record Weighed(boolean issue, int likelihood, int effect) {}
 
   private ItemId concern(ProjectId project, People owner, String name, Weighed weighed, String about, String measure) {
-    return keepConcern.add(project, new KeepConcern.Form(name, weighed.issue(), weighed.likelihood(), weighed.effect(), about, measure, cast.member(owner), 0), owner.called().value());
+    return keepConcern.add(project, new KeepConcern.Form(name, weighed.issue(), weighed.likelihood(), weighed.effect(), about, measure, cast.member(owner), 0), cast.by(owner));
   }
 
   private void files(ProjectId project, PaneId board) {

@@ -171,7 +171,7 @@ class PlanStory {
   }
 
   private PlannedTask.Hands hands(People person) {
-    return person.ofTeam() ? new PlannedTask.Hands(Optional.empty(), Optional.of(cast.as(person).memberId()), cast.by(person)) : new PlannedTask.Hands(Optional.of(cast.contact(person)), Optional.empty(), cast.by(person));
+    return person.ofTeam() ? new PlannedTask.Hands(Optional.empty(), Optional.of(cast.as(person).memberId()), person.called().value()) : new PlannedTask.Hands(Optional.of(cast.contact(person)), Optional.empty(), person.called().value());
   }
 
   private Optional<UUID> phaseOf(ProjectId project, String name) {

@@ -43,6 +43,11 @@ class AcrossProjects {
     this.kept = new KeptReading<>(writes, 1, minute -> read());
   }
 
+  /** What the week is called that is looked ahead to. */
+  String week() {
+    return thisWeek.called();
+  }
+
   /**
    * All of it.
    *

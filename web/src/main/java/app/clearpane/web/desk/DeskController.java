@@ -102,6 +102,7 @@ class DeskController {
     model.addAttribute("projects", lines);
     model.addAttribute("lines", rows.html("desk/_project", lines, ""));
     model.addAttribute("due", due);
+    model.addAttribute("week", across.week());
     model.addAttribute("unsorted", unsorted);
     model.addAttribute("ticks", strips.ticks());
     model.addAttribute("archived", projects.archived());

@@ -1,5 +1,6 @@
 package app.clearpane.web.desk;
 
+import app.clearpane.core.plan.DueWeek;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.markup.Intent;
 import app.clearpane.core.project.ProjectId;
@@ -11,17 +12,16 @@ import app.clearpane.web.deliverable.DeliverableState;
 import app.clearpane.web.layout.TheAgency;
 import app.clearpane.web.layout.Words;
 import app.clearpane.web.plan.ThePlan;
-import java.time.DayOfWeek;
 import java.time.LocalDate;
-import java.time.temporal.TemporalAdjusters;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 
-/** What falls due until Sunday over all projects, and what came in and nobody has sorted yet. */
+/** What falls due in the week at hand over all projects, and what came in and nobody has sorted yet. */
 @Component
 class ThisWeek {
   private final TheAgency agency;
@@ -47,9 +47,19 @@ class ThisWeek {
    */
   record Unsorted(ItemId item, String name, String address, String what, Project project) {}
 
-  /** Tasks, reviews and milestones that are due until Sunday, or were before, by day. */
+  /** The Sunday that is looked ahead to. */
+  LocalDate lastDay() {
+    return DueWeek.lastDayAhead(agency.today(), agency.calendar());
+  }
+
+  /** What the days ahead are called. */
+  String called() {
+    return DueWeek.of(Optional.of(lastDay()), true, agency.today()) == DueWeek.THIS_WEEK ? "this week" : "next week";
+  }
+
+  /** Tasks, reviews and milestones that are due until that Sunday, or were before, by day. */
   List<Due> due(List<DeliverableState> works, Map<ProjectId, ThePlan> plans) {
-    LocalDate sunday = agency.today().with(TemporalAdjusters.nextOrSame(DayOfWeek.SUNDAY));
+    LocalDate sunday = lastDay();
     List<Due> due = new ArrayList<>();
     plans.values().forEach(plan -> {
       plan.open().stream().filter(task -> !task.task().milestone() && task.details().deliverable().isEmpty() && task.details().due().isPresent()).forEach(task -> due.add(task(task, plan.project())));

@@ -70,42 +70,42 @@ class CeilingController {
   @PostMapping("/t/ceilings")
   @ForOwners
   String ceiling(@RequestParam ContentKind kind, @RequestParam Aperture aperture, @AuthenticationPrincipal Person me) {
-    set.ceiling(kind, aperture, me.fullName());
+    set.ceiling(kind, aperture, me.actor());
     return "redirect:/t/ceilings";
   }
 
   @PostMapping("/t/house-rules")
   @ForOwners
   String houseRules(@RequestParam String rules, @AuthenticationPrincipal Person me) {
-    set.houseRules(rules, me.fullName());
+    set.houseRules(rules, me.actor());
     return "redirect:/t/ceilings";
   }
 
   @PostMapping("/t/ceilings/tasks-for-clients")
   @ForOwners
   String clientsDoTasks(@RequestParam boolean asked, @RequestParam(defaultValue = "false") boolean may, @AuthenticationPrincipal Person me) {
-    set.clientsDoTasks(may, me.fullName());
+    set.clientsDoTasks(may, me.actor());
     return "redirect:/t/ceilings";
   }
 
   @PostMapping("/t/ceilings/folders")
   @ForOwners
   String ceilingFilters(@RequestParam(defaultValue = "FILES") ContentKind kind, @RequestParam String folders, @AuthenticationPrincipal Person me) {
-    set.ceilingFilters(kind, folders, me.fullName());
+    set.ceilingFilters(kind, folders, me.actor());
     return "redirect:/t/ceilings";
   }
 
   @PostMapping("/t/starting-point/folders")
   @ForOwners
   String startingFilters(@RequestParam(defaultValue = "FILES") ContentKind kind, @RequestParam String folders, @AuthenticationPrincipal Person me) {
-    set.startingFilters(kind, folders, me.fullName());
+    set.startingFilters(kind, folders, me.actor());
     return "redirect:/t/ceilings";
   }
 
   @PostMapping("/t/starting-point")
   @ForOwners
   String startingPoint(@RequestParam ContentKind kind, @RequestParam Aperture aperture, @AuthenticationPrincipal Person me) {
-    set.startingPoint(kind, aperture, me.fullName());
+    set.startingPoint(kind, aperture, me.actor());
     return "redirect:/t/ceilings";
   }
 }

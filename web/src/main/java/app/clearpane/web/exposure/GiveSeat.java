@@ -1,5 +1,6 @@
 package app.clearpane.web.exposure;
 
+import app.clearpane.core.people.Actor;
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.exposure.SeatId;
@@ -66,7 +67,7 @@ public class GiveSeat {
 
   /** Gives a contact a seat at a pane. @throws Refused if they have one */
   @Transactional
-  public SeatId to(PaneId paneId, ContactId contactId, SeatRole role, String by) {
+  public SeatId to(PaneId paneId, ContactId contactId, SeatRole role, Actor by) {
     Panes.Row pane = NotThere.unless(panes.find(paneId));
     Contact contact = NotThere.unless(people.contact(contactId));
     Optional<SeatRow> had = seats.at(paneId, contactId).filter(seat -> seat.state() != SeatState.ENDED);
@@ -80,7 +81,7 @@ public class GiveSeat {
 
   /** Changes a seat's role. @throws Refused if it is the lead voice's, who always signs */
   @Transactional
-  public ProjectId change(SeatId id, SeatRole role, int revision, String by) {
+  public ProjectId change(SeatId id, SeatRole role, int revision, Actor by) {
     SeatRow seat = NotThere.unless(seats.find(id));
     Panes.Row pane = panes.find(seat.pane()).orElseThrow();
     if (seat.leadVoice() && role != SeatRole.SIGNATORY) {
@@ -94,7 +95,7 @@ public class GiveSeat {
 
   /** Makes this seat the one that speaks for all. It becomes a signatory's. */
   @Transactional
-  public ProjectId nameLeadVoice(SeatId id, String by) {
+  public ProjectId nameLeadVoice(SeatId id, Actor by) {
     SeatRow seat = NotThere.unless(seats.find(id).filter(found -> found.state() != SeatState.ENDED));
     Panes.Row pane = panes.find(seat.pane()).orElseThrow();
     seats.makeLeadVoice(seat);
@@ -104,7 +105,7 @@ public class GiveSeat {
 
   /** Takes a seat away, at once. @param sure whether what waits with its holder comes back to us @throws Refused for the lead voice, or while the holder is asked to sign something */
   @Transactional
-  public ProjectId end(SeatId id, boolean sure, String by) {
+  public ProjectId end(SeatId id, boolean sure, Actor by) {
     SeatRow seat = NotThere.unless(seats.find(id));
     Panes.Row pane = panes.find(seat.pane()).orElseThrow();
     if (seat.leadVoice() && seats.of(pane.id()).size() > 1) {
@@ -125,7 +126,7 @@ public class GiveSeat {
 
   /** Mails the holder a link to the pane. @throws Refused while the pane is not published */
   @Transactional
-  public ProjectId sendLink(SeatId id, String by) {
+  public ProjectId sendLink(SeatId id, Actor by) {
     SeatRow seat = NotThere.unless(seats.find(id).filter(found -> found.state() != SeatState.ENDED));
     Panes.Row pane = panes.find(seat.pane()).orElseThrow();
     if (pane.publishedAt() == null) {
@@ -138,7 +139,7 @@ public class GiveSeat {
 
   /** Mails a link to everybody at a pane who was never sent one. */
   @Transactional
-  public void sendLinksToNewcomers(PaneId id, String by) {
+  public void sendLinksToNewcomers(PaneId id, Actor by) {
     Panes.Row pane = panes.find(id).orElseThrow();
     seats.of(id).stream().filter(seat -> seat.invitedAt() == null).forEach(seat -> {
       invite(seat, pane);
@@ -155,7 +156,7 @@ public class GiveSeat {
         keys.forContact(seat.contact(), "/c/panes/" + pane.id()), agency.get().name()));
   }
 
-  private void tell(Panes.Row pane, Act act, String by, Map<String, ?> payload) {
+  private void tell(Panes.Row pane, Act act, Actor by, Map<String, ?> payload) {
     tell.of(pane.project(), pane.id().value(), new Tell.Happening(act, by, pane.name(), payload));
   }
 

@@ -52,7 +52,7 @@ class ItemController {
   String turn(@PathVariable ItemId item, @AuthenticationPrincipal Person me, Model model) {
     Items.Row row = NotThere.unless(items.find(item));
     try {
-      setShowing.turn(item, me.fullName());
+      setShowing.turn(item, me.actor());
     } catch (AskFirst asked) {
       throw Refused.because(asked.sentences().get(0) + " Holding it back would bring it back to us: do it on its own page, where it is asked first.");
     }

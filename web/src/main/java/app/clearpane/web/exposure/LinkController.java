@@ -62,13 +62,13 @@ class LinkController {
   @PostMapping("/t/panes/{pane}/links")
   @ForManagers
   String make(@PathVariable PaneId pane, MakeLink.Form form, @AuthenticationPrincipal Person me, RedirectAttributes once) {
-    return shown(makeLink.at(pane, form, me.fullName()), once);
+    return shown(makeLink.at(pane, form, me.actor()), once);
   }
 
   @PostMapping("/t/links/{link}/renew")
   @ForManagers
   String renew(@PathVariable SeatId link, @AuthenticationPrincipal Person me, RedirectAttributes once) {
-    return shown(makeLink.renew(link, me.fullName()), once);
+    return shown(makeLink.renew(link, me.actor()), once);
   }
 
   private static String shown(MakeLink.Made made, RedirectAttributes once) {
@@ -79,7 +79,7 @@ class LinkController {
   @PostMapping("/t/links/{link}/revoke")
   @ForManagers
   String revoke(@PathVariable SeatId link, @AuthenticationPrincipal Person me) {
-    makeLink.revoke(link, me.fullName());
+    makeLink.revoke(link, me.actor());
     return "redirect:/t/links/" + link;
   }
 }

@@ -1,5 +1,6 @@
 package app.clearpane.web.exposure;
 
+import app.clearpane.core.people.Actor;
 import app.clearpane.core.agency.Name;
 import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.exposure.SeatId;
@@ -58,7 +59,7 @@ public class MakeLink {
 
   /** Makes one. */
   @Transactional
-  public Made at(PaneId paneId, Form form, String by) {
+  public Made at(PaneId paneId, Form form, Actor by) {
     Panes.Row pane = NotThere.unless(panes.find(paneId));
     Input input = new Input();
     Optional<Name> named = input.name("The link", form.name());
@@ -70,7 +71,7 @@ public class MakeLink {
     LinkKeys.Loose key = keys.loose();
     Instant now = clock.instant();
     SeatId link = links.add(new LinkSeats.Link(new SeatId(UUID.randomUUID()), paneId, named.orElseThrow().value(), form.marks(), form.passcode().isEmpty() ? null : passcodes.encode(form.passcode()),
-        lastDay.map(day -> day.plusDays(1).atStartOfDay(agency.get().zone()).toInstant()).orElse(null), null, by, now, 0, null), key.hash());
+        lastDay.map(day -> day.plusDays(1).atStartOfDay(agency.get().zone()).toInstant()).orElse(null), null, by.name(), now, 0, null), key.hash());
     tell.of(pane.project(), paneId.value(), new Tell.Happening(Act.LINK_MADE, by, pane.name(), Map.of("link", named.orElseThrow().value(), "mayMark", form.marks(), "passcode", form.passcode().isEmpty() ? "none" : "asked for",
         "lastDay", form.lastDay())));
     return new Made(link, key.address());
@@ -78,7 +79,7 @@ public class MakeLink {
 
   /** Gives it another key; whoever has the one before is out. */
   @Transactional
-  public Made renew(SeatId id, String by) {
+  public Made renew(SeatId id, Actor by) {
     LinkSeats.Link link = NotThere.unless(links.find(id));
     LinkKeys.Loose key = keys.loose();
     links.renew(id, key.hash());
@@ -88,13 +89,13 @@ public class MakeLink {
 
   /** Takes it back: whoever came by it is out with the next byte. */
   @Transactional
-  public ProjectId revoke(SeatId id, String by) {
+  public ProjectId revoke(SeatId id, Actor by) {
     LinkSeats.Link link = NotThere.unless(links.find(id));
     links.revoke(id, clock.instant());
     return happened(Act.LINK_REVOKED, link, by);
   }
 
-  private ProjectId happened(Act act, LinkSeats.Link link, String by) {
+  private ProjectId happened(Act act, LinkSeats.Link link, Actor by) {
     Panes.Row pane = panes.find(link.pane()).orElseThrow();
     tell.of(pane.project(), pane.id().value(), new Tell.Happening(act, by, pane.name(), Map.of("link", link.name())));
     return pane.project();

@@ -1,5 +1,6 @@
 package app.clearpane.web.exposure;
 
+import app.clearpane.core.people.Actor;
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.Item;
@@ -43,7 +44,7 @@ public class NewItem {
 
   /** Makes one, below another or at the top. */
   @Transactional
-  public ItemId add(ProjectId project, ContentKind kind, String name, Optional<ItemId> parent) {
+  public ItemId add(ProjectId project, ContentKind kind, String name, Optional<ItemId> parent, Actor by) {
     Instant now = clock.instant();
     ItemId id = items.add(project, kind, name, parent, now);
     List<Panes.Arrivals> arrivals = panes.all(project).arrivals().stream().filter(one -> one.kind() == kind).toList();
@@ -52,7 +53,7 @@ public class NewItem {
       Optional<Panes.Arrivals> shown = arrivals.stream().filter(one -> one.pane().equals(pane.id())).findFirst();
       Optional<String> filter = kind.filterable() && shown.isEmpty() ? passes(id, project, pane, now) : Optional.empty();
       if (shown.isPresent() || filter.isPresent()) {
-        tell.of(project, id.value(), new Tell.Happening(Act.ITEM_ARRIVED_SHOWN, shown.map(Panes.Arrivals::by).orElse(pane.name()), name,
+        tell.of(project, id.value(), new Tell.Happening(Act.ITEM_ARRIVED_SHOWN, by, name,
             Map.of("pane", pane.name(), "kind", kind, "because", filter.map(one -> "it passes the filter " + one).orElse("items of its kind arrive shown"))));
       }
     }

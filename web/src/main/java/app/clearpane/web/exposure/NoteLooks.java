@@ -32,7 +32,7 @@ class NoteLooks {
   void note(LookedThrough look) {
     if (lately.asMap().putIfAbsent(List.of(look.member().id(), look.viewer().seat()), true) == null) {
       transactions.executeWithoutResult(status -> tell.of(look.viewer().project(), look.viewer().pane().value(),
-          new Tell.Happening(Act.LOOKED_THROUGH, look.member().fullName(), panes.find(look.viewer().pane()).orElseThrow().name(), Map.of("as", look.viewer().name()))));
+          new Tell.Happening(Act.LOOKED_THROUGH, look.member().actor(), panes.find(look.viewer().pane()).orElseThrow().name(), Map.of("as", look.viewer().name()))));
     }
   }
 }

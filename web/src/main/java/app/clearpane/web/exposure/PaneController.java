@@ -93,83 +93,83 @@ class PaneController {
     Input input = new Input();
     Optional<PaneId> alike = like.isEmpty() ? Optional.empty() : input.one("The pane that it is to be like", like, PaneId::of);
     input.allGood();
-    PaneId pane = alike.isPresent() ? setUpPane.copy(project, alike.get(), name, me.fullName()) : setUpPane.add(project, name, welcome, me.fullName());
+    PaneId pane = alike.isPresent() ? setUpPane.copy(project, alike.get(), name, me.actor()) : setUpPane.add(project, name, welcome, me.actor());
     return at(project, pane, ContentKind.DELIVERABLES);
   }
 
   @PostMapping("/t/panes/{pane}/words")
   @ForManagers
   String change(@PathVariable PaneId pane, SetUpPane.WordsForm form, @RequestParam(defaultValue = "false") boolean sure, @AuthenticationPrincipal Person me) {
-    return at(setUpPane.change(pane, form, sure, me.fullName()), pane, ContentKind.DELIVERABLES);
+    return at(setUpPane.change(pane, form, sure, me.actor()), pane, ContentKind.DELIVERABLES);
   }
 
   @PostMapping("/t/panes/{pane}/sections")
   @ForManagers
   String setSections(@PathVariable PaneId pane, SetSections.Form form, @AuthenticationPrincipal Person me) {
-    return at(setSections.of(pane, form, me.fullName()), pane, ContentKind.DELIVERABLES);
+    return at(setSections.of(pane, form, me.actor()), pane, ContentKind.DELIVERABLES);
   }
 
   @PostMapping("/t/panes/{pane}/apertures")
   @ForManagers
   String setAperture(@PathVariable PaneId pane, @RequestParam ContentKind kind, @RequestParam Aperture aperture, @AuthenticationPrincipal Person me) {
-    return at(setUpPane.setAperture(pane, kind, aperture, me.fullName()), pane, kind);
+    return at(setUpPane.setAperture(pane, kind, aperture, me.actor()), pane, kind);
   }
 
   @PostMapping("/t/panes/{pane}/filters")
   @ForManagers
   String setFilters(@PathVariable PaneId pane, @RequestParam(defaultValue = "FILES") ContentKind kind, @RequestParam(defaultValue = "") String folders, @AuthenticationPrincipal Person me) {
-    return at(setUpPane.setFilters(pane, kind, folders, me.fullName()), pane, kind);
+    return at(setUpPane.setFilters(pane, kind, folders, me.actor()), pane, kind);
   }
 
   @PostMapping("/t/panes/{pane}/arrivals")
   @ForManagers
   String setArrivals(@PathVariable PaneId pane, @RequestParam ContentKind kind, @RequestParam boolean shown, @AuthenticationPrincipal Person me) {
-    return at(setUpPane.setArrivals(pane, kind, shown, me.fullName()), pane, kind);
+    return at(setUpPane.setArrivals(pane, kind, shown, me.actor()), pane, kind);
   }
 
   @PostMapping("/t/panes/{pane}/showings")
   @ForManagers
   String setShowing(@PathVariable PaneId pane, @RequestParam ItemId item, @RequestParam Showing showing, @RequestParam ContentKind kind, @RequestParam(defaultValue = "false") boolean sure, @AuthenticationPrincipal Person me) {
-    return at(setShowing.at(pane, item, showing, sure, me.fullName()), pane, kind);
+    return at(setShowing.at(pane, item, showing, sure, me.actor()), pane, kind);
   }
 
   @PostMapping("/t/panes/{pane}/showings/many")
   @ForManagers
   String setShowings(@PathVariable PaneId pane, @RequestParam(defaultValue = "") Set<ItemId> item, @RequestParam(defaultValue = "false") boolean all, @RequestParam Showing showing,
       @RequestParam ContentKind kind, @RequestParam(defaultValue = "false") boolean sure, @AuthenticationPrincipal Person me) {
-    return at(setShowing.ofMany(pane, kind, item, all, showing, sure, me.fullName()), pane, kind);
+    return at(setShowing.ofMany(pane, kind, item, all, showing, sure, me.actor()), pane, kind);
   }
 
   @PostMapping("/t/items/{item}/hold-back")
   @ForManagers
   String holdBack(@PathVariable ItemId item, @RequestParam PaneId pane, @RequestParam ContentKind kind, @RequestParam(defaultValue = "board") String from, @RequestParam(defaultValue = "false") boolean sure, @AuthenticationPrincipal Person me) {
-    return after(setShowing.holdBackEverywhere(item, sure, me.fullName()), item, pane, kind, from);
+    return after(setShowing.holdBackEverywhere(item, sure, me.actor()), item, pane, kind, from);
   }
 
   @PostMapping("/t/items/{item}/let-go")
   @ForManagers
   String letGo(@PathVariable ItemId item, @RequestParam PaneId pane, @RequestParam ContentKind kind, @RequestParam(defaultValue = "board") String from, @AuthenticationPrincipal Person me) {
-    return after(setShowing.letGo(item, me.fullName()), item, pane, kind, from);
+    return after(setShowing.letGo(item, me.actor()), item, pane, kind, from);
   }
 
   @PostMapping("/t/panes/{pane}/starting-point")
   @ForManagers
   String follow(@PathVariable PaneId pane, @RequestParam boolean follows, @AuthenticationPrincipal Person me) {
-    return at(setUpPane.follow(pane, follows, me.fullName()), pane, ContentKind.DELIVERABLES);
+    return at(setUpPane.follow(pane, follows, me.actor()), pane, ContentKind.DELIVERABLES);
   }
 
   @PostMapping("/t/panes/{pane}/discard")
   @ForManagers
   String discard(@PathVariable PaneId pane, @RequestParam int revision, @AuthenticationPrincipal Person me) {
-    return at(publishPane.discard(pane, revision, me.fullName()), pane, ContentKind.DELIVERABLES);
+    return at(publishPane.discard(pane, revision, me.actor()), pane, ContentKind.DELIVERABLES);
   }
 
   @PostMapping("/t/panes/{pane}/publish")
   @ForManagers
   String publish(@PathVariable PaneId pane, @RequestParam int revision, @RequestParam Optional<String> seen, @RequestParam(defaultValue = "false") boolean links, @AuthenticationPrincipal Person me) {
-    ProjectId project = publishPane.publish(pane, revision, seen.map(Sha256::new), me.fullName());
+    ProjectId project = publishPane.publish(pane, revision, seen.map(Sha256::new), me.actor());
     if (links) {
-      giveSeat.sendLinksToNewcomers(pane, me.fullName());
+      giveSeat.sendLinksToNewcomers(pane, me.actor());
     }
     return at(project, pane, ContentKind.DELIVERABLES);
   }
@@ -177,32 +177,32 @@ class PaneController {
   @PostMapping("/t/panes/{pane}/seats")
   @ForManagers
   String giveSeat(@PathVariable PaneId pane, @RequestParam ContactId contact, @RequestParam SeatRole role, @RequestParam ProjectId project, @AuthenticationPrincipal Person me) {
-    giveSeat.to(pane, contact, role, me.fullName());
+    giveSeat.to(pane, contact, role, me.actor());
     return at(project, pane, ContentKind.DELIVERABLES);
   }
 
   @PostMapping("/t/seats/{seat}/role")
   @ForManagers
   String changeRole(@PathVariable SeatId seat, @RequestParam SeatRole role, @RequestParam int revision, @RequestParam PaneId pane, @AuthenticationPrincipal Person me) {
-    return at(giveSeat.change(seat, role, revision, me.fullName()), pane, ContentKind.DELIVERABLES);
+    return at(giveSeat.change(seat, role, revision, me.actor()), pane, ContentKind.DELIVERABLES);
   }
 
   @PostMapping("/t/seats/{seat}/lead-voice")
   @ForManagers
   String nameLeadVoice(@PathVariable SeatId seat, @RequestParam PaneId pane, @AuthenticationPrincipal Person me) {
-    return at(giveSeat.nameLeadVoice(seat, me.fullName()), pane, ContentKind.DELIVERABLES);
+    return at(giveSeat.nameLeadVoice(seat, me.actor()), pane, ContentKind.DELIVERABLES);
   }
 
   @PostMapping("/t/seats/{seat}/end")
   @ForManagers
   String end(@PathVariable SeatId seat, @RequestParam PaneId pane, @RequestParam(defaultValue = "false") boolean sure, @AuthenticationPrincipal Person me) {
-    return at(giveSeat.end(seat, sure, me.fullName()), pane, ContentKind.DELIVERABLES);
+    return at(giveSeat.end(seat, sure, me.actor()), pane, ContentKind.DELIVERABLES);
   }
 
   @PostMapping("/t/seats/{seat}/link")
   @ForManagers
   String sendLink(@PathVariable SeatId seat, @RequestParam PaneId pane, @AuthenticationPrincipal Person me) {
-    return at(giveSeat.sendLink(seat, me.fullName()), pane, ContentKind.DELIVERABLES);
+    return at(giveSeat.sendLink(seat, me.actor()), pane, ContentKind.DELIVERABLES);
   }
 
   private static String after(ProjectId project, ItemId item, PaneId pane, ContentKind kind, String from) {

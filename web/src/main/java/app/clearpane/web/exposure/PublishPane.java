@@ -1,5 +1,6 @@
 package app.clearpane.web.exposure;
 
+import app.clearpane.core.people.Actor;
 import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.files.Sha256;
 import app.clearpane.core.project.ProjectId;
@@ -41,7 +42,7 @@ public class PublishPane {
    * @throws Refused if something else is pending by now
    */
   @Transactional
-  public ProjectId publish(PaneId id, int revision, Optional<Sha256> seen, String by) {
+  public ProjectId publish(PaneId id, int revision, Optional<Sha256> seen, Actor by) {
     Panes.Row read = NotThere.unless(panes.find(id));
     if (read.closesAt() != null && !read.closesAt().isAfter(clock.instant())) {
       throw Refused.because("The last day of “" + read.name() + "” is past, so nobody would see it. Give it a later last day, or none, then publish.");
@@ -63,7 +64,7 @@ public class PublishPane {
    * @throws app.clearpane.store.Stale if it was changed since
    */
   @Transactional
-  public ProjectId discard(PaneId id, int revision, String by) {
+  public ProjectId discard(PaneId id, int revision, Actor by) {
     Panes.Row read = NotThere.unless(panes.find(id));
     if (read.publishedAt() == null) {
       throw Refused.because("“" + read.name() + "” was never published, so there is nothing to go back to.");

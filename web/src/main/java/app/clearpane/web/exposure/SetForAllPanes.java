@@ -1,5 +1,6 @@
 package app.clearpane.web.exposure;
 
+import app.clearpane.core.people.Actor;
 import app.clearpane.core.exposure.Aperture;
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.record.Act;
@@ -34,37 +35,37 @@ public class SetForAllPanes {
 
   /** The ceiling of a kind. */
   @Transactional
-  public void ceiling(ContentKind kind, Aperture aperture, String by) {
+  public void ceiling(ContentKind kind, Aperture aperture, Actor by) {
     pickableOrWhole(kind, aperture);
-    apertures.setCeiling(kind, aperture, by, clock.instant());
+    apertures.setCeiling(kind, aperture, by.name(), clock.instant());
     tell(Act.CEILING_SET, kind, aperture, by);
   }
 
   /** What panes let through of a kind that follow the starting point. */
   @Transactional
-  public void startingPoint(ContentKind kind, Aperture aperture, String by) {
+  public void startingPoint(ContentKind kind, Aperture aperture, Actor by) {
     pickableOrWhole(kind, aperture);
-    apertures.setStartingPoint(kind, aperture, by, clock.instant());
+    apertures.setStartingPoint(kind, aperture, by.name(), clock.instant());
     tell(Act.STARTING_POINT_SET, kind, aperture, by);
   }
 
   /** Names the filters of a kind whose ceiling is Filtered. */
   @Transactional
-  public void ceilingFilters(ContentKind kind, String folders, String by) {
+  public void ceilingFilters(ContentKind kind, String folders, Actor by) {
     apertures.setCeilingFolders(kind, FolderNames.of(kind, folders));
     tell.ofAgency(agency.get().id(), new Tell.Happening(Act.CEILING_FOLDERS, by, agency.get().name(), Map.of("kind", kind, "folders", String.join(", ", FolderNames.of(kind, folders)))));
   }
 
   /** Names the filters of a kind whose starting point is Filtered. */
   @Transactional
-  public void startingFilters(ContentKind kind, String folders, String by) {
+  public void startingFilters(ContentKind kind, String folders, Actor by) {
     apertures.setStartingFolders(kind, FolderNames.of(kind, folders));
     tell.ofAgency(agency.get().id(), new Tell.Happening(Act.STARTING_POINT_FOLDERS, by, agency.get().name(), Map.of("kind", kind, "folders", String.join(", ", FolderNames.of(kind, folders)))));
   }
 
   /** Says how everybody works together; it stands in the guide of every pane. */
   @Transactional
-  public void houseRules(String typed, String by) {
+  public void houseRules(String typed, Actor by) {
     Input input = new Input();
     String rules = input.text("The house rules", typed, LONGEST_RULES);
     input.allGood();
@@ -74,7 +75,7 @@ public class SetForAllPanes {
 
   /** Lets the clients' people be given tasks, or not. */
   @Transactional
-  public void clientsDoTasks(boolean may, String by) {
+  public void clientsDoTasks(boolean may, Actor by) {
     people.setClientsDoTasks(may);
     tell.ofAgency(agency.get().id(), new Tell.Happening(may ? Act.CLIENTS_DO_TASKS : Act.CLIENTS_DO_NO_TASKS, by, agency.get().name(), Map.of()));
   }
@@ -85,7 +86,7 @@ public class SetForAllPanes {
     }
   }
 
-  private void tell(Act act, ContentKind kind, Aperture aperture, String by) {
+  private void tell(Act act, ContentKind kind, Aperture aperture, Actor by) {
     tell.ofAgency(agency.get().id(), new Tell.Happening(act, by, agency.get().name(), Map.of("kind", kind, "aperture", aperture)));
   }
 }

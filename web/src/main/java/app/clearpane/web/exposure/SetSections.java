@@ -1,5 +1,6 @@
 package app.clearpane.web.exposure;
 
+import app.clearpane.core.people.Actor;
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.project.ProjectId;
@@ -51,7 +52,7 @@ public class SetSections {
 
   /** Gives them. */
   @Transactional
-  public ProjectId of(PaneId id, Form form, String by) {
+  public ProjectId of(PaneId id, Form form, Actor by) {
     Panes.Row pane = NotThere.unless(panes.find(id));
     int count = form.kind().size();
     Input input = new Input();

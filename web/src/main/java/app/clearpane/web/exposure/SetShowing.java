@@ -1,5 +1,6 @@
 package app.clearpane.web.exposure;
 
+import app.clearpane.core.people.Actor;
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.Item;
 import app.clearpane.core.exposure.ItemId;
@@ -43,16 +44,16 @@ public class SetShowing {
 
   /** For one pane. */
   @Transactional
-  public ProjectId at(PaneId paneId, ItemId itemId, Showing showing, boolean sure, String by) {
+  public ProjectId at(PaneId paneId, ItemId itemId, Showing showing, boolean sure, Actor by) {
     Panes.Row pane = NotThere.unless(panes.find(paneId));
     Items.Row item = NotThere.unless(items.find(itemId).filter(found -> found.project().equals(pane.project())));
     if (showing == Showing.HELD_BACK) {
       bringBack(pane.project(), Set.of(itemId), Optional.of(paneId), sure, by);
     }
     if (showing == Showing.UNSET) {
-      panes.unset(paneId, itemId, by, clock.instant());
+      panes.unset(paneId, itemId, by.name(), clock.instant());
     } else {
-      panes.setShowing(paneId, itemId, new Setting(showing, by, clock.instant()));
+      panes.setShowing(paneId, itemId, new Setting(showing, by.name(), clock.instant()));
     }
     tell.of(pane.project(), itemId.value(), new Tell.Happening(act(showing), by, item.name(), Map.of("pane", pane.name(), "kind", item.kind())));
     return pane.project();
@@ -60,7 +61,7 @@ public class SetShowing {
 
   /** The same for many items of one kind at one pane. @return the pane's project */
   @Transactional
-  public ProjectId ofMany(PaneId paneId, ContentKind kind, Set<ItemId> chosen, boolean all, Showing showing, boolean sure, String by) {
+  public ProjectId ofMany(PaneId paneId, ContentKind kind, Set<ItemId> chosen, boolean all, Showing showing, boolean sure, Actor by) {
     Panes.Row pane = NotThere.unless(panes.find(paneId));
     List<Item> these = items.ofProject(pane.project()).stream().filter(item -> item.kind() == kind && item.state() == Item.State.THERE && (all || chosen.contains(item.id()))).toList();
     if (these.isEmpty()) {
@@ -69,7 +70,7 @@ public class SetShowing {
     if (showing == Showing.HELD_BACK) {
       bringBack(pane.project(), these.stream().map(Item::id).collect(Collectors.toSet()), Optional.of(paneId), sure, by);
     }
-    panes.setShowings(paneId, these.stream().map(Item::id).toList(), showing, by, clock.instant());
+    panes.setShowings(paneId, these.stream().map(Item::id).toList(), showing, by.name(), clock.instant());
     tell.of(pane.project(), paneId.value(), new Tell.Happening(actOnMany(showing), by, pane.name(),
         Map.of("kind", kind, "count", these.size(), "names", these.stream().limit(NAMED).map(Item::name).collect(Collectors.joining(", ")))));
     return pane.project();
@@ -93,23 +94,23 @@ public class SetShowing {
 
   /** For every pane, at once. */
   @Transactional
-  public ProjectId holdBackEverywhere(ItemId itemId, boolean sure, String by) {
+  public ProjectId holdBackEverywhere(ItemId itemId, boolean sure, Actor by) {
     Items.Row item = NotThere.unless(items.find(itemId));
     bringBack(item.project(), Set.of(itemId), Optional.empty(), sure, by);
-    panes.holdBackEverywhere(itemId, by, clock.instant());
+    panes.holdBackEverywhere(itemId, by.name(), clock.instant());
     tell.of(item.project(), itemId.value(), new Tell.Happening(Act.ITEM_HELD_BACK_EVERYWHERE, by, item.name(), Map.of("kind", item.kind())));
     return item.project();
   }
 
   /** What waits at a client cannot wait there unseen: it is ours again, which is asked first (T1). */
-  private void bringBack(ProjectId project, Set<ItemId> held, Optional<PaneId> pane, boolean sure, String by) {
+  private void bringBack(ProjectId project, Set<ItemId> held, Optional<PaneId> pane, boolean sure, Actor by) {
     Set<ItemId> lost = items.ofProject(project).stream().filter(item -> held.contains(item.id()) || item.ancestors().stream().anyMatch(above -> held.contains(above.id()))).map(Item::id).collect(Collectors.toSet());
     turnBack.of(project, pane, one -> lost.contains(one.item()), HELD_BACK, sure, by);
   }
 
   /** Holds it back for every pane, or leaves it to the panes again if it was. */
   @Transactional
-  public void turn(ItemId itemId, String by) {
+  public void turn(ItemId itemId, Actor by) {
     if (panes.isHeldBackEverywhere(itemId)) {
       letGo(itemId, by);
     } else {
@@ -119,7 +120,7 @@ public class SetShowing {
 
   /** Leaves it to the panes again. */
   @Transactional
-  public ProjectId letGo(ItemId itemId, String by) {
+  public ProjectId letGo(ItemId itemId, Actor by) {
     Items.Row item = NotThere.unless(items.find(itemId));
     panes.letGo(itemId);
     tell.of(item.project(), itemId.value(), new Tell.Happening(Act.ITEM_LET_GO, by, item.name(), Map.of("kind", item.kind())));

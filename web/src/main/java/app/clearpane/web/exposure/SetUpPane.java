@@ -1,5 +1,6 @@
 package app.clearpane.web.exposure;
 
+import app.clearpane.core.people.Actor;
 import app.clearpane.core.agency.Name;
 import app.clearpane.core.exposure.Aperture;
 import app.clearpane.core.exposure.ContentKind;
@@ -48,7 +49,7 @@ public class SetUpPane {
 
   /** Makes a pane through which nothing passes yet. */
   @Transactional
-  public PaneId add(ProjectId project, String name, String welcome, String by) {
+  public PaneId add(ProjectId project, String name, String welcome, Actor by) {
     NotThere.unless(projects.find(project));
     Input input = new Input();
     Optional<Name> named = input.name("The pane", name);
@@ -61,7 +62,7 @@ public class SetUpPane {
 
   /** Makes a pane like another one of the same project, without its seats. */
   @Transactional
-  public PaneId copy(ProjectId project, PaneId like, String name, String by) {
+  public PaneId copy(ProjectId project, PaneId like, String name, Actor by) {
     Panes.Row from = NotThere.unless(panes.find(like).filter(found -> found.project().equals(project)));
     Input input = new Input();
     Optional<Name> named = input.name("The pane", name);
@@ -76,7 +77,7 @@ public class SetUpPane {
 
   /** Changes a pane's name, welcome, guide, cover, first and last day. @param sure whether what waits behind a pane that closes comes back to us */
   @Transactional
-  public ProjectId change(PaneId id, WordsForm form, boolean sure, String by) {
+  public ProjectId change(PaneId id, WordsForm form, boolean sure, Actor by) {
     Panes.Row pane = NotThere.unless(panes.find(id));
     Input input = new Input();
     Optional<Name> named = input.name("The pane", form.name());
@@ -101,7 +102,7 @@ public class SetUpPane {
 
   /** Sets an aperture. Narrowing works at once; widening waits for publishing. */
   @Transactional
-  public ProjectId setAperture(PaneId id, ContentKind kind, Aperture aperture, String by) {
+  public ProjectId setAperture(PaneId id, ContentKind kind, Aperture aperture, Actor by) {
     Panes.Row pane = NotThere.unless(panes.find(id));
     SetForAllPanes.pickableOrWhole(kind, aperture);
     panes.setAperture(id, kind, aperture);
@@ -111,7 +112,7 @@ public class SetUpPane {
 
   /** Names the filters of a kind, for where it is Filtered. Fewer work at once; more wait for publishing. */
   @Transactional
-  public ProjectId setFilters(PaneId id, ContentKind kind, String folders, String by) {
+  public ProjectId setFilters(PaneId id, ContentKind kind, String folders, Actor by) {
     Panes.Row pane = NotThere.unless(panes.find(id));
     Set<String> names = FolderNames.of(kind, folders);
     panes.setFilters(id, kind, names);
@@ -121,19 +122,19 @@ public class SetUpPane {
 
   /** Lets new items of a kind arrive Shown from now on, or unset again. */
   @Transactional
-  public ProjectId setArrivals(PaneId id, ContentKind kind, boolean shown, String by) {
+  public ProjectId setArrivals(PaneId id, ContentKind kind, boolean shown, Actor by) {
     Panes.Row pane = NotThere.unless(panes.find(id));
     if (!kind.pickable()) {
       throw Refused.because("Status is open or closed as a whole; nothing arrives in it.");
     }
-    panes.setArrivals(id, kind, shown, by, clock.instant());
+    panes.setArrivals(id, kind, shown, by.name(), clock.instant());
     tell.of(pane.project(), id.value(), new Tell.Happening(shown ? Act.ARRIVALS_SHOWN : Act.ARRIVALS_UNSET, by, pane.name(), Map.of("kind", kind)));
     return pane.project();
   }
 
   /** Lets a pane follow the starting point again, or gives it apertures of its own, those of this moment. Both wait for publishing. */
   @Transactional
-  public ProjectId follow(PaneId id, boolean follows, String by) {
+  public ProjectId follow(PaneId id, boolean follows, Actor by) {
     Panes.Row pane = NotThere.unless(panes.find(id));
     if (follows) {
       panes.follow(id);

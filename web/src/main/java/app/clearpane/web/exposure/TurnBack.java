@@ -1,5 +1,6 @@
 package app.clearpane.web.exposure;
 
+import app.clearpane.core.people.Actor;
 import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.web.layout.AskFirst;
@@ -35,7 +36,7 @@ class TurnBack {
    * @param sure whether that was confirmed
    * @throws AskFirst if it was not; nothing was changed then
    */
-  void of(ProjectId project, Optional<PaneId> pane, Predicate<WaitsAtClient.Waiting> lost, Words words, boolean sure, String by) {
+  void of(ProjectId project, Optional<PaneId> pane, Predicate<WaitsAtClient.Waiting> lost, Words words, boolean sure, Actor by) {
     for (WaitsAtClient room : rooms) {
       List<WaitsAtClient.Waiting> these = room.in(project, pane).stream().filter(lost).toList();
       if (!these.isEmpty() && !sure) {

@@ -1,5 +1,6 @@
 package app.clearpane.web.exposure;
 
+import app.clearpane.core.people.Actor;
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.exposure.PaneId;
@@ -21,5 +22,5 @@ public interface WaitsAtClient {
   List<Waiting> in(ProjectId project, Optional<PaneId> pane);
 
   /** Brings it back to us. @param because why, as a sentence */
-  void bringBack(ItemId item, String because, String by);
+  void bringBack(ItemId item, String because, Actor by);
 }

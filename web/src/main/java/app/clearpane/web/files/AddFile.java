@@ -1,5 +1,6 @@
 package app.clearpane.web.files;
 
+import app.clearpane.core.people.Actor;
 import app.clearpane.core.agency.Name;
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
@@ -63,7 +64,7 @@ public class AddFile {
   }
 
   /** Adds a file, in a folder or at the top. @throws IOException if it cannot be written; nothing is kept */
-  public ItemId to(ProjectId project, Optional<ItemId> folder, String fileName, InputStream content, String by) throws IOException {
+  public ItemId to(ProjectId project, Optional<ItemId> folder, String fileName, InputStream content, Actor by) throws IOException {
     NotThere.unless(projects.find(project));
     if (folder.isPresent() && files.folders(project).stream().noneMatch(f -> f.id().equals(folder.get()))) {
       throw new NotThere();
@@ -76,8 +77,8 @@ public class AddFile {
     String mediaType = ContentType.of(vault.path(stored.sha256()));
     Optional<DrawApart.Opened> work = opened(stored, name);
     return transaction.execute(status -> {
-      ItemId item = newItem.add(project, ContentKind.FILES, name, folder);
-      files.addFile(item, stored, mediaType, by);
+      ItemId item = newItem.add(project, ContentKind.FILES, name, folder, by);
+      files.addFile(item, stored, mediaType, by.name());
       work.filter(w -> drawings.begin(stored.sha256(), w.mediaType(), w.pages())).ifPresent(w -> jobs.enqueue("draw-pages", stored.sha256().hex()));
       tell.of(project, item.value(), new Tell.Happening(Act.FILE_ADDED, by, name, Map.of("sha256", stored.sha256(), "size", stored.size())));
       return item;
@@ -94,12 +95,12 @@ public class AddFile {
 
   /** Makes a folder. */
   @Transactional
-  public ItemId folder(ProjectId project, String name, String by) {
+  public ItemId folder(ProjectId project, String name, Actor by) {
     NotThere.unless(projects.find(project));
     Input input = new Input();
     Optional<Name> named = input.name("The folder", name);
     input.allGood();
-    ItemId item = newItem.add(project, ContentKind.FILES, named.orElseThrow().value(), Optional.empty());
+    ItemId item = newItem.add(project, ContentKind.FILES, named.orElseThrow().value(), Optional.empty(), by);
     files.addFolder(item);
     tell.of(project, item.value(), new Tell.Happening(Act.FOLDER_ADDED, by, named.orElseThrow().value(), Map.of()));
     return item;
@@ -107,17 +108,17 @@ public class AddFile {
 
   /** Deletes a file; it can be brought back. */
   @Transactional
-  public ProjectId delete(ItemId id, String by) {
+  public ProjectId delete(ItemId id, Actor by) {
     return change(id, by, Act.FILE_DELETED, () -> deleteItem.delete(id));
   }
 
   /** Brings a deleted file back. */
   @Transactional
-  public ProjectId restore(ItemId id, String by) {
+  public ProjectId restore(ItemId id, Actor by) {
     return change(id, by, Act.FILE_RESTORED, () -> deleteItem.restore(id));
   }
 
-  private ProjectId change(ItemId id, String by, Act act, Runnable change) {
+  private ProjectId change(ItemId id, Actor by, Act act, Runnable change) {
     FileRow file = NotThere.unless(files.find(id));
     ProjectId project = items.find(id).orElseThrow().project();
     change.run();

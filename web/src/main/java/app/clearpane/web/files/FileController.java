@@ -62,24 +62,24 @@ class FileController {
     input.require(!name.isEmpty(), "Choose a file first.");
     Optional<ItemId> into = folder.isEmpty() ? Optional.empty() : input.one("The folder", folder, ItemId::of);
     input.allGood();
-    addFile.to(project, into, name, file.getInputStream(), me.fullName());
+    addFile.to(project, into, name, file.getInputStream(), me.actor());
     return "redirect:/t/projects/" + project + "/files";
   }
 
   @PostMapping("/t/projects/{project}/folders")
   String addFolder(@PathVariable ProjectId project, @RequestParam String name, @AuthenticationPrincipal Person me) {
-    addFile.folder(project, name, me.fullName());
+    addFile.folder(project, name, me.actor());
     return "redirect:/t/projects/" + project + "/files";
   }
 
   @PostMapping("/t/files/{file}/delete")
   String delete(@PathVariable ItemId file, @AuthenticationPrincipal Person me) {
-    return "redirect:/t/projects/" + addFile.delete(file, me.fullName()) + "/files?deleted=" + file;
+    return "redirect:/t/projects/" + addFile.delete(file, me.actor()) + "/files?deleted=" + file;
   }
 
   @PostMapping("/t/files/{file}/restore")
   String restore(@PathVariable ItemId file, @AuthenticationPrincipal Person me) {
-    return "redirect:/t/projects/" + addFile.restore(file, me.fullName()) + "/files";
+    return "redirect:/t/projects/" + addFile.restore(file, me.actor()) + "/files";
   }
 
   @GetMapping("/t/files/{file}/content")

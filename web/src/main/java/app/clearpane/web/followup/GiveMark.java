@@ -67,7 +67,7 @@ class GiveMark {
       return mark;
     }
     markups.give(mark, doer.orElse(null));
-    tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening(Act.MARK_GIVEN, by.fullName(), deliverable.name(),
+    tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening(Act.MARK_GIVEN, by.actor(), deliverable.name(),
         Map.of("mark", mark.id(), "label", mark.label().toString(), "to", member.map(TeamMember::name).orElse(""))));
     events.publishEvent(new MarksMoved(deliverable.id(), true));
     member.filter(one -> !one.id().equals(by.memberId())).ifPresent(one -> mail.to(one, new Letter("For you: " + deliverable.name() + ", " + mark.label(),

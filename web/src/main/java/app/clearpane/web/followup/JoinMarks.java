@@ -72,7 +72,7 @@ class JoinMarks {
 
   private void tell(MarkupRow mark, VersionRow version, Act act, Map<String, Object> told, Person.OfTeam by) {
     Deliverable deliverable = deliverables.find(version.deliverable()).orElseThrow();
-    tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening(act, by.fullName(), deliverable.name(), told));
+    tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening(act, by.actor(), deliverable.name(), told));
     events.publishEvent(new MarksMoved(deliverable.id(), mark.teamOnly()));
   }
 }

@@ -1,5 +1,6 @@
 package app.clearpane.web.followup;
 
+import app.clearpane.core.people.Actor;
 import app.clearpane.core.markup.MarkupProgress;
 import app.clearpane.core.markup.TaskOfMark;
 import app.clearpane.store.deliverable.Deliverables;
@@ -38,7 +39,7 @@ class KeepInStep {
     markups.find(event.mark()).ifPresent(mark -> follow(mark, event.by()));
   }
 
-  private void follow(MarkupRow mark, String by) {
+  private void follow(MarkupRow mark, Actor by) {
     if (mark.beside().task() != null) {
       tasks.find(mark.beside().task()).flatMap(task -> TaskOfMark.stage(mark.progress(), task.task().stage())).ifPresent(stage -> moveTask.to(mark.beside().task(), stage, by));
     }

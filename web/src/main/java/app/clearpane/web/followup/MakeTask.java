@@ -96,8 +96,8 @@ class MakeTask {
     picture.ifPresent(kept -> files.add(new TaskFiles.TaskFile(UUID.randomUUID(), task, kept.sha256(), "place of " + mark.label() + ".png", "image/png", kept.size(), true, by.fullName(), clock.instant())));
     mark.beside().with().attachments().forEach(file -> files.add(new TaskFiles.TaskFile(UUID.randomUUID(), task, file.sha256(), file.name(), file.mediaType(), file.size(), true, mark.author().name(), clock.instant())));
     markups.becomes(mark, task);
-    TaskOfMark.stage(mark.progress(), Stage.TO_DO).ifPresent(stage -> moveTask.to(task, stage, by.fullName()));
-    tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening(Act.MARK_BECAME_TASK, by.fullName(), deliverable.name(), Map.of("mark", mark.id(), "label", mark.label().toString(), "task", task)));
+    TaskOfMark.stage(mark.progress(), Stage.TO_DO).ifPresent(stage -> moveTask.to(task, stage, by.actor()));
+    tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening(Act.MARK_BECAME_TASK, by.actor(), deliverable.name(), Map.of("mark", mark.id(), "label", mark.label().toString(), "task", task)));
     events.publishEvent(new MarksMoved(deliverable.id(), true));
   }
 

@@ -76,7 +76,7 @@ public class AnswerMark {
     markups.answer(mark.id(), answer);
     tellCalled.of(mark, said, called, where, side.author());
     tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening(act.map(AnswerMark::told).orElse(Act.MARK_ANSWERED),
-        answer.author().name(), deliverable.name(), Attached.told(Map.of("mark", mark.id(), "label", mark.label().toString(), "said", said, "forTeam", where.forTeam()), files)));
+        side.actor(), deliverable.name(), Attached.told(Map.of("mark", mark.id(), "label", mark.label().toString(), "said", said, "forTeam", where.forTeam()), files)));
     events.publishEvent(new MarksMoved(deliverable.id(), answer.teamOnly() || mark.teamOnly()));
   }
 

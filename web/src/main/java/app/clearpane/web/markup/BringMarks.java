@@ -1,5 +1,6 @@
 package app.clearpane.web.markup;
 
+import app.clearpane.core.people.Actor;
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.files.Sha256;
@@ -13,6 +14,7 @@ import app.clearpane.formats.markup.WebAnnotations;
 import app.clearpane.store.deliverable.Deliverable;
 import app.clearpane.store.deliverable.Deliverables;
 import app.clearpane.store.deliverable.VersionRow;
+import app.clearpane.core.exposure.SeatState;
 import app.clearpane.store.exposure.SeatRow;
 import app.clearpane.store.exposure.Seats;
 import app.clearpane.store.files.Vault;
@@ -107,7 +109,7 @@ class BringMarks {
     Set<String> known = known(version);
     List<BroughtMark> fresh = read.marks().stream().filter(mark -> !known.contains(mark.origin())).filter(mark -> annotations.sizes(version).containsKey(mark.place().page())).toList();
     return new Preview(version, file, fresh, (int) read.marks().stream().filter(mark -> known.contains(mark.origin())).count(), read.skipped(), doubt,
-        seats.of(deliverables.find(version.deliverable()).orElseThrow().pane()));
+        seats.of(deliverables.find(version.deliverable()).orElseThrow().pane()).stream().filter(seat -> seat.state() != SeatState.ENDED && seat.role().mayMarkUp()).toList());
   }
 
   private Set<String> known(VersionRow version) {
@@ -151,7 +153,7 @@ class BringMarks {
 
   /** Adds what is new. @throws Refused if it is another document and nobody insists, or nobody is said to have written them */
   @Transactional
-  void add(VersionId id, BringForm form, String broughtBy) throws IOException {
+  void add(VersionId id, BringForm form, Actor broughtBy) throws IOException {
     if (form.file() == null) {
       throw Refused.because("Choose the file again: it was not kept.");
     }
@@ -163,18 +165,23 @@ class BringMarks {
     Deliverable deliverable = deliverables.find(preview.version().deliverable()).orElseThrow();
     deliverables.lock(deliverable.id());
     for (BroughtMark mark : preview.fresh()) {
-      add(mark, preview.version(), deliverable, author);
+      add(mark, preview.version(), deliverable, saidToBeBy(broughtBy, author.name()));
     }
     tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening(Act.MARKS_BROUGHT, broughtBy, deliverable.name(),
-        Map.of("count", preview.fresh().size(), "name", author.name(), "file", form.file(), "sha256", preview.version().sha256())));
+        Map.of("count", preview.fresh().size(), "saidToBeBy", author.name(), "file", form.file(), "sha256", preview.version().sha256())));
     events.publishEvent(new MarksMoved(deliverable.id(), preview.version().draft()));
   }
 
-  private void add(BroughtMark mark, VersionRow version, Deliverable deliverable, SeatRow author) {
+  /** Nobody can prove who wrote what stands in a file: it is by whoever brought it. */
+  private static MarkupRow.Author saidToBeBy(Actor broughtBy, String said) {
+    return new MarkupRow.Author(broughtBy.name() + ", said to be by " + said, null, broughtBy.member().orElse(null));
+  }
+
+  private void add(BroughtMark mark, VersionRow version, Deliverable deliverable, MarkupRow.Author author) {
     boolean draft = version.draft();
     String note = mark.note().length() <= LONGEST_NOTE ? mark.note() : mark.note().substring(0, mark.note().offsetByCodePoints(0, LONGEST_NOTE - 2)) + "…";
     markups.bring(new MarkupRow(new MarkupId(UUID.randomUUID()), version.id(), version.number(), deliverable.pane(), draft ? null : markups.nextNumber(version.id(), deliverable.pane()),
-        draft ? markups.nextTeamNumber(version.id(), deliverable.pane()) : null, mark.place(), mark.intent(), MarkupProgress.OPEN, note, mark.replacement().orElse(null), new MarkupRow.Author(author.name(), author.contact(), null),
+        draft ? markups.nextTeamNumber(version.id(), deliverable.pane()) : null, mark.place(), mark.intent(), MarkupProgress.OPEN, note, mark.replacement().orElse(null), author,
         null, null, 1, clock.instant(), List.of()), mark.origin());
   }
 }

@@ -3,6 +3,7 @@ package app.clearpane.web.markup;
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.files.Sha256;
 import app.clearpane.store.deliverable.Deliverables;
+import app.clearpane.web.layout.ForManagers;
 import app.clearpane.web.layout.NotThere;
 import app.clearpane.web.layout.Refused;
 import app.clearpane.web.layout.TeamController;
@@ -30,6 +31,7 @@ class BringMarksController {
     this.frame = frame;
   }
 
+  @ForManagers
   @PostMapping("/t/versions/{version}/brought")
   String bring(@PathVariable VersionId version, @RequestParam MultipartFile file) throws IOException {
     NotThere.unless(deliverables.version(version));
@@ -39,6 +41,7 @@ class BringMarksController {
     return "redirect:/t/versions/" + version + "/brought?file=" + bringMarks.keep(file.getInputStream());
   }
 
+  @ForManagers
   @GetMapping("/t/versions/{version}/brought")
   String look(@PathVariable VersionId version, @RequestParam Sha256 file, Model model) throws IOException {
     BringMarks.Preview preview = bringMarks.preview(version, file);
@@ -48,10 +51,11 @@ class BringMarksController {
     return "markup/brought";
   }
 
+  @ForManagers
   @PostMapping("/t/versions/{version}/brought/add")
   String add(@PathVariable VersionId version, BringMarks.BringForm form, @AuthenticationPrincipal Person me) throws IOException {
     NotThere.unless(deliverables.version(version));
-    bringMarks.add(version, form, me.fullName());
+    bringMarks.add(version, form, me.actor());
     return "redirect:/t/versions/" + version + "/light-table";
   }
 }

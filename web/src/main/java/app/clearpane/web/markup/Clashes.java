@@ -19,6 +19,7 @@ import app.clearpane.store.markup.Rulings;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.Collection;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
@@ -28,7 +29,6 @@ import java.util.Set;
 import java.util.function.Function;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
@@ -132,8 +132,9 @@ public class Clashes {
         .sorted(Comparator.comparing(MarkupRow::createdAt)).toList();
   }
 
+  /** Whose wish it is; what one of the team brought along for two people are the wishes of two. */
   private static Object person(MarkupRow mark) {
-    return Stream.of(mark.author().contact(), mark.author().member(), mark.author().name()).filter(Objects::nonNull).findFirst().orElseThrow();
+    return mark.author().contact() == null ? Arrays.asList(mark.author().member(), mark.author().name()) : mark.author().contact();
   }
 
   /** Who speaks for the client at a pane; empty if nobody does, and the manager rules. */

@@ -74,7 +74,7 @@ public class EditMark {
     List<MarkupRow.Reference> called = callByName.in(note, where, side);
     markups.edit(mark, words, called, clock.instant());
     tellCalled.of(mark, note, called.stream().filter(one -> !mark.beside().with().references().contains(one)).toList(), where, side.author());
-    tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening(Act.MARK_EDITED, side.author().name(), deliverable.name(),
+    tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening(Act.MARK_EDITED, side.actor(), deliverable.name(),
         Map.of("mark", mark.id(), "label", mark.label().toString(), "note", note, "intent", intent, "before", mark.note(), "forTeam", mark.teamOnly())));
     events.publishEvent(new MarksMoved(deliverable.id(), mark.teamOnly()));
   }

@@ -1,5 +1,6 @@
 package app.clearpane.web.markup;
 
+import app.clearpane.core.people.Actor;
 import app.clearpane.core.markup.MarkupId;
 
 /**
@@ -7,4 +8,4 @@ import app.clearpane.core.markup.MarkupId;
  *
  * @param by who moved it, by name
  */
-public record MarkMoved(MarkupId mark, String by) {}
+public record MarkMoved(MarkupId mark, Actor by) {}

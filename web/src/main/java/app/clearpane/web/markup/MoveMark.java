@@ -51,7 +51,7 @@ public class MoveMark {
 
   private void move(MarkupRow mark, MarkupProgress next, Optional<VersionId> fixedIn, Side side) {
     markups.move(mark, next, next == MarkupProgress.CONFIRMED ? mark.fixedIn() : fixedIn.orElse(null));
-    events.publishEvent(new MarkMoved(mark.id(), side.author().name()));
+    events.publishEvent(new MarkMoved(mark.id(), side.actor()));
   }
 
   /** The other marks that ask for the same. */

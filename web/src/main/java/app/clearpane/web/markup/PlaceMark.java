@@ -67,7 +67,7 @@ public class PlaceMark {
         new MarkupRow.Beside(new MarkupRow.With(files, called), null, null, null));
     markups.add(mark);
     tellCalled.of(mark, said, called, where, side.author());
-    tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening(forTeam ? Act.MARK_PLACED_FOR_TEAM : Act.MARK_PLACED, mark.author().name(),
+    tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening(forTeam ? Act.MARK_PLACED_FOR_TEAM : Act.MARK_PLACED, side.actor(),
         deliverable.name(), Attached.told(told(mark, version), files)));
     events.publishEvent(new MarksMoved(deliverable.id(), forTeam));
     return mark;

@@ -72,10 +72,10 @@ public class RuleClash {
     Instant now = clock.instant();
     rulings.add(new Rulings.Ruling(clash, holds.id(), reason, side.author().name(), now));
     markups.move(loses, MarkupProgress.SET_ASIDE, null);
-    events.publishEvent(new MarkMoved(loses.id(), side.author().name()));
+    events.publishEvent(new MarkMoved(loses.id(), side.actor()));
     String said = holds.label() + " is followed." + (reason.isEmpty() ? "" : " " + reason);
     markups.answer(loses.id(), new MarkupRow.Answer(MarkupProgress.Act.SET_ASIDE.name(), said, false, side.author(), now));
-    tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening(Act.CLASH_RULED, side.author().name(), deliverable.name(),
+    tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening(Act.CLASH_RULED, side.actor(), deliverable.name(),
         Map.of("holds", holds.label().toString(), "setAside", loses.label().toString(), "reason", reason, "sha256", version.sha256())));
     events.publishEvent(new MarksMoved(deliverable.id(), false));
     return open.page();

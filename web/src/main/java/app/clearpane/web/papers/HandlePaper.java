@@ -1,5 +1,6 @@
 package app.clearpane.web.papers;
 
+import app.clearpane.core.people.Actor;
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.agency.Name;
 import app.clearpane.core.exposure.PaneId;
@@ -111,7 +112,7 @@ public class HandlePaper {
   public record PaperForm(@Nullable String kind, @Nullable String name, @Nullable String number, @Nullable String amount, @Nullable String dated, @Nullable String due, @Nullable List<String> recipient, @Nullable String called, @Nullable String link) {}
 
   /** Adds a draft. @throws IOException if its file cannot be written; nothing is kept then */
-  public PaperId add(ProjectId project, PaperForm form, String fileName, InputStream content, String by) throws IOException {
+  public PaperId add(ProjectId project, PaperForm form, String fileName, InputStream content, Actor by) throws IOException {
     Map<String, String> contacts = possible(NotThere.unless(projects.find(project))).stream().collect(Collectors.toMap(contact -> contact.id().toString(), Contact::name));
     Input input = new Input();
     Optional<PaperKind> kind = java.util.Arrays.stream(PaperKind.values()).filter(known -> known.isBrought() && known.name().equals(form.kind())).findFirst();
@@ -134,8 +135,8 @@ public class HandlePaper {
     }
     String mediaType = further.link() == null ? ContentType.of(vault.path(stored.sha256())) : "text/uri-list";
     Paper paper = new Paper(new PaperId(UUID.randomUUID()), project, kind.orElseThrow(), name.orElseThrow().value(), number, amount.orElse(null), dated.orElseThrow(), due.orElse(null), stored.sha256(),
-        further.link() == null ? FileNames.safe(fileName) : "address.txt", mediaType, stored.size(), by, clock.instant(), null, null, Optional.empty(), recipients, 1, further);
-    transaction.executeWithoutResult(status -> add(paper));
+        further.link() == null ? FileNames.safe(fileName) : "address.txt", mediaType, stored.size(), by.name(), clock.instant(), null, null, Optional.empty(), recipients, 1, further);
+    transaction.executeWithoutResult(status -> add(paper, by));
     return paper.id();
   }
 
@@ -157,19 +158,19 @@ public class HandlePaper {
     }
   }
 
-  private void add(Paper paper) {
+  private void add(Paper paper, Actor by) {
     papers.add(paper);
-    told(Act.PAPER_ADDED, paper, paper.madeBy(), Map.of("kind", paper.kind(), "sha256", paper.sha256(), "recipients", paper.recipients().stream().map(Paper.Recipient::name).toList()));
+    told(Act.PAPER_ADDED, paper, by, Map.of("kind", paper.kind(), "sha256", paper.sha256(), "recipients", paper.recipients().stream().map(Paper.Recipient::name).toList()));
   }
 
   /** Sends a paper that was drawn up here, as a PDF. @throws IOException if it cannot be written; nothing is kept then */
   @Transactional(rollbackFor = IOException.class)
-  public PaperId sendDrawnUp(ProjectId project, PaperKind kind, String name, byte[] pdf, List<Contact> to, String by) throws IOException {
+  public PaperId sendDrawnUp(ProjectId project, PaperKind kind, String name, byte[] pdf, List<Contact> to, Actor by) throws IOException {
     Vault.Stored stored = vault.store(new ByteArrayInputStream(pdf), pdf.length);
     List<Paper.Recipient> recipients = to.stream().map(one -> Paper.Recipient.of(one.id(), one.name())).toList();
-    Paper paper = new Paper(new PaperId(UUID.randomUUID()), project, kind, name, "", null, words.today(), null, stored.sha256(), FileNames.safe(name + ".pdf"), "application/pdf", stored.size(), by, clock.instant(), null, null,
+    Paper paper = new Paper(new PaperId(UUID.randomUUID()), project, kind, name, "", null, words.today(), null, stored.sha256(), FileNames.safe(name + ".pdf"), "application/pdf", stored.size(), by.name(), clock.instant(), null, null,
         Optional.empty(), recipients, 1);
-    add(paper);
+    add(paper, by);
     send(paper.id(), false, by);
     return paper.id();
   }
@@ -199,7 +200,7 @@ public class HandlePaper {
     return Optional.empty();
   }
 
-  private void told(Act act, Paper paper, String by, Map<String, ?> more) {
+  private void told(Act act, Paper paper, Actor by, Map<String, ?> more) {
     Map<String, Object> payload = new HashMap<>(more);
     payload.put("number", paper.number());
     tell.of(paper.project(), paper.id().value(), new Tell.Happening(act, by, paper.name(), payload));
@@ -216,7 +217,7 @@ public class HandlePaper {
 
   /** Sends it: each recipient gets a mail. @param sure whether it goes out although somebody has no seat @throws Refused if somebody has none and that is not wanted */
   @Transactional
-  public ProjectId send(PaperId id, boolean sure, String by) {
+  public ProjectId send(PaperId id, boolean sure, Actor by) {
     papers.lock(id);
     Paper paper = NotThere.unless(papers.find(id));
     List<String> without = withoutSeat(paper);
@@ -255,7 +256,7 @@ public class HandlePaper {
 
   /** Notes that an invoice was paid. */
   @Transactional
-  public ProjectId paid(PaperId id, String day, String by) {
+  public ProjectId paid(PaperId id, String day, Actor by) {
     Input input = new Input();
     Optional<LocalDate> on = input.day("The day it was paid", day);
     input.allGood();
@@ -270,7 +271,7 @@ public class HandlePaper {
 
   /** Withdraws it; its recipients see only that it was. */
   @Transactional
-  public ProjectId withdraw(PaperId id, String reason, String by) {
+  public ProjectId withdraw(PaperId id, String reason, Actor by) {
     Input input = new Input();
     String why = input.text("The reason", reason, LONGEST_REASON);
     input.require(!why.isEmpty(), "Say why it is withdrawn; it stands in the Record.");
@@ -286,7 +287,7 @@ public class HandlePaper {
   public Paper open(Viewer viewer, PaperId id) {
     Paper paper = NotThere.unless(visible.find(viewer, id));
     if (!viewer.looking() && papers.seen(id, viewer.contact(), clock.instant())) {
-      told(Act.PAPER_VIEWED, paper, viewer.name(), Map.of());
+      told(Act.PAPER_VIEWED, paper, viewer.actor(), Map.of());
     }
     return paper;
   }
@@ -312,11 +313,11 @@ public class HandlePaper {
     PaperState state = papers.find(id).orElseThrow().state(words.today());
     Map<String, Object> payload = new HashMap<>(Map.of("sha256", paper.sha256(), "typedName", typedName.strip(), "state", state));
     signature.ifPresent(strokes -> payload.put("drawnSignature", Sha256.ofText(strokes.text())));
-    told(paper.kind() == PaperKind.CONTRACT ? Act.PAPER_SIGNED : Act.PAPER_AGREED, paper, viewer.name(), payload);
+    told(paper.kind() == PaperKind.CONTRACT ? Act.PAPER_SIGNED : Act.PAPER_AGREED, paper, viewer.actor(), payload);
     tellManager.of(paper.project(), (paper.kind() == PaperKind.CONTRACT ? "Signed: " : "Agreed: ") + paper.name(), List.of(viewer.name() + (paper.kind() == PaperKind.CONTRACT ? " signed " : " agreed to ") + paper.name() + ".",
         state == PaperState.SIGNED || state == PaperState.AGREED ? "With it, it is settled." : "Others have still to " + (paper.kind() == PaperKind.CONTRACT ? "sign." : "agree.")), new TellManager.Leads("See the papers", "/t/projects/" + paper.project() + "/papers"));
     if (!state.waits()) {
-      events.publishEvent(new PaperSettled(paper.project(), id, paper.recipients().stream().map(Paper.Recipient::name).toList()));
+      events.publishEvent(new PaperSettled(paper.project(), id, paper.recipients().stream().map(Paper.Recipient::name).toList(), viewer.actor()));
     }
   }
 }

@@ -82,26 +82,26 @@ class PaperController {
   @PostMapping("/t/projects/{project}/papers")
   @ForManagers
   String add(@PathVariable ProjectId project, @RequestParam(required = false) @Nullable MultipartFile file, HandlePaper.PaperForm form, @AuthenticationPrincipal Person me) throws IOException {
-    handle.add(project, form, file == null ? "" : Optional.ofNullable(file.getOriginalFilename()).orElse(""), file == null ? InputStream.nullInputStream() : file.getInputStream(), me.fullName());
+    handle.add(project, form, file == null ? "" : Optional.ofNullable(file.getOriginalFilename()).orElse(""), file == null ? InputStream.nullInputStream() : file.getInputStream(), me.actor());
     return back(project);
   }
 
   @PostMapping("/t/papers/{paper}/send")
   @ForManagers
   String send(@PathVariable PaperId paper, @RequestParam(defaultValue = "false") boolean sure, @AuthenticationPrincipal Person me) {
-    return back(handle.send(paper, sure, me.fullName()));
+    return back(handle.send(paper, sure, me.actor()));
   }
 
   @PostMapping("/t/papers/{paper}/paid")
   @ForManagers
   String paid(@PathVariable PaperId paper, @RequestParam(defaultValue = "") String day, @AuthenticationPrincipal Person me) {
-    return back(handle.paid(paper, day, me.fullName()));
+    return back(handle.paid(paper, day, me.actor()));
   }
 
   @PostMapping("/t/papers/{paper}/withdraw")
   @ForManagers
   String withdraw(@PathVariable PaperId paper, @RequestParam(defaultValue = "") String reason, @AuthenticationPrincipal Person me) {
-    return back(handle.withdraw(paper, reason, me.fullName()));
+    return back(handle.withdraw(paper, reason, me.actor()));
   }
 
   private static String back(ProjectId project) {

@@ -1,5 +1,6 @@
 package app.clearpane.web.plan;
 
+import app.clearpane.core.people.Actor;
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.project.ProjectId;
@@ -43,7 +44,7 @@ public class AgreeDates {
   }
 
   @Transactional
-  void typed(ProjectId project, String finish, boolean withClient, String by) {
+  void typed(ProjectId project, String finish, boolean withClient, Actor by) {
     Input input = new Input();
     Optional<LocalDate> day = input.day("The finish", finish);
     input.allGood();
@@ -52,37 +53,37 @@ public class AgreeDates {
 
   /** Agrees on a finish. Earlier agreements are kept. The account of the days that begins is held back from every pane until somebody lets it go. */
   @Transactional
-  public void on(ProjectId project, LocalDate finish, boolean withClient, String by) {
+  public void on(ProjectId project, LocalDate finish, boolean withClient, Actor by) {
     NotThere.unless(projects.find(project));
     ThePlan plan = keepPlan.changed(project);
     if (finish.isBefore(plan.project().startsOn())) {
       throw Refused.because("The finish lies before the project’s start. Nothing was changed.");
     }
-    agree(plan, new Agreements.Agreement(UUID.randomUUID(), finish, plan.today(), by, withClient, PlanBook.text(plan).write()));
+    agree(plan, new Agreements.Agreement(UUID.randomUUID(), finish, plan.today(), by.name(), withClient, PlanBook.text(plan).write()), by);
   }
 
-  /** Agrees on what was put before the client, whatever became of the plan since; that is counted from it as changes are. @param by all who agreed */
+  /** Agrees on what was put before the client, whatever became of the plan since; that is counted from it as changes are. @param agreed all who agreed @param by the last of them */
   @Transactional
-  public void asAsked(ProjectId project, Agreements.Asked asked, String by) {
+  public void asAsked(ProjectId project, Agreements.Asked asked, String agreed, Actor by) {
     ThePlan plan = keepPlan.changed(project);
-    agree(plan, new Agreements.Agreement(UUID.randomUUID(), asked.finish(), plan.today(), by, true, asked.plan()));
+    agree(plan, new Agreements.Agreement(UUID.randomUUID(), asked.finish(), plan.today(), agreed, true, asked.plan()), by);
   }
 
-  private void agree(ThePlan plan, Agreements.Agreement agreement) {
+  private void agree(ThePlan plan, Agreements.Agreement agreement, Actor by) {
     ProjectId project = plan.project().id();
     if (agreements.account(project).isEmpty()) {
-      ItemId account = newItem.add(project, ContentKind.DATES, "Where the days went", Optional.empty());
+      ItemId account = newItem.add(project, ContentKind.DATES, "Where the days went", Optional.empty(), by);
       agreements.addAccount(project, account);
       panes.holdBackEverywhere(account, agreement.setBy(), clock.instant());
     }
     agreements.add(project, agreement, clock.instant());
     keepPlan.changed(project);
-    tell.of(project, project.value(), new Tell.Happening(Act.DATES_AGREED, agreement.setBy(), plan.project().name(), Map.of("agreedOn", agreement.finish(), "forecast", plan.finish(), "withTheClient", agreement.withClient())));
+    tell.of(project, project.value(), new Tell.Happening(Act.DATES_AGREED, by, plan.project().name(), Map.of("agreedOn", agreement.finish(), "forecast", plan.finish(), "withTheClient", agreement.withClient())));
   }
 
   /** Lets a project rest: whose days these are nobody has to answer for. */
   @Transactional
-  public void pause(ProjectId id, String because, String by) {
+  public void pause(ProjectId id, String because, Actor by) {
     Input input = new Input();
     String why = input.text("The reason", because, 400);
     input.require(!why.isEmpty(), "Say why the project rests; it stands in the Record.");
@@ -95,7 +96,7 @@ public class AgreeDates {
 
   /** Lets it go on. */
   @Transactional
-  public void goOn(ProjectId id, String by) {
+  public void goOn(ProjectId id, Actor by) {
     Project project = NotThere.unless(projects.find(id));
     projects.pause(project, null, "");
     keepPlan.changed(id);

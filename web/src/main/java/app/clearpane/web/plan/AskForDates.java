@@ -1,5 +1,6 @@
 package app.clearpane.web.plan;
 
+import app.clearpane.core.people.Actor;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.exposure.SeatRole;
@@ -96,7 +97,7 @@ class AskForDates {
 
   /** Sends the dates to the signatories of a pane. @throws Refused if the pane has none or the finish cannot be @throws IOException if the paper cannot be written */
   @Transactional(rollbackFor = IOException.class)
-  public PaperId ask(ProjectId project, PaneId pane, String finish, String by) throws IOException {
+  public PaperId ask(ProjectId project, PaneId pane, String finish, Actor by) throws IOException {
     Input input = new Input();
     Optional<LocalDate> typed = input.day("The finish", finish);
     input.allGood();
@@ -134,6 +135,6 @@ class AskForDates {
   /** Once everybody asked has agreed, the plan that was put before them counts. */
   @EventListener
   public void settled(PaperSettled event) {
-    agreements.asked(event.paper()).ifPresent(asked -> agreeDates.asAsked(event.project(), asked, words.and(event.recipients())));
+    agreements.asked(event.paper()).ifPresent(asked -> agreeDates.asAsked(event.project(), asked, words.and(event.recipients()), event.by()));
   }
 }

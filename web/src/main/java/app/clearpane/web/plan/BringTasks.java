@@ -204,7 +204,7 @@ class BringTasks {
       throw Refused.changedMeanwhile("This table was taken in already. Nothing was added twice.");
     }
     planTask.addAll(preview.brought().project(), preview.good().stream().map(Good::wanted).toList(), by);
-    tell.of(preview.brought().project(), preview.brought().project().value(), new Tell.Happening(Act.TASKS_BROUGHT, by.fullName(), preview.brought().name(), Map.of("added", preview.good().size(), "leftOut", preview.bad().size())));
+    tell.of(preview.brought().project(), preview.brought().project().value(), new Tell.Happening(Act.TASKS_BROUGHT, by.actor(), preview.brought().name(), Map.of("added", preview.good().size(), "leftOut", preview.bad().size())));
     return preview.brought().project();
   }
 }

@@ -73,21 +73,21 @@ class CalendarController {
   @PostMapping("/t/calendar/holidays")
   @ForManagers
   String holidays(@RequestParam MultipartFile file, @AuthenticationPrincipal Person me) throws IOException {
-    setFreeDays.from(Optional.ofNullable(file.getOriginalFilename()).orElse(""), file.getInputStream(), me.fullName());
+    setFreeDays.from(Optional.ofNullable(file.getOriginalFilename()).orElse(""), file.getInputStream(), me.actor());
     return "redirect:/t/calendar#free";
   }
 
   @PostMapping("/t/calendar/free")
   @ForManagers
   String free(@RequestParam String day, @RequestParam String name, @AuthenticationPrincipal Person me) {
-    setFreeDays.free(day, name, me.fullName());
+    setFreeDays.free(day, name, me.actor());
     return "redirect:/t/calendar#free";
   }
 
   @PostMapping("/t/calendar/working")
   @ForManagers
   String working(@RequestParam String day, @AuthenticationPrincipal Person me) {
-    setFreeDays.working(day, me.fullName());
+    setFreeDays.working(day, me.actor());
     return "redirect:/t/calendar#free";
   }
 }

@@ -43,7 +43,7 @@ public class DoTask {
     if (row.stage() == Stage.DROPPED) {
       throw Refused.because("We took this off the list meanwhile, so there is nothing to do. Nothing was changed.");
     }
-    Stage was = moveTask.to(id, stage, viewer.name()).was();
+    Stage was = moveTask.to(id, stage, viewer.actor()).was();
     PlannedTask task = NotThere.unless(tasks.find(id));
     if (stage == Stage.DONE && was != Stage.DONE) {
       sayOfTask.tellManager(task, "Done: " + task.name(), viewer.name() + " has done “" + task.name() + "”.");
@@ -69,7 +69,7 @@ public class DoTask {
   /** Puts a file beside a task they see, and tells the manager. @throws IOException if it cannot be written @throws Refused where they only look */
   public void bring(Viewer viewer, ItemId id, String fileName, InputStream content) throws IOException {
     mayAdd(viewer, id);
-    PlannedTask task = putBeside.to(id, new PutBeside.Arriving(fileName, content, false, viewer.name()));
+    PlannedTask task = putBeside.to(id, new PutBeside.Arriving(fileName, content, false, viewer.actor()));
     sayOfTask.tellManager(task, "A file for “" + task.name() + "”", viewer.name() + " has put “" + fileName + "” beside “" + task.name() + "”.");
   }
 

@@ -1,5 +1,6 @@
 package app.clearpane.web.plan;
 
+import app.clearpane.core.people.Actor;
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.plan.Side;
@@ -54,7 +55,7 @@ public class MoveTask {
 
   /** Moves a task; of one that gathers others, all leaves that are not there yet. @return the stage it had, and its project */
   @Transactional
-  public Moved to(ItemId id, Stage stage, String by) {
+  public Moved to(ItemId id, Stage stage, Actor by) {
     PlannedTask task = NotThere.unless(tasks.find(id));
     ThePlan before = keepPlan.changed(task.project());
     Stage was = before.outline().stage(id);
@@ -83,7 +84,7 @@ public class MoveTask {
 
   /** Moves a task to a step of its project, as a form says it. @return the step it was at, and its project @throws Refused if there is no such step */
   @Transactional
-  public Stepped toStep(ItemId id, String step, String by) {
+  public Stepped toStep(ItemId id, String step, Actor by) {
     PlannedTask task = NotThere.unless(tasks.find(id));
     TaskSteps.OfProject known = steps.ofProject(task.project());
     Steps.Step wanted = known.steps().read(step).orElseThrow(() -> Refused.changedMeanwhile("There is no such step any more; the names of the steps were changed meanwhile. Nothing was moved."));
@@ -103,11 +104,11 @@ public class MoveTask {
 
   /** Moves several tasks to a step. */
   @Transactional
-  public void all(List<ItemId> ids, String step, String by) {
+  public void all(List<ItemId> ids, String step, Actor by) {
     ids.forEach(id -> toStep(id, step, by));
   }
 
-  private void move(PlannedTask planned, Stage stage, String by) {
+  private void move(PlannedTask planned, Stage stage, Actor by) {
     Task task = planned.task();
     if (task.stage() == stage) {
       return;
@@ -120,19 +121,19 @@ public class MoveTask {
     tasks.change(planned.with(moved), clock.instant());
     events.publishEvent(new TaskMoved(task.id(), stage, by));
     if (stage.open() != task.stage().open()) {
-      tasks.turned(task.id(), stage == Stage.DONE ? TurnEvent.TASK_DONE : stage == Stage.DROPPED ? TurnEvent.TASK_DROPPED : ThePlan.isClientsTurn(planned.with(moved)) ? TurnEvent.TASK_GIVEN_TO_CLIENT : TurnEvent.TASK_WITH_US, by,
+      tasks.turned(task.id(), stage == Stage.DONE ? TurnEvent.TASK_DONE : stage == Stage.DROPPED ? TurnEvent.TASK_DROPPED : ThePlan.isClientsTurn(planned.with(moved)) ? TurnEvent.TASK_GIVEN_TO_CLIENT : TurnEvent.TASK_WITH_US, by.name(),
           clock.instant());
     }
     if (stage == Stage.DONE && !planned.details().repeats().isEmpty()) {
-      again(planned);
+      again(planned, by);
     }
   }
 
   /** The next one of a task that repeats. */
-  private void again(PlannedTask done) {
+  private void again(PlannedTask done, Actor by) {
     LocalDate from = done.details().due().or(() -> done.task().shape().notBefore()).orElse(agency.today());
     Repeats.next(done.details().repeats(), from, from).ifPresent(day -> {
-      ItemId id = newItem.add(done.project(), ContentKind.TASKS, done.name(), done.task().parent());
+      ItemId id = newItem.add(done.project(), ContentKind.TASKS, done.name(), done.task().parent(), by);
       Task old = done.task();
       Task next = new Task(id, old.parent(), old.name(), old.side(), new Task.Shape(old.shape().days(), done.details().due().isPresent() ? Optional.empty() : Optional.of(day), List.of(), old.shape().effortMinutes()), Stage.TO_DO, Task.Actual.NONE);
       PlannedTask.Details said = done.details();
@@ -142,7 +143,7 @@ public class MoveTask {
   }
 
   /** What waited for it may begin: what the client's people are to do is sent to them. */
-  private void after(ProjectId project, String by) {
+  private void after(ProjectId project, Actor by) {
     ThePlan plan = keepPlan.changed(project);
     boolean sent = false;
     for (PlannedTask task : plan.open()) {

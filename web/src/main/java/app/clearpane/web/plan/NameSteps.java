@@ -1,5 +1,6 @@
 package app.clearpane.web.plan;
 
+import app.clearpane.core.people.Actor;
 import app.clearpane.core.plan.Stage;
 import app.clearpane.core.plan.Steps;
 import app.clearpane.core.project.ProjectId;
@@ -35,7 +36,7 @@ public class NameSteps {
 
   /** Takes them as typed: by stage, set apart by commas. @throws Refused if they cannot be told apart or are too many */
   @Transactional
-  public void typed(ProjectId id, Map<String, String> typed, String by) {
+  public void typed(ProjectId id, Map<String, String> typed, Actor by) {
     Project project = NotThere.unless(projects.find(id));
     if (Arrays.stream(Stage.values()).noneMatch(stage -> typed.containsKey(stage.name()))) {
       throw Refused.because("No step was said. Nothing was changed.");

@@ -226,7 +226,7 @@ class PlanController {
     }
     List<ItemId> ofThis = new ArrayList<>(task);
     ofThis.removeIf(id -> tasks.find(id).filter(found -> found.project().equals(project)).isEmpty());
-    moveTask.all(ofThis, stage, me.fullName());
+    moveTask.all(ofThis, stage, me.actor());
     return "redirect:/t/projects/" + project + "/plan";
   }
 

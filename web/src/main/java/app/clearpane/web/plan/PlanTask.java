@@ -1,5 +1,6 @@
 package app.clearpane.web.plan;
 
+import app.clearpane.core.people.Actor;
 import app.clearpane.core.agency.Name;
 import app.clearpane.core.agency.TeamMemberId;
 import app.clearpane.core.exposure.ContentKind;
@@ -133,8 +134,8 @@ public class PlanTask {
   public ItemId add(ProjectId project, Wanted wanted, Person.OfTeam by) {
     ItemId id = make(project, wanted, tasks.nextPosition(project), by);
     ThePlan plan = keepPlan.changed(project);
-    tell.of(project, id.value(), new Tell.Happening(Act.TASK_ADDED, by.fullName(), wanted.name(), Map.of("days", wanted.days(), "side", wanted.side())));
-    given(plan, id, Optional.empty(), by.fullName());
+    tell.of(project, id.value(), new Tell.Happening(Act.TASK_ADDED, by.actor(), wanted.name(), Map.of("days", wanted.days(), "side", wanted.side())));
+    given(plan, id, Optional.empty(), by.actor());
     return id;
   }
 
@@ -147,12 +148,12 @@ public class PlanTask {
       made.add(make(project, wanted, position++, by));
     }
     ThePlan plan = keepPlan.changed(project);
-    made.forEach(id -> given(plan, id, Optional.empty(), by.fullName()));
+    made.forEach(id -> given(plan, id, Optional.empty(), by.actor()));
   }
 
   private ItemId make(ProjectId project, Wanted wanted, int position, Person.OfTeam by) {
     wanted.parent().ifPresent(parent -> NotThere.unless(tasks.find(parent).filter(found -> found.project().equals(project))));
-    ItemId id = newItem.add(project, ContentKind.TASKS, wanted.name(), wanted.parent());
+    ItemId id = newItem.add(project, ContentKind.TASKS, wanted.name(), wanted.parent(), by.actor());
     Task task = new Task(id, wanted.parent(), wanted.name(), wanted.side(), new Task.Shape(wanted.days(), Optional.empty(), wanted.after(), OptionalInt.empty()), Stage.TO_DO, Task.Actual.NONE);
     PlannedTask.Details details = new PlannedTask.Details(wanted.phase().filter(phase -> wanted.parent().isEmpty()), wanted.milestone(), Optional.empty(), wanted.due(), app.clearpane.core.plan.Priority.USUAL, List.of(), wanted.notes(), "", PlannedTask.Also.NOWHERE);
     PlannedTask planned = new PlannedTask(task, project, position, wanted.hands(), details, 1);
@@ -195,8 +196,8 @@ public class PlanTask {
     noCircle(wanted);
     tasks.change(wanted, clock.instant());
     ThePlan plan = keepPlan.changed(before.project());
-    tell.of(before.project(), before.id().value(), new Tell.Happening(Act.TASK_CHANGED, by.fullName(), wanted.name(), Changes.between(before, wanted)));
-    given(plan, before.id(), Optional.of(before), by.fullName());
+    tell.of(before.project(), before.id().value(), new Tell.Happening(Act.TASK_CHANGED, by.actor(), wanted.name(), Changes.between(before, wanted)));
+    given(plan, before.id(), Optional.of(before), by.actor());
   }
 
   /** Moves or stretches a task in time. @param from the first day it may begin @param days how long it takes */
@@ -280,7 +281,7 @@ public class PlanTask {
   }
 
   /** After a task was given to somebody else: whose turn it is, when it began for the client, and a mail. */
-  private void given(ThePlan plan, ItemId id, Optional<PlannedTask> before, String by) {
+  private void given(ThePlan plan, ItemId id, Optional<PlannedTask> before, Actor by) {
     PlannedTask task = plan.task(id).orElseThrow();
     boolean same = before.filter(was -> was.hands().equals(task.hands()) && was.task().side() == task.task().side()).isPresent();
     if (same) {
@@ -292,7 +293,7 @@ public class PlanTask {
         keepPlan.changed(task.project());
       }
     } else if (was == Side.CLIENTS) {
-      tasks.turned(id, TurnEvent.TASK_WITH_US, by, clock.instant());
+      tasks.turned(id, TurnEvent.TASK_WITH_US, by.name(), clock.instant());
     }
   }
 
@@ -307,7 +308,7 @@ public class PlanTask {
 
   /** Takes a task away with its parts; it can be brought back. */
   @Transactional
-  ProjectId delete(ItemId id, String by) {
+  ProjectId delete(ItemId id, Actor by) {
     PlannedTask task = NotThere.unless(tasks.find(id));
     deleteItem.delete(id);
     keepPlan.changed(task.project());
@@ -317,7 +318,7 @@ public class PlanTask {
 
   /** Brings it back. */
   @Transactional
-  ProjectId restore(ItemId id, String by) {
+  ProjectId restore(ItemId id, Actor by) {
     Items.Row item = NotThere.unless(items.find(id).filter(row -> row.kind() == ContentKind.TASKS));
     deleteItem.restore(id);
     keepPlan.changed(item.project());

@@ -1,5 +1,6 @@
 package app.clearpane.web.plan;
 
+import app.clearpane.core.people.Actor;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.record.Act;
 import app.clearpane.formats.deliverable.ContentType;
@@ -42,7 +43,7 @@ public class PutBeside {
   }
 
   /** A file as it arrives. @param teamOnly whether clients never see it @param by who brings it, by name */
-  public record Arriving(String fileName, InputStream content, boolean teamOnly, String by) {}
+  public record Arriving(String fileName, InputStream content, boolean teamOnly, Actor by) {}
 
   /** Puts one beside a task. @throws IOException if it cannot be written; nothing is kept @throws Refused if it is empty */
   public PlannedTask to(ItemId id, Arriving arriving) throws IOException {
@@ -54,7 +55,7 @@ public class PutBeside {
     }
     String mediaType = ContentType.of(vault.path(stored.sha256()));
     transaction.executeWithoutResult(status -> {
-      files.add(new TaskFiles.TaskFile(UUID.randomUUID(), id, stored.sha256(), name, mediaType, stored.size(), arriving.teamOnly(), arriving.by(), clock.instant()));
+      files.add(new TaskFiles.TaskFile(UUID.randomUUID(), id, stored.sha256(), name, mediaType, stored.size(), arriving.teamOnly(), arriving.by().name(), clock.instant()));
       tell.of(task.project(), id.value(), new Tell.Happening(Act.TASK_FILE_ADDED, arriving.by(), task.name(), Map.of("file", name, "sha256", stored.sha256(), "size", stored.size())));
     });
     return task;

@@ -1,5 +1,6 @@
 package app.clearpane.web.plan;
 
+import app.clearpane.core.people.Actor;
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.plan.Side;
@@ -45,7 +46,7 @@ public class ReviewsFollow {
 
   /** A version was sent. */
   @Transactional(propagation = Propagation.MANDATORY)
-  public void sent(ProjectId project, ItemId deliverable, String by) {
+  public void sent(ProjectId project, ItemId deliverable, Actor by) {
     List<PlannedTask> open = of(project, deliverable);
     open.stream().filter(task -> task.task().side() == Side.OURS).forEach(task -> move(task, Stage.DONE, TurnEvent.TASK_DONE, by));
     open.stream().filter(task -> task.task().side() == Side.CLIENTS).findFirst().ifPresent(task -> move(task, Stage.IN_CHECK, TurnEvent.TASK_GIVEN_TO_CLIENT, by));
@@ -56,11 +57,11 @@ public class ReviewsFollow {
 
   /** A round closed. @param round its number @param agreed whether it was signed */
   @Transactional(propagation = Propagation.MANDATORY)
-  public void closed(ProjectId project, ItemId deliverable, int round, boolean agreed, String by) {
+  public void closed(ProjectId project, ItemId deliverable, int round, boolean agreed, Actor by) {
     of(project, deliverable).stream().filter(task -> task.task().side() == Side.CLIENTS && task.task().actual().began().isPresent()).findFirst().ifPresent(review -> {
       move(review, Stage.DONE, TurnEvent.TASK_DONE, by);
       if (!agreed) {
-        again(review, round);
+        again(review, round, by);
       }
       keepPlan.changed(project);
     });
@@ -68,7 +69,7 @@ public class ReviewsFollow {
 
   /** A round that one decision closed was opened again: its review goes on, and what was added for the next round is dropped. */
   @Transactional(propagation = Propagation.MANDATORY)
-  public void reopened(ProjectId project, ItemId deliverable, String by) {
+  public void reopened(ProjectId project, ItemId deliverable, Actor by) {
     List<PlannedTask> own = tasks.ofProject(project).stream().filter(task -> task.details().deliverable().filter(deliverable::equals).isPresent()).toList();
     own.stream().filter(task -> task.task().side() == Side.CLIENTS && task.task().stage() == Stage.DONE).max(Comparator.comparing(task -> task.task().actual().done().orElse(LocalDate.MIN))).ifPresent(review -> {
       Optional<PlannedTask> fix = own.stream().filter(task -> task.task().stage() == Stage.TO_DO && follows(task, review)).findFirst();
@@ -97,25 +98,25 @@ public class ReviewsFollow {
     }
   }
 
-  private void move(PlannedTask planned, Stage stage, TurnEvent what, String by) {
+  private void move(PlannedTask planned, Stage stage, TurnEvent what, Actor by) {
     Task task = planned.task();
     Task moved = new Task(task.id(), task.parent(), task.name(), task.side(), task.shape(), stage,
         new Task.Actual(task.actual().began().or(() -> Optional.of(agency.today())), stage == Stage.DONE ? Optional.of(agency.today()) : Optional.empty(), Optional.empty()));
     tasks.change(planned.with(moved), clock.instant());
-    tasks.turned(task.id(), what, by, clock.instant());
+    tasks.turned(task.id(), what, by.name(), clock.instant());
   }
 
   /** What waited for the review waits for the next one from now on. */
-  private void again(PlannedTask review, int round) {
+  private void again(PlannedTask review, int round, Actor by) {
     String name = review.name().replaceAll(", round \\d+$", "");
-    PlannedTask fix = add(review, "Changes: " + name + ", round " + (round + 1), Side.OURS, DAYS_TO_FIX, review.id());
-    PlannedTask next = add(review, name + ", round " + (round + 1), Side.CLIENTS, review.task().shape().days(), fix.id());
+    PlannedTask fix = add(review, "Changes: " + name + ", round " + (round + 1), Side.OURS, DAYS_TO_FIX, review.id(), by);
+    PlannedTask next = add(review, name + ", round " + (round + 1), Side.CLIENTS, review.task().shape().days(), fix.id(), by);
     relink(review.project(), review.id(), next.id(), fix.id());
   }
 
-  private PlannedTask add(PlannedTask like, String name, Side side, int days, ItemId after) {
+  private PlannedTask add(PlannedTask like, String name, Side side, int days, ItemId after, Actor by) {
     String shortened = name.length() > 120 ? name.substring(0, 120) : name;
-    ItemId id = newItem.add(like.project(), ContentKind.TASKS, shortened, like.task().parent());
+    ItemId id = newItem.add(like.project(), ContentKind.TASKS, shortened, like.task().parent(), by);
     Task task = new Task(id, like.task().parent(), shortened, side, new Task.Shape(days, Optional.empty(), List.of(new Task.After(after, 0)), OptionalInt.empty()), Stage.TO_DO, Task.Actual.NONE);
     PlannedTask.Details was = like.details();
     PlannedTask planned = new PlannedTask(task, like.project(), like.position(), PlannedTask.Hands.NOBODY,

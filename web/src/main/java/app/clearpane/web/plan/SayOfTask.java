@@ -38,7 +38,7 @@ public class SayOfTask {
     PlannedTask task = NotThere.unless(tasks.find(id));
     tasks.say(id, words(said), teamOnly, new Tasks.Author(by.fullName(), null, by.memberId()), clock.instant());
     if (!teamOnly) {
-      tell.of(task.project(), id.value(), new Tell.Happening(Act.TASK_SAID, by.fullName(), task.name(), Map.of("said", words(said))));
+      tell.of(task.project(), id.value(), new Tell.Happening(Act.TASK_SAID, by.actor(), task.name(), Map.of("said", words(said))));
     }
   }
 
@@ -48,7 +48,7 @@ public class SayOfTask {
     PlannedTask task = NotThere.unless(tasks.find(id));
     String text = words(said);
     tasks.say(id, text, false, new Tasks.Author(viewer.name(), viewer.contact(), null), clock.instant());
-    tell.of(task.project(), id.value(), new Tell.Happening(Act.TASK_SAID, viewer.name(), task.name(), Map.of("said", text)));
+    tell.of(task.project(), id.value(), new Tell.Happening(Act.TASK_SAID, viewer.actor(), task.name(), Map.of("said", text)));
     tellManager(task, viewer.name() + " on “" + task.name() + "”", viewer.name() + " says: “" + text + "”");
   }
 

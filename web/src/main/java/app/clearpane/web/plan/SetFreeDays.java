@@ -1,5 +1,6 @@
 package app.clearpane.web.plan;
 
+import app.clearpane.core.people.Actor;
 import app.clearpane.core.agency.Name;
 import app.clearpane.core.plan.WorkingCalendar;
 import app.clearpane.core.record.Act;
@@ -44,7 +45,7 @@ class SetFreeDays {
   }
 
   @Transactional
-  void free(String day, String name, String by) {
+  void free(String day, String name, Actor by) {
     Input input = new Input();
     Optional<LocalDate> on = input.day("The day", day);
     Optional<Name> named = input.name("Its name", name);
@@ -54,7 +55,7 @@ class SetFreeDays {
 
   /** @throws Refused if the file is no calendar, holds no holiday, or leaves no day to work on */
   @Transactional
-  void from(String fileName, InputStream file, String by) throws IOException {
+  void from(String fileName, InputStream file, Actor by) throws IOException {
     TreeMap<LocalDate, String> days;
     try {
       days = Calendars.holidays(file, agency.today().plusYears(YEARS_AHEAD));
@@ -67,7 +68,7 @@ class SetFreeDays {
     set(days, by);
   }
 
-  private void set(TreeMap<LocalDate, String> days, String by) {
+  private void set(TreeMap<LocalDate, String> days, Actor by) {
     Set<LocalDate> all = new HashSet<>(agreements.freeDays().keySet());
     all.addAll(days.keySet());
     if (all.size() > MOST) {
@@ -85,7 +86,7 @@ class SetFreeDays {
   }
 
   @Transactional
-  void working(String day, String by) {
+  void working(String day, Actor by) {
     Input input = new Input();
     Optional<LocalDate> on = input.day("The day", day);
     input.allGood();
@@ -93,7 +94,7 @@ class SetFreeDays {
     counted(Act.FREE_DAY_DROPPED, by, Map.of("day", on.orElseThrow()));
   }
 
-  private void counted(Act act, String by, Map<String, ?> payload) {
+  private void counted(Act act, Actor by, Map<String, ?> payload) {
     agency.freeDaysChanged();
     projects.active().forEach(project -> keepPlan.changed(project.id()));
     tell.ofAgency(agency.get().id(), new Tell.Happening(act, by, agency.get().name(), payload));

@@ -120,7 +120,7 @@ class TaskController {
 
   @PostMapping("/t/tasks/{task}/stage")
   String stage(@PathVariable ItemId task, @RequestParam String stage, @RequestParam(defaultValue = "") String from, @AuthenticationPrincipal Person me) {
-    MoveTask.Stepped moved = moveTask.toStep(task, stage, me.fullName());
+    MoveTask.Stepped moved = moveTask.toStep(task, stage, me.actor());
     return from.equals("task") ? "redirect:/t/tasks/" + task : "redirect:/t/projects/" + moved.project() + "/plan?moved=" + task + "&was=" + moved.was().value();
   }
 
@@ -160,12 +160,12 @@ class TaskController {
 
   @PostMapping("/t/tasks/{task}/delete")
   String delete(@PathVariable ItemId task, @AuthenticationPrincipal Person me) {
-    return "redirect:/t/projects/" + planTask.delete(task, me.fullName()) + "/plan?deleted=" + task;
+    return "redirect:/t/projects/" + planTask.delete(task, me.actor()) + "/plan?deleted=" + task;
   }
 
   @PostMapping("/t/tasks/{task}/restore")
   String restore(@PathVariable ItemId task, @AuthenticationPrincipal Person me) {
-    planTask.restore(task, me.fullName());
+    planTask.restore(task, me.actor());
     return "redirect:/t/tasks/" + task;
   }
 }

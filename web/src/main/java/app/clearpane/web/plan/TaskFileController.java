@@ -34,7 +34,7 @@ class TaskFileController {
 
   @PostMapping("/t/tasks/{task}/files")
   String add(@PathVariable ItemId task, @RequestParam MultipartFile file, @RequestParam(defaultValue = "false") boolean teamOnly, @AuthenticationPrincipal Person me) throws IOException {
-    putBeside.to(task, new PutBeside.Arriving(Optional.ofNullable(file.getOriginalFilename()).orElse(""), file.getInputStream(), teamOnly, me.fullName()));
+    putBeside.to(task, new PutBeside.Arriving(Optional.ofNullable(file.getOriginalFilename()).orElse(""), file.getInputStream(), teamOnly, me.actor()));
     return "redirect:/t/tasks/" + task + "#files";
   }
 

@@ -1,5 +1,6 @@
 package app.clearpane.web.plan;
 
+import app.clearpane.core.people.Actor;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.plan.Stage;
 
@@ -8,4 +9,4 @@ import app.clearpane.core.plan.Stage;
  *
  * @param by who moved it, by name
  */
-public record TaskMoved(ItemId task, Stage stage, String by) {}
+public record TaskMoved(ItemId task, Stage stage, Actor by) {}

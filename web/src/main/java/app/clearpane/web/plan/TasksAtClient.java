@@ -1,5 +1,6 @@
 package app.clearpane.web.plan;
 
+import app.clearpane.core.people.Actor;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.exposure.SeatState;
@@ -51,11 +52,11 @@ class TasksAtClient implements WaitsAtClient {
 
   /** It is as if it had not been sent; once it is let go again it can be sent anew. */
   @Override
-  public void bringBack(ItemId id, String because, String by) {
+  public void bringBack(ItemId id, String because, Actor by) {
     PlannedTask planned = NotThere.unless(tasks.find(id));
     Task task = planned.task();
     tasks.change(planned.with(new Task(task.id(), task.parent(), task.name(), task.side(), task.shape(), task.stage(), Task.Actual.NONE)), clock.instant());
-    tasks.turned(id, TurnEvent.TASK_WITH_US, by, clock.instant());
+    tasks.turned(id, TurnEvent.TASK_WITH_US, by.name(), clock.instant());
     keepPlan.changed(planned.project());
     tell.of(planned.project(), id.value(), new Tell.Happening(Act.TASK_BROUGHT_BACK, by, planned.name(), Map.of("from", planned.hands().name(), "because", because)));
   }

@@ -1,5 +1,6 @@
 package app.clearpane.web.plan;
 
+import app.clearpane.core.people.Actor;
 import app.clearpane.core.exposure.SeatState;
 import app.clearpane.core.plan.Task;
 import app.clearpane.core.turns.TurnEvent;
@@ -57,7 +58,7 @@ class TellDoer {
   }
 
   /** Sends it, if it is ready and was not sent yet. @return whether it was sent */
-  boolean ifReady(ThePlan plan, PlannedTask task, String by) {
+  boolean ifReady(ThePlan plan, PlannedTask task, Actor by) {
     if (task.hands().contact().isEmpty() || task.task().actual().began().isPresent() || !task.task().stage().open() || !isReady(plan, task)) {
       return false;
     }
@@ -67,7 +68,7 @@ class TellDoer {
     }
     Task sent = new Task(task.id(), task.task().parent(), task.name(), task.task().side(), task.task().shape(), task.task().stage(), new Task.Actual(Optional.of(plan.today()), Optional.empty(), Optional.empty()));
     tasks.change(new PlannedTask(sent, task.project(), task.position(), task.hands(), task.details(), task.revision()), clock.instant());
-    tasks.turned(task.id(), TurnEvent.TASK_GIVEN_TO_CLIENT, by, clock.instant());
+    tasks.turned(task.id(), TurnEvent.TASK_GIVEN_TO_CLIENT, by.name(), clock.instant());
     people.contact(task.hands().contact().get()).ifPresent(contact -> write(plan, task, contact, seat.get()));
     return true;
   }

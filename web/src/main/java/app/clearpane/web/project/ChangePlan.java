@@ -1,5 +1,6 @@
 package app.clearpane.web.project;
 
+import app.clearpane.core.people.Actor;
 import app.clearpane.core.agency.Name;
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
@@ -40,7 +41,7 @@ public class ChangePlan {
   }
 
   @Transactional
-  void phase(ProjectId project, UUID id, PhaseForm form, String by) {
+  void phase(ProjectId project, UUID id, PhaseForm form, Actor by) {
     Phase phase = NotThere.unless(projects.phase(project, id));
     Input input = new Input();
     Optional<LocalDate> starts = input.day("The first day", form.startsOn());
@@ -53,7 +54,7 @@ public class ChangePlan {
 
   /** Changes a phase. */
   @Transactional
-  public void move(ProjectId project, Phase wanted, String by) {
+  public void move(ProjectId project, Phase wanted, Actor by) {
     projects.changePhase(project, wanted);
     keepPlan.changed(project);
     tell.of(project, wanted.id(), new Tell.Happening(Act.PHASE_CHANGED, by, wanted.name(),
@@ -61,7 +62,7 @@ public class ChangePlan {
   }
 
   @Transactional
-  void addMilestone(ProjectId project, String name, String fallsOn, String by) {
+  void addMilestone(ProjectId project, String name, String fallsOn, Actor by) {
     NotThere.unless(projects.find(project));
     Input input = new Input();
     Optional<Name> named = input.name("The milestone", name);
@@ -72,8 +73,8 @@ public class ChangePlan {
 
   /** Adds a milestone. */
   @Transactional
-  public ItemId addMilestone(ProjectId project, Name name, LocalDate fallsOn, String by) {
-    ItemId item = newItem.add(project, ContentKind.DATES, name.value(), Optional.empty());
+  public ItemId addMilestone(ProjectId project, Name name, LocalDate fallsOn, Actor by) {
+    ItemId item = newItem.add(project, ContentKind.DATES, name.value(), Optional.empty(), by);
     projects.addMilestone(item, fallsOn);
     keepPlan.changed(project);
     tell.of(project, item.value(), new Tell.Happening(Act.MILESTONE_ADDED, by, name.value(), Map.of("fallsOn", fallsOn)));
@@ -81,7 +82,7 @@ public class ChangePlan {
   }
 
   @Transactional
-  void milestone(ProjectId project, ItemId id, MilestoneForm form, String by) {
+  void milestone(ProjectId project, ItemId id, MilestoneForm form, Actor by) {
     Milestone milestone = NotThere.unless(projects.milestones(project).stream().filter(m -> m.id().equals(id)).findFirst());
     Input input = new Input();
     Optional<LocalDate> day = input.day("The day of " + milestone.name(), form.fallsOn());
@@ -93,7 +94,7 @@ public class ChangePlan {
 
   /** Puts a project away. */
   @Transactional
-  public void archive(ProjectId id, String by) {
+  public void archive(ProjectId id, Actor by) {
     Project project = NotThere.unless(projects.find(id));
     projects.archive(project, clock.instant());
     tell.of(id, id.value(), new Tell.Happening(Act.PROJECT_ARCHIVED, by, project.fullName(), Map.of()));
@@ -101,7 +102,7 @@ public class ChangePlan {
 
   /** Takes a project up again that was put away. */
   @Transactional
-  public void restore(ProjectId id, String by) {
+  public void restore(ProjectId id, Actor by) {
     Project project = NotThere.unless(projects.find(id));
     projects.restore(project);
     tell.of(id, id.value(), new Tell.Happening(Act.PROJECT_RESTORED, by, project.fullName(), Map.of()));

@@ -1,5 +1,6 @@
 package app.clearpane.web.project;
 
+import app.clearpane.core.people.Actor;
 import app.clearpane.core.agency.TeamMemberId;
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
@@ -76,10 +77,10 @@ class LikeProject {
   }
 
   /** Lays it out. @param withPeople whether the team's people keep their tasks; the client's never do */
-  void lay(Project like, Project wanted, boolean withPeople) {
+  void lay(Project like, Project wanted, boolean withPeople, Actor by) {
     Map<UUID, UUID> phases = phases(like, wanted);
-    Map<ItemId, ItemId> milestones = milestones(like, wanted);
-    tasks(like.id(), wanted.id(), new Places(phases, milestones), withPeople);
+    Map<ItemId, ItemId> milestones = milestones(like, wanted, by);
+    tasks(like.id(), wanted.id(), new Places(phases, milestones), withPeople, by);
     SigningDefaults.Usual usual = signing.of(like.id());
     signing.set(new SigningDefaults.Usual(wanted.id(), usual.terms(), usual.checklist(), signing.of(wanted.id()).revision()));
     steps.set(wanted.id(), Steps.PLAIN.named(steps.steps(like.id()).own().stream().collect(Collectors.groupingBy(Steps.Step::stage, Collectors.mapping(Steps.Step::name, Collectors.toList()))), UUID::randomUUID));
@@ -101,12 +102,12 @@ class LikeProject {
   }
 
   /** Each as many working days from the start as it was, but none after the finish; the last one on it. */
-  private Map<ItemId, ItemId> milestones(Project like, Project wanted) {
+  private Map<ItemId, ItemId> milestones(Project like, Project wanted, Actor by) {
     WorkingCalendar calendar = agency.calendar();
     Map<ItemId, ItemId> milestones = new HashMap<>();
     List<Milestone> old = projects.milestones(like.id());
     for (Milestone milestone : old) {
-      ItemId id = newItem.add(wanted.id(), ContentKind.DATES, milestone.name(), Optional.empty());
+      ItemId id = newItem.add(wanted.id(), ContentKind.DATES, milestone.name(), Optional.empty(), by);
       LocalDate day = calendar.addWorkingDays(wanted.startsOn(), Math.max(0, calendar.workingDays(like.startsOn(), milestone.fallsOn())));
       boolean last = milestone.equals(old.get(old.size() - 1));
       projects.addMilestone(id, last || day.isAfter(wanted.agreedOn()) ? wanted.agreedOn() : day);
@@ -118,7 +119,7 @@ class LikeProject {
   /** What stands for the phases and milestones of the earlier project. */
   private record Places(Map<UUID, UUID> phases, Map<ItemId, ItemId> milestones) {}
 
-  private void tasks(ProjectId like, ProjectId wanted, Places places, boolean withPeople) {
+  private void tasks(ProjectId like, ProjectId wanted, Places places, boolean withPeople, Actor by) {
     Set<TeamMemberId> here = people.team().stream().map(TeamMember::id).collect(Collectors.toSet());
     Map<ItemId, ItemId> made = new HashMap<>();
     Deque<PlannedTask> waiting = new ArrayDeque<>(tasks.ofProject(like).stream().filter(task -> task.task().stage() != Stage.DROPPED).toList());
@@ -129,7 +130,7 @@ class LikeProject {
         waiting.add(task);
         continue;
       }
-      ItemId id = newItem.add(wanted, ContentKind.TASKS, task.name(), parent.map(made::get));
+      ItemId id = newItem.add(wanted, ContentKind.TASKS, task.name(), parent.map(made::get), by);
       made.put(task.id(), id);
       boolean keeps = withPeople && task.hands().member().filter(here::contains).isPresent();
       PlannedTask.Details old = task.details();

@@ -91,12 +91,12 @@ public class OpenProject {
         wanted.taxPercent(), wanted.startsOn(), wanted.agreedOn(), null, null, "", 0, 1);
     projects.open(project, now);
     if (earlier.isPresent()) {
-      likeProject.lay(earlier.get(), project, asked.like().orElseThrow().withPeople());
+      likeProject.lay(earlier.get(), project, asked.like().orElseThrow().withPeople(), by.actor());
     } else {
       layOut(project, wanted, by);
     }
     wanted.contacts().forEach(contact -> takeIn(client, contact));
-    tell.of(project.id(), project.id().value(), new Tell.Happening(Act.PROJECT_OPENED, by.fullName(), project.fullName(),
+    tell.of(project.id(), project.id().value(), new Tell.Happening(Act.PROJECT_OPENED, by.actor(), project.fullName(),
         Map.of("startsOn", wanted.startsOn(), "agreedOn", wanted.agreedOn(), "currency", wanted.currency(), "taxPercent", wanted.taxPercent(), "like", earlier.map(Project::fullName).orElse(""))));
     return project.id();
   }
@@ -106,7 +106,7 @@ public class OpenProject {
     for (PhaseTemplate.Laid phase : wanted.template().layOut(wanted.startsOn(), wanted.agreedOn(), agency.calendar())) {
       projects.addPhase(project.id(), new Phase(UUID.randomUUID(), phase.name(), phase.startsOn(), phase.endsOn(), Phase.Stage.TO_DO, 1), position++);
     }
-    ItemId finish = newItem.add(project.id(), ContentKind.DATES, wanted.template().finish(), Optional.empty());
+    ItemId finish = newItem.add(project.id(), ContentKind.DATES, wanted.template().finish(), Optional.empty(), by.actor());
     projects.addMilestone(finish, wanted.agreedOn());
     if (wanted.usualTasks()) {
       plan(project, wanted, finish, by);

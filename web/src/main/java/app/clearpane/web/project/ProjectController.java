@@ -59,35 +59,35 @@ class ProjectController {
   @PostMapping("/t/projects/{project}/phases/{phase}")
   @ForManagers
   String changePhase(@PathVariable ProjectId project, @PathVariable java.util.UUID phase, PhaseForm form, @AuthenticationPrincipal Person me) {
-    changePlan.phase(project, phase, form, me.fullName());
+    changePlan.phase(project, phase, form, me.actor());
     return "redirect:/t/projects/" + project + "/plan?as=dates";
   }
 
   @PostMapping("/t/projects/{project}/milestones")
   @ForManagers
   String addMilestone(@PathVariable ProjectId project, @RequestParam String name, @RequestParam String fallsOn, @AuthenticationPrincipal Person me) {
-    changePlan.addMilestone(project, name, fallsOn, me.fullName());
+    changePlan.addMilestone(project, name, fallsOn, me.actor());
     return "redirect:/t/projects/" + project + "/plan?as=dates";
   }
 
   @PostMapping("/t/projects/{project}/milestones/{milestone}")
   @ForManagers
   String changeMilestone(@PathVariable ProjectId project, @PathVariable app.clearpane.core.exposure.ItemId milestone, MilestoneForm form, @AuthenticationPrincipal Person me) {
-    changePlan.milestone(project, milestone, form, me.fullName());
+    changePlan.milestone(project, milestone, form, me.actor());
     return "redirect:/t/projects/" + project + "/plan?as=dates";
   }
 
   @PostMapping("/t/projects/{project}/restore")
   @ForManagers
   String restore(@PathVariable ProjectId project, @AuthenticationPrincipal Person me) {
-    changePlan.restore(project, me.fullName());
+    changePlan.restore(project, me.actor());
     return "redirect:/t/projects/" + project + "/deliverables";
   }
 
   @PostMapping("/t/projects/{project}/archive")
   @ForManagers
   String archive(@PathVariable ProjectId project, @AuthenticationPrincipal Person me) {
-    changePlan.archive(project, me.fullName());
+    changePlan.archive(project, me.actor());
     return "redirect:/t";
   }
 }

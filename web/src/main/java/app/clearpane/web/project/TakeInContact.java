@@ -1,5 +1,6 @@
 package app.clearpane.web.project;
 
+import app.clearpane.core.people.Actor;
 import app.clearpane.core.agency.ClientId;
 import app.clearpane.core.agency.EmailAddress;
 import app.clearpane.core.agency.Name;
@@ -40,7 +41,7 @@ public class TakeInContact {
 
   /** Takes them in. */
   @Transactional
-  public Contact to(ProjectId id, Typed typed, String by) {
+  public Contact to(ProjectId id, Typed typed, Actor by) {
     Project project = NotThere.unless(projects.find(id));
     Input input = new Input();
     Optional<Name> organisation = typed.client().isBlank() ? Optional.empty() : input.name("Where they work", typed.client());

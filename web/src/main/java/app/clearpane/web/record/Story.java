@@ -25,7 +25,7 @@ import tools.jackson.databind.node.MissingNode;
 @Component
 class Story {
   private static final JsonMapper JSON = JsonMapper.builder().build();
-  private static final Set<String> UNTOLD = Set.of(Records.SUBJECT_ID, "mark", "task", "release", "decision", "replaces", "batch");
+  private static final Set<String> UNTOLD = Set.of(Records.SUBJECT_ID, RecordEntry.ACTOR_NAME, "signatory", "mark", "task", "release", "decision", "replaces", "batch");
   private static final Map<String, String> DECISIONS = Map.of("SIGN_OFF", "signed off", "SIGN_OFF_WITH_NOTES", "signed off, with notes,", "SEND_BACK", "sent back", "STAND_ASIDE", "stood aside on");
   private static final Map<String, String> KEYS = Map.ofEntries(Map.entry("sha256", "SHA-256"), Map.entry("dueAt", "due"), Map.entry("fallsOn", "on"), Map.entry("startsOn", "from"),
       Map.entry("endsOn", "to"), Map.entry("agreedOn", "agreed finish"), Map.entry("taxPercent", "tax %"), Map.entry("lastDay", "until"), Map.entry("label", "mark"), Map.entry("typedName", "signed as"), Map.entry("holds", "is followed:"), Map.entry("setAside", "set aside:"), Map.entry("name", "for"), Map.entry("address", "at"),
@@ -53,7 +53,7 @@ class Story {
     RecordEntry entry = line.stored().entry();
     JsonNode payload = read(line.stored().payload().orElse("{}"));
     List<String> details = payload.isObject() ? details(payload) : List.of("the rest cannot be read: it was altered");
-    return new Line(entry.sequence(), line.about(), entry.actor(), act(entry.act(), payload), entry.subject(), words.when(entry.at()), entry.at(), details, line.stored().hash());
+    return new Line(entry.sequence(), line.about(), payload.path(RecordEntry.ACTOR_NAME).asString(entry.actor()), act(entry.act(), payload), entry.subject(), words.when(entry.at()), entry.at(), details, line.stored().hash());
   }
 
   private static JsonNode read(String payload) {

@@ -1,8 +1,8 @@
 package app.clearpane.web.record;
 
+import app.clearpane.core.people.Actor;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.record.Act;
-import app.clearpane.core.record.CanonicalJson;
 import app.clearpane.core.record.RecordEntry;
 import app.clearpane.store.record.Records;
 import java.time.Clock;
@@ -25,10 +25,10 @@ public class Tell {
   /**
    * Something that happened.
    *
-   * @param actor who did it, by name
+   * @param actor who did it
    * @param subject what it was done to, by name
    */
-  public record Happening(Act act, String actor, String subject, Map<String, ?> payload) {}
+  public record Happening(Act act, Actor actor, String subject, Map<String, ?> payload) {}
 
   /**
    * Appends it to the project's Record.
@@ -47,6 +47,6 @@ public class Tell {
   private void append(UUID chain, UUID about, Happening what) {
     Map<String, Object> payload = new LinkedHashMap<>(what.payload());
     payload.put(Records.SUBJECT_ID, about.toString());
-    records.append(chain, about, new RecordEntry.What(what.act(), what.actor(), what.subject(), CanonicalJson.of(payload)), clock.instant());
+    records.append(chain, about, RecordEntry.What.done(what.act(), what.actor(), what.subject(), payload), clock.instant());
   }
 }

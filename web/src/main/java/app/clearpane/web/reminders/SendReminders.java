@@ -1,5 +1,6 @@
 package app.clearpane.web.reminders;
 
+import app.clearpane.core.people.Actor;
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.record.Act;
 import app.clearpane.core.reminders.Rhythm;
@@ -86,7 +87,7 @@ public class SendReminders {
       UUID written = mail.to(person, letter(person, own.stream().map(Reminder::thing).toList(), now));
       own.forEach(one -> {
         reminders.carried(one.key(), written);
-        tell.of(one.thing().project(), one.thing().about(), new Tell.Happening(Act.REMINDER_SENT, agency.get().name(), one.thing().what(), Map.of("to", person.name(), "due", one.thing().due(), "occasion", one.occasion().key())));
+        tell.of(one.thing().project(), one.thing().about(), new Tell.Happening(Act.REMINDER_SENT, new Actor.House(agency.get().name()), one.thing().what(), Map.of("to", person.name(), "due", one.thing().due(), "occasion", one.occasion().key())));
       });
     }
   }

@@ -1,5 +1,6 @@
 package app.clearpane.web.reminders;
 
+import app.clearpane.core.people.Actor;
 import app.clearpane.core.record.Act;
 import app.clearpane.core.reminders.Rhythm;
 import app.clearpane.store.reminders.Reminders;
@@ -30,7 +31,7 @@ class SetReminders {
   record RhythmForm(@Nullable Boolean remind, String hour, String every, String most) {}
 
   @Transactional
-  void to(RhythmForm form, String by) {
+  void to(RhythmForm form, Actor by) {
     Input input = new Input();
     Optional<Integer> hour = input.number("The hour", form.hour(), 0, LAST_HOUR);
     Optional<Integer> every = input.number("The working days between", form.every(), 1, Rhythm.MOST_DAYS);

@@ -1,5 +1,6 @@
 package app.clearpane.web.said;
 
+import app.clearpane.core.people.Actor;
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.agency.TeamMemberId;
 import app.clearpane.core.markup.MarkupProgress;
@@ -12,11 +13,19 @@ public sealed interface Side {
   /** As what they are named. */
   MarkupRow.Author author();
 
+  /** Who they are where something is written down. */
+  Actor actor();
+
   /** One of the team. */
   record Team(Person.OfTeam member) implements Side {
     @Override
     public MarkupRow.Author author() {
       return new MarkupRow.Author(member.fullName(), null, member.memberId());
+    }
+
+    @Override
+    public Actor actor() {
+      return member.actor();
     }
   }
 
@@ -24,15 +33,20 @@ public sealed interface Side {
   record Client(Viewer viewer) implements Side {
     @Override
     public MarkupRow.Author author() {
-      return new MarkupRow.Author(viewer.byLink() ? viewer.name() + ", by a link" : viewer.name(), viewer.byLink() ? null : viewer.contact(), null);
+      return new MarkupRow.Author(viewer.actor().name(), viewer.actor().contact().orElse(null), null);
+    }
+
+    @Override
+    public Actor actor() {
+      return viewer.actor();
     }
   }
 
-  /** On the team's side, by the name of whoever did what this follows from. */
-  record Following(String name) implements Side {
+  /** On the team's side, by whoever did what this follows from. */
+  record Following(Actor actor) implements Side {
     @Override
     public MarkupRow.Author author() {
-      return new MarkupRow.Author(name, null, null);
+      return new MarkupRow.Author(actor.name(), actor.contact().orElse(null), actor.member().orElse(null));
     }
   }
 

@@ -4,7 +4,6 @@ import app.clearpane.core.agency.EmailAddress;
 import app.clearpane.core.agency.Name;
 import app.clearpane.core.files.Sha256;
 import app.clearpane.core.record.Act;
-import app.clearpane.core.record.CanonicalJson;
 import app.clearpane.core.record.RecordEntry;
 import app.clearpane.store.exposure.LinkSeats;
 import app.clearpane.store.exposure.Panes;
@@ -82,9 +81,9 @@ class ComeByLink {
     }
     links.opened(link.id(), new LinkSeats.Opening(clock.instant(), name.isEmpty() ? null : name, address.isEmpty() ? null : address));
     Panes.Row pane = panes.find(link.pane()).orElseThrow();
-    records.append(pane.project().value(), pane.id().value(), new RecordEntry.What(Act.LINK_OPENED, name.isEmpty() ? "Somebody" : name, pane.name(), CanonicalJson.of(Map.of("link", link.name(), "address", address))),
-        clock.instant());
-    comeIn.signIn(new Person.ByLink(link.id().value(), link.pane().value(), Sha256.ofText(key).hex(), name), request, response);
+    Person.ByLink guest = new Person.ByLink(link.id().value(), link.pane().value(), Sha256.ofText(key).hex(), name, link.name());
+    records.append(pane.project().value(), pane.id().value(), RecordEntry.What.done(Act.LINK_OPENED, guest.actor(), pane.name(), Map.of("link", link.name(), "address", address)), clock.instant());
+    comeIn.signIn(guest, request, response);
     return "";
   }
 }

@@ -1,9 +1,9 @@
 package app.clearpane.web.security;
 
+import app.clearpane.core.people.Actor;
 import app.clearpane.core.agency.EmailAddress;
 import app.clearpane.core.files.Sha256;
 import app.clearpane.core.record.Act;
-import app.clearpane.core.record.CanonicalJson;
 import app.clearpane.core.record.RecordEntry;
 import app.clearpane.store.agency.Contact;
 import app.clearpane.store.agency.People;
@@ -84,7 +84,7 @@ public class ComeIn {
     for (SeatRow seat : seats.accept(contact.id(), clock.instant())) {
       Panes.Row pane = panes.find(seat.pane()).orElseThrow();
       records.append(pane.project().value(), pane.id().value(),
-          new RecordEntry.What(Act.SEAT_ACCEPTED, contact.name(), pane.name(), CanonicalJson.of(Map.of("address", contact.email(), "role", seat.role()))), clock.instant());
+          RecordEntry.What.done(Act.SEAT_ACCEPTED, new Actor.OfClient(contact.id(), contact.name()), pane.name(), Map.of("address", contact.email(), "role", seat.role())), clock.instant());
     }
   }
 

@@ -1,5 +1,6 @@
 package app.clearpane.web.security;
 
+import app.clearpane.core.people.Actor;
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.agency.TeamMemberId;
 import app.clearpane.core.agency.TeamRole;
@@ -15,10 +16,18 @@ public sealed interface Person extends Principal, Serializable {
   /** Their full name. */
   String fullName();
 
+  /** Who they are where something is written down. */
+  Actor actor();
+
   /** One of the team. */
   record OfTeam(UUID id, String fullName, TeamRole role) implements Person {
     public TeamMemberId memberId() {
       return new TeamMemberId(id);
+    }
+
+    @Override
+    public Actor actor() {
+      return new Actor.OfTeam(memberId(), fullName);
     }
 
     @Override
@@ -34,8 +43,9 @@ public sealed interface Person extends Principal, Serializable {
    * @param pane it leads to
    * @param keyHash the digest of its key; once the link has another one, this opens nothing
    * @param fullName as they gave it; empty if they only look
+   * @param linkName what the team calls the link
    */
-  record ByLink(UUID id, UUID pane, String keyHash, String fullName) implements Person {
+  record ByLink(UUID id, UUID pane, String keyHash, String fullName, String linkName) implements Person {
     public SeatId link() {
       return new SeatId(id);
     }
@@ -49,6 +59,11 @@ public sealed interface Person extends Principal, Serializable {
     }
 
     @Override
+    public Actor actor() {
+      return new Actor.Guest(link(), linkName, fullName);
+    }
+
+    @Override
     public String getName() {
       return "link:" + id;
     }
@@ -58,6 +73,11 @@ public sealed interface Person extends Principal, Serializable {
   record OfClient(UUID id, String fullName) implements Person {
     public ContactId contactId() {
       return new ContactId(id);
+    }
+
+    @Override
+    public Actor actor() {
+      return new Actor.OfClient(contactId(), fullName);
     }
 
     @Override

@@ -1,5 +1,6 @@
 package app.clearpane.web.signoff;
 
+import app.clearpane.core.people.Actor;
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.deliverable.Allowance;
 import app.clearpane.core.exposure.ItemId;
@@ -164,7 +165,7 @@ public class ChangeSigning {
 
   /** Makes the change. */
   @Transactional
-  public void make(ItemId id, SigningForm form, String by) {
+  public void make(ItemId id, SigningForm form, Actor by) {
     deliverables.lock(id);
     Meaning meaning = meaning(id, form);
     Deliverable wanted = meaning.wanted();
@@ -177,12 +178,12 @@ public class ChangeSigning {
     meaning.open().ifPresent(round -> apply(meaning, round, by));
   }
 
-  private void apply(Meaning meaning, Round round, String by) {
+  private void apply(Meaning meaning, Round round, Actor by) {
     Deliverable wanted = meaning.wanted();
     Signatories.Change change = meaning.change().orElseThrow();
     deliverables.changePanel(round.id(), wanted.rule(), meaning.signers().stream().map(seat -> new Round.Signatory(seat.contact(), seat.name(), seat.leadVoice())).toList());
     if (change.closes()) {
-      deliverables.close(round.id(), change.after(), by, "who signs was changed", clock.instant());
+      deliverables.close(round.id(), change.after(), by.name(), "who signs was changed", clock.instant());
       reviewsFollow.closed(wanted.project(), wanted.id(), round.number(), change.after().agreed(), by);
       tell.of(wanted.project(), wanted.id().value(), new Tell.Happening(Act.ROUND_CLOSED, by, wanted.name(), Map.of("round", round.number(), "outcome", change.after(), "reason", "who signs was changed")));
       return;
@@ -194,7 +195,7 @@ public class ChangeSigning {
 
   /** Sets how signing usually goes in a project; deliverables that are there stay as they are. */
   @Transactional
-  public void usual(ProjectId project, SigningForm form, List<String> checklist, String by) {
+  public void usual(ProjectId project, SigningForm form, List<String> checklist, Actor by) {
     SigningTerms terms = form.terms();
     defaults.set(new SigningDefaults.Usual(project, terms, checklist, form.revision()));
     tell.of(project, project.value(), new Tell.Happening(Act.SIGNING_USUAL, by, "How signing goes here", Map.of("rule", terms.rule().keptAs(), "reviewDays", terms.reviewDays(),

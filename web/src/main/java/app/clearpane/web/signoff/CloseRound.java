@@ -1,5 +1,6 @@
 package app.clearpane.web.signoff;
 
+import app.clearpane.core.people.Actor;
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.record.Act;
 import app.clearpane.core.signoff.Outcome;
@@ -44,7 +45,7 @@ public class CloseRound {
 
   /** By one of the team. */
   @Transactional
-  public void byTeam(VersionId id, String reason, String by) {
+  public void byTeam(VersionId id, String reason, Actor by) {
     Input input = new Input();
     String why = input.text("The reason", reason, LONGEST_REASON);
     input.require(!why.isEmpty(), "Say why the round is closed before everybody has decided; it stands in the Record.");
@@ -60,13 +61,13 @@ public class CloseRound {
     if (!viewer.leadVoice() || round.saidBy(viewer.contact()).isEmpty()) {
       throw Refused.because("Only the one who speaks for everybody can close the round, after deciding. Nothing was changed.");
     }
-    Outcome outcome = close(version, "closed by the lead voice", viewer.name());
+    Outcome outcome = close(version, "closed by the lead voice", viewer.actor());
     Deliverable deliverable = deliverables.find(version.deliverable()).orElseThrow();
     tellManager.of(viewer.project(), "Round closed: " + deliverable.name() + ", version " + version.number(),
         List.of(viewer.name() + " closed the round without waiting for the others. It " + DecisionWords.outcome(outcome) + "."), new TellManager.Leads("See " + deliverable.name(), "/t/deliverables/" + deliverable.id()));
   }
 
-  private Outcome close(VersionRow version, String reason, String by) {
+  private Outcome close(VersionRow version, String reason, Actor by) {
     Deliverable deliverable = deliverables.find(version.deliverable()).orElseThrow();
     deliverables.lock(deliverable.id());
     Round round = NotThere.unless(deliverables.round(version.id()));
@@ -74,7 +75,7 @@ public class CloseRound {
       throw Refused.changedMeanwhile("This round is closed already. Nothing was changed.");
     }
     Outcome outcome = new RoundState(version.sha256(), false, round.panel(), round.decisions(), 0, 0, 0).closedByHand();
-    deliverables.close(round.id(), outcome, by, reason, clock.instant());
+    deliverables.close(round.id(), outcome, by.name(), reason, clock.instant());
     reviewsFollow.closed(deliverable.project(), deliverable.id(), round.number(), outcome.agreed(), by);
     tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening(Act.ROUND_CLOSED, by, deliverable.name(),
         Map.of("round", round.number(), "version", version.number(), "outcome", outcome, "reason", reason)));

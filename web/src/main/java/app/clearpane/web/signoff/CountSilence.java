@@ -1,5 +1,6 @@
 package app.clearpane.web.signoff;
 
+import app.clearpane.core.people.Actor;
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.project.ProjectId;
@@ -68,14 +69,14 @@ public class CountSilence {
 
   /** Keeps what was agreed. @param days blank where silence is no answer @param agreedWhere where it stands in writing */
   @Transactional
-  public void agree(ProjectId project, String days, String agreedWhere, String by) {
+  public void agree(ProjectId project, String days, String agreedWhere, Actor by) {
     String name = NotThere.unless(projects.find(project)).fullName();
     Input input = new Input();
     String where = input.text("Where it was agreed", agreedWhere, LONGEST);
     Optional<Integer> counted = days.isBlank() ? Optional.empty() : input.number("The working days", days, 1, Silence.MOST_DAYS);
     input.require(days.isBlank() || !where.isEmpty(), "Say where it was agreed in writing; without that, silence is no answer.");
     input.allGood();
-    terms.set(project, counted.map(number -> new SilenceTerms.Terms(new Silence(number), where, by, clock.instant())));
+    terms.set(project, counted.map(number -> new SilenceTerms.Terms(new Silence(number), where, by.name(), clock.instant())));
     tell.of(project, project.value(), new Tell.Happening(Act.SILENCE_SET, by, name, Map.of("workingDays", counted.map(String::valueOf).orElse("off"), "agreed", where)));
   }
 

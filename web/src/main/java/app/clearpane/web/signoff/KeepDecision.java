@@ -1,5 +1,6 @@
 package app.clearpane.web.signoff;
 
+import app.clearpane.core.people.Actor;
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.files.Sha256;
 import app.clearpane.core.markup.MarkupProgress;
@@ -45,18 +46,26 @@ class KeepDecision {
   }
 
   /** Who decides. @param silent whether they said nothing, and that counts */
-  private record Decider(ContactId contact, String name, boolean silent) {}
+  private record Decider(Actor.OfClient actor, boolean silent) {
+    ContactId contact() {
+      return actor.id();
+    }
+
+    String name() {
+      return actor.name();
+    }
+  }
 
   /** Keeps it. @param batch what it is made together with; null if it is made alone @return when it was made */
   @Transactional(propagation = Propagation.MANDATORY)
   public Instant of(Viewer viewer, WeighDecision.Ready ready, @Nullable UUID batch) {
-    return keep(new Decider(viewer.contact(), viewer.name(), false), ready, batch);
+    return keep(new Decider(new Actor.OfClient(viewer.contact(), viewer.name()), false), ready, batch);
   }
 
   /** Keeps the yes of somebody who said nothing. */
   @Transactional(propagation = Propagation.MANDATORY)
   public void silence(WeighDecision.Ready ready) {
-    keep(new Decider(ready.signer(), ready.signerName(), true), ready, null);
+    keep(new Decider(new Actor.OfClient(ready.signer(), ready.signerName()), true), ready, null);
   }
 
   private Instant keep(Decider decider, WeighDecision.Ready ready, @Nullable UUID batch) {
@@ -70,6 +79,7 @@ class KeepDecision {
         standsIn ? decider.contact() : null, standsIn ? decider.name() : null, decider.silent(), drawn.orElse(null)));
     Map<String, Object> payload = new HashMap<>(Map.of("version", ready.version().number(), "sha256", ready.version().sha256(), "decision", ready.form().decision(), "sentence", ready.sentence(),
         "typedName", ready.form().typedName(), "round", round.number(), "outcome", ready.taken().outcome()));
+    payload.put("signatory", ready.signer().toString());
     if (standsIn) {
       payload.put("insteadOf", ready.signerName());
     }
@@ -80,11 +90,11 @@ class KeepDecision {
     if (batch != null) {
       payload.put("batch", batch.toString());
     }
-    tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening(Act.SIGNOFF_MADE, decider.name(), deliverable.name(), payload));
+    tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening(Act.SIGNOFF_MADE, decider.actor(), deliverable.name(), payload));
     if (ready.taken().closes()) {
       deliverables.close(round.id(), ready.taken().outcome(), "the last decision", null, now);
-      reviewsFollow.closed(deliverable.project(), deliverable.id(), round.number(), ready.taken().outcome().agreed(), decider.name());
-      tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening(Act.ROUND_CLOSED, decider.name(), deliverable.name(),
+      reviewsFollow.closed(deliverable.project(), deliverable.id(), round.number(), ready.taken().outcome().agreed(), decider.actor());
+      tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening(Act.ROUND_CLOSED, decider.actor(), deliverable.name(),
           Map.of("round", round.number(), "version", ready.version().number(), "outcome", ready.taken().outcome())));
     }
     if (ready.form().decision().signs()) {
@@ -95,7 +105,7 @@ class KeepDecision {
 
   private void accept(Decider decider, Deliverable deliverable, int number, Instant now) {
     if (extraRounds.accept(new ExtraRounds.Accepted(deliverable.id(), number, deliverable.allowance().fee(), decider.contact(), decider.name(), now))) {
-      tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening(Act.EXTRA_ACCEPTED, decider.name(), deliverable.name(),
+      tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening(Act.EXTRA_ACCEPTED, decider.actor(), deliverable.name(),
           Map.of("round", number, "included", deliverable.allowance().rounds(), "fee", deliverable.allowance().fee().toPlainString())));
     }
   }

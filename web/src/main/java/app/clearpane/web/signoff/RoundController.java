@@ -37,7 +37,7 @@ class RoundController {
   @PostMapping("/t/versions/{version}/close-round")
   @ForManagers
   String close(@PathVariable VersionId version, @RequestParam String reason, @AuthenticationPrincipal Person me) {
-    closeRound.byTeam(version, reason, me.fullName());
+    closeRound.byTeam(version, reason, me.actor());
     return "redirect:/t/deliverables/" + deliverables.version(version).orElseThrow().deliverable();
   }
 
@@ -52,14 +52,14 @@ class RoundController {
       model.addAttribute("form", form);
       return "signoff/change";
     }
-    changeSigning.make(deliverable, form, me.fullName());
+    changeSigning.make(deliverable, form, me.actor());
     return "redirect:/t/deliverables/" + deliverable;
   }
 
   @PostMapping("/t/projects/{project}/signing")
   @ForManagers
   String usual(@PathVariable ProjectId project, ChangeSigning.SigningForm form, @RequestParam(defaultValue = "") String checklist, @AuthenticationPrincipal Person me) {
-    changeSigning.usual(project, form, app.clearpane.web.clearance.ReleaseVersion.lines(checklist), me.fullName());
+    changeSigning.usual(project, form, app.clearpane.web.clearance.ReleaseVersion.lines(checklist), me.actor());
     return "redirect:/t/projects/" + project + "/deliverables";
   }
 
@@ -75,21 +75,21 @@ class RoundController {
   @PostMapping("/t/projects/{project}/stand-ins")
   @ForManagers
   String away(@PathVariable ProjectId project, SetStandIn.AwayForm form, @AuthenticationPrincipal Person me) {
-    setStandIn.add(project, form, me.fullName());
+    setStandIn.add(project, form, me.actor());
     return "redirect:/t/projects/" + project + "/stand-ins";
   }
 
   @PostMapping("/t/stand-ins/{standIn}/end")
   @ForManagers
   String backAgain(@PathVariable java.util.UUID standIn, @AuthenticationPrincipal Person me) {
-    return "redirect:/t/projects/" + setStandIn.end(standIn, me.fullName()) + "/stand-ins";
+    return "redirect:/t/projects/" + setStandIn.end(standIn, me.actor()) + "/stand-ins";
   }
 
   /** Empty days are an answer too, so they are said with a field of their own: a form without it says nothing. */
   @PostMapping("/t/projects/{project}/silence")
   @ForManagers
   String silence(@PathVariable ProjectId project, @RequestParam String days, @RequestParam String agreed, @AuthenticationPrincipal Person me) {
-    countSilence.agree(project, days, agreed, me.fullName());
+    countSilence.agree(project, days, agreed, me.actor());
     return "redirect:/t/projects/" + project + "/stand-ins";
   }
 }

@@ -1,5 +1,6 @@
 package app.clearpane.web.signoff;
 
+import app.clearpane.core.people.Actor;
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.exposure.PaneId;
@@ -43,7 +44,7 @@ class RoundsAtClient implements WaitsAtClient {
   private record Open(Round round, VersionRow version) {}
 
   @Override
-  public void bringBack(ItemId id, String because, String by) {
+  public void bringBack(ItemId id, String because, Actor by) {
     ProjectId project = deliverables.find(id).orElseThrow().project();
     Set<VersionId> versions = deliverables.versionsOf(project).stream().filter(version -> version.deliverable().equals(id)).map(VersionRow::id).collect(Collectors.toSet());
     deliverables.roundsOf(project).stream().filter(round -> round.open() && versions.contains(round.version())).forEach(round -> closeRound.byTeam(round.version(), because, by));

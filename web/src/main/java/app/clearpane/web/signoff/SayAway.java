@@ -62,7 +62,7 @@ public class SayAway {
     if (others(viewer).stream().noneMatch(seat -> seat.contact().toString().equals(form.by()))) {
       throw Refused.because("Choose who decides for you: somebody who signs here too. If it should be somebody else, write to us.");
     }
-    setStandIn.add(viewer.project(), new SetStandIn.AwayForm(viewer.contact().toString(), form.by(), form.from(), form.until()), viewer.name());
+    setStandIn.add(viewer.project(), new SetStandIn.AwayForm(viewer.contact().toString(), form.by(), form.from(), form.until()), viewer.actor());
     StandIns.Row added = own(viewer).stream().filter(row -> row.standIn().by().toString().equals(form.by()) && row.standIn().from().toString().equals(form.from())).findFirst().orElseThrow();
     tellManager(viewer, viewer.name() + " is away", viewer.name() + " is away from " + words.day(added.standIn().from()) + " until " + words.day(added.standIn().until()) + "; " + added.by() + " decides for them on those days.");
   }
@@ -71,7 +71,7 @@ public class SayAway {
   @Transactional
   public void end(Viewer viewer, UUID id) {
     NotThere.unless(own(viewer).stream().filter(row -> row.id().equals(id) && signs(viewer)).findFirst());
-    setStandIn.end(id, viewer.name());
+    setStandIn.end(id, viewer.actor());
     tellManager(viewer, viewer.name() + " is there after all", viewer.name() + " decides for themselves again.");
   }
 

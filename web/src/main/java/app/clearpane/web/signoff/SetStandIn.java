@@ -1,5 +1,6 @@
 package app.clearpane.web.signoff;
 
+import app.clearpane.core.people.Actor;
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.exposure.SeatState;
 import app.clearpane.core.project.ProjectId;
@@ -62,7 +63,7 @@ public class SetStandIn {
 
   /** Adds them. @throws Refused if that cannot be */
   @Transactional
-  public void add(ProjectId project, AwayForm form, String by) {
+  public void add(ProjectId project, AwayForm form, Actor by) {
     Map<String, String> names = seated(project);
     String away = Objects.requireNonNullElse(form.away(), "");
     String standsIn = Objects.requireNonNullElse(form.by(), "");
@@ -78,14 +79,14 @@ public class SetStandIn {
     if (!wanted.fits(others)) {
       throw Refused.because("On some of these days " + names.get(standsIn) + " is away too, or somebody stands in for " + names.get(away) + " already, or " + names.get(away) + " stands in for somebody. A stand-in has no stand-in. Nothing was changed.");
     }
-    standIns.add(UUID.randomUUID(), project, wanted, by);
+    standIns.add(UUID.randomUUID(), project, wanted, by.name());
     signing.changed(project);
     tell.of(project, wanted.away().value(), new Tell.Happening(Act.STAND_IN_NAMED, by, Objects.requireNonNull(names.get(away)), Map.of("by", Objects.requireNonNull(names.get(standsIn)), "from", wanted.from().toString(), "until", wanted.until().toString())));
   }
 
   /** Ends one. @return its project */
   @Transactional
-  public ProjectId end(UUID id, String by) {
+  public ProjectId end(UUID id, Actor by) {
     StandIns.Row row = NotThere.unless(standIns.find(id));
     standIns.end(id, clock.instant());
     signing.changed(row.project());

@@ -92,9 +92,9 @@ public class TakeBackDecision {
         .forEach(mark -> markups.unconfirm(mark, said.at()));
     if (!round.open()) {
       deliverables.reopen(round.id());
-      reviewsFollow.reopened(viewer.project(), deliverable.id(), viewer.name());
+      reviewsFollow.reopened(viewer.project(), deliverable.id(), viewer.actor());
     }
-    tell.of(viewer.project(), deliverable.id().value(), new Tell.Happening(Act.SIGNOFF_TAKEN_BACK, viewer.name(), deliverable.name(),
+    tell.of(viewer.project(), deliverable.id().value(), new Tell.Happening(Act.SIGNOFF_TAKEN_BACK, viewer.actor(), deliverable.name(),
         Map.of("version", version.number(), "decision", said.decision(), "round", round.number(), "madeAt", said.at())));
     if (!mail.takeBack(DecideOnVersion.about(round.id(), viewer.contact(), said.at()))) {
       tellManager(viewer, deliverable, version, said);

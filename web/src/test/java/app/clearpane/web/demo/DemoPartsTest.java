@@ -59,6 +59,6 @@ class DemoPartsTest {
 
   @Test
   void whatTheSetUpMakesIsAsManyAsAreRegistered() {
-    assertThat(Arrays.stream(DemoSetup.class.getDeclaredMethods()).filter(method -> method.isAnnotationPresent(Bean.class)).map(Method::getName)).containsExactlyInAnyOrder("demoClock", "world", "toTheWorld");
+    assertThat(Arrays.stream(DemoSetup.class.getDeclaredMethods()).filter(method -> method.isAnnotationPresent(Bean.class)).map(Method::getName)).containsExactlyInAnyOrder("demoClock", "queueTime", "world", "toTheWorld");
   }
 }

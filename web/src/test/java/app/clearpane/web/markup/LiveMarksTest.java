@@ -1,5 +1,6 @@
 package app.clearpane.web.markup;
 
+import app.clearpane.web.Acting;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.clearpane.core.exposure.Aperture;
@@ -69,7 +70,7 @@ class LiveMarksTest extends DemoHouse {
 
   @AfterEach
   void theCeilingIsAsItWas() {
-    set.ceiling(ContentKind.DELIVERABLES, Aperture.OPEN, "Bastian Finch");
+    set.ceiling(ContentKind.DELIVERABLES, Aperture.OPEN, Acting.team("Bastian Finch"));
   }
 
   @Test
@@ -80,7 +81,7 @@ class LiveMarksTest extends DemoHouse {
     somethingMoves(map().deliverable(), true);
     somethingMoves(map().deliverable(), false);
     assertThat(next(told)).as("what is for the team only is not told").isEqualTo("moved");
-    set.ceiling(ContentKind.DELIVERABLES, Aperture.CLOSED, "Bastian Finch");
+    set.ceiling(ContentKind.DELIVERABLES, Aperture.CLOSED, Acting.team("Bastian Finch"));
     somethingMoves(map().deliverable(), false);
     assertThat(next(told)).isEmpty();
   }
@@ -89,17 +90,17 @@ class LiveMarksTest extends DemoHouse {
   void theOneAskedToSignIsStillTold() throws Exception {
     Iterator<String> told = listens(Visitor.by(address(), linkOf("jasper@penwether.example")));
     assertThat(next(told)).isEqualTo("watching");
-    set.ceiling(ContentKind.DELIVERABLES, Aperture.CLOSED, "Bastian Finch");
+    set.ceiling(ContentKind.DELIVERABLES, Aperture.CLOSED, Acting.team("Bastian Finch"));
     somethingMoves(map().deliverable(), false);
     assertThat(next(told)).as("sign-offs can always be sent").isEqualTo("moved");
   }
 
   @Test
   void aLinkTakenBackEndsItToo() throws Exception {
-    MakeLink.Made link = makeLink.at(board().id(), new MakeLink.Form("To listen", false, "", ""), "Ines Marram");
+    MakeLink.Made link = makeLink.at(board().id(), new MakeLink.Form("To listen", false, "", ""), Acting.team("Ines Marram"));
     Iterator<String> told = listens(Visitor.by(address(), link.address()));
     assertThat(next(told)).isEqualTo("watching");
-    makeLink.revoke(link.link(), "Ines Marram");
+    makeLink.revoke(link.link(), Acting.team("Ines Marram"));
     somethingMoves(map().deliverable(), false);
     assertThat(next(told)).isEmpty();
   }

@@ -9,8 +9,10 @@ import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.exposure.Passage;
 import app.clearpane.core.exposure.SeatId;
 import app.clearpane.core.exposure.SeatRole;
+import app.clearpane.core.people.Actor;
 import app.clearpane.core.project.ProjectId;
 import java.util.Map;
+import java.util.Optional;
 
 /**
  * Somebody who may look through one pane now. Made by {@link Viewers} only, after the door was passed (V3), and needed for every
@@ -20,14 +22,17 @@ import java.util.Map;
  * @param published what passes as published, under the ceilings
  * @param pending what passes as pending, under the ceilings
  * @param sight whether they see what is published, or the team looks ahead
- * @param byLink whether they have nothing but a link with its own key: nobody knows who they are, and they never decide
+ * @param link what the team calls the link, where they have nothing but a link with its own key: nobody knows who they are, and they never decide
  * @param elsewhere whether the same person has a seat at another pane of the project
  * @param until when the pane closes to them; null if it stays open
  * @param planRevision of the project's plan, so that what was computed of it can be found again
  * @param looking whether this is one of the team looking through the seat, who may change nothing
  */
 public record Viewer(ContactId contact, String name, SeatId seat, SeatRole role, boolean leadVoice, PaneId pane, ProjectId project,
-    Map<ContentKind, Passage> published, Map<ContentKind, Passage> pending, Sight sight, boolean looking, boolean byLink, boolean elsewhere, @Nullable Instant until, int planRevision) {
+    Map<ContentKind, Passage> published, Map<ContentKind, Passage> pending, Sight sight, boolean looking, Optional<String> link, boolean elsewhere, @Nullable Instant until, int planRevision) {
+
+  /** What a guest is called who gave no name. */
+  public static final String NAMELESS = "Guest";
 
   /** Which settings count. */
   public enum Sight {
@@ -35,6 +40,16 @@ public record Viewer(ContactId contact, String name, SeatId seat, SeatRole role,
     NOW,
     /** What passes the pending settings. */
     AFTER_PUBLISHING
+  }
+
+  /** Whether they have nothing but a link with its own key. */
+  public boolean byLink() {
+    return link.isPresent();
+  }
+
+  /** Who they are where something is written down. */
+  public Actor actor() {
+    return link.<Actor>map(called -> new Actor.Guest(seat, called, name.equals(NAMELESS) ? "" : name)).orElseGet(() -> new Actor.OfClient(contact, name));
   }
 
   public Viewer {

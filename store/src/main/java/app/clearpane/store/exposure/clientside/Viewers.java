@@ -90,12 +90,12 @@ public final class Viewers {
   }
 
   private Optional<Viewer> byLink(Condition condition, String guest, Viewer.Sight sight, boolean looking) {
-    Result<? extends Record> rows = db.select(LINK_SEAT.ID, LINK_SEAT.MAY_MARK).select(OF_PANE).from(LINK_SEAT).join(PANE).on(PANE.ID.eq(LINK_SEAT.PANE_ID)).join(PROJECT).on(PROJECT.ID.eq(PANE.PROJECT_ID)).join(PANE_APERTURE).on(PANE_APERTURE.PANE_ID.eq(PANE.ID))
+    Result<? extends Record> rows = db.select(LINK_SEAT.ID, LINK_SEAT.NAME, LINK_SEAT.MAY_MARK).select(OF_PANE).from(LINK_SEAT).join(PANE).on(PANE.ID.eq(LINK_SEAT.PANE_ID)).join(PROJECT).on(PROJECT.ID.eq(PANE.PROJECT_ID)).join(PANE_APERTURE).on(PANE_APERTURE.PANE_ID.eq(PANE.ID))
         .leftJoin(AGENCY_APERTURE).on(AGENCY_APERTURE.KIND.eq(PANE_APERTURE.KIND)).where(condition).fetch();
     FilterRows filters = filters(rows);
-    return rows.stream().findFirst().map(row -> new Viewer(new ContactId(row.get(LINK_SEAT.ID).value()), guest.isEmpty() ? "Guest" : guest, row.get(LINK_SEAT.ID),
+    return rows.stream().findFirst().map(row -> new Viewer(new ContactId(row.get(LINK_SEAT.ID).value()), guest.isEmpty() ? Viewer.NAMELESS : guest, row.get(LINK_SEAT.ID),
         row.get(LINK_SEAT.MAY_MARK) && !guest.isEmpty() ? SeatRole.REVIEWER : SeatRole.READER, false, row.get(PANE.ID), row.get(PANE.PROJECT_ID), passages(rows, PUBLISHED, filters, filters.published()),
-        passages(rows, PENDING, filters, filters.pending()), sight, looking, true, false, row.get(PANE.CLOSES_AT), row.get(PROJECT.PLAN_REVISION)));
+        passages(rows, PENDING, filters, filters.pending()), sight, looking, Optional.of(row.get(LINK_SEAT.NAME)), false, row.get(PANE.CLOSES_AT), row.get(PROJECT.PLAN_REVISION)));
   }
 
   private FilterRows filters(Result<? extends Record> rows) {
@@ -125,7 +125,7 @@ public final class Viewers {
         .leftJoin(AGENCY_APERTURE).on(AGENCY_APERTURE.KIND.eq(PANE_APERTURE.KIND)).where(condition).fetch();
     FilterRows filters = filters(rows);
     return rows.stream().findFirst().map(row -> new Viewer(row.get(SEAT.CONTACT_ID), row.get(CONTACT.NAME), row.get(SEAT.ID), row.get(SEAT.ROLE),
-        row.get(SEAT.LEAD_VOICE), row.get(PANE.ID), row.get(PANE.PROJECT_ID), passages(rows, PUBLISHED, filters, filters.published()), passages(rows, PENDING, filters, filters.pending()), sight, looking, false, row.get(ELSEWHERE), row.get(PANE.CLOSES_AT), row.get(PROJECT.PLAN_REVISION)));
+        row.get(SEAT.LEAD_VOICE), row.get(PANE.ID), row.get(PANE.PROJECT_ID), passages(rows, PUBLISHED, filters, filters.published()), passages(rows, PENDING, filters, filters.pending()), sight, looking, Optional.empty(), row.get(ELSEWHERE), row.get(PANE.CLOSES_AT), row.get(PROJECT.PLAN_REVISION)));
   }
 
   /** The columns that say how a pane is set at one state. */

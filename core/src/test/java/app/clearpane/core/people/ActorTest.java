@@ -1,0 +1,40 @@
+package app.clearpane.core.people;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.clearpane.core.agency.ContactId;
+import app.clearpane.core.agency.TeamMemberId;
+import app.clearpane.core.exposure.SeatId;
+import app.clearpane.core.record.Act;
+import app.clearpane.core.record.RecordEntry;
+import app.clearpane.core.record.Words;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+
+class ActorTest {
+  private static final UUID ONE = UUID.fromString("11111111-2222-3333-4444-555555555555");
+
+  @Test
+  void kindAndIdSayWhoItWas() {
+    List<Actor> all = List.of(new Actor.OfTeam(new TeamMemberId(ONE), "Ines"), new Actor.OfClient(new ContactId(ONE), "Ottoline Vance"), new Actor.Guest(new SeatId(ONE), "Paint shop", "Ottoline Vance"), new Actor.House("Marram & Finch"));
+    assertThat(all).extracting(Actor::key).containsExactly("team:" + ONE, "contact:" + ONE, "link:" + ONE, "house").allMatch(Actor::isKey);
+    assertThat(List.of("Ottoline Vance", "contact:", "contact:Ottoline", "team:" + ONE + " ", "House")).noneMatch(Actor::isKey);
+  }
+
+  @Test
+  void aGuestIsAGuestWhateverNameTheyGive() {
+    assertThat(new Actor.Guest(new SeatId(ONE), "Paint shop", "Ottoline Vance").name()).isEqualTo("Ottoline Vance (by the link “Paint shop”, name as given)");
+    assertThat(new Actor.Guest(new SeatId(ONE), "Paint shop", "").name()).isEqualTo("Guest (by the link “Paint shop”)");
+    assertThat(new Actor.Guest(new SeatId(ONE), "Paint shop", "Ottoline Vance").contact()).isEmpty();
+  }
+
+  @Test
+  void twoPeopleOfOneNameStayTwoInTheRecordAndAreBothFoundByIt() {
+    RecordEntry.What first = RecordEntry.What.done(Act.SIGNOFF_MADE, new Actor.OfClient(new ContactId(ONE), "Ana Ruiz"), "Map", Map.of());
+    RecordEntry.What second = RecordEntry.What.done(Act.SIGNOFF_MADE, new Actor.OfClient(new ContactId(UUID.randomUUID()), "Ana Ruiz"), "Map", Map.of());
+    assertThat(first.actor()).isNotEqualTo(second.actor());
+    assertThat(Words.of(first)).isEqualTo(Words.of(second)).contains("ana", "ruiz").doesNotContain("contact", "11111111");
+  }
+}
