@@ -55,6 +55,7 @@ public enum Act {
   PANE_SECTIONS("pane.sections", Kind.SHOWING, "gave sections their words and order at the pane"),
   APERTURE_SET("aperture.set", Kind.SHOWING, "set an aperture of the pane"),
   ITEM_ARRIVED_SHOWN("item.arrived-shown", Kind.SHOWING, "let arrive shown"),
+  ITEM_LEFT_VIEW("item.left-view", Kind.SHOWING, "let go out of sight"),
   ITEM_SHOWN_MANY("item.shown.many", Kind.SHOWING, "chose to show many things at"),
   ITEM_HELD_BACK_MANY("item.held-back.many", Kind.SHOWING, "held back many things at"),
   ITEM_UNSET_MANY("item.unset.many", Kind.SHOWING, "left many things to the aperture at"),
@@ -134,6 +135,7 @@ public enum Act {
   FILE_ADDED("file.added", Kind.FILES, "added the file"),
   FILE_DELETED("file.deleted", Kind.FILES, "deleted the file"),
   FILE_RESTORED("file.restored", Kind.FILES, "brought back the file"),
+  FILE_MOVED("file.moved", Kind.FILES, "moved the file"),
   FOLDER_ADDED("folder.added", Kind.FILES, "added the folder");
 
   /** What one may sift a Record by. */

@@ -34,11 +34,11 @@ public final class LinkSeats {
    *
    * @param name what the team calls it
    * @param mayMark whether marks may be left once a name and a mail address are given
-   * @param passcodeHash null where none is asked for
+   * @param asksPasscode whether it opens only with a passcode
    * @param expiresAt from when on it opens nothing; null if never
    * @param openings how often it was opened
    */
-  public record Link(SeatId id, PaneId pane, String name, boolean mayMark, @Nullable String passcodeHash, @Nullable Instant expiresAt, @Nullable Instant revokedAt, String createdBy,
+  public record Link(SeatId id, PaneId pane, String name, boolean mayMark, boolean asksPasscode, @Nullable Instant expiresAt, @Nullable Instant revokedAt, String createdBy,
       Instant createdAt, int openings, @Nullable Instant lastOpened) {
     /** Whether it opens something. */
     public boolean opensAt(Instant now) {
@@ -46,16 +46,21 @@ public final class LinkSeats {
     }
   }
 
-  /** Makes one. */
-  public SeatId add(Link link, Sha256 keyHash) {
+  /** Makes one. @param passcodeHash null where none is asked for */
+  public SeatId add(Link link, Sha256 keyHash, @Nullable String passcodeHash) {
     db.insertInto(LINK_SEAT).set(LINK_SEAT.ID, link.id()).set(LINK_SEAT.PANE_ID, link.pane()).set(LINK_SEAT.NAME, link.name()).set(LINK_SEAT.KEY_HASH, keyHash).set(LINK_SEAT.MAY_MARK, link.mayMark())
-        .set(LINK_SEAT.PASSCODE_HASH, link.passcodeHash()).set(LINK_SEAT.EXPIRES_AT, link.expiresAt()).set(LINK_SEAT.CREATED_BY, link.createdBy()).set(LINK_SEAT.CREATED_AT, link.createdAt()).execute();
+        .set(LINK_SEAT.PASSCODE_HASH, passcodeHash).set(LINK_SEAT.EXPIRES_AT, link.expiresAt()).set(LINK_SEAT.CREATED_BY, link.createdBy()).set(LINK_SEAT.CREATED_AT, link.createdAt()).execute();
     return link.id();
   }
 
   /** The link with this key, revoked and expired ones too. */
   public Optional<Link> at(Sha256 keyHash) {
     return fetch(LINK_SEAT.KEY_HASH.eq(keyHash)).stream().findFirst();
+  }
+
+  /** The hash of the passcode that a link asks for; empty where it asks for none. */
+  public Optional<String> passcodeHash(SeatId id) {
+    return db.select(LINK_SEAT.PASSCODE_HASH).from(LINK_SEAT).where(LINK_SEAT.ID.eq(id)).fetchOptional(LINK_SEAT.PASSCODE_HASH);
   }
 
   /** A link. */
@@ -69,7 +74,7 @@ public final class LinkSeats {
   }
 
   private List<Link> fetch(Condition condition) {
-    return db.select(LINK_SEAT.ID, LINK_SEAT.PANE_ID, LINK_SEAT.NAME, LINK_SEAT.MAY_MARK, LINK_SEAT.PASSCODE_HASH, LINK_SEAT.EXPIRES_AT, LINK_SEAT.REVOKED_AT, LINK_SEAT.CREATED_BY, LINK_SEAT.CREATED_AT,
+    return db.select(LINK_SEAT.ID, LINK_SEAT.PANE_ID, LINK_SEAT.NAME, LINK_SEAT.MAY_MARK, field(LINK_SEAT.PASSCODE_HASH.isNotNull()), LINK_SEAT.EXPIRES_AT, LINK_SEAT.REVOKED_AT, LINK_SEAT.CREATED_BY, LINK_SEAT.CREATED_AT,
             field(selectCount().from(LINK_OPENING).where(LINK_OPENING.LINK_SEAT_ID.eq(LINK_SEAT.ID))), field(select(max(LINK_OPENING.OPENED_AT)).from(LINK_OPENING).where(LINK_OPENING.LINK_SEAT_ID.eq(LINK_SEAT.ID))))
         .from(LINK_SEAT).where(condition).orderBy(LINK_SEAT.CREATED_AT.desc(), LINK_SEAT.ID).fetch(Records.mapping(Link::new));
   }

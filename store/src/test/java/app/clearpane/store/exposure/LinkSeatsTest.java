@@ -28,7 +28,7 @@ class LinkSeatsTest {
 
   private SeatId link(boolean mayMark, @Nullable Instant expires) {
     SeatId id = new SeatId(UUID.randomUUID());
-    return links.add(new LinkSeats.Link(id, board, "Printers", mayMark, null, expires, null, "Ines", AHouse.NOW, 0, null), Sha256.ofText(id.toString()));
+    return links.add(new LinkSeats.Link(id, board, "Printers", mayMark, false, expires, null, "Ines", AHouse.NOW, 0, null), Sha256.ofText(id.toString()), null);
   }
 
   private Optional<Viewer> comes(SeatId link, Optional<String> name, Instant when) {

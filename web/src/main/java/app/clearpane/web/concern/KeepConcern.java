@@ -85,7 +85,7 @@ public class KeepConcern {
   @Transactional
   ProjectId delete(ItemId id, Actor by) {
     Concern concern = NotThere.unless(concerns.find(id));
-    deleteItem.delete(id);
+    deleteItem.delete(id, by);
     tell.of(concern.project(), id.value(), new Tell.Happening(Act.CONCERN_DELETED, by, concern.name(), Map.of()));
     return concern.project();
   }

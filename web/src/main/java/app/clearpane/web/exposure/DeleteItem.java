@@ -1,7 +1,10 @@
 package app.clearpane.web.exposure;
 
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.people.Actor;
+import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.exposure.Items;
+import app.clearpane.web.layout.AskFirst;
 import app.clearpane.web.layout.Refused;
 import java.time.Clock;
 import org.springframework.stereotype.Component;
@@ -11,24 +14,36 @@ import org.springframework.transaction.annotation.Transactional;
 @Component
 public class DeleteItem {
   private final Items items;
+  private final WatchArrivals arrivals;
   private final Clock clock;
 
-  DeleteItem(Items items, Clock clock) {
+  DeleteItem(Items items, WatchArrivals arrivals, Clock clock) {
     this.items = items;
+    this.arrivals = arrivals;
     this.clock = clock;
   }
 
   /** Takes it away. */
   @Transactional
-  public void delete(ItemId item) {
+  public void delete(ItemId item, Actor by) {
+    arrivals.watch(items.find(item).orElseThrow().project(), by);
     items.delete(item, clock.instant());
   }
 
-  /** Brings it back. @throws Refused if what it lies in is deleted too, naming it */
+  /**
+   * Brings it back.
+   *
+   * @param sure whether it was said who will see it at once, and confirmed
+   * @throws Refused if what it lies in is deleted too, naming it
+   * @throws AskFirst if somebody will see it at once and that was not confirmed
+   */
   @Transactional
-  public void restore(ItemId item) {
+  public void restore(ItemId item, boolean sure, Actor by) {
+    ProjectId project = items.find(item).orElseThrow().project();
+    arrivals.watch(project, by);
     items.restore(item).ifPresent(first -> {
       throw Refused.because("It lies in “" + first.name() + "”, which was deleted too. Nothing was changed; bring “" + first.name() + "” back first.");
     });
+    arrivals.sayFirst(project, sure, "Bring it back");
   }
 }

@@ -70,8 +70,8 @@ public class MakeLink {
     input.allGood();
     LinkKeys.Loose key = keys.loose();
     Instant now = clock.instant();
-    SeatId link = links.add(new LinkSeats.Link(new SeatId(UUID.randomUUID()), paneId, named.orElseThrow().value(), form.marks(), form.passcode().isEmpty() ? null : passcodes.encode(form.passcode()),
-        lastDay.map(day -> day.plusDays(1).atStartOfDay(agency.get().zone()).toInstant()).orElse(null), null, by.name(), now, 0, null), key.hash());
+    SeatId link = links.add(new LinkSeats.Link(new SeatId(UUID.randomUUID()), paneId, named.orElseThrow().value(), form.marks(), !form.passcode().isEmpty(),
+        lastDay.map(day -> day.plusDays(1).atStartOfDay(agency.get().zone()).toInstant()).orElse(null), null, by.name(), now, 0, null), key.hash(), form.passcode().isEmpty() ? null : passcodes.encode(form.passcode()));
     tell.of(pane.project(), paneId.value(), new Tell.Happening(Act.LINK_MADE, by, pane.name(), Map.of("link", named.orElseThrow().value(), "mayMark", form.marks(), "passcode", form.passcode().isEmpty() ? "none" : "asked for",
         "lastDay", form.lastDay())));
     return new Made(link, key.address());

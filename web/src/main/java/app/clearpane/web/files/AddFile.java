@@ -19,6 +19,7 @@ import app.clearpane.web.House;
 import app.clearpane.web.deliverable.FileNames;
 import app.clearpane.web.exposure.DeleteItem;
 import app.clearpane.web.exposure.NewItem;
+import app.clearpane.web.exposure.WatchArrivals;
 import app.clearpane.web.jobs.Jobs;
 import app.clearpane.web.layout.Input;
 import app.clearpane.web.layout.NotThere;
@@ -26,8 +27,11 @@ import app.clearpane.web.layout.Refused;
 import app.clearpane.web.record.Tell;
 import java.io.IOException;
 import java.io.InputStream;
+import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -40,6 +44,7 @@ public class AddFile {
   private final NewItem newItem;
   private final Items items;
   private final DeleteItem deleteItem;
+  private final WatchArrivals arrivals;
   private final Drawings drawings;
   private final Vault vault;
   private final DrawApart apart;
@@ -48,12 +53,13 @@ public class AddFile {
   private final House house;
   private final TransactionTemplate transaction;
 
-  AddFile(ProjectFiles files, Projects projects, NewItem newItem, Items items, DeleteItem deleteItem, Drawings drawings, Vault vault, DrawApart apart, Jobs jobs, Tell tell, House house, TransactionTemplate transaction) {
+  AddFile(ProjectFiles files, Projects projects, NewItem newItem, Items items, DeleteItem deleteItem, WatchArrivals arrivals, Drawings drawings, Vault vault, DrawApart apart, Jobs jobs, Tell tell, House house, TransactionTemplate transaction) {
     this.files = files;
     this.projects = projects;
     this.newItem = newItem;
     this.items = items;
     this.deleteItem = deleteItem;
+    this.arrivals = arrivals;
     this.drawings = drawings;
     this.vault = vault;
     this.apart = apart;
@@ -109,13 +115,33 @@ public class AddFile {
   /** Deletes a file; it can be brought back. */
   @Transactional
   public ProjectId delete(ItemId id, Actor by) {
-    return change(id, by, Act.FILE_DELETED, () -> deleteItem.delete(id));
+    return change(id, by, Act.FILE_DELETED, () -> deleteItem.delete(id, by));
   }
 
   /** Brings a deleted file back. */
   @Transactional
-  public ProjectId restore(ItemId id, Actor by) {
-    return change(id, by, Act.FILE_RESTORED, () -> deleteItem.restore(id));
+  public ProjectId restore(ItemId id, boolean sure, Actor by) {
+    return change(id, by, Act.FILE_RESTORED, () -> deleteItem.restore(id, sure, by));
+  }
+
+  /**
+   * Moves files of a project into another folder.
+   *
+   * @param folder empty for none
+   * @param sure whether it was said who will see them at once, and confirmed
+   */
+  @Transactional
+  public void move(ProjectId project, Set<ItemId> some, Optional<ItemId> folder, boolean sure, Actor by) {
+    NotThere.unless(projects.find(project));
+    String into = folder.map(wanted -> NotThere.unless(files.folders(project).stream().filter(one -> one.id().equals(wanted)).findFirst()).name()).orElse("");
+    arrivals.watch(project, by);
+    List<FileRow> moved = files.of(project).stream().filter(file -> some.contains(file.id())).toList();
+    if (moved.size() != some.size()) {
+      throw Refused.changedMeanwhile("One of these files was deleted meanwhile. Nothing was moved; choose again.");
+    }
+    moved.forEach(file -> items.move(file.id(), folder));
+    arrivals.sayFirst(project, sure, moved.size() == 1 ? "Move it" : "Move them");
+    moved.forEach(file -> tell.of(project, file.id().value(), new Tell.Happening(Act.FILE_MOVED, by, file.name(), Map.of("from", Objects.requireNonNullElse(file.folderName(), ""), "into", into))));
   }
 
   private ProjectId change(ItemId id, Actor by, Act act, Runnable change) {

@@ -5,6 +5,7 @@ import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.files.FileRow;
 import app.clearpane.store.files.ProjectFiles;
 import app.clearpane.web.deliverable.SheetBytes;
+import app.clearpane.web.exposure.WatchArrivals;
 import app.clearpane.web.layout.Input;
 import app.clearpane.web.layout.NotThere;
 import app.clearpane.web.layout.TeamController;
@@ -13,6 +14,8 @@ import app.clearpane.web.project.ProjectFrame;
 import app.clearpane.web.security.Person;
 import java.io.IOException;
 import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.Optional;
 import org.springframework.core.io.Resource;
 import org.springframework.http.ResponseEntity;
@@ -34,14 +37,16 @@ class FileController {
   private final AddFile addFile;
   private final SheetBytes bytes;
   private final WrittenRows rows;
+  private final WatchArrivals arrivals;
 
-  FileController(ProjectFrame frame, ProjectFiles files, FileWindows windows, AddFile addFile, SheetBytes bytes, WrittenRows rows) {
+  FileController(ProjectFrame frame, ProjectFiles files, FileWindows windows, AddFile addFile, SheetBytes bytes, WrittenRows rows, WatchArrivals arrivals) {
     this.frame = frame;
     this.files = files;
     this.windows = windows;
     this.addFile = addFile;
     this.bytes = bytes;
     this.rows = rows;
+    this.arrivals = arrivals;
   }
 
   @GetMapping("/t/projects/{project}/files")
@@ -52,6 +57,7 @@ class FileController {
     model.addAttribute("rows", rows.html("files/_row", lines, token.getToken()));
     model.addAttribute("folders", files.folders(project));
     model.addAttribute("deleted", deleted.flatMap(files::find).orElse(null));
+    model.addAttribute("seenAgain", deleted.map(file -> arrivals.ifBroughtBack(project, file)).orElse(List.of()));
     return "files/list";
   }
 
@@ -78,8 +84,19 @@ class FileController {
   }
 
   @PostMapping("/t/files/{file}/restore")
-  String restore(@PathVariable ItemId file, @AuthenticationPrincipal Person me) {
-    return "redirect:/t/projects/" + addFile.restore(file, me.actor()) + "/files";
+  String restore(@PathVariable ItemId file, @RequestParam(defaultValue = "false") boolean sure, @AuthenticationPrincipal Person me) {
+    return "redirect:/t/projects/" + addFile.restore(file, sure, me.actor()) + "/files";
+  }
+
+  @PostMapping("/t/projects/{project}/files/move")
+  String move(@PathVariable ProjectId project, @RequestParam(name = "file", required = false) List<String> chosen, @RequestParam String folder, @RequestParam(defaultValue = "false") boolean sure, @AuthenticationPrincipal Person me) {
+    Input input = new Input();
+    Set<ItemId> some = chosen == null ? Set.of() : chosen.stream().flatMap(one -> input.one("A file", one, ItemId::of).stream()).collect(Collectors.toSet());
+    input.require(!some.isEmpty(), "Tick the files to move first.");
+    Optional<ItemId> into = folder.isEmpty() ? Optional.empty() : input.one("The folder", folder, ItemId::of);
+    input.allGood();
+    addFile.move(project, some, into, sure, me.actor());
+    return "redirect:/t/projects/" + project + "/files";
   }
 
   @GetMapping("/t/files/{file}/content")

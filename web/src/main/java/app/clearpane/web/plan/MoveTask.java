@@ -15,6 +15,7 @@ import app.clearpane.store.plan.PlannedTask;
 import app.clearpane.store.plan.TaskSteps;
 import app.clearpane.store.plan.Tasks;
 import app.clearpane.web.exposure.NewItem;
+import app.clearpane.web.exposure.WatchArrivals;
 import app.clearpane.web.layout.NotThere;
 import app.clearpane.web.layout.Refused;
 import app.clearpane.web.layout.TheAgency;
@@ -34,6 +35,7 @@ public class MoveTask {
   private final Tasks tasks;
   private final TaskSteps steps;
   private final NewItem newItem;
+  private final WatchArrivals arrivals;
   private final KeepPlan keepPlan;
   private final TellDoer tellDoer;
   private final TheAgency agency;
@@ -41,11 +43,12 @@ public class MoveTask {
   private final ApplicationEventPublisher events;
   private final Clock clock;
 
-  MoveTask(Tasks tasks, TaskSteps steps, NewItem newItem, KeepPlan keepPlan, TellDoer tellDoer, TheAgency agency, Tell tell, ApplicationEventPublisher events, Clock clock) {
+  MoveTask(Tasks tasks, TaskSteps steps, NewItem newItem, WatchArrivals arrivals, KeepPlan keepPlan, TellDoer tellDoer, TheAgency agency, Tell tell, ApplicationEventPublisher events, Clock clock) {
     this.events = events;
     this.tasks = tasks;
     this.steps = steps;
     this.newItem = newItem;
+    this.arrivals = arrivals;
     this.keepPlan = keepPlan;
     this.tellDoer = tellDoer;
     this.agency = agency;
@@ -57,6 +60,7 @@ public class MoveTask {
   @Transactional
   public Moved to(ItemId id, Stage stage, Actor by) {
     PlannedTask task = NotThere.unless(tasks.find(id));
+    arrivals.watch(task.project(), by);
     ThePlan before = keepPlan.changed(task.project());
     Stage was = before.outline().stage(id);
     List<Task> leaves = before.outline().leavesOf(id);

@@ -21,6 +21,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.time.YearMonth;
+import app.clearpane.web.layout.Input;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
@@ -115,7 +116,9 @@ class PlanController {
     model.addAttribute("windows", windowsOf);
     model.addAttribute("added", asked.get("added"));
     model.addAttribute("moved", moved(plan, steps.steps(), asked));
-    model.addAttribute("deleted", asked.get("deleted"));
+    Optional<ItemId> deleted = new Input().one("The task", Objects.requireNonNullElse(asked.get("deleted"), ""), ItemId::of);
+    model.addAttribute("deleted", deleted.orElse(null));
+    model.addAttribute("seenAgain", deleted.map(task -> planTask.seenIfBroughtBack(project, task)).orElse(List.of()));
     switch (look.as()) {
       case "time" -> {
         PlanTime.Drawing drawing = new PlanTime(plan, tasks.ledgers(project), agency.get().zone()).of(lines.groups(look.by()));

@@ -31,6 +31,7 @@ import app.clearpane.store.project.Project;
 import app.clearpane.store.project.Projects;
 import app.clearpane.web.exposure.DeleteItem;
 import app.clearpane.web.exposure.NewItem;
+import app.clearpane.web.exposure.WatchArrivals;
 import app.clearpane.web.layout.NotThere;
 import app.clearpane.web.layout.Refused;
 import app.clearpane.web.layout.TheAgency;
@@ -55,6 +56,7 @@ public class PlanTask {
   private final Tasks tasks;
   private final Items items;
   private final DeleteItem deleteItem;
+  private final WatchArrivals arrivals;
   private final NewItem newItem;
   private final Projects projects;
   private final Panes panes;
@@ -67,10 +69,11 @@ public class PlanTask {
   private final Tell tell;
   private final Clock clock;
 
-  PlanTask(Tasks tasks, Items items, DeleteItem deleteItem, NewItem newItem, Projects projects, Panes panes, Seats seats, Doers doers, TellDoer tellDoer, KeepPlan keepPlan, PlanBook book, TheAgency agency, Tell tell, Clock clock) {
+  PlanTask(Tasks tasks, Items items, DeleteItem deleteItem, WatchArrivals arrivals, NewItem newItem, Projects projects, Panes panes, Seats seats, Doers doers, TellDoer tellDoer, KeepPlan keepPlan, PlanBook book, TheAgency agency, Tell tell, Clock clock) {
     this.tasks = tasks;
     this.items = items;
     this.deleteItem = deleteItem;
+    this.arrivals = arrivals;
     this.newItem = newItem;
     this.projects = projects;
     this.panes = panes;
@@ -194,6 +197,7 @@ public class PlanTask {
       mayGive(wanted, by);
     }
     noCircle(wanted);
+    arrivals.watch(before.project(), by.actor());
     tasks.change(wanted, clock.instant());
     ThePlan plan = keepPlan.changed(before.project());
     tell.of(before.project(), before.id().value(), new Tell.Happening(Act.TASK_CHANGED, by.actor(), wanted.name(), Changes.between(before, wanted)));
@@ -310,17 +314,22 @@ public class PlanTask {
   @Transactional
   ProjectId delete(ItemId id, Actor by) {
     PlannedTask task = NotThere.unless(tasks.find(id));
-    deleteItem.delete(id);
+    deleteItem.delete(id, by);
     keepPlan.changed(task.project());
     tell.of(task.project(), id.value(), new Tell.Happening(Act.TASK_DELETED, by, task.name(), Map.of()));
     return task.project();
   }
 
-  /** Brings it back. */
+  /** The names of the panes at which a deleted task is seen at once if it is brought back. */
+  List<String> seenIfBroughtBack(ProjectId project, ItemId id) {
+    return arrivals.ifBroughtBack(project, id);
+  }
+
+  /** Brings it back. @param sure whether it was said who will see it at once, and confirmed */
   @Transactional
-  ProjectId restore(ItemId id, Actor by) {
+  ProjectId restore(ItemId id, boolean sure, Actor by) {
     Items.Row item = NotThere.unless(items.find(id).filter(row -> row.kind() == ContentKind.TASKS));
-    deleteItem.restore(id);
+    deleteItem.restore(id, sure, by);
     keepPlan.changed(item.project());
     tell.of(item.project(), id.value(), new Tell.Happening(Act.TASK_RESTORED, by, item.name(), Map.of()));
     return item.project();

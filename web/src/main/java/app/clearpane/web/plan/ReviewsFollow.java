@@ -11,6 +11,7 @@ import app.clearpane.core.turns.TurnEvent;
 import app.clearpane.store.plan.PlannedTask;
 import app.clearpane.store.plan.Tasks;
 import app.clearpane.web.exposure.NewItem;
+import app.clearpane.web.exposure.WatchArrivals;
 import app.clearpane.web.layout.TheAgency;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -28,13 +29,15 @@ public class ReviewsFollow {
   private static final int DAYS_TO_FIX = 3;
   private final Tasks tasks;
   private final NewItem newItem;
+  private final WatchArrivals arrivals;
   private final KeepPlan keepPlan;
   private final TheAgency agency;
   private final Clock clock;
 
-  ReviewsFollow(Tasks tasks, NewItem newItem, KeepPlan keepPlan, TheAgency agency, Clock clock) {
+  ReviewsFollow(Tasks tasks, NewItem newItem, WatchArrivals arrivals, KeepPlan keepPlan, TheAgency agency, Clock clock) {
     this.tasks = tasks;
     this.newItem = newItem;
+    this.arrivals = arrivals;
     this.keepPlan = keepPlan;
     this.agency = agency;
     this.clock = clock;
@@ -102,6 +105,7 @@ public class ReviewsFollow {
     Task task = planned.task();
     Task moved = new Task(task.id(), task.parent(), task.name(), task.side(), task.shape(), stage,
         new Task.Actual(task.actual().began().or(() -> Optional.of(agency.today())), stage == Stage.DONE ? Optional.of(agency.today()) : Optional.empty(), Optional.empty()));
+    arrivals.watch(planned.project(), by);
     tasks.change(planned.with(moved), clock.instant());
     tasks.turned(task.id(), what, by.name(), clock.instant());
   }

@@ -164,8 +164,8 @@ class TaskController {
   }
 
   @PostMapping("/t/tasks/{task}/restore")
-  String restore(@PathVariable ItemId task, @AuthenticationPrincipal Person me) {
-    planTask.restore(task, me.actor());
+  String restore(@PathVariable ItemId task, @RequestParam(defaultValue = "false") boolean sure, @AuthenticationPrincipal Person me) {
+    planTask.restore(task, sure, me.actor());
     return "redirect:/t/tasks/" + task;
   }
 }

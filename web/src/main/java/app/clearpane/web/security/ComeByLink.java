@@ -61,11 +61,12 @@ class ComeByLink {
   /** Lets them in. @return why not; empty if they are in */
   @Transactional
   String by(String key, LinkSeats.Link link, Given given, HttpServletRequest request, HttpServletResponse response) {
-    if (link.passcodeHash() != null) {
+    Optional<String> passcode = links.passcodeHash(link.id());
+    if (passcode.isPresent()) {
       if (!limits.passcode(link.id().toString())) {
         return "The passcode was tried too often. Wait a minute, then try again.";
       }
-      if (!passcodes.matches(Objects.requireNonNullElse(given.passcode(), ""), link.passcodeHash())) {
+      if (!passcodes.matches(Objects.requireNonNullElse(given.passcode(), ""), passcode.get())) {
         return "That is not the passcode. Ask whoever gave you the link.";
       }
     }
