@@ -1,5 +1,7 @@
 package app.clearpane.web;
 
+import app.clearpane.web.agency.OwnerKey;
+import java.util.Optional;
 import app.clearpane.web.demo.DemoParts;
 import app.clearpane.web.record.Verify;
 import java.net.URL;
@@ -12,7 +14,7 @@ import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.boot.context.properties.ConfigurationPropertiesScan;
 import org.springframework.util.ClassUtils;
 
-/** Starts the application: {@code serve}, {@code demo} or {@code verify FOLDER}. */
+/** Starts the application: {@code serve}, {@code demo}, {@code verify FOLDER} or {@code owner FOLDER}. */
 @SpringBootApplication
 @ConfigurationPropertiesScan
 public class ClearPane {
@@ -25,13 +27,22 @@ public class ClearPane {
     if (arguments.length > 0 && arguments[0].equals("verify")) {
       System.exit(Verify.fromCommandLine(Arrays.copyOfRange(arguments, 1, arguments.length)));
     }
+    if (arguments.length > 0 && arguments[0].equals("owner")) {
+      System.exit(OwnerKey.fromCommandLine(Arrays.copyOfRange(arguments, 1, arguments.length)));
+    }
+    boolean demo = arguments.length > 0 && arguments[0].equals("demo");
+    Optional<String> wrongFolder = DataFolder.of(System.getenv()).begin(demo);
+    if (wrongFolder.isPresent()) {
+      System.err.println(wrongFolder.get());
+      System.exit(2);
+    }
     ImageIO.setUseCache(false);
     ImageIO.scanForPlugins();
     if (isPackaged() && ClassUtils.isPresent(WIRED, null)) {
       System.setProperty(AotDetector.AOT_ENABLED, "true");
     }
     SpringApplication application = new SpringApplication(ClearPane.class);
-    if (arguments.length > 0 && arguments[0].equals("demo")) {
+    if (demo) {
       application.setAdditionalProfiles("demo");
       application.addInitializers(new DemoParts());
     }

@@ -5,6 +5,7 @@ import app.clearpane.store.Writes;
 import app.clearpane.store.agency.Notes;
 import app.clearpane.store.agency.People;
 import app.clearpane.store.agency.Sessions;
+import app.clearpane.store.agency.SignIns;
 import app.clearpane.store.agency.WaysIn;
 import app.clearpane.store.clearance.Checklists;
 import app.clearpane.store.clearance.Releases;
@@ -99,6 +100,11 @@ class Wiring {
   @Bean
   WaysIn waysIn(DSLContext db) {
     return new WaysIn(db);
+  }
+
+  @Bean
+  SignIns signIns(DSLContext db) {
+    return new SignIns(db);
   }
 
   @Bean

@@ -90,7 +90,17 @@ class AccessMatrixTest extends DemoHouse {
       }
     }
     assertThat(wrong).as("columns: " + people.keySet()).isEmpty();
+    assertThat(SecretsInModels.found()).as("secrets that reach templates").isEmpty();
   }
+
+  @Test
+  void aSecretInAModelWouldBeFound() {
+    SecretsInModels.walk(List.of(Map.of("links", List.of(java.util.Optional.of(new WithSecret("Paint shop", "x"))))), "/nowhere");
+    assertThat(SecretsInModels.found()).contains("WithSecret.passcodeHash on /nowhere");
+    SecretsInModels.forget("/nowhere");
+  }
+
+  private record WithSecret(String name, String passcodeHash) {}
 
   private static List<String> answers(Visitor visitor, List<String> routes, Function<String, Map<String, String>> ids) throws Exception {
     List<String> answers = new ArrayList<>();

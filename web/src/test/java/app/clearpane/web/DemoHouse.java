@@ -23,6 +23,7 @@ import org.jooq.DSLContext;
 import org.junit.jupiter.api.BeforeEach;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.context.SpringBootTest;
+import org.springframework.context.annotation.Import;
 import org.springframework.test.context.ActiveProfiles;
 import org.springframework.test.context.DynamicPropertyRegistry;
 import org.springframework.test.context.DynamicPropertySource;
@@ -30,6 +31,7 @@ import org.springframework.test.context.DynamicPropertySource;
 /** The running application with the demo data, shared by all tests of this module. */
 @SpringBootTest(classes = ClearPane.class, webEnvironment = SpringBootTest.WebEnvironment.DEFINED_PORT)
 @ActiveProfiles("demo")
+@Import(SecretsInModels.class)
 public abstract class DemoHouse {
   private static final int PORT = freePort();
   private static final Path DATA = temporary();

@@ -22,18 +22,21 @@ import org.springframework.web.bind.annotation.PostMapping;
 @Controller
 class SetUpController {
   private final SetUp setUp;
+  private final SetUpCode code;
   private final TheAgency agency;
   private final ComeIn comeIn;
 
-  SetUpController(SetUp setUp, TheAgency agency, ComeIn comeIn) {
+  SetUpController(SetUp setUp, SetUpCode code, TheAgency agency, ComeIn comeIn) {
+    this.code = code;
     this.comeIn = comeIn;
     this.setUp = setUp;
     this.agency = agency;
   }
 
-  record SetUpForm(String agency, String zone, String name, String email, String password) {
-    TeamMember found(SetUp setUp) {
+  record SetUpForm(String code, String agency, String zone, String name, String email, String password) {
+    TeamMember found(SetUp setUp, SetUpCode expected) {
       Input input = new Input();
+      input.require(expected.isIt(code), "The code is another one. It stands on the console where this house was started.");
       Optional<Name> agencyName = input.name("The agency", agency);
       Optional<Name> ownerName = input.name("Your name", name);
       Optional<EmailAddress> address = input.email("Your mail address", email);
@@ -51,7 +54,7 @@ class SetUpController {
     }
     List<String> zones = ZoneId.getAvailableZoneIds().stream().filter(zone -> zone.matches("(Africa|America|Asia|Atlantic|Australia|Europe|Indian|Pacific)/.*")).sorted().toList();
     model.addAttribute("zones", zones);
-    model.addAttribute("zone", zones.contains(ZoneId.systemDefault().getId()) ? ZoneId.systemDefault().getId() : "Europe/London");
+    model.addAttribute("zone", "Europe/London");
     return "agency/set-up";
   }
 
@@ -60,7 +63,7 @@ class SetUpController {
     if (agency.isFounded()) {
       throw new NotThere();
     }
-    comeIn.asMember(form.found(setUp), request, response);
+    comeIn.asMember(form.found(setUp, code), request, response);
     return "redirect:/t";
   }
 }

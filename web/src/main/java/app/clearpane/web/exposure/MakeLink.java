@@ -27,7 +27,7 @@ import org.springframework.transaction.annotation.Transactional;
 /** Makes links for whoever has them, gives them other keys, and takes them back at once. */
 @Component
 public class MakeLink {
-  private static final int SHORTEST_PASSCODE = 4;
+  private static final int SHORTEST_PASSCODE = 6;
   private static final int LONGEST_PASSCODE = 60;
   private final LinkSeats links;
   private final Panes panes;

@@ -1,5 +1,9 @@
 package app.clearpane.web.layout;
 
+import org.jspecify.annotations.Nullable;
+import java.util.Objects;
+import java.net.URISyntaxException;
+import java.net.URI;
 import app.clearpane.store.Stale;
 import app.clearpane.store.files.Vault;
 import jakarta.servlet.http.HttpServletRequest;
@@ -130,6 +134,17 @@ class WhenThingsGoWrong {
     return said(HttpStatus.UNPROCESSABLE_CONTENT, List.of("Something is missing from what was sent. Nothing was changed; go back and fill in the whole form."), request, response);
   }
 
+  /** The page of ours that whoever asked came from; null if they came from elsewhere. */
+  static @Nullable String ownPage(HttpServletRequest request) {
+    try {
+      URI from = new URI(Objects.requireNonNullElse(request.getHeader("Referer"), ""));
+      boolean ours = request.getServerName().equalsIgnoreCase(from.getHost()) && (from.getPort() < 0 || from.getPort() == request.getServerPort());
+      return !ours || from.getRawPath() == null || from.getRawPath().startsWith("//") ? null : from.getRawPath() + (from.getRawQuery() == null ? "" : "?" + from.getRawQuery());
+    } catch (URISyntaxException noAddress) {
+      return null;
+    }
+  }
+
   private static ModelAndView said(HttpStatus status, List<String> sentences, HttpServletRequest request, HttpServletResponse response) {
     boolean inPlace = request.getHeader("HX-Request") != null;
     if (inPlace) {
@@ -140,7 +155,7 @@ class WhenThingsGoWrong {
     ModelAndView page = new ModelAndView(inPlace ? "layout/_notice" : "layout/refused", status);
     page.addObject("sentences", sentences);
     page.addObject("typed", Typed.in(request));
-    page.addObject("back", request.getHeader("Referer"));
+    page.addObject("back", ownPage(request));
     return page;
   }
 }

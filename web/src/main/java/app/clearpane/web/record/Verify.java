@@ -4,25 +4,20 @@ import app.clearpane.core.files.Sha256;
 import app.clearpane.store.files.ProjectFiles;
 import app.clearpane.store.files.Vault;
 import app.clearpane.store.record.ReadOver;
+import app.clearpane.store.StoppedHouse;
 import app.clearpane.store.record.Records;
 import ch.qos.logback.classic.Level;
 import java.io.IOException;
 import java.io.PrintStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.sql.Connection;
-import java.sql.DriverManager;
 import java.sql.SQLException;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.jooq.DSLContext;
-import org.jooq.SQLDialect;
-import org.jooq.conf.RenderQuotedNames;
-import org.jooq.conf.Settings;
 import org.jooq.exception.DataAccessException;
-import org.jooq.impl.DSL;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
@@ -44,18 +39,14 @@ public final class Verify {
 
   /** {@code verify FOLDER}. @return 0 if all is sound, 1 if a fault was found, 2 if the folder is not a data folder */
   public static int fromCommandLine(String[] arguments) throws IOException {
-    if (arguments.length != 1 || !Files.exists(Path.of(arguments[0]).resolve("house.mv.db"))) {
+    if (arguments.length != 1 || !StoppedHouse.isDataFolder(Path.of(arguments[0]))) {
       System.err.println("verify: name a data folder, one that holds house.mv.db. Stop the application first: it keeps its data to itself while it runs.");
       return 2;
     }
     Path data = Path.of(arguments[0]).toAbsolutePath();
-    String url = "jdbc:h2:file:" + data.resolve("house") + ";MODE=PostgreSQL;DATABASE_TO_LOWER=TRUE;DEFAULT_NULL_ORDERING=HIGH;IFEXISTS=TRUE;ACCESS_MODE_DATA=r";
-    System.setProperty("org.jooq.no-logo", "true");
-    System.setProperty("org.jooq.no-tips", "true");
-    ((ch.qos.logback.classic.Logger) LoggerFactory.getLogger(Logger.ROOT_LOGGER_NAME)).setLevel(Level.WARN);
-    try (Connection connection = DriverManager.getConnection(url, "sa", "")) {
-      DSLContext db = DSL.using(connection, SQLDialect.H2, new Settings().withRenderQuotedNames(RenderQuotedNames.EXPLICIT_DEFAULT_QUOTED));
-      return new Verify(db, Vault.in(data.resolve("vault")), System.out).run() ? 0 : 1;
+    quiet();
+    try (StoppedHouse house = StoppedHouse.open(data, ";ACCESS_MODE_DATA=r")) {
+      return new Verify(house.db(), Vault.in(data.resolve("vault")), System.out).run() ? 0 : 1;
     } catch (DataAccessException e) {
       System.out.println("FAULT in the data: something cannot be read, so it was altered or is damaged. " + cause(e));
       return 1;
@@ -63,6 +54,13 @@ public final class Verify {
       System.err.println("verify: the data could not be opened. Is the application still running on it? " + e.getMessage());
       return 2;
     }
+  }
+
+  /** Says on the console what is asked for and nothing else. */
+  public static void quiet() {
+    System.setProperty("org.jooq.no-logo", "true");
+    System.setProperty("org.jooq.no-tips", "true");
+    ((ch.qos.logback.classic.Logger) LoggerFactory.getLogger(Logger.ROOT_LOGGER_NAME)).setLevel(Level.WARN);
   }
 
   private static String cause(Throwable e) {

@@ -63,7 +63,7 @@ class ComeByLink {
   String by(String key, LinkSeats.Link link, Given given, HttpServletRequest request, HttpServletResponse response) {
     Optional<String> passcode = links.passcodeHash(link.id());
     if (passcode.isPresent()) {
-      if (!limits.passcode(link.id().toString())) {
+      if (!limits.passcode(link.id().toString(), request.getRemoteAddr())) {
         return "The passcode was tried too often. Wait a minute, then try again.";
       }
       if (!passcodes.matches(Objects.requireNonNullElse(given.passcode(), ""), passcode.get())) {

@@ -1,5 +1,6 @@
 package app.clearpane.web.security;
 
+import app.clearpane.store.agency.SignIns;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.agency.EmailAddress;
 import app.clearpane.core.files.Sha256;
@@ -40,9 +41,10 @@ public class ComeIn {
   private final WriteMail mail;
   private final LinkKeys keys;
   private final SecurityContextRepository contexts;
+  private final SignIns signIns;
   private final Clock clock;
 
-  ComeIn(WaysIn waysIn, People people, Seats seats, Panes panes, Records records, WriteMail mail, LinkKeys keys, SecurityContextRepository contexts, Clock clock) {
+  ComeIn(WaysIn waysIn, People people, Seats seats, Panes panes, Records records, WriteMail mail, LinkKeys keys, SecurityContextRepository contexts, SignIns signIns, Clock clock) {
     this.waysIn = waysIn;
     this.people = people;
     this.seats = seats;
@@ -51,6 +53,7 @@ public class ComeIn {
     this.mail = mail;
     this.keys = keys;
     this.contexts = contexts;
+    this.signIns = signIns;
     this.clock = clock;
   }
 
@@ -95,6 +98,7 @@ public class ComeIn {
     SecurityContext context = SecurityContextHolder.createEmptyContext();
     context.setAuthentication(authentication);
     SecurityContextHolder.setContext(context);
+    new SessionLimits(signIns, clock).begin(request.getSession(), authentication);
     contexts.saveContext(context, request, response);
   }
 

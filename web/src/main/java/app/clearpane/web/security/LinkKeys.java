@@ -16,7 +16,7 @@ public class LinkKeys {
   private static final int KEY_BYTES = 16;
   private static final Duration GOOD_FOR = Duration.ofDays(14);
   private static final Duration DEMO_GOOD_FOR = Duration.ofDays(400);
-  private final SecureRandom random = new SecureRandom();
+  private static final SecureRandom RANDOM = new SecureRandom();
   private final WaysIn waysIn;
   private final House house;
   private final Clock clock;
@@ -57,9 +57,14 @@ public class LinkKeys {
     return new Loose(house.address() + "/p/" + key, Sha256.ofText(key));
   }
 
-  private String key() {
+  private static String key() {
+    return random();
+  }
+
+  /** A key of 128 random bits. */
+  public static String random() {
     byte[] bytes = new byte[KEY_BYTES];
-    random.nextBytes(bytes);
+    RANDOM.nextBytes(bytes);
     return Base64.getUrlEncoder().withoutPadding().encodeToString(bytes);
   }
 

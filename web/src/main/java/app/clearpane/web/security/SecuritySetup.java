@@ -1,5 +1,9 @@
 package app.clearpane.web.security;
 
+import java.time.Clock;
+import app.clearpane.store.agency.SignIns;
+import org.springframework.security.web.context.SecurityContextHolderFilter;
+import org.springframework.security.web.csrf.CsrfFilter;
 import app.clearpane.web.House;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
@@ -28,7 +32,7 @@ class SecuritySetup {
 
   @Bean
   PasswordEncoder passwordEncoder() {
-    return Argon2PasswordEncoder.defaultsForSpringSecurity_v5_8();
+    return new OneCheckPerCore(Argon2PasswordEncoder.defaultsForSpringSecurity_v5_8());
   }
 
   @Bean
@@ -37,16 +41,22 @@ class SecuritySetup {
   }
 
   @Bean
-  SecurityFilterChain doors(HttpSecurity http, AuthenticationProvider teamSignIn, SecurityContextRepository contexts, House house) throws Exception {
+  SecurityFilterChain doors(HttpSecurity http, AuthenticationProvider teamSignIn, SecurityContextRepository contexts, Limits limits, SignIns signIns, Clock clock, House house) throws Exception {
     http.authorizeHttpRequests(requests -> requests
         .requestMatchers("/t", "/t/**").hasRole("TEAM")
         .requestMatchers("/c", "/c/**").hasRole("CLIENT")
         .anyRequest().permitAll());
+    http.csrf(csrf -> csrf.csrfTokenRepository(new FormTokens()));
+    http.addFilterBefore(new NoUnaskedFiles(limits, house), CsrfFilter.class);
     http.authenticationProvider(teamSignIn);
     http.sessionManagement(sessions -> sessions.sessionFixation(fixation -> fixation.newSession()));
     http.securityContext(context -> context.securityContextRepository(contexts));
     http.requestCache(cache -> cache.requestCache(new NullRequestCache()));
-    http.formLogin(form -> form.loginPage("/sign-in").usernameParameter("email").defaultSuccessUrl("/t", true)
+    http.addFilterAfter(new SessionLimits(signIns, clock), SecurityContextHolderFilter.class);
+    http.formLogin(form -> form.loginPage("/sign-in").usernameParameter("email").successHandler((request, response, signedIn) -> {
+          new SessionLimits(signIns, clock).begin(request.getSession(), signedIn);
+          response.sendRedirect("/t");
+        })
         .failureHandler((request, response, failure) -> response.sendRedirect(failure instanceof LockedException ? "/sign-in?often" : "/sign-in?wrong")));
     http.logout(logout -> logout.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in?out"));
     http.exceptionHandling(handling -> handling.authenticationEntryPoint(SecuritySetup::signInFirst).accessDeniedHandler((request, response, failure) -> notTheirs(request, response, failure, house)));

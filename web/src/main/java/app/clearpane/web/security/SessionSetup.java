@@ -1,5 +1,7 @@
 package app.clearpane.web.security;
 
+import java.time.Duration;
+import org.springframework.session.web.http.DefaultCookieSerializer;
 import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
@@ -20,6 +22,17 @@ import org.springframework.web.filter.OncePerRequestFilter;
 @Configuration(proxyBeanMethods = false)
 class SessionSetup {
   private static final Pattern SAME_FOR_ALL = Pattern.compile("/(css|js|fonts|vendor|art|webjars)/.*|/favicon\\..*");
+
+  /** The cookie holds a key, and what is kept of it is a digest. */
+  @Bean
+  HashedSessionIds hashedSessionIds() {
+    DefaultCookieSerializer cookie = new DefaultCookieSerializer();
+    cookie.setCookieName("clearpane");
+    cookie.setUseHttpOnlyCookie(true);
+    cookie.setSameSite("Lax");
+    cookie.setCookieMaxAge((int) Duration.ofDays(30).toSeconds());
+    return new HashedSessionIds(cookie);
+  }
 
   @Bean
   static BeanPostProcessor quietSessions() {

@@ -1,5 +1,7 @@
 package app.clearpane.web.security;
 
+import jakarta.servlet.http.HttpServletResponse;
+import org.springframework.http.HttpStatus;
 import jakarta.servlet.http.HttpServletRequest;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -41,6 +43,7 @@ class SignInController {
     }
     model.addAttribute("wrong", request.getParameterMap().containsKey("wrong"));
     model.addAttribute("often", request.getParameterMap().containsKey("often"));
+    model.addAttribute("changed", request.getParameterMap().containsKey("changed"));
     model.addAttribute("out", request.getParameterMap().containsKey("out"));
     return "security/sign-in";
   }
@@ -51,10 +54,12 @@ class SignInController {
   }
 
   @PostMapping("/come-in")
-  String sendLink(@RequestParam String email, HttpServletRequest request) {
-    if (limits.mail(request.getRemoteAddr())) {
-      comeIn.sendTo(email);
+  String sendLink(@RequestParam String email, HttpServletRequest request, HttpServletResponse response) {
+    if (!limits.mail(request.getRemoteAddr())) {
+      response.setStatus(HttpStatus.TOO_MANY_REQUESTS.value());
+      return "security/too-often";
     }
+    comeIn.sendTo(email);
     return "security/mail-sent";
   }
 }

@@ -1,8 +1,13 @@
 package app.clearpane.web.security;
 
 import app.clearpane.core.agency.EmailAddress;
+import app.clearpane.core.agency.TeamMemberId;
+import app.clearpane.core.files.Sha256;
 import app.clearpane.store.agency.People;
+import app.clearpane.store.agency.SignIns;
 import app.clearpane.store.agency.TeamMember;
+import java.time.Clock;
+import java.util.Locale;
 import java.util.Optional;
 import org.springframework.security.authentication.AuthenticationProvider;
 import org.springframework.security.authentication.BadCredentialsException;
@@ -10,32 +15,46 @@ import org.springframework.security.authentication.LockedException;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.springframework.security.core.Authentication;
 import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.security.web.authentication.WebAuthenticationDetails;
 import org.springframework.stereotype.Component;
 
 /** Signs the team in by address and password. An unknown address takes as long as a wrong password and is answered alike. */
 @Component
 class TeamSignIn implements AuthenticationProvider {
   private final People people;
+  private final SignIns signIns;
   private final PasswordEncoder passwords;
   private final Limits limits;
+  private final Clock clock;
   private final String nobodysHash;
 
-  TeamSignIn(People people, PasswordEncoder passwords, Limits limits) {
+  TeamSignIn(People people, SignIns signIns, PasswordEncoder passwords, Limits limits, Clock clock) {
     this.people = people;
+    this.signIns = signIns;
     this.passwords = passwords;
     this.limits = limits;
-    this.nobodysHash = passwords.encode("nobody");
+    this.clock = clock;
+    this.nobodysHash = String.valueOf(passwords.encode("nobody"));
   }
 
   @Override
   public Authentication authenticate(Authentication attempt) {
-    if (!limits.signIn(attempt.getName().toLowerCase(java.util.Locale.ROOT))) {
+    String account = attempt.getName().toLowerCase(Locale.ROOT);
+    String from = attempt.getDetails() instanceof WebAuthenticationDetails details ? details.getRemoteAddress() : "";
+    Optional<People.Credentials> found = credentials(account);
+    Optional<Sha256> place = found.map(known -> place(known.member().id(), from));
+    if (!limits.signIn(account, from, place.filter(signIns::isKnown).isPresent())) {
       throw new LockedException("too many tries");
     }
-    Optional<People.Credentials> found = credentials(attempt.getName());
     String hash = found.map(People.Credentials::passwordHash).orElse(nobodysHash);
     boolean matches = passwords.matches(String.valueOf(attempt.getCredentials()), hash);
-    return found.filter(known -> matches).map(known -> SignedIn.as(person(known.member()))).orElseThrow(() -> new BadCredentialsException("no match"));
+    TeamMember member = found.filter(known -> matches).map(People.Credentials::member).orElseThrow(() -> new BadCredentialsException("no match"));
+    signIns.cameFrom(place.orElseThrow(), member.id(), clock.instant());
+    return SignedIn.as(person(member));
+  }
+
+  private static Sha256 place(TeamMemberId member, String from) {
+    return Sha256.ofText(member + "\n" + from);
   }
 
   private Optional<People.Credentials> credentials(String email) {

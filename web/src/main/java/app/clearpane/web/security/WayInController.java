@@ -1,5 +1,7 @@
 package app.clearpane.web.security;
 
+import java.util.Objects;
+import org.springframework.http.HttpStatus;
 import app.clearpane.core.files.Sha256;
 import app.clearpane.store.agency.WaysIn;
 import app.clearpane.store.exposure.LinkSeats;
@@ -34,27 +36,37 @@ class WayInController {
   @GetMapping("/p/{key}")
   String knock(@PathVariable String key, @AuthenticationPrincipal @org.jspecify.annotations.Nullable Person person, Model model, HttpServletRequest request,
       HttpServletResponse response) {
-    Optional<WaysIn.WayIn> wayIn = limits.link(request.getRemoteAddr()) ? waysIn.find(Sha256.ofText(key)) : Optional.empty();
+    if (!limits.link(request.getRemoteAddr())) {
+      return tooOften(response);
+    }
+    Optional<WaysIn.WayIn> wayIn = waysIn.find(Sha256.ofText(key));
     if (person != null && wayIn.filter(way -> way.revokedAt() == null && ComeIn.isFor(way, person)).isPresent()) {
       return "redirect:" + wayIn.get().leadsTo();
     }
-    Optional<LinkSeats.Link> link = wayIn.isEmpty() ? comeByLink.at(key).filter(found -> limits.link(request.getRemoteAddr())) : Optional.empty();
+    Optional<LinkSeats.Link> link = wayIn.isEmpty() ? comeByLink.at(key) : Optional.empty();
     if (link.isPresent()) {
       return person instanceof Person.ByLink guest && guest.key().equals(Sha256.ofText(key)) ? "redirect:/c/panes/" + guest.paneId() : byLink(key, link.get(), ComeByLink.Given.NOTHING, "", model, response);
     }
     boolean opens = wayIn.filter(way -> way.opensAt(clock.instant())).isPresent();
     model.addAttribute("key", key);
     model.addAttribute("opens", opens);
+    model.addAttribute("other", opens && person != null ? person.fullName() : "");
     model.addAttribute("known", wayIn.filter(way -> way.revokedAt() == null && way.contact() != null).isPresent());
     response.setHeader("Referrer-Policy", "no-referrer");
     response.setStatus(opens ? 200 : 404);
     return "security/way-in";
   }
 
+  private static String tooOften(HttpServletResponse response) {
+    response.setStatus(HttpStatus.TOO_MANY_REQUESTS.value());
+    return "security/too-often";
+  }
+
   private static String byLink(String key, LinkSeats.Link link, ComeByLink.Given given, String wrong, Model model, HttpServletResponse response) {
     model.addAttribute("key", key);
     model.addAttribute("link", link);
-    model.addAttribute("given", given);
+    model.addAttribute("name", Objects.requireNonNullElse(given.name(), ""));
+    model.addAttribute("email", Objects.requireNonNullElse(given.email(), ""));
     model.addAttribute("wrong", wrong);
     response.setHeader("Referrer-Policy", "no-referrer");
     response.setStatus(wrong.isEmpty() ? 200 : 422);
@@ -64,7 +76,7 @@ class WayInController {
   @PostMapping("/p/{key}")
   String comeIn(@PathVariable String key, ComeByLink.Given given, HttpServletRequest request, HttpServletResponse response, Model model) {
     if (!limits.link(request.getRemoteAddr())) {
-      return "redirect:/p/" + key;
+      return tooOften(response);
     }
     Optional<LinkSeats.Link> link = comeByLink.at(key);
     if (link.isPresent()) {
@@ -75,10 +87,11 @@ class WayInController {
   }
 
   @PostMapping("/p/{key}/again")
-  String sendAnother(@PathVariable String key, HttpServletRequest request, Model model) {
-    if (limits.mail(request.getRemoteAddr())) {
-      comeIn.sendAnother(Sha256.ofText(key));
+  String sendAnother(@PathVariable String key, HttpServletRequest request, HttpServletResponse response) {
+    if (!limits.mail(request.getRemoteAddr())) {
+      return tooOften(response);
     }
+    comeIn.sendAnother(Sha256.ofText(key));
     return "security/mail-sent";
   }
 }

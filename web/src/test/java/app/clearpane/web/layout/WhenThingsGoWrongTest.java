@@ -21,6 +21,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.dao.DuplicateKeyException;
 import org.springframework.mock.web.MockHttpServletRequest;
 import org.springframework.mock.web.MockHttpServletResponse;
@@ -75,15 +76,22 @@ class WhenThingsGoWrongTest {
   @ParameterizedTest(name = "{0}: {1}")
   @MethodSource("failures")
   void isSaidOnAPageOrAboveTheFormWithWhatWasTyped(Exception failure, int status, List<String> sentences) throws Exception {
-    ModelAndView page = failing(failure).perform(MockMvcRequestBuilders.post("/fails").param("note", "two words").param("one", "word").header("Referer", "/t/form")).andExpect(answer -> assertThat(answer.getResponse().getStatus()).isEqualTo(status))
+    ModelAndView page = failing(failure).perform(MockMvcRequestBuilders.post("/fails").param("note", "two words").param("one", "word").header("Referer", "http://localhost/t/form?a=b")).andExpect(answer -> assertThat(answer.getResponse().getStatus()).isEqualTo(status))
         .andReturn().getModelAndView();
     assertThat(page.getViewName()).isEqualTo("layout/refused");
-    assertThat(page.getModel()).containsEntry("sentences", sentences).containsEntry("typed", List.of(new Typed("note", "two words"))).containsEntry("back", "/t/form");
+    assertThat(page.getModel()).containsEntry("sentences", sentences).containsEntry("typed", List.of(new Typed("note", "two words"))).containsEntry("back", "/t/form?a=b");
     MockHttpServletResponse inPlace = failing(failure).perform(MockMvcRequestBuilders.post("/fails").header("HX-Request", "true")).andExpect(answer -> assertThat(answer.getModelAndView().getViewName()).isEqualTo("layout/_notice"))
         .andReturn().getResponse();
     assertThat(inPlace.getStatus()).isEqualTo(status);
     assertThat(inPlace.getHeader("HX-Retarget")).isEqualTo("#notice");
     assertThat(inPlace.getHeader("HX-Push-Url")).as("the address stays that of the form").isEqualTo("false");
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"http://elsewhere.example/t/form", "https://localhost.elsewhere.example/", "javascript:alert(1)", "//elsewhere.example", "http://localhost//elsewhere.example", "not an address"})
+  void theWayBackLeadsToOurOwnPagesOnly(String from) throws Exception {
+    ModelAndView page = failing(Refused.because("No.")).perform(MockMvcRequestBuilders.post("/fails").header("Referer", from)).andReturn().getModelAndView();
+    assertThat(page.getModel().get("back")).isNull();
   }
 
   @Test
