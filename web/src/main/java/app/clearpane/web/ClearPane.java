@@ -36,6 +36,7 @@ public class ClearPane {
       System.err.println(wrongFolder.get());
       System.exit(2);
     }
+    System.setProperty("java.io.tmpdir", DataFolder.of(System.getenv()).clearTemporary().toString());
     ImageIO.setUseCache(false);
     ImageIO.scanForPlugins();
     if (isPackaged() && ClassUtils.isPresent(WIRED, null)) {

@@ -7,6 +7,7 @@ import java.nio.file.Path;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
+import org.springframework.util.FileSystemUtils;
 
 /** The folder that holds everything, and whether it is a demo's: its people come in by links that anybody can read, so it never opens as a house that runs for real. */
 record DataFolder(Path path) {
@@ -34,6 +35,18 @@ record DataFolder(Path path) {
       mark();
     }
     return Optional.empty();
+  }
+
+  /** Where files are kept that nobody needs after a while. What an earlier start left there is removed. @throws UncheckedIOException if it cannot be made */
+  Path clearTemporary() {
+    Path temporary = path.toAbsolutePath().resolve("tmp");
+    try {
+      FileSystemUtils.deleteRecursively(temporary);
+      Files.createDirectories(temporary);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+    return temporary;
   }
 
   private boolean isEmpty() {

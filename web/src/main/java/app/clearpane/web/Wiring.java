@@ -1,5 +1,7 @@
 package app.clearpane.web;
 
+import app.clearpane.store.post.GivenUp;
+import app.clearpane.store.files.Uploads;
 import app.clearpane.formats.deliverable.DrawApart;
 import app.clearpane.store.Writes;
 import app.clearpane.store.agency.Notes;
@@ -105,6 +107,16 @@ class Wiring {
   @Bean
   SignIns signIns(DSLContext db) {
     return new SignIns(db);
+  }
+
+  @Bean
+  Uploads uploads(DSLContext db) {
+    return new Uploads(db);
+  }
+
+  @Bean
+  GivenUp givenUp(DSLContext db) {
+    return new GivenUp(db);
   }
 
   @Bean

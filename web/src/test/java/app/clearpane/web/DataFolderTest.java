@@ -23,6 +23,14 @@ class DataFolderTest {
   }
 
   @Test
+  void whatAnEarlierStartLeftIsRemoved() throws Exception {
+    Path temporary = data().clearTemporary();
+    Files.writeString(temporary.resolve("half-a-bundle.zip"), "left");
+    assertThat(data().clearTemporary()).isEqualTo(temporary).isEmptyDirectory();
+    assertThat(temporary).hasParent(folder.resolve("data").toAbsolutePath());
+  }
+
+  @Test
   void aDemoTakesNoFolderThatIsNotADemos() throws Exception {
     assertThat(data().begin(false)).as("a new house").isEmpty();
     Files.createDirectories(folder.resolve("data"));

@@ -174,7 +174,7 @@ public final class DrawApart implements AutoCloseable {
 
     private static List<String> command() {
       String path = System.getProperty("java.class.path");
-      List<String> command = new ArrayList<>(List.of(Path.of(System.getProperty("java.home"), "bin", "java").toString(), HEAP, "-XX:+UseSerialGC", "-XX:-UsePerfData", "-Djava.awt.headless=true", "-cp", path));
+      List<String> command = new ArrayList<>(List.of(Path.of(System.getProperty("java.home"), "bin", "java").toString(), HEAP, "-XX:+UseSerialGC", "-XX:-UsePerfData", "-Djava.awt.headless=true", "-Djava.io.tmpdir=" + System.getProperty("java.io.tmpdir"), "-cp", path));
       if (DrawApart.class.getProtectionDomain().getCodeSource().getLocation().toString().contains("BOOT-INF")) {
         command.add("-Dloader.main=" + DrawingProcess.class.getName());
         command.add("org.springframework.boot.loader.launch.PropertiesLauncher");

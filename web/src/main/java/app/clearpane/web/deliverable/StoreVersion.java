@@ -1,5 +1,6 @@
 package app.clearpane.web.deliverable;
 
+import app.clearpane.web.files.TakeInFile;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.exposure.ItemId;
@@ -33,6 +34,7 @@ public class StoreVersion {
   private final Deliverables deliverables;
   private final Drawings drawings;
   private final Vault vault;
+  private final TakeInFile takeIn;
   private final DrawApart apart;
   private final Jobs jobs;
   private final Tell tell;
@@ -40,10 +42,11 @@ public class StoreVersion {
   private final TransactionTemplate transaction;
   private final Clock clock;
 
-  StoreVersion(Deliverables deliverables, Drawings drawings, Vault vault, DrawApart apart, Jobs jobs, Tell tell, House house, TransactionTemplate transaction, Clock clock) {
+  StoreVersion(Deliverables deliverables, Drawings drawings, Vault vault, TakeInFile takeIn, DrawApart apart, Jobs jobs, Tell tell, House house, TransactionTemplate transaction, Clock clock) {
     this.deliverables = deliverables;
     this.drawings = drawings;
     this.vault = vault;
+    this.takeIn = takeIn;
     this.apart = apart;
     this.jobs = jobs;
     this.tell = tell;
@@ -64,7 +67,7 @@ public class StoreVersion {
   public VersionRow to(ItemId id, Arriving arriving, Actor by) throws IOException {
     Deliverable deliverable = NotThere.unless(deliverables.find(id));
     apart.warmUp();
-    Vault.Stored stored = vault.store(arriving.content(), house.largestUpload().toBytes());
+    Vault.Stored stored = takeIn.take(deliverable.project(), by, arriving.content());
     String fileName = FileNames.safe(arriving.fileName());
     DrawApart.Opened work = opened(stored, fileName);
     VersionRow version = new VersionRow(new VersionId(UUID.randomUUID()), id, null, stored.sha256(), fileName, work.mediaType(), stored.size(),

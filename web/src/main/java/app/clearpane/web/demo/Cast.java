@@ -369,9 +369,9 @@ class Cast {
     }
   }
 
-  private MarkupRow.Attachment brought(String picture) {
+  private MarkupRow.Attachment brought(PaneId pane, People person, String picture) {
     try (InputStream content = art(picture)) {
-      return attach.kept(picture, content);
+      return attach.kept(panes.find(pane).orElseThrow().project(), by(person), picture, content);
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
@@ -438,7 +438,7 @@ class Cast {
   /** A mark that brings pictures along, by the names of their files. */
   MarkupRow mark(PaneId pane, People person, VersionId version, MarkForm form, List<String> pictures) {
     VersionRow row = deliverables.version(version).orElseThrow();
-    return placeMark.on(row, form, pictures.stream().map(this::brought).toList(), person.ofTeam() ? new Side.Team(as(person)) : new Side.Client(through(pane, person)));
+    return placeMark.on(row, form, pictures.stream().map(picture -> brought(pane, person, picture)).toList(), person.ofTeam() ? new Side.Team(as(person)) : new Side.Client(through(pane, person)));
   }
 
   static MarkForm point(int page, double x, double y, Intent intent, String note) {

@@ -1,5 +1,6 @@
 package app.clearpane.web.demo;
 
+import java.util.Map;
 import app.clearpane.web.jobs.QueueTime;
 import com.icegreen.greenmail.util.GreenMail;
 import com.icegreen.greenmail.util.ServerSetup;
@@ -39,6 +40,7 @@ class DemoSetup {
     JavaMailSenderImpl sender = new JavaMailSenderImpl();
     sender.setHost("127.0.0.1");
     sender.setPort(world.getSmtp().getPort());
+    sender.getJavaMailProperties().putAll(Map.of("mail.smtp.connectiontimeout", "10000", "mail.smtp.timeout", "20000", "mail.smtp.writetimeout", "20000"));
     return sender;
   }
 }

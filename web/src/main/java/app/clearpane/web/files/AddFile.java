@@ -47,13 +47,14 @@ public class AddFile {
   private final WatchArrivals arrivals;
   private final Drawings drawings;
   private final Vault vault;
+  private final TakeInFile takeIn;
   private final DrawApart apart;
   private final Jobs jobs;
   private final Tell tell;
   private final House house;
   private final TransactionTemplate transaction;
 
-  AddFile(ProjectFiles files, Projects projects, NewItem newItem, Items items, DeleteItem deleteItem, WatchArrivals arrivals, Drawings drawings, Vault vault, DrawApart apart, Jobs jobs, Tell tell, House house, TransactionTemplate transaction) {
+  AddFile(ProjectFiles files, Projects projects, NewItem newItem, Items items, DeleteItem deleteItem, WatchArrivals arrivals, Drawings drawings, Vault vault, TakeInFile takeIn, DrawApart apart, Jobs jobs, Tell tell, House house, TransactionTemplate transaction) {
     this.files = files;
     this.projects = projects;
     this.newItem = newItem;
@@ -62,6 +63,7 @@ public class AddFile {
     this.arrivals = arrivals;
     this.drawings = drawings;
     this.vault = vault;
+    this.takeIn = takeIn;
     this.apart = apart;
     this.jobs = jobs;
     this.tell = tell;
@@ -76,7 +78,7 @@ public class AddFile {
       throw new NotThere();
     }
     String name = FileNames.safe(fileName);
-    Vault.Stored stored = vault.store(content, house.largestUpload().toBytes());
+    Vault.Stored stored = takeIn.take(project, by, content);
     if (stored.size() == 0) {
       throw Refused.because("“" + name + "” is empty: it has 0 bytes. Nothing was kept; save it again where you made it and choose it once more.");
     }

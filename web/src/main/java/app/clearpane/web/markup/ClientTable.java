@@ -174,12 +174,13 @@ public class ClientTable {
   /** Places a mark. @param files that come with its note @throws IOException if one cannot be written */
   public void place(Viewer viewer, VersionId version, MarkForm form, @Nullable List<MultipartFile> files) throws IOException {
     VersionRow found = NotThere.unless(deliverables.version(viewer, version));
-    placeMark.on(found, form, attach.kept(files), new Side.Client(viewer));
+    Side side = new Side.Client(viewer);
+    placeMark.on(found, form, attach.kept(viewer.project(), side, files), side);
   }
 
   /** Watches what others do on a version. */
   public SseEmitter live(Viewer viewer, VersionId version) {
-    return liveMarks.watch(NotThere.unless(deliverables.version(viewer, version)).deliverable(),
+    return liveMarks.watch(NotThere.unless(deliverables.version(viewer, version)).deliverable(), viewer.actor(),
         () -> viewers.again(viewer, clock.instant()).flatMap(now -> deliverables.version(now, version)).isPresent());
   }
 
@@ -191,7 +192,8 @@ public class ClientTable {
   /** Answers a mark. @param files that come with the answer @return the page it stands on @throws IOException if one cannot be written */
   public int answer(Viewer viewer, MarkupId mark, AnswerMark.AnswerForm form, @Nullable List<MultipartFile> files) throws IOException {
     MarkupRow found = NotThere.unless(markups.find(viewer, mark));
-    answerMark.to(found, form, attach.kept(files), new Side.Client(viewer));
+    Side side = new Side.Client(viewer);
+    answerMark.to(found, form, attach.kept(viewer.project(), side, files), side);
     return found.place().page();
   }
 

@@ -1,5 +1,7 @@
 package app.clearpane.web.markup;
 
+import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.agency.TeamRole;
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.markup.MarkupId;
@@ -99,15 +101,19 @@ class LightTableController {
     return LightTable.Around.ofTeam(callByName.waysOfTeam(marks), team.names(), me.memberId(), marks, open);
   }
 
+  private ProjectId projectOf(ItemId deliverable) {
+    return NotThere.unless(deliverables.find(deliverable)).project();
+  }
+
   @GetMapping("/t/versions/{version}/live")
-  SseEmitter live(@PathVariable VersionId version) {
-    return liveMarks.watchByTeam(NotThere.unless(deliverables.version(version)).deliverable());
+  SseEmitter live(@PathVariable VersionId version, @AuthenticationPrincipal Person.OfTeam me) {
+    return liveMarks.watchByTeam(NotThere.unless(deliverables.version(version)).deliverable(), me.actor());
   }
 
   @PostMapping("/t/versions/{version}/marks")
   String place(@PathVariable VersionId version, MarkForm form, @RequestParam(required = false) @Nullable List<MultipartFile> files, @AuthenticationPrincipal Person.OfTeam me) throws IOException {
     VersionRow found = NotThere.unless(deliverables.version(version));
-    placeMark.on(found, form, attach.kept(files), new Side.Team(me));
+    placeMark.on(found, form, attach.kept(projectOf(found.deliverable()), new Side.Team(me), files), new Side.Team(me));
     return "redirect:/t/versions/" + version + "/light-table?page=" + form.page();
   }
 
@@ -121,7 +127,7 @@ class LightTableController {
   @PostMapping("/t/marks/{mark}/answers")
   String answer(@PathVariable MarkupId mark, AnswerMark.AnswerForm form, @RequestParam VersionId on, @RequestParam(required = false) @Nullable List<MultipartFile> files, @AuthenticationPrincipal Person.OfTeam me) throws IOException {
     MarkupRow found = NotThere.unless(markups.find(mark));
-    answerMark.to(found, form, attach.kept(files), new Side.Team(me));
+    answerMark.to(found, form, attach.kept(projectOf(NotThere.unless(deliverables.version(found.version())).deliverable()), new Side.Team(me), files), new Side.Team(me));
     return "redirect:/t/versions/" + on + "/light-table?page=" + found.place().page() + "#mark-" + mark;
   }
 

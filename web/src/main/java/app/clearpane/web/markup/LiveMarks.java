@@ -1,5 +1,6 @@
 package app.clearpane.web.markup;
 
+import app.clearpane.core.people.Actor;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.web.layout.Streams;
 import java.io.IOException;
@@ -23,6 +24,8 @@ public class LiveMarks {
   private static final Duration LONGEST = Duration.ofMinutes(20);
   /** More than so many at one deliverable are not told; they see it with the next page. */
   private static final int MOST = 200;
+  /** More pages of one deliverable than this are not kept up to date for one person; the one they opened first is let go. */
+  private static final int MOST_OF_ONE = 6;
   private final Map<ItemId, List<Watcher>> watchers = new ConcurrentHashMap<>();
 
   private final Streams streams;
@@ -31,11 +34,11 @@ public class LiveMarks {
     this.streams = streams;
   }
 
-  private record Watcher(SseEmitter emitter, boolean ofTeam, BooleanSupplier sees) {}
+  private record Watcher(String who, SseEmitter emitter, boolean ofTeam, BooleanSupplier sees) {}
 
   /** Watches a deliverable for one of the team. */
-  SseEmitter watchByTeam(ItemId deliverable) {
-    return watch(deliverable, new Watcher(streams.open(LONGEST), true, () -> true));
+  SseEmitter watchByTeam(ItemId deliverable, Actor who) {
+    return watch(deliverable, new Watcher(who.key(), streams.open(LONGEST), true, () -> true));
   }
 
   /**
@@ -43,13 +46,18 @@ public class LiveMarks {
    *
    * @param sees whether they still see it, asked anew before anything is said: what was opened to them may have been taken back since
    */
-  SseEmitter watch(ItemId deliverable, BooleanSupplier sees) {
-    return watch(deliverable, new Watcher(streams.open(LONGEST), false, sees));
+  SseEmitter watch(ItemId deliverable, Actor who, BooleanSupplier sees) {
+    return watch(deliverable, new Watcher(who.key(), streams.open(LONGEST), false, sees));
   }
 
   private SseEmitter watch(ItemId deliverable, Watcher watcher) {
     SseEmitter emitter = watcher.emitter;
     List<Watcher> all = watchers.computeIfAbsent(deliverable, key -> new CopyOnWriteArrayList<>());
+    List<Watcher> own = all.stream().filter(one -> one.who.equals(watcher.who)).toList();
+    if (own.size() >= MOST_OF_ONE) {
+      leave(deliverable, own.get(0));
+      own.get(0).emitter.complete();
+    }
     if (all.size() >= MOST) {
       emitter.complete();
       return emitter;

@@ -1,5 +1,6 @@
 package app.clearpane.web.papers;
 
+import app.clearpane.web.files.TakeInFile;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.agency.Name;
@@ -76,6 +77,7 @@ public class HandlePaper {
   private final Seats seats;
   private final People people;
   private final Vault vault;
+  private final TakeInFile takeIn;
   private final WriteMail mail;
   private final TellManager tellManager;
   private final LinkKeys keys;
@@ -87,7 +89,7 @@ public class HandlePaper {
   private final ApplicationEventPublisher events;
   private final Clock clock;
 
-  HandlePaper(Papers papers, VisiblePapers visible, Projects projects, Panes panes, Seats seats, People people, Vault vault, WriteMail mail, TellManager tellManager, LinkKeys keys, TheAgency agency, Words words, House house,
+  HandlePaper(Papers papers, VisiblePapers visible, Projects projects, Panes panes, Seats seats, People people, Vault vault, TakeInFile takeIn, WriteMail mail, TellManager tellManager, LinkKeys keys, TheAgency agency, Words words, House house,
       Tell tell, TransactionTemplate transaction, ApplicationEventPublisher events, Clock clock) {
     this.papers = papers;
     this.visible = visible;
@@ -96,6 +98,7 @@ public class HandlePaper {
     this.seats = seats;
     this.people = people;
     this.vault = vault;
+    this.takeIn = takeIn;
     this.mail = mail;
     this.tellManager = tellManager;
     this.keys = keys;
@@ -129,7 +132,7 @@ public class HandlePaper {
     input.require(further.link() != null || !fileName.isEmpty(), "Choose a file first, or say where it is kept.");
     input.require(further.link() == null || fileName.isEmpty(), "Either a file or an address, not both.");
     input.allGood();
-    Vault.Stored stored = further.link() == null ? vault.store(content, house.largestUpload().toBytes()) : vault.store(new ByteArrayInputStream(further.link().getBytes(StandardCharsets.UTF_8)), MOST_OF_A_LINK);
+    Vault.Stored stored = further.link() == null ? takeIn.take(project, by, content) : vault.store(new ByteArrayInputStream(further.link().getBytes(StandardCharsets.UTF_8)), MOST_OF_A_LINK);
     if (stored.size() == 0) {
       throw Refused.because("“" + fileName + "” is empty: it has 0 bytes. Nothing was kept; save it again and choose it once more.");
     }

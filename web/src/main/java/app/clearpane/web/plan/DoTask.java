@@ -69,8 +69,8 @@ public class DoTask {
   /** Puts a file beside a task they see, and tells the manager. @throws IOException if it cannot be written @throws Refused where they only look */
   public void bring(Viewer viewer, ItemId id, String fileName, InputStream content) throws IOException {
     mayAdd(viewer, id);
-    PlannedTask task = putBeside.to(id, new PutBeside.Arriving(fileName, content, false, viewer.actor()));
-    sayOfTask.tellManager(task, "A file for “" + task.name() + "”", viewer.name() + " has put “" + fileName + "” beside “" + task.name() + "”.");
+    putBeside.to(id, new PutBeside.Arriving(fileName, content, false, viewer.actor()),
+        task -> sayOfTask.tellManager(task, "A file for “" + task.name() + "”", viewer.name() + " has put “" + fileName + "” beside “" + task.name() + "”."));
   }
 
   private void mayAdd(Viewer viewer, ItemId id) {

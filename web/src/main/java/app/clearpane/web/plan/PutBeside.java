@@ -1,5 +1,7 @@
 package app.clearpane.web.plan;
 
+import java.util.function.Consumer;
+import app.clearpane.web.files.TakeInFile;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.record.Act;
@@ -8,7 +10,6 @@ import app.clearpane.store.files.Vault;
 import app.clearpane.store.plan.PlannedTask;
 import app.clearpane.store.plan.TaskFiles;
 import app.clearpane.store.plan.Tasks;
-import app.clearpane.web.House;
 import app.clearpane.web.deliverable.FileNames;
 import app.clearpane.web.layout.NotThere;
 import app.clearpane.web.layout.Refused;
@@ -27,16 +28,16 @@ public class PutBeside {
   private final Tasks tasks;
   private final TaskFiles files;
   private final Vault vault;
-  private final House house;
+  private final TakeInFile takeIn;
   private final Tell tell;
   private final TransactionTemplate transaction;
   private final Clock clock;
 
-  PutBeside(Tasks tasks, TaskFiles files, Vault vault, House house, Tell tell, TransactionTemplate transaction, Clock clock) {
+  PutBeside(Tasks tasks, TaskFiles files, Vault vault, TakeInFile takeIn, Tell tell, TransactionTemplate transaction, Clock clock) {
     this.tasks = tasks;
     this.files = files;
     this.vault = vault;
-    this.house = house;
+    this.takeIn = takeIn;
     this.tell = tell;
     this.transaction = transaction;
     this.clock = clock;
@@ -47,9 +48,14 @@ public class PutBeside {
 
   /** Puts one beside a task. @throws IOException if it cannot be written; nothing is kept @throws Refused if it is empty */
   public PlannedTask to(ItemId id, Arriving arriving) throws IOException {
+    return to(id, arriving, task -> {});
+  }
+
+  /** The same, with what follows from it in the same transaction. */
+  PlannedTask to(ItemId id, Arriving arriving, Consumer<PlannedTask> then) throws IOException {
     PlannedTask task = NotThere.unless(tasks.find(id));
     String name = FileNames.safe(arriving.fileName());
-    Vault.Stored stored = vault.store(arriving.content(), house.largestUpload().toBytes());
+    Vault.Stored stored = takeIn.take(task.project(), arriving.by(), arriving.content());
     if (stored.size() == 0) {
       throw Refused.because("“" + name + "” is empty: it has 0 bytes. Nothing was kept; save it again where you made it and choose it once more.");
     }
@@ -57,6 +63,7 @@ public class PutBeside {
     transaction.executeWithoutResult(status -> {
       files.add(new TaskFiles.TaskFile(UUID.randomUUID(), id, stored.sha256(), name, mediaType, stored.size(), arriving.teamOnly(), arriving.by().name(), clock.instant()));
       tell.of(task.project(), id.value(), new Tell.Happening(Act.TASK_FILE_ADDED, arriving.by(), task.name(), Map.of("file", name, "sha256", stored.sha256(), "size", stored.size())));
+      then.accept(task);
     });
     return task;
   }

@@ -38,6 +38,17 @@ class SendMail implements Job {
   }
 
   @Override
+  public Queue queue() {
+    return Queue.MAIL;
+  }
+
+  /** For some days, ever more seldom. */
+  @Override
+  public int tries() {
+    return 15;
+  }
+
+  @Override
   public void run(String about) {
     mails.unsent(UUID.fromString(about)).ifPresent(mail -> {
       try {

@@ -71,6 +71,15 @@ public class RecordWatch {
     faults = records.faults();
   }
 
+  /** Tells the owners that files of the vault no longer hash to their names. @param digests the names */
+  public void shoutAboutFiles(List<String> digests) {
+    LOG.error("FAULT in the vault, {} files no longer hash to their names: {}", digests.size(), digests);
+    transaction.executeWithoutResult(status -> people.team().stream().filter(member -> member.role() == TeamRole.OWNER).forEach(owner -> mail.to(owner, new Letter("A fault in the vault",
+        List.of("Reading the files over, " + digests.size() + (digests.size() == 1 ? " was" : " were") + " found altered or missing: " + String.join(", ", digests.subList(0, Math.min(10, digests.size()))) + (digests.size() > 10 ? " and more" : "") + ".",
+            "Keep the data as they are, keep your newest backup, and bring these files back from it: each is named by the SHA-256 of its bytes."),
+        "Open Clear Pane", house.address() + "/t", people.agency().orElseThrow().name()))));
+  }
+
   private Optional<Records.Fault> fault(UUID chain, long entries) {
     return readOver.newest(chain, entries).map(found -> new Records.Fault(UUID.randomUUID(), chain, found.sequence(), found.said(), clock.instant()));
   }

@@ -1,5 +1,7 @@
 package app.clearpane.web.reminders;
 
+import org.slf4j.LoggerFactory;
+import org.slf4j.Logger;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.record.Act;
@@ -31,6 +33,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 @Component
 public class SendReminders {
   private final List<AwaitsSomebody> rooms;
+  private static final Logger LOG = LoggerFactory.getLogger(SendReminders.class);
   private final Reminders reminders;
   private final People people;
   private final LinkKeys keys;
@@ -77,7 +80,14 @@ public class SendReminders {
     List<Reminder> come = rooms.stream().flatMap(room -> room.now().stream().flatMap(thing -> rhythm.now(thing.due(), thing.since(), now, agency.calendar()).map(occasion -> new Reminder(room, thing, occasion)).stream())).toList();
     Set<Reminders.Key> out = reminders.out(come.stream().map(Reminder::key).toList());
     Map<ContactId, List<Reminder>> byPerson = come.stream().filter(one -> !out.contains(one.key()) && one.room().reaches(one.thing())).sorted(Comparator.comparing(one -> one.thing().due())).collect(Collectors.groupingBy(one -> one.thing().contact(), LinkedHashMap::new, Collectors.toList()));
-    byPerson.forEach((contact, theirs) -> people.contact(contact).ifPresent(person -> transaction.executeWithoutResult(status -> remind(person, theirs, now))));
+    byPerson.forEach((contact, theirs) -> {
+      try {
+        people.contact(contact).ifPresent(person -> transaction.executeWithoutResult(status -> remind(person, theirs, now)));
+      } catch (RuntimeException failed) {
+        // the others are reminded all the same, and this one at the next round
+        LOG.error("contact {} could not be reminded", contact, failed);
+      }
+    });
   }
 
   /** Where another server was quicker with one of them, it is left to it. */
