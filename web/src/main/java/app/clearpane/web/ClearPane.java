@@ -1,5 +1,6 @@
 package app.clearpane.web;
 
+import app.clearpane.web.backup.BackupCommand;
 import app.clearpane.web.agency.OwnerKey;
 import java.util.Optional;
 import app.clearpane.web.demo.DemoParts;
@@ -14,7 +15,7 @@ import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.boot.context.properties.ConfigurationPropertiesScan;
 import org.springframework.util.ClassUtils;
 
-/** Starts the application: {@code serve}, {@code demo}, {@code verify FOLDER} or {@code owner FOLDER}. */
+/** Starts the application: {@code serve}, {@code demo}, {@code verify FOLDER}, {@code owner FOLDER}, {@code backup FOLDER} or {@code restore BACKUP FOLDER}. */
 @SpringBootApplication
 @ConfigurationPropertiesScan
 public class ClearPane {
@@ -29,6 +30,12 @@ public class ClearPane {
     }
     if (arguments.length > 0 && arguments[0].equals("owner")) {
       System.exit(OwnerKey.fromCommandLine(Arrays.copyOfRange(arguments, 1, arguments.length)));
+    }
+    if (arguments.length > 0 && arguments[0].equals("backup")) {
+      System.exit(BackupCommand.backup(DataFolder.of(System.getenv()).path(), Arrays.copyOfRange(arguments, 1, arguments.length)));
+    }
+    if (arguments.length > 0 && arguments[0].equals("restore")) {
+      System.exit(BackupCommand.restore(Arrays.copyOfRange(arguments, 1, arguments.length)));
     }
     boolean demo = arguments.length > 0 && arguments[0].equals("demo");
     Optional<String> wrongFolder = DataFolder.of(System.getenv()).begin(demo);

@@ -1,5 +1,7 @@
 package app.clearpane.web;
 
+import app.clearpane.store.backup.HouseBackup;
+import app.clearpane.web.backup.KeepBackups;
 import app.clearpane.store.post.GivenUp;
 import app.clearpane.store.files.Uploads;
 import app.clearpane.formats.deliverable.DrawApart;
@@ -107,6 +109,11 @@ class Wiring {
   @Bean
   SignIns signIns(DSLContext db) {
     return new SignIns(db);
+  }
+
+  @Bean
+  KeepBackups.HouseCopy houseCopy(DSLContext db, Vault vault) {
+    return folder -> HouseBackup.make(db, vault, folder);
   }
 
   @Bean

@@ -3,6 +3,7 @@ package app.clearpane.store.clearance;
 import static app.clearpane.store.schema.Tables.ITEM;
 import static app.clearpane.store.schema.Tables.PROJECT;
 import static app.clearpane.store.schema.Tables.RELEASE;
+import static app.clearpane.store.schema.Tables.RELEASE_DELIVERY;
 import static app.clearpane.store.schema.Tables.RELEASE_RECIPIENT;
 import static app.clearpane.store.schema.Tables.VERSION;
 
@@ -12,6 +13,7 @@ import app.clearpane.core.files.Sha256;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.Stale;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -135,8 +137,26 @@ public final class Releases {
         RELEASE_RECIPIENT.FETCHED, RELEASE_RECIPIENT.FETCHED_AT).from(RELEASE_RECIPIENT).where(condition).orderBy(RELEASE_RECIPIENT.CREATED_AT, RELEASE_RECIPIENT.ID).fetch(Records.mapping(Recipient::new));
   }
 
-  /** Counts that somebody fetched the files. */
-  public void fetched(UUID recipient, Instant now) {
+  /** Whole deliveries to one recipient on one day. @param what the file, or the bundle @param bytes of one */
+  public record Delivery(UUID recipient, LocalDate on, String what, int times, long bytes) {}
+
+  /** The whole deliveries of a deliverable's releases, by day. */
+  public List<Delivery> deliveries(ItemId deliverable) {
+    return db.select(RELEASE_DELIVERY.RECIPIENT_ID, RELEASE_DELIVERY.DELIVERED_ON, RELEASE_DELIVERY.WHAT, RELEASE_DELIVERY.TIMES, RELEASE_DELIVERY.SIZE_BYTES).from(RELEASE_DELIVERY)
+        .join(RELEASE_RECIPIENT).on(RELEASE_RECIPIENT.ID.eq(RELEASE_DELIVERY.RECIPIENT_ID)).join(RELEASE).on(RELEASE.ID.eq(RELEASE_RECIPIENT.RELEASE_ID))
+        .where(RELEASE.DELIVERABLE_ID.eq(deliverable)).orderBy(RELEASE_DELIVERY.RECIPIENT_ID, RELEASE_DELIVERY.DELIVERED_ON, RELEASE_DELIVERY.WHAT).fetch(Records.mapping(Delivery::new));
+  }
+
+  /** Counts that all of something was handed out. @return whether it is the first time on that day */
+  public boolean delivered(UUID recipient, LocalDate on, String what, long bytes, Instant now) {
+    fetched(recipient, now);
+    boolean again = db.update(RELEASE_DELIVERY).set(RELEASE_DELIVERY.TIMES, RELEASE_DELIVERY.TIMES.plus(1))
+        .where(RELEASE_DELIVERY.RECIPIENT_ID.eq(recipient), RELEASE_DELIVERY.DELIVERED_ON.eq(on), RELEASE_DELIVERY.WHAT.eq(what)).execute() == 1;
+    return !again && db.insertInto(RELEASE_DELIVERY).set(RELEASE_DELIVERY.RECIPIENT_ID, recipient).set(RELEASE_DELIVERY.DELIVERED_ON, on).set(RELEASE_DELIVERY.WHAT, what)
+        .set(RELEASE_DELIVERY.TIMES, 1).set(RELEASE_DELIVERY.SIZE_BYTES, bytes).onConflictDoNothing().execute() == 1;
+  }
+
+  private void fetched(UUID recipient, Instant now) {
     db.update(RELEASE_RECIPIENT).set(RELEASE_RECIPIENT.FETCHED, RELEASE_RECIPIENT.FETCHED.plus(1)).set(RELEASE_RECIPIENT.FETCHED_AT, now).where(RELEASE_RECIPIENT.ID.eq(recipient)).execute();
   }
 }

@@ -6,6 +6,7 @@ import java.security.MessageDigest;
 import java.security.SecureRandom;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
+import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 
 /** Printed on the console of a house without an agency: whoever sets it up has to have it, so that nobody who finds the address first can. */
@@ -21,7 +22,9 @@ class SetUpCode {
     this.agency = agency;
   }
 
+  /** After the demo has told its story, which founds an agency. */
   @EventListener(ApplicationReadyEvent.class)
+  @Order
   void print() {
     if (!agency.isFounded()) {
       System.out.println("The code for setting it up: " + code);

@@ -64,6 +64,7 @@ class ClearanceController {
     model.addAttribute("clearance", sheet.clearance());
     model.addAttribute("released", state.releases());
     model.addAttribute("recipients", releases.recipients(deliverable));
+    model.addAttribute("deliveries", releases.deliveries(deliverable));
     return "clearance/sheet";
   }
 

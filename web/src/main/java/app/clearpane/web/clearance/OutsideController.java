@@ -57,16 +57,14 @@ class OutsideController {
   @GetMapping("/p/releases/{key}/file")
   ResponseEntity<Resource> file(@PathVariable String key, HttpServletRequest request) {
     Recipients.Given given = open(key, request);
-    recipients.fetched(given, "file");
-    return bytes.download(given.version().sha256(), given.version().fileName());
+    return bytes.download(given.version().sha256(), given.version().fileName(), () -> recipients.delivered(given, "file", given.version().size()));
   }
 
   @GetMapping("/p/releases/{key}/bundle")
   ResponseEntity<Resource> bundle(@PathVariable String key, HttpServletRequest request) {
     Recipients.Given given = open(key, request);
     Sha256 bundle = NotThere.unless(java.util.Optional.ofNullable(given.release().bundle()));
-    recipients.fetched(given, "bundle");
-    return bytes.download(bundle, MakeBundle.folder(states.inBrief(given.deliverable().id()), given.version()) + ".zip");
+    return bytes.download(bundle, MakeBundle.folder(states.inBrief(given.deliverable().id()), given.version()) + ".zip", () -> recipients.delivered(given, "bundle", java.util.Objects.requireNonNull(given.release().bundleSize())));
   }
 
   private Recipients.Given open(String key, HttpServletRequest request) {

@@ -95,11 +95,13 @@ class Recipients {
     });
   }
 
-  /** Counts that somebody fetched the files, and writes it down. */
+  /** Counts that all of something was handed out to somebody, and writes it down once a day. @param bytes how many that were */
   @Transactional
-  public void fetched(Given given, String what) {
-    releases.fetched(given.recipient().id(), clock.instant());
+  public void delivered(Given given, String what, long bytes) {
+    if (!releases.delivered(given.recipient().id(), agency.today(), what, bytes, clock.instant())) {
+      return;
+    }
     tell.of(given.deliverable().project(), given.deliverable().id().value(), new Tell.Happening(Act.RELEASE_FETCHED, new Actor.Guest(new SeatId(given.recipient().id()), given.deliverable().name(), given.recipient().name()), given.deliverable().name(),
-        Map.of("release", given.release().id().toString(), "what", what)));
+        Map.of("release", given.release().id().toString(), "what", what, "size", bytes)));
   }
 }

@@ -62,6 +62,12 @@ public class SheetBytes {
     return answer(content, MediaType.APPLICATION_OCTET_STREAM_VALUE, Optional.of(fileName));
   }
 
+  /** The same, and what to do once all of it was handed out. */
+  public ResponseEntity<Resource> download(Sha256 content, String fileName, Runnable whenWhole) {
+    ResponseEntity<Resource> answer = download(content, fileName);
+    return ResponseEntity.status(answer.getStatusCode()).headers(answer.getHeaders()).body(new DeliveredFile(vault.path(content), whenWhole));
+  }
+
   /** A file that came with a note. @param look to see it in its place, which only pictures are; anything else is kept by whoever asks */
   public ResponseEntity<Resource> attached(MarkupRow.Attachment file, boolean look) {
     return look && file.picture() ? answer(file.sha256(), file.mediaType(), Optional.empty()) : download(file.sha256(), file.name());

@@ -19,6 +19,7 @@ import java.util.stream.Stream;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.annotation.Profile;
 import org.springframework.context.event.EventListener;
+import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 
 /** Tells the story where the data folder is still empty, then prints one line for each person to sign in by. */
@@ -48,6 +49,7 @@ class StartDemo {
   }
 
   @EventListener(ApplicationReadyEvent.class)
+  @Order(0)
   void start() {
     if (!agency.isFounded()) {
       story.tell();

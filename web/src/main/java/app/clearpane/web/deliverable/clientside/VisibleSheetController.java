@@ -45,7 +45,6 @@ class VisibleSheetController {
   @GetMapping({"/c/panes/{pane}/versions/{version}/file", "/t/look/{seat}/{sight}/versions/{version}/file"})
   ResponseEntity<Resource> file(Viewer viewer, @PathVariable VersionId version) {
     VersionRow found = NotThere.unless(deliverables.version(viewer, version));
-    looks.downloaded(viewer, found.deliverable());
-    return bytes.download(found.sha256(), found.fileName());
+    return bytes.download(found.sha256(), found.fileName(), () -> looks.downloaded(viewer, found.deliverable()));
   }
 }

@@ -60,7 +60,6 @@ class VisibleFileController {
   @GetMapping({"/c/panes/{pane}/files/{file}/content", "/t/look/{seat}/{sight}/files/{file}/content"})
   ResponseEntity<Resource> content(Viewer viewer, @PathVariable ItemId file) {
     FileRow found = NotThere.unless(files.find(viewer, file));
-    looks.downloaded(viewer, file);
-    return bytes.download(found.sha256(), found.name());
+    return bytes.download(found.sha256(), found.name(), () -> looks.downloaded(viewer, file));
   }
 }
