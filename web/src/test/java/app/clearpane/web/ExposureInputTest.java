@@ -170,14 +170,14 @@ class ExposureInputTest extends DemoHouse {
     HttpResponse<String> unknown = new Visitor(address()).get("/p/" + "x".repeat(22));
     assertThat(revoked.statusCode()).isEqualTo(unknown.statusCode()).isEqualTo(404);
     assertThat(plain(revoked.body())).isEqualTo(plain(unknown.body()));
-    assertThat(post("/t/panes/" + pane + "/links", Map.of("name", "Late", "passcode", "abc", "lastDay", "2020-01-01")).body()).contains("The last day is past already.", "A passcode has 4 to 60 characters.");
+    assertThat(post("/t/panes/" + pane + "/links", Map.of("name", "Late", "passcode", "abc", "lastDay", "2020-01-01")).body()).contains("The last day is past already.", "A passcode has 6 to 60 characters.");
     assertThat(links.ofProject(project)).hasSize(1);
   }
 
   @Test
   void aPasscodeIsNotGuessed() throws Exception {
     panes.publish(panes.find(pane).orElseThrow(), clock.instant());
-    MakeLink.Made made = makeLink.at(pane, new MakeLink.Form("Guarded", false, "maple", ""), Acting.team("Ines"));
+    MakeLink.Made made = makeLink.at(pane, new MakeLink.Form("Guarded", false, "maple tree", ""), Acting.team("Ines"));
     Visitor stranger = new Visitor(address());
     String token = Visitor.token(stranger.get(made.address()).body());
     int tried = 0;

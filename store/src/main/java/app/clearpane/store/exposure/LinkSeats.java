@@ -63,6 +63,11 @@ public final class LinkSeats {
     return db.select(LINK_SEAT.PASSCODE_HASH).from(LINK_SEAT).where(LINK_SEAT.ID.eq(id)).fetchOptional(LINK_SEAT.PASSCODE_HASH);
   }
 
+  /** Tells one key of a link from the next, without being of use to anybody. */
+  public String keyStamp(SeatId id) {
+    return db.select(LINK_SEAT.KEY_HASH).from(LINK_SEAT).where(LINK_SEAT.ID.eq(id)).fetchOptional(LINK_SEAT.KEY_HASH).map(hash -> Sha256.ofText(hash.hex()).brief()).orElse("");
+  }
+
   /** A link. */
   public Optional<Link> find(SeatId id) {
     return fetch(LINK_SEAT.ID.eq(id)).stream().findFirst();

@@ -26,6 +26,12 @@ import org.springframework.web.servlet.resource.ResourceUrlProvider;
 /** Keeps what only managers or owners do to them, and lets a form in only with all its fields. */
 @Configuration(proxyBeanMethods = false)
 class WebSetup implements WebMvcConfigurer {
+  private final ObjectProvider<ChangedMeanwhile> changedMeanwhile;
+
+  WebSetup(ObjectProvider<ChangedMeanwhile> changedMeanwhile) {
+    this.changedMeanwhile = changedMeanwhile;
+  }
+
   @Bean
   FilterRegistrationBean<ResourceUrlEncodingFilter> staticAddresses(ObjectProvider<ResourceUrlProvider> resources) {
     FilterRegistrationBean<ResourceUrlEncodingFilter> registration = new FilterRegistrationBean<>(new StaticAddresses(resources));
@@ -37,6 +43,12 @@ class WebSetup implements WebMvcConfigurer {
   public void addInterceptors(InterceptorRegistry registry) {
     registry.addInterceptor(new RolesOnly());
     registry.addInterceptor(new WholeForms());
+    registry.addInterceptor(new HandlerInterceptor() {
+      @Override
+      public boolean preHandle(HttpServletRequest request, HttpServletResponse response, Object handler) {
+        return changedMeanwhile.getObject().preHandle(request, response, handler);
+      }
+    });
   }
 
   /** A form is a record whose name ends in Form; only fields that say so may be missing, and boxes that were not ticked. */

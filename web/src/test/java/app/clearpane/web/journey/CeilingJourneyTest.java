@@ -67,7 +67,7 @@ class CeilingJourneyTest extends Journey {
     assertThat(ines.page.getByLabel("Folders that pass")).hasValue("Finished artwork");
     ines.follows("Files");
     ines.page.locator("input[type=file]").setInputFiles(new FilePayload("Drilling template.txt", "text/plain", "Holes at 40 mm".getBytes(StandardCharsets.UTF_8)));
-    ines.page.locator("select[name=folder]").selectOption(new SelectOption().setLabel("Finished artwork"));
+    ines.page.locator("#folder").selectOption(new SelectOption().setLabel("Finished artwork"));
     ines.page.locator("form:has(input[type=file]) button").click();
     ines.sees("Drilling template.txt").follows("Record").sees("let arrive shown");
     Someone dov = onPhone().comesBy(linkOf("dov@garrow.example"));

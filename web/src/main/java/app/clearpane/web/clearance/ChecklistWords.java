@@ -1,0 +1,25 @@
+package app.clearpane.web.clearance;
+
+import app.clearpane.store.clearance.Checklists;
+import app.clearpane.web.layout.Speech;
+import java.util.Collection;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Component;
+
+/** Checklists in words. Templates call it {@code checked}. */
+@Component
+class ChecklistWords implements Speech {
+  @Override
+  public String name() {
+    return "checked";
+  }
+
+  /** The lines of a checklist. */
+  public String lines(Collection<Checklists.Line> lines) {
+    return inOneLine(lines);
+  }
+
+  static String inOneLine(Collection<Checklists.Line> lines) {
+    return lines.stream().map(Checklists.Line::words).collect(Collectors.joining("; "));
+  }
+}

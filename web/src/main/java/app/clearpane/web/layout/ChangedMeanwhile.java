@@ -1,0 +1,43 @@
+package app.clearpane.web.layout;
+
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Component;
+import org.springframework.web.servlet.HandlerInterceptor;
+import org.springframework.web.servlet.HandlerMapping;
+
+/** Stops a form whose page showed something that somebody changed meanwhile, and says how it stands now; what was typed is given back. */
+@Component
+class ChangedMeanwhile implements HandlerInterceptor {
+  private final Map<String, FormStates.FormState> states;
+
+  ChangedMeanwhile(List<FormStates> rooms) {
+    states = rooms.stream().flatMap(room -> room.states().stream()).collect(Collectors.toMap(FormStates.FormState::route, state -> state));
+  }
+
+  /** The addresses whose forms say what their page showed. */
+  java.util.Set<String> routes() {
+    return states.keySet();
+  }
+
+  @Override
+  public boolean preHandle(HttpServletRequest request, HttpServletResponse response, Object handler) {
+    String before = request.getParameter(FormStates.BEFORE);
+    FormStates.FormState state = states.get(String.valueOf(request.getAttribute(HandlerMapping.BEST_MATCHING_PATTERN_ATTRIBUTE)));
+    if (before != null && state != null && request.getMethod().equals("POST")) {
+      FormStates.Asked asked = new FormStates.Asked(request);
+      Optional<String> now = state.now().apply(asked);
+      boolean same = now.filter(before::equals).isPresent();
+      boolean asWanted = !state.wanted().isEmpty() && now.filter(asked.field(state.wanted())::equals).isPresent();
+      if (now.isPresent() && !same && !asWanted) {
+        throw Refused.changedMeanwhile("Somebody changed this while your page was open. It stands now as: “" + state.inWords().apply(now.get()) + "”. Your page showed: “" + state.inWords().apply(before) + "”.",
+            "Nothing was saved over it. Open the page anew, then do it again if it is still wanted.");
+      }
+    }
+    return true;
+  }
+}
