@@ -42,7 +42,7 @@ public final class GivenUp {
 
   /** Mails that were tried and did not leave, newest first. */
   public List<StuckMail> mails() {
-    return db.select(MAIL.ID, MAIL.RECIPIENT_NAME, MAIL.SUBJECT, MAIL.ATTEMPTS, MAIL.FAILURE, MAIL.CREATED_AT).from(MAIL).where(MAIL.SENT_AT.isNull(), MAIL.FAILURE.isNotNull())
+    return db.select(MAIL.ID, MAIL.RECIPIENT_NAME, MAIL.SUBJECT, MAIL.ATTEMPTS, MAIL.FAILURE, MAIL.CREATED_AT).from(MAIL).where(MAIL.SENT_AT.isNull(), MAIL.FAILURE.isNotNull(), MAIL.PLAIN.ne(""))
         .orderBy(MAIL.CREATED_AT.desc(), MAIL.ID).limit(200).fetch(Records.mapping(StuckMail::new));
   }
 }

@@ -56,7 +56,12 @@ public final class Mails {
   /** A mail that is still to be sent. */
   public Optional<Mail> unsent(UUID id) {
     return db.select(MAIL.ID, MAIL.RECIPIENT_NAME, MAIL.RECIPIENT, MAIL.SUBJECT, MAIL.HTML, MAIL.PLAIN, MAIL.CREATED_AT).from(MAIL)
-        .where(MAIL.ID.eq(id), MAIL.SENT_AT.isNull()).fetchOptional(Records.mapping(Mail::new));
+        .where(MAIL.ID.eq(id), MAIL.SENT_AT.isNull(), MAIL.PLAIN.ne("")).fetchOptional(Records.mapping(Mail::new));
+  }
+
+  /** Forgets the texts of mails that never left and are older than the links in them live. @return how many */
+  public int forgetWrittenBefore(Instant instant) {
+    return db.update(MAIL).set(MAIL.HTML, "").set(MAIL.PLAIN, "").set(MAIL.FAILURE, "it waited longer than its link was good for, so it was forgotten").where(MAIL.SENT_AT.isNull(), MAIL.PLAIN.ne(""), MAIL.CREATED_AT.lt(instant)).execute();
   }
 
   /** Notes that a mail left the house, and forgets its text: the link in it is its reader's alone. */

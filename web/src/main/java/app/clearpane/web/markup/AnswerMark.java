@@ -74,7 +74,7 @@ public class AnswerMark {
     List<MarkupRow.Reference> called = callByName.in(said, where, side);
     MarkupRow.Answer answer = new MarkupRow.Answer(act.map(Enum::name).orElse(null), said, forTeam, side.author(), clock.instant(), new MarkupRow.With(files, called));
     markups.answer(mark.id(), answer);
-    tellCalled.of(mark, said, called, where, side.author());
+    tellCalled.of(mark, said, called, where, side.actor());
     tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening(act.map(AnswerMark::told).orElse(Act.MARK_ANSWERED),
         side.actor(), deliverable.name(), Attached.told(Map.of("mark", mark.id(), "label", mark.label().toString(), "said", said, "forTeam", where.forTeam()), files)));
     events.publishEvent(new MarksMoved(deliverable.id(), answer.teamOnly() || mark.teamOnly()));

@@ -73,7 +73,7 @@ public class EditMark {
     CallByName.Where where = new CallByName.Where(deliverable, version, mark.teamOnly());
     List<MarkupRow.Reference> called = callByName.in(note, where, side);
     markups.edit(mark, words, called, clock.instant());
-    tellCalled.of(mark, note, called.stream().filter(one -> !mark.beside().with().references().contains(one)).toList(), where, side.author());
+    tellCalled.of(mark, note, called.stream().filter(one -> !mark.beside().with().references().contains(one)).toList(), where, side.actor());
     tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening(Act.MARK_EDITED, side.actor(), deliverable.name(),
         Map.of("mark", mark.id(), "label", mark.label().toString(), "note", note, "intent", intent, "before", mark.note(), "forTeam", mark.teamOnly())));
     events.publishEvent(new MarksMoved(deliverable.id(), mark.teamOnly()));

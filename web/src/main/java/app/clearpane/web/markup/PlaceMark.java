@@ -66,7 +66,7 @@ public class PlaceMark {
         form.place(version.kind(), writings.plain(version)), form.intended(), MarkupProgress.OPEN, said, form.replacement(), side.author(), null, null, 1, clock.instant(), List.of(), List.of(),
         new MarkupRow.Beside(new MarkupRow.With(files, called), null, null, null));
     markups.add(mark);
-    tellCalled.of(mark, said, called, where, side.author());
+    tellCalled.of(mark, said, called, where, side.actor());
     tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening(forTeam ? Act.MARK_PLACED_FOR_TEAM : Act.MARK_PLACED, side.actor(),
         deliverable.name(), Attached.told(told(mark, version), files)));
     events.publishEvent(new MarksMoved(deliverable.id(), forTeam));

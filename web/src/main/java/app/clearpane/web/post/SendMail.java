@@ -1,5 +1,7 @@
 package app.clearpane.web.post;
 
+import java.time.Duration;
+import org.springframework.scheduling.annotation.Scheduled;
 import app.clearpane.store.post.Mails;
 import app.clearpane.web.House;
 import app.clearpane.web.jobs.Job;
@@ -59,6 +61,12 @@ class SendMail implements Job {
       }
       mails.sent(mail.id(), clock.instant());
     });
+  }
+
+  /** Links in mails live two weeks; a mail that waited longer holds nothing worth keeping. */
+  @Scheduled(cron = "0 27 3 * * *")
+  void forgetOld() {
+    mails.forgetWrittenBefore(clock.instant().minus(Duration.ofDays(14)));
   }
 
   private MimeMessage message(Mails.Mail mail) throws MessagingException, UnsupportedEncodingException {

@@ -53,6 +53,11 @@ public class WriteMail {
     jobs.enqueue(SendMail.NAME, mails.addWaiting(mail(member.name(), member.email(), letter), about, at).toString(), at);
   }
 
+  /** To somebody, at an instant, unless it is taken back before and told together with more. @param about what it tells of */
+  public void together(String name, String address, Letter letter, UUID about, Instant at) {
+    jobs.enqueue(SendMail.NAME, mails.addWaiting(mail(name, address, letter), about, at).toString(), at);
+  }
+
   /** Drops what waits to tell of something. @return whether there was any; what has gone out cannot be dropped */
   public boolean takeBack(UUID about) {
     return mails.drop(about);

@@ -102,6 +102,9 @@ public class CallByName {
   }
 
   private List<Naming.Known<MarkupRow.Reference>> people(Where where, Side side) {
+    if (side instanceof Side.Client client && client.viewer().byLink()) {
+      return List.of();
+    }
     Map<MarkupRow.Reference, String> named = new LinkedHashMap<>();
     if (side instanceof Side.Client client) {
       met(where, client.viewer()).forEach(author -> named.put(new MarkupRow.Reference("", null, author.member(), author.contact()), author.name()));

@@ -1,5 +1,11 @@
 package app.clearpane.web.said;
 
+import java.nio.charset.StandardCharsets;
+import java.util.stream.Stream;
+import java.util.function.Supplier;
+import java.util.UUID;
+import java.util.Optional;
+import app.clearpane.core.people.Actor;
 import app.clearpane.store.agency.People;
 import app.clearpane.store.markup.MarkupRow;
 import app.clearpane.web.House;
@@ -18,26 +24,48 @@ public class TellCalled {
   private final LinkKeys keys;
   private final WriteMail mail;
   private final TheAgency agency;
+  private final CallsOfTheHour hour;
   private final House house;
 
-  TellCalled(CallByName callByName, People people, LinkKeys keys, WriteMail mail, TheAgency agency, House house) {
+  TellCalled(CallByName callByName, People people, LinkKeys keys, WriteMail mail, TheAgency agency, CallsOfTheHour hour, House house) {
     this.callByName = callByName;
     this.people = people;
     this.keys = keys;
     this.mail = mail;
     this.agency = agency;
+    this.hour = hour;
     this.house = house;
   }
 
-  /** Writes to each of them but the one who wrote it. @param mark on which it was said */
-  public void of(MarkupRow mark, String said, List<MarkupRow.Reference> called, CallByName.Where where, MarkupRow.Author by) {
-    String subject = by.name() + " asks for you: " + where.deliverable().name() + ", " + mark.label();
-    List<String> lines = List.of(by.name() + " calls you by name in a note on “" + where.deliverable().name() + "”, " + where.version().called() + ":", "“" + said + "”");
+  /** Writes to each of them but the one who wrote it. @param mark on which it was said @param by who called them */
+  public void of(MarkupRow mark, String said, List<MarkupRow.Reference> called, CallByName.Where where, Actor by) {
     String at = "?page=" + mark.place().page() + "#mark-" + mark.id();
-    called.stream().flatMap(one -> one.member() == null || one.member().equals(by.member()) ? java.util.stream.Stream.empty() : people.member(one.member()).stream()).distinct()
-        .forEach(member -> mail.to(member, new Letter(subject, lines, "See it in its place", house.address() + "/t/versions/" + where.version().id() + "/light-table" + at, agency.get().name())));
-    called.stream().flatMap(one -> one.contact() == null || one.contact().equals(by.contact()) ? java.util.stream.Stream.empty() : callByName.reads(one.contact(), where).stream()).distinct()
-        .forEach(seat -> people.contact(seat.contact()).ifPresent(contact -> mail.to(contact, new Letter(subject, lines, "See it in its place",
-            keys.forContact(contact.id(), "/c/panes/" + seat.pane() + "/versions/" + where.version().id() + at), agency.get().name()))));
+    called.stream().flatMap(one -> one.member() == null || Optional.of(one.member()).equals(by.member()) ? Stream.empty() : people.member(one.member()).stream()).distinct().filter(member -> hour.mayCall(by))
+        .forEach(member -> tell(new Addressee(member.name(), member.email()), member.id().value(), letter(mark, said, where, by, () -> house.address() + "/t/versions/" + where.version().id() + "/light-table" + at), where));
+    called.stream().flatMap(one -> one.contact() == null || Optional.of(one.contact()).equals(by.contact()) ? Stream.empty() : callByName.reads(one.contact(), where).stream()).distinct()
+        .forEach(seat -> people.contact(seat.contact()).filter(contact -> hour.mayCall(by)).ifPresent(contact -> tell(new Addressee(contact.name(), contact.email()), contact.id().value(),
+            letter(mark, said, where, by, () -> keys.forContact(contact.id(), "/c/panes/" + seat.pane() + "/versions/" + where.version().id() + at)), where)));
+  }
+
+  private record Addressee(String name, String email) {}
+
+  private Letter letter(MarkupRow mark, String said, CallByName.Where where, Actor by, Supplier<String> link) {
+    return new Letter(by.name() + " asks for you: " + where.deliverable().name() + ", " + mark.label(),
+        List.of(by.name() + " calls you by name in a note on “" + where.deliverable().name() + "”, " + where.version().called() + ":", "“" + said + "”"), "See it in its place", link.get(), agency.get().name());
+  }
+
+  /** The first of an hour at once, the others together at its end. */
+  private void tell(Addressee whom, UUID id, Letter letter, CallByName.Where where) {
+    UUID about = UUID.nameUUIDFromBytes((id + " " + where.deliverable().id()).getBytes(StandardCharsets.UTF_8));
+    CallsOfTheHour.Call call = hour.call(about);
+    if (call.number() == 1) {
+      mail.toOutside(whom.name(), whom.email(), letter);
+      return;
+    }
+    mail.takeBack(about);
+    int more = call.number() - 1;
+    Letter together = more == 1 ? letter : new Letter(more + " more notes ask for you: " + where.deliverable().name(),
+        Stream.concat(Stream.of("Within an hour you were called by name in " + more + " more notes on “" + where.deliverable().name() + "”. The last of them:"), letter.paragraphs().stream()).toList(), letter.button(), letter.link(), letter.from());
+    mail.together(whom.name(), whom.email(), together, about, call.until());
   }
 }
