@@ -172,6 +172,7 @@ class AccessMatrixTest extends DemoHouse {
     ids.put("concern", UUID.randomUUID().toString());
     ids.put("member", UUID.randomUUID().toString());
     ids.put("mail", "no-such-mail");
+    ids.put("place", UUID.randomUUID().toString());
     ids.put("stuck", UUID.randomUUID().toString());
     assertThat(ContentKind.values()).hasSize(6);
     return ids;

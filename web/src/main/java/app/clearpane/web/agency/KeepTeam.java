@@ -1,5 +1,6 @@
 package app.clearpane.web.agency;
 
+import app.clearpane.store.agency.SignIns;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.agency.EmailAddress;
 import app.clearpane.core.agency.Name;
@@ -64,7 +65,7 @@ class KeepTeam {
 
   /** By which ways one of the team gets in. */
   @Component
-  record Reach(WaysIn waysIn, Sessions sessions, Feeds feeds) {}
+  record Reach(WaysIn waysIn, Sessions sessions, SignIns signIns, Feeds feeds) {}
 
   /** What one of the team may have in hand. */
   @Component
@@ -167,6 +168,22 @@ class KeepTeam {
     people.setPassword(member.id(), passwords.encode(choosing.password()));
     reach.sessions().endOthers(me.getName(), session);
     tell(Act.TEAM_PASSWORD_CHOSEN, me.actor(), member.name(), Map.of());
+  }
+
+  /** How long the team stays signed in. */
+  SignIns.Lasting lasting() {
+    return reach.signIns().lasting();
+  }
+
+  /** Sets how long the team stays signed in; whoever is signed in now keeps what held when they came. */
+  @Transactional
+  void setLasting(String idleHours, String days, Actor by) {
+    Input input = new Input();
+    Optional<Integer> hours = input.number("The hours", idleHours, 1, 72);
+    Optional<Integer> most = input.number("The days", days, 1, 30);
+    input.allGood();
+    reach.signIns().setLasting(new SignIns.Lasting(hours.orElseThrow(), most.orElseThrow()));
+    tell(Act.SESSIONS_SET, by, agency.get().name(), Map.of("idleHours", hours.orElseThrow(), "days", most.orElseThrow()));
   }
 
   private void tell(Act act, Actor by, String subject, Map<String, ?> payload) {

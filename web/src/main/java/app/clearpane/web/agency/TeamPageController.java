@@ -1,5 +1,6 @@
 package app.clearpane.web.agency;
 
+import app.clearpane.web.layout.AsksAgain;
 import app.clearpane.core.agency.TeamMemberId;
 import app.clearpane.core.agency.TeamRole;
 import app.clearpane.store.agency.People;
@@ -31,9 +32,11 @@ class TeamPageController {
   String team(Model model) {
     model.addAttribute("team", people.memberships());
     model.addAttribute("roles", List.of(TeamRole.values()));
+    model.addAttribute("lasting", keep.lasting());
     return "agency/team";
   }
 
+  @AsksAgain
   @PostMapping("/t/team")
   @ForOwners
   String join(@RequestParam String name, @RequestParam String email, @RequestParam TeamRole role, @AuthenticationPrincipal Person me) {
@@ -41,6 +44,7 @@ class TeamPageController {
     return PAGE;
   }
 
+  @AsksAgain
   @PostMapping("/t/team/{member}/role")
   @ForOwners
   String role(@PathVariable TeamMemberId member, @RequestParam TeamRole role, @AuthenticationPrincipal Person me) {
@@ -55,10 +59,19 @@ class TeamPageController {
     return PAGE;
   }
 
+  @AsksAgain
   @PostMapping("/t/team/{member}/leave")
   @ForOwners
   String leave(@PathVariable TeamMemberId member, @RequestParam TeamMemberId to, @AuthenticationPrincipal Person me) {
     keep.leave(member, to, me.actor());
+    return PAGE;
+  }
+
+  @PostMapping("/t/team/sessions")
+  @AsksAgain
+  @ForOwners
+  String sessions(@RequestParam String idleHours, @RequestParam String days, @AuthenticationPrincipal Person me) {
+    keep.setLasting(idleHours, days, me.actor());
     return PAGE;
   }
 

@@ -1,5 +1,6 @@
 package app.clearpane.web.clearance;
 
+import app.clearpane.web.layout.AsksAgain;
 import app.clearpane.core.clearance.Condition;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.project.ProjectId;
@@ -79,6 +80,7 @@ class ClearanceController {
   }
 
   /** Releases several; what cannot be released is left out and said. */
+  @AsksAgain
   @PostMapping("/t/projects/{project}/releases")
   @ForManagers
   String releaseMany(@PathVariable ProjectId project, @RequestParam(required = false) List<ItemId> deliverable, @AuthenticationPrincipal Person me, org.springframework.web.servlet.mvc.support.RedirectAttributes redirect) {
@@ -95,6 +97,7 @@ class ClearanceController {
     return "redirect:/t/projects/" + project + "/clearance";
   }
 
+  @AsksAgain
   @PostMapping("/t/deliverables/{deliverable}/release")
   @ForManagers
   String release(@PathVariable ItemId deliverable, @AuthenticationPrincipal Person me) {
@@ -108,6 +111,7 @@ class ClearanceController {
     return back(releaseVersion.recall(release, reason, me.actor()));
   }
 
+  @AsksAgain
   @PostMapping("/t/releases/{release}/recipients")
   @ForManagers
   String hand(@PathVariable UUID release, @RequestParam(defaultValue = "") String name, @RequestParam(defaultValue = "") String email, @AuthenticationPrincipal Person me) {

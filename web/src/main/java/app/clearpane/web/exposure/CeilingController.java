@@ -1,5 +1,6 @@
 package app.clearpane.web.exposure;
 
+import app.clearpane.web.layout.AsksAgain;
 import app.clearpane.core.exposure.Aperture;
 import app.clearpane.core.exposure.Ceilings;
 import app.clearpane.core.exposure.ContentKind;
@@ -67,6 +68,7 @@ class CeilingController {
     return sets.stream().filter(which).mapToInt(AgencyApertures.InUse::panes).sum();
   }
 
+  @AsksAgain
   @PostMapping("/t/ceilings")
   @ForOwners
   String ceiling(@RequestParam ContentKind kind, @RequestParam Aperture aperture, @AuthenticationPrincipal Person me) {
@@ -88,6 +90,7 @@ class CeilingController {
     return "redirect:/t/ceilings";
   }
 
+  @AsksAgain
   @PostMapping("/t/ceilings/folders")
   @ForOwners
   String ceilingFilters(@RequestParam(defaultValue = "FILES") ContentKind kind, @RequestParam String folders, @AuthenticationPrincipal Person me) {

@@ -1,5 +1,6 @@
 package app.clearpane.web.exposure;
 
+import app.clearpane.web.layout.AsksAgain;
 import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.exposure.SeatId;
 import app.clearpane.formats.exposure.QrCode;
@@ -59,12 +60,14 @@ class LinkController {
     return Base64.getEncoder().encodeToString(bytes);
   }
 
+  @AsksAgain
   @PostMapping("/t/panes/{pane}/links")
   @ForManagers
   String make(@PathVariable PaneId pane, MakeLink.Form form, @AuthenticationPrincipal Person me, RedirectAttributes once) {
     return shown(makeLink.at(pane, form, me.actor()), once);
   }
 
+  @AsksAgain
   @PostMapping("/t/links/{link}/renew")
   @ForManagers
   String renew(@PathVariable SeatId link, @AuthenticationPrincipal Person me, RedirectAttributes once) {

@@ -32,7 +32,7 @@ class ChangedMeanwhile implements HandlerInterceptor {
       FormStates.Asked asked = new FormStates.Asked(request);
       Optional<String> now = state.now().apply(asked);
       boolean same = now.filter(before::equals).isPresent();
-      boolean asWanted = !state.wanted().isEmpty() && now.filter(asked.field(state.wanted())::equals).isPresent();
+      boolean asWanted = request.getParameter(state.wanted()) != null && now.filter(asked.field(state.wanted())::equals).isPresent();
       if (now.isPresent() && !same && !asWanted) {
         throw Refused.changedMeanwhile("Somebody changed this while your page was open. It stands now as: “" + state.inWords().apply(now.get()) + "”. Your page showed: “" + state.inWords().apply(before) + "”.",
             "Nothing was saved over it. Open the page anew, then do it again if it is still wanted.");

@@ -1,5 +1,6 @@
 package app.clearpane.web.security;
 
+import app.clearpane.store.agency.Sessions;
 import app.clearpane.store.agency.SignIns;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.agency.EmailAddress;
@@ -42,9 +43,10 @@ public class ComeIn {
   private final LinkKeys keys;
   private final SecurityContextRepository contexts;
   private final SignIns signIns;
+  private final Sessions sessions;
   private final Clock clock;
 
-  ComeIn(WaysIn waysIn, People people, Seats seats, Panes panes, Records records, WriteMail mail, LinkKeys keys, SecurityContextRepository contexts, SignIns signIns, Clock clock) {
+  ComeIn(WaysIn waysIn, People people, Seats seats, Panes panes, Records records, WriteMail mail, LinkKeys keys, SecurityContextRepository contexts, SignIns signIns, Sessions sessions, Clock clock) {
     this.waysIn = waysIn;
     this.people = people;
     this.seats = seats;
@@ -54,6 +56,7 @@ public class ComeIn {
     this.keys = keys;
     this.contexts = contexts;
     this.signIns = signIns;
+    this.sessions = sessions;
     this.clock = clock;
   }
 
@@ -98,7 +101,7 @@ public class ComeIn {
     SecurityContext context = SecurityContextHolder.createEmptyContext();
     context.setAuthentication(authentication);
     SecurityContextHolder.setContext(context);
-    new SessionLimits(signIns, clock).begin(request.getSession(), authentication);
+    new SessionLimits(signIns, sessions, clock).begin(request, authentication);
     contexts.saveContext(context, request, response);
   }
 

@@ -1,5 +1,6 @@
 package app.clearpane.web.security;
 
+import app.clearpane.store.agency.Sessions;
 import java.time.Clock;
 import app.clearpane.store.agency.SignIns;
 import org.springframework.security.web.context.SecurityContextHolderFilter;
@@ -41,10 +42,11 @@ class SecuritySetup {
   }
 
   @Bean
-  SecurityFilterChain doors(HttpSecurity http, AuthenticationProvider teamSignIn, SecurityContextRepository contexts, Limits limits, SignIns signIns, Clock clock, House house) throws Exception {
+  SecurityFilterChain doors(HttpSecurity http, AuthenticationProvider teamSignIn, SecurityContextRepository contexts, Limits limits, SignIns signIns, Sessions places, Clock clock, House house) throws Exception {
     http.authorizeHttpRequests(requests -> requests
         .requestMatchers("/t", "/t/**").hasRole("TEAM")
         .requestMatchers("/c", "/c/**").hasRole("CLIENT")
+        .requestMatchers("/signed-in", "/signed-in/**").hasAnyRole("TEAM", "CLIENT")
         .anyRequest().permitAll());
     http.csrf(csrf -> csrf.csrfTokenRepository(new FormTokens()));
     http.addFilterBefore(new NoUnaskedFiles(limits, house), CsrfFilter.class);
@@ -52,13 +54,13 @@ class SecuritySetup {
     http.sessionManagement(sessions -> sessions.sessionFixation(fixation -> fixation.newSession()));
     http.securityContext(context -> context.securityContextRepository(contexts));
     http.requestCache(cache -> cache.requestCache(new NullRequestCache()));
-    http.addFilterAfter(new SessionLimits(signIns, clock), SecurityContextHolderFilter.class);
+    http.addFilterAfter(new SessionLimits(signIns, places, clock), SecurityContextHolderFilter.class);
     http.formLogin(form -> form.loginPage("/sign-in").usernameParameter("email").successHandler((request, response, signedIn) -> {
-          new SessionLimits(signIns, clock).begin(request.getSession(), signedIn);
+          new SessionLimits(signIns, places, clock).begin(request, signedIn);
           response.sendRedirect("/t");
         })
         .failureHandler((request, response, failure) -> response.sendRedirect(failure instanceof LockedException ? "/sign-in?often" : "/sign-in?wrong")));
-    http.logout(logout -> logout.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in?out"));
+    http.logout(logout -> logout.logoutUrl("/sign-out").logoutSuccessHandler((request, response, who) -> response.sendRedirect(who != null && who.getPrincipal() instanceof Person.OfTeam ? "/sign-in?out" : "/come-in?out")));
     http.exceptionHandling(handling -> handling.authenticationEntryPoint(SecuritySetup::signInFirst).accessDeniedHandler((request, response, failure) -> notTheirs(request, response, failure, house)));
     http.headers(headers -> headers
         .contentSecurityPolicy(policy -> policy.policyDirectives(POLICY))

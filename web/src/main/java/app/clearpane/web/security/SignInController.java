@@ -49,7 +49,8 @@ class SignInController {
   }
 
   @GetMapping("/come-in")
-  String comeIn() {
+  String comeIn(HttpServletRequest request, Model model) {
+    model.addAttribute("out", request.getParameterMap().containsKey("out"));
     return "security/come-in";
   }
 
