@@ -10,6 +10,7 @@ import java.util.Arrays;
 import java.util.Locale;
 import javax.imageio.ImageIO;
 import org.springframework.aot.AotDetector;
+import org.springframework.context.aot.AbstractAotProcessor;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.boot.context.properties.ConfigurationPropertiesScan;
@@ -38,12 +39,9 @@ public class ClearPane {
       System.exit(BackupCommand.restore(Arrays.copyOfRange(arguments, 1, arguments.length)));
     }
     boolean demo = arguments.length > 0 && arguments[0].equals("demo");
-    Optional<String> wrongFolder = DataFolder.of(System.getenv()).begin(demo);
-    if (wrongFolder.isPresent()) {
-      System.err.println(wrongFolder.get());
-      System.exit(2);
+    if (!Boolean.getBoolean(AbstractAotProcessor.AOT_PROCESSING)) {
+      takeFolder(demo);
     }
-    System.setProperty("java.io.tmpdir", DataFolder.of(System.getenv()).clearTemporary().toString());
     ImageIO.setUseCache(false);
     ImageIO.scanForPlugins();
     if (isPackaged() && ClassUtils.isPresent(WIRED, null)) {
@@ -55,6 +53,17 @@ public class ClearPane {
       application.addInitializers(new DemoParts());
     }
     application.run(arguments);
+  }
+
+  /** Ends here if the data folder is not for this kind of house. While the parts are wired, no house is opened and no folder is touched. */
+  private static void takeFolder(boolean demo) {
+    DataFolder folder = DataFolder.of(System.getenv());
+    Optional<String> wrong = folder.begin(demo);
+    if (wrong.isPresent()) {
+      System.err.println(wrong.get());
+      System.exit(2);
+    }
+    System.setProperty("java.io.tmpdir", folder.clearTemporary().toString());
   }
 
   /** In a folder of classes, the wiring beside them may be older than they are. Classes from a cache of another folder's do not know where they come from. */

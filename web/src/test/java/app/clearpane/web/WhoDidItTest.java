@@ -33,7 +33,7 @@ class WhoDidItTest extends AtTheMill {
     guest.post(path, Visitor.token(guest.get(path).body()), Map.of("name", "Imre Vadas", "email", "somebody@else.example", "passcode", ""));
     assertThat(guest.get("/c/panes/" + pane().id()).statusCode()).isEqualTo(200);
     guest.post("/c/panes/" + pane().id() + "/versions/" + version.id() + "/marks", guest.token(), Map.of("shape", "POINT", "page", "1", "x1", "0.5", "y1", "0.5", "x2", "0.5", "y2", "0.5", "intent", "CHANGE", "audience", "client", "note", "Mine, he says, @Grete and @Ines."));
-    assertThat(mailsAbout("grete@hobandbarley.example", "Guests at the mill, ") + mailsAbout("ines@marram-finch.example", "asks for you: Guests at the mill")).as("a guest calls nobody").isZero();
+    assertThat(mailsAbout("grete@hobandbarley.example", "asks for you: Guests at the mill") + mailsAbout("ines@marram-finch.example", "asks for you: Guests at the mill")).as("a guest calls nobody").isZero();
     String shown = "Imre Vadas (by the link “Mill paint shop”, name as given)";
     SeatId link = made.link();
     assertThat(about(version.deliverable())).filteredOn(line -> line.stored().entry().act().equals("mark.placed")).singleElement().satisfies(line -> {

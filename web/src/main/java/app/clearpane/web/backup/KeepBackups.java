@@ -31,7 +31,7 @@ public class KeepBackups {
   private final String nightly;
   private final Clock clock;
 
-  KeepBackups(HouseCopy copy, House house, @Value("${clearpane.backup:}") String nightly, Clock clock) {
+  KeepBackups(HouseCopy copy, House house, @Value("${clearpane.backup:${CLEARPANE_BACKUP:}}") String nightly, Clock clock) {
     this.copy = copy;
     this.house = house;
     this.nightly = nightly;

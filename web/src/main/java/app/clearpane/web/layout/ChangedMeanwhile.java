@@ -26,9 +26,12 @@ class ChangedMeanwhile implements HandlerInterceptor {
 
   @Override
   public boolean preHandle(HttpServletRequest request, HttpServletResponse response, Object handler) {
-    String before = request.getParameter(FormStates.BEFORE);
     FormStates.FormState state = states.get(String.valueOf(request.getAttribute(HandlerMapping.BEST_MATCHING_PATTERN_ATTRIBUTE)));
-    if (before != null && state != null && request.getMethod().equals("POST")) {
+    if (state == null || !request.getMethod().equals("POST")) {
+      return true;
+    }
+    String before = request.getParameter(FormStates.BEFORE);
+    if (before != null) {
       FormStates.Asked asked = new FormStates.Asked(request);
       Optional<String> now = state.now().apply(asked);
       boolean same = now.filter(before::equals).isPresent();

@@ -1,6 +1,5 @@
 package app.clearpane.web.security;
 
-import app.clearpane.web.House;
 import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
@@ -17,11 +16,9 @@ final class NoUnaskedFiles extends OncePerRequestFilter {
   /** Where anybody may ask whether a file was signed. */
   private static final String OPEN_TO_ALL = "/p/check";
   private final Limits limits;
-  private final House house;
 
-  NoUnaskedFiles(Limits limits, House house) {
+  NoUnaskedFiles(Limits limits) {
     this.limits = limits;
-    this.house = house;
   }
 
   @Override
@@ -39,11 +36,6 @@ final class NoUnaskedFiles extends OncePerRequestFilter {
       } else if (nobody || mayOnlyLook) {
         response.setHeader("Connection", "close");
         response.sendError(mayOnlyLook ? HttpStatus.NOT_FOUND.value() : HttpStatus.UNAUTHORIZED.value());
-        return;
-      }
-      if (request.getContentLengthLong() > house.largestUpload().toBytes()) {
-        response.setHeader("Connection", "close");
-        response.sendError(HttpStatus.CONTENT_TOO_LARGE.value());
         return;
       }
     }

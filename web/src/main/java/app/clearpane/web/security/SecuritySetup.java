@@ -49,7 +49,7 @@ class SecuritySetup {
         .requestMatchers("/signed-in", "/signed-in/**").hasAnyRole("TEAM", "CLIENT")
         .anyRequest().permitAll());
     http.csrf(csrf -> csrf.csrfTokenRepository(new FormTokens()));
-    http.addFilterBefore(new NoUnaskedFiles(limits, house), CsrfFilter.class);
+    http.addFilterBefore(new NoUnaskedFiles(limits), CsrfFilter.class);
     http.authenticationProvider(teamSignIn);
     http.sessionManagement(sessions -> sessions.sessionFixation(fixation -> fixation.newSession()));
     http.securityContext(context -> context.securityContextRepository(contexts));

@@ -3,6 +3,7 @@ package app.clearpane.web.security;
 import app.clearpane.store.agency.Sessions;
 import app.clearpane.web.layout.NotThere;
 import jakarta.servlet.http.HttpSession;
+import java.time.Instant;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -21,11 +22,14 @@ class SignedInController {
 
   @GetMapping("/signed-in")
   String places(@AuthenticationPrincipal Person me, HttpSession session, Model model) {
-    model.addAttribute("places", sessions.of(me.getName()));
+    model.addAttribute("places", sessions.of(me.getName()).stream().map(place -> new Shown(place.session(), Browser.of(place.browser()).inWords(), place.address(), place.since(), place.lastSeen())).toList());
     model.addAttribute("here", session.getId());
     model.addAttribute("name", me.actor().name());
     return "security/signed-in";
   }
+
+  /** A place as it is shown. */
+  record Shown(String session, String browser, String address, Instant since, Instant lastSeen) {}
 
   @PostMapping("/signed-in/{place}/end")
   String end(@PathVariable String place, @AuthenticationPrincipal Person me) {
