@@ -1,5 +1,6 @@
 package app.clearpane.web;
 
+import app.clearpane.store.agency.WaysIn;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.annotation.Profile;
 import org.springframework.context.event.EventListener;
@@ -11,8 +12,12 @@ import org.springframework.stereotype.Component;
 class SayWhere {
   private final House house;
 
-  SayWhere(House house) {
+  /** @throws IllegalStateException if the data are a demo's, wherever they came from: its links open again and again, and anybody can read them */
+  SayWhere(House house, WaysIn waysIn) {
     this.house = house;
+    if (waysIn.anyOfADemo()) {
+      throw new IllegalStateException("The data in " + house.data().toAbsolutePath() + " are a demo's, whose links anybody can read, so they are not served as a real house. Nothing was changed.");
+    }
   }
 
   @EventListener(ApplicationReadyEvent.class)

@@ -89,7 +89,7 @@ public enum Act {
   TEAM_LINK_SENT("team.link-sent", Kind.PEOPLE, "sent a link to"),
   TEAM_ROLE_CHANGED("team.role-changed", Kind.PEOPLE, "changed the role of"),
   TEAM_LEFT("team.left", Kind.PEOPLE, "let go from the team"),
-  SESSIONS_SET("team.sessions-set", Kind.PEOPLE, "said how long the team stays signed in at"),
+  TEAM_SESSIONS_SET("team.sessions-set", Kind.PEOPLE, "said how long the team stays signed in at"),
   TEAM_PASSWORD_CHOSEN("team.password-chosen", Kind.PEOPLE, "chose a password:"),
   AGENCY_FOUNDED("agency.founded", Kind.PEOPLE, "founded the agency"),
   HOUSE_RULES_SET("house-rules.set", Kind.PEOPLE, "said how everybody works at"),

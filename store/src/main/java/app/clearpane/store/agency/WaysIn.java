@@ -47,6 +47,11 @@ public final class WaysIn {
         .set(WAY_IN.EXPIRES_AT, grant.expiresAt()).set(WAY_IN.LASTING, grant.lasting()).execute();
   }
 
+  /** Whether there is a link that opens again and again, as only a demo has them. */
+  public boolean anyOfADemo() {
+    return db.fetchExists(WAY_IN, WAY_IN.LASTING.isTrue());
+  }
+
   /** The link with this key. */
   public Optional<WayIn> find(Sha256 keyHash) {
     return db.select(WAY_IN.ID, WAY_IN.CONTACT_ID, WAY_IN.MEMBER_ID, WAY_IN.LEADS_TO, WAY_IN.EXPIRES_AT, WAY_IN.USED_AT, WAY_IN.REVOKED_AT,

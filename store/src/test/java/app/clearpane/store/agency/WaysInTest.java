@@ -26,6 +26,14 @@ class WaysInTest {
   }
 
   @Test
+  void onlyADemoHasLinksThatOpenAgainAndAgain() {
+    way();
+    assertThat(ways.anyOfADemo()).isFalse();
+    ways.add(Sha256.ofText("lasting"), new WaysIn.Grant(jasper.id(), null, "/c", AHouse.NOW.plus(Duration.ofDays(400)), true), AHouse.NOW);
+    assertThat(ways.anyOfADemo()).isTrue();
+  }
+
+  @Test
   void opensOnce() {
     WaysIn.WayIn way = way();
     assertThat(way.opensAt(AHouse.NOW)).isTrue();

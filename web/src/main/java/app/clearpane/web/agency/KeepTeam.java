@@ -183,7 +183,7 @@ class KeepTeam {
     Optional<Integer> most = input.number("The days", days, 1, 30);
     input.allGood();
     reach.signIns().setLasting(new SignIns.Lasting(hours.orElseThrow(), most.orElseThrow()));
-    tell(Act.SESSIONS_SET, by, agency.get().name(), Map.of("idleHours", hours.orElseThrow(), "days", most.orElseThrow()));
+    tell(Act.TEAM_SESSIONS_SET, by, agency.get().name(), Map.of("idleHours", hours.orElseThrow(), "days", most.orElseThrow()));
   }
 
   private void tell(Act act, Actor by, String subject, Map<String, ?> payload) {
