@@ -1,7 +1,6 @@
 package app.clearpane.store.backup;
 
 import app.clearpane.core.files.Sha256;
-import app.clearpane.store.StoppedHouse;
 import app.clearpane.store.files.ProjectFiles;
 import app.clearpane.store.files.Vault;
 import java.io.IOException;

@@ -8,7 +8,6 @@ import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.files.Sha256;
 import app.clearpane.store.AHouse;
 import app.clearpane.store.FreshDatabase;
-import app.clearpane.store.StoppedHouse;
 import app.clearpane.store.exposure.Items;
 import app.clearpane.store.files.ProjectFiles;
 import app.clearpane.store.files.Vault;

@@ -2,7 +2,7 @@ package app.clearpane.web.agency;
 
 import app.clearpane.core.agency.TeamRole;
 import app.clearpane.core.files.Sha256;
-import app.clearpane.store.StoppedHouse;
+import app.clearpane.store.backup.StoppedHouse;
 import app.clearpane.store.agency.TeamMember;
 import app.clearpane.web.record.Verify;
 import app.clearpane.web.security.LinkKeys;

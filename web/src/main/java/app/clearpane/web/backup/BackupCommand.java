@@ -1,6 +1,6 @@
 package app.clearpane.web.backup;
 
-import app.clearpane.store.StoppedHouse;
+import app.clearpane.store.backup.StoppedHouse;
 import app.clearpane.store.backup.HouseBackup;
 import app.clearpane.store.files.Vault;
 import app.clearpane.web.record.Verify;

@@ -4,7 +4,7 @@ import app.clearpane.core.files.Sha256;
 import app.clearpane.store.files.ProjectFiles;
 import app.clearpane.store.files.Vault;
 import app.clearpane.store.record.ReadOver;
-import app.clearpane.store.StoppedHouse;
+import app.clearpane.store.backup.StoppedHouse;
 import app.clearpane.store.record.Records;
 import ch.qos.logback.classic.Level;
 import java.io.IOException;

@@ -1,4 +1,4 @@
-package app.clearpane.store;
+package app.clearpane.store.backup;
 
 import app.clearpane.store.agency.People;
 import app.clearpane.store.agency.SignIns;
