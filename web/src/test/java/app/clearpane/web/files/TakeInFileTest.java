@@ -2,6 +2,7 @@ package app.clearpane.web.files;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.awaitility.Awaitility.await;
 
 import app.clearpane.core.exposure.SeatId;
 import app.clearpane.core.files.Sha256;
@@ -20,6 +21,8 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.attribute.FileTime;
 import java.util.UUID;
+import java.time.Duration;
+import org.jooq.DSLContext;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.util.unit.DataSize;
@@ -31,6 +34,7 @@ class TakeInFileTest extends DemoHouse {
   @Autowired private House house;
   @Autowired private LookAfterVault lookAfterVault;
   @Autowired private ProjectFiles files;
+  @Autowired private DSLContext db;
 
   private Vault.Stored take(TakeInFile takeIn, Actor by, int bytes, int fill) throws IOException {
     ProjectId project = projects.active().get(0).id();
@@ -61,6 +65,7 @@ class TakeInFileTest extends DemoHouse {
 
   @Test
   void whatNothingNamesIsSweptAfterADayAndWhatWasAlteredIsFound() throws Exception {
+    await().atMost(Duration.ofMinutes(2)).until(() -> db.fetchSingle("select count(*) from scheduled_tasks").get(0, Integer.class) == 0);
     Vault.Stored unnamed = take(with(10, 4), Acting.team("Sweeps"), 100, 7);
     Files.setLastModifiedTime(vault.path(unnamed.sha256()), FileTime.from(clock.instant()));
     lookAfterVault.sweep();
