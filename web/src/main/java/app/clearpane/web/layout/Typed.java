@@ -8,7 +8,10 @@ import java.util.Set;
 
 /** What somebody typed into a form, to be given back when it could not be used. */
 public record Typed(String field, String text) {
-  private static final Set<String> NOT_TYPED = Set.of("_csrf", "password", "now", "passcode", "revision", "sha256");
+  /** The field of a password that was asked for once more. */
+  public static final String PASSWORD_AGAIN = "passwordAgain";
+
+  private static final Set<String> NOT_TYPED = Set.of("_csrf", "password", PASSWORD_AGAIN, "now", "passcode", "revision", "sha256");
 
   /** Everything worth giving back: texts of more than one word. */
   public static List<Typed> in(HttpServletRequest request) {

@@ -60,7 +60,7 @@ class WhenThingsGoWrong {
     page.setViewName("layout/_notice".equals(page.getViewName()) ? "layout/_ask" : "layout/ask");
     page.addObject("button", asked.button());
     page.addObject("action", request.getRequestURI());
-    page.addObject("fields", Stream.concat(request.getParameterMap().entrySet().stream().filter(field -> !field.getKey().equals("_csrf")).flatMap(field -> Arrays.stream(field.getValue()).map(value -> new Field(field.getKey(), value))),
+    page.addObject("fields", Stream.concat(request.getParameterMap().entrySet().stream().filter(field -> !field.getKey().equals("_csrf") && !field.getKey().equals(Typed.PASSWORD_AGAIN)).flatMap(field -> Arrays.stream(field.getValue()).map(value -> new Field(field.getKey(), value))),
         Stream.of(new Field("sure", "true"))).toList());
     return page;
   }

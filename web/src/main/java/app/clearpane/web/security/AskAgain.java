@@ -3,6 +3,7 @@ package app.clearpane.web.security;
 import app.clearpane.core.agency.EmailAddress;
 import app.clearpane.store.agency.People;
 import app.clearpane.web.layout.AsksAgain;
+import app.clearpane.web.layout.Typed;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import jakarta.servlet.http.HttpSession;
@@ -29,7 +30,7 @@ class AskAgain implements HandlerInterceptor, WebMvcConfigurer {
   /** When the password was given last. */
   static final String LAST = "clearpane.password-given";
   /** The field that holds it. */
-  static final String FIELD = "passwordAgain";
+  static final String FIELD = Typed.PASSWORD_AGAIN;
   private static final Duration LONG_ENOUGH = Duration.ofMinutes(15);
   private final People people;
   private final PasswordEncoder passwords;

@@ -24,7 +24,7 @@ class SignedInController {
   String places(@AuthenticationPrincipal Person me, HttpSession session, Model model) {
     model.addAttribute("places", sessions.of(me.getName()).stream().map(place -> new Shown(place.session(), Browser.of(place.browser()).inWords(), place.address(), place.since(), place.lastSeen())).toList());
     model.addAttribute("here", session.getId());
-    model.addAttribute("name", me.actor().name());
+    model.addAttribute("name", me.fullName().isEmpty() ? "a guest" : me.fullName());
     return "security/signed-in";
   }
 
