@@ -47,8 +47,10 @@ class PlanJourneyTest extends Journey {
   }
 
   private void adds(Someone ines, String phase, String line) {
+    ines.page.waitForFunction("() => !document.querySelector('.htmx-request, .htmx-swapping, .htmx-settling, .htmx-added')");
     Locator field = ines.page.getByLabel("Add a task to " + phase, new Page.GetByLabelOptions().setExact(true));
     field.fill(line);
+    assertThat(field).hasValue(line);
     field.press("Enter");
   }
 
@@ -107,6 +109,8 @@ class PlanJourneyTest extends Journey {
       bar.press("Shift+ArrowRight");
     }
     ines.sees("The finish moves to");
+    ines.page.waitForFunction("() => { const said = document.querySelector('[data-consequence]').textContent; const same = window.saidBefore === said; window.saidBefore = said; return same; }", null,
+        new Page.WaitForFunctionOptions().setPollingInterval(500));
     bar.press("Enter");
     assertThat(ines.page.locator("[data-consequence]")).isHidden();
     assertThat(ines.page.getByText(Pattern.compile("plan \\d\\d"))).isVisible();
