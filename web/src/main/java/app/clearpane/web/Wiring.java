@@ -4,7 +4,7 @@ import app.clearpane.store.backup.HouseBackup;
 import app.clearpane.web.backup.KeepBackups;
 import app.clearpane.store.post.GivenUp;
 import app.clearpane.store.files.Uploads;
-import app.clearpane.formats.deliverable.DrawApart;
+import app.clearpane.formats.apart.DrawApart;
 import app.clearpane.store.Writes;
 import app.clearpane.store.agency.Notes;
 import app.clearpane.store.agency.People;

@@ -4,6 +4,15 @@ import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
+import app.clearpane.core.markup.Place;
+import app.clearpane.formats.compare.PdfWords;
+import app.clearpane.formats.compare.Rasters;
+import app.clearpane.formats.deliverable.SheetPicture;
+import app.clearpane.formats.deliverable.Texts;
+import app.clearpane.formats.deliverable.Work;
+import app.clearpane.formats.markup.MarkedSheet;
+import app.clearpane.formats.markup.PdfAnnotations;
+import app.clearpane.formats.markup.SameDocument;
 import app.clearpane.store.exposure.clientside.Viewer;
 import com.tngtech.archunit.core.domain.JavaClass;
 import com.tngtech.archunit.core.domain.JavaModifier;
@@ -15,6 +24,11 @@ import com.tngtech.archunit.lang.ArchCondition;
 import com.tngtech.archunit.lang.ArchRule;
 import com.tngtech.archunit.lang.ConditionEvents;
 import com.tngtech.archunit.lang.SimpleConditionEvent;
+import java.io.File;
+import java.io.InputStream;
+import java.nio.file.Path;
+import java.util.List;
+import javax.imageio.ImageIO;
 import org.springframework.stereotype.Controller;
 
 /** The directions in which the house's floors and rooms may know each other. */
@@ -69,4 +83,10 @@ class HouseRulesTest {
 
   @ArchTest static final ArchRule ONLY_THE_CLOCK_TELLS_THE_TIME = noClasses().that().resideOutsideOfPackage("..demo..").should().callMethod(java.time.Instant.class, "now")
       .orShould().callMethod(java.time.LocalDate.class, "now");
+
+  @ArchTest static final ArchRule FILES_ARE_OPENED_APART = noClasses().that().resideInAnyPackage("app.clearpane.web..", "app.clearpane.store..").should().dependOnClassesThat()
+      .belongToAnyOf(Rasters.class, PdfWords.class, PdfAnnotations.class, SameDocument.class, SheetPicture.class, Texts.class)
+      .orShould().callMethod(Work.class, "open", Path.class, String.class).orShould().callMethod(Work.class, "known", Path.class, String.class)
+      .orShould().callMethod(MarkedSheet.class, "png", Path.class, List.class).orShould().callMethod(MarkedSheet.class, "cutOut", Path.class, Place.class, int.class)
+      .orShould().callMethod(ImageIO.class, "read", File.class).orShould().callMethod(ImageIO.class, "read", InputStream.class).orShould().dependOnClassesThat().resideInAnyPackage("org.apache.pdfbox..", "org.apache.poi..");
 }

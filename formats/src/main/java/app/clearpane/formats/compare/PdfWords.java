@@ -32,12 +32,23 @@ public final class PdfWords {
     return new PdfWords(Map.of());
   }
 
+  /** Is told after each page. */
+  @FunctionalInterface
+  public interface AfterPage {
+    void read() throws IOException;
+  }
+
   /**
    * Reads all pages.
    *
    * @throws IOException if the file cannot be read as a PDF
    */
   public static PdfWords of(Path file) throws IOException {
+    return of(file, () -> {});
+  }
+
+  /** The same, telling after each page. @throws IOException if the file cannot be read as a PDF */
+  public static PdfWords of(Path file, AfterPage afterPage) throws IOException {
     Map<Integer, List<Word>> byPage = new HashMap<>();
     try (PDDocument document = Loader.loadPDF(file.toFile(), IOUtils.createTempFileOnlyStreamCache())) {
       for (int page = 1; page <= document.getNumberOfPages(); page++) {
@@ -46,6 +57,7 @@ public final class PdfWords {
         stripper.setEndPage(page);
         stripper.getText(document);
         byPage.put(page, stripper.words.size() > MOST_WORDS ? List.of() : List.copyOf(stripper.words));
+        afterPage.read();
       }
     } catch (RuntimeException damaged) {
       throw new IOException("its text could not be read", damaged);

@@ -41,6 +41,7 @@ record SvgWork(Path file, PageSize size, String harmless) implements Work {
     Element root = document.children().stream().filter(e -> e.normalName().equals("svg")).findFirst()
         .orElseThrow(() -> new UnusableFile("This file has no drawing in it. Nothing was kept; export the SVG again."));
     cleanse(document);
+    SvgWeight.check(root);
     PageSize size = sizeOf(root);
     if (!root.hasAttr("viewBox")) {
       root.attr("viewBox", "0 0 " + size.width() + " " + size.height());

@@ -4,11 +4,11 @@ package app.clearpane.formats.deliverable;
 public final class UnusableFile extends Exception {
   private static final long serialVersionUID = 1L;
 
-  UnusableFile(String sentence) {
+  public UnusableFile(String sentence) {
     super(sentence);
   }
 
-  UnusableFile(String sentence, Throwable cause) {
+  public UnusableFile(String sentence, Throwable cause) {
     super(sentence, cause);
   }
 }

@@ -258,4 +258,18 @@ class WorkTest {
     assertThat(new String(page.large(), StandardCharsets.ISO_8859_1)).doesNotContain("canary");
     assertThat(new String(page.small(), StandardCharsets.ISO_8859_1)).doesNotContain("canary");
   }
+
+  @Test
+  void aDrawingThatRepeatsItselfWithoutEndIsSaidToBeTooComplicated() throws Exception {
+    StringBuilder bomb = new StringBuilder("<svg xmlns='http://www.w3.org/2000/svg' viewBox='0 0 10 10'><defs><rect id='r0' width='1' height='1'/>");
+    for (int level = 1; level <= 12; level++) {
+      bomb.append("<g id='r").append(level).append("'>").append(("<use href='#r" + (level - 1) + "'/>").repeat(10)).append("</g>");
+    }
+    String repeating = bomb.append("</defs><use href='#r12'/></svg>").toString();
+    assertThatThrownBy(() -> Work.open(file(repeating.getBytes(StandardCharsets.UTF_8)), "bomb.svg")).isInstanceOf(UnusableFile.class).hasMessageContaining("too complicated").hasMessageContaining("500,000 shapes");
+    String deep = "<svg xmlns='http://www.w3.org/2000/svg' viewBox='0 0 10 10'>" + "<g>".repeat(5_000) + "<rect width='1' height='1'/>" + "</g>".repeat(5_000) + "</svg>";
+    assertThatThrownBy(() -> Work.open(file(deep.getBytes(StandardCharsets.UTF_8)), "deep.svg")).isInstanceOf(UnusableFile.class).hasMessageContaining("too complicated");
+    String circle = "<svg xmlns='http://www.w3.org/2000/svg' viewBox='0 0 10 10'><g id='a'><use href='#b'/></g><g id='b'><use href='#a'/></g></svg>";
+    assertThat(Work.open(file(circle.getBytes(StandardCharsets.UTF_8)), "circle.svg").pages()).isOne();
+  }
 }

@@ -83,6 +83,11 @@ public final class Comparisons {
     db.update(COMPARISON).set(COMPARISON.STATE, State.FAILED.name()).set(COMPARISON.FAILURE, why).where(is(pair)).execute();
   }
 
+  /** Forgets a pair that waits: it is compared when somebody asks for it again. */
+  public void forget(Pair pair) {
+    db.deleteFrom(COMPARISON).where(is(pair), COMPARISON.STATE.eq(State.WAITING.name())).execute();
+  }
+
   private static Condition is(Pair pair) {
     return COMPARISON.BEFORE_SHA256.eq(pair.before()).and(COMPARISON.AFTER_SHA256.eq(pair.after()));
   }

@@ -1,12 +1,16 @@
 package app.clearpane.store.deliverable;
 
 import static app.clearpane.store.schema.Tables.DRAWING;
+import static app.clearpane.store.schema.Tables.FILE;
+import static app.clearpane.store.schema.Tables.ITEM;
 import static app.clearpane.store.schema.Tables.SHEET;
+import static app.clearpane.store.schema.Tables.VERSION;
 import static org.jooq.impl.DSL.field;
 import static org.jooq.impl.DSL.selectCount;
 
 import app.clearpane.core.deliverable.PageSize;
 import app.clearpane.core.files.Sha256;
+import app.clearpane.core.project.ProjectId;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
@@ -49,10 +53,25 @@ public final class Drawings {
    */
   public record Sheet(Sha256 source, int page, PageSize size, Sha256 large, Sha256 small, String mediaType) {}
 
-  /** Notes that a file is to be drawn. @return false if it is known already */
+  /** Notes that a file is to be drawn. @return false if it is drawn already, or cannot be */
   public boolean begin(Sha256 source, String mediaType, int pages) {
-    return db.insertInto(DRAWING).set(DRAWING.SOURCE_SHA256, source).set(DRAWING.MEDIA_TYPE, mediaType).set(DRAWING.PAGES, pages)
-        .set(DRAWING.STATE, State.WAITING.name()).onConflictDoNothing().execute() == 1;
+    db.insertInto(DRAWING).set(DRAWING.SOURCE_SHA256, source).set(DRAWING.MEDIA_TYPE, mediaType).set(DRAWING.PAGES, pages)
+        .set(DRAWING.STATE, State.WAITING.name()).onConflictDoNothing().execute();
+    return db.fetchExists(DRAWING, DRAWING.SOURCE_SHA256.eq(source), DRAWING.STATE.eq(State.WAITING.name()));
+  }
+
+  /** Whether anybody could look at a file: it belongs to something that was not deleted. */
+  public boolean wanted(Sha256 source) {
+    return db.fetchExists(db.selectOne().from(VERSION).join(ITEM).on(ITEM.ID.eq(VERSION.DELIVERABLE_ID)).where(VERSION.SHA256.eq(source), ITEM.DELETED_AT.isNull()))
+        || db.fetchExists(db.selectOne().from(FILE).join(ITEM).on(ITEM.ID.eq(FILE.ITEM_ID)).where(FILE.SHA256.eq(source), ITEM.DELETED_AT.isNull()));
+  }
+
+  /** The files of a project that are not drawn to the end yet and are wanted. */
+  public List<Sha256> waiting(ProjectId project) {
+    return db.select(DRAWING.SOURCE_SHA256).from(DRAWING).where(DRAWING.STATE.eq(State.WAITING.name()),
+        DRAWING.SOURCE_SHA256.in(db.select(VERSION.SHA256).from(VERSION).join(ITEM).on(ITEM.ID.eq(VERSION.DELIVERABLE_ID)).where(ITEM.PROJECT_ID.eq(project), ITEM.DELETED_AT.isNull())
+            .union(db.select(FILE.SHA256).from(FILE).join(ITEM).on(ITEM.ID.eq(FILE.ITEM_ID)).where(ITEM.PROJECT_ID.eq(project), ITEM.DELETED_AT.isNull()))))
+        .orderBy(DRAWING.SOURCE_SHA256).fetch(DRAWING.SOURCE_SHA256);
   }
 
   /** The drawing of a file. */

@@ -1,20 +1,20 @@
 package app.clearpane.web.compare;
 
 import app.clearpane.core.compare.Comparison;
-import app.clearpane.core.compare.Raster;
-import app.clearpane.core.compare.WordChanges.Word;
 import app.clearpane.core.files.Sha256;
+import app.clearpane.formats.apart.DrawApart;
+import app.clearpane.formats.apart.Side;
+import app.clearpane.formats.apart.Wish;
 import app.clearpane.formats.compare.ComparisonText;
-import app.clearpane.formats.compare.PdfWords;
-import app.clearpane.formats.compare.Rasters;
+import app.clearpane.formats.deliverable.UnusableFile;
 import app.clearpane.formats.deliverable.Work;
 import app.clearpane.store.compare.Comparisons;
 import app.clearpane.store.deliverable.Drawings;
 import app.clearpane.store.files.Vault;
 import app.clearpane.web.jobs.Job;
 import java.io.IOException;
+import java.io.InterruptedIOException;
 import java.io.UncheckedIOException;
-import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.atomic.AtomicBoolean;
 import org.slf4j.Logger;
@@ -31,10 +31,12 @@ class CompareVersions implements Job {
   private final Comparisons comparisons;
   private final Drawings drawings;
   private final Vault vault;
+  private final DrawApart apart;
   private final ApplicationEventPublisher events;
   private final AtomicBoolean busy = new AtomicBoolean();
 
-  CompareVersions(Comparisons comparisons, Drawings drawings, Vault vault, ApplicationEventPublisher events) {
+  CompareVersions(Comparisons comparisons, Drawings drawings, Vault vault, DrawApart apart, ApplicationEventPublisher events) {
+    this.apart = apart;
     this.events = events;
     this.comparisons = comparisons;
     this.drawings = drawings;
@@ -65,56 +67,26 @@ class CompareVersions implements Job {
   }
 
   private void compare(Comparisons.Pair pair) {
+    if (!drawings.wanted(pair.before()) || !drawings.wanted(pair.after())) {
+      comparisons.forget(pair);
+      return;
+    }
     try {
-      Comparison found = Comparison.of(new Sheets(pair.before()), new Sheets(pair.after()), (page, of) -> comparisons.compared(pair, page, of));
+      Comparison found = apart.compare(new Wish.Compare(side(pair.before()), side(pair.after())), done -> comparisons.compared(pair, done.page(), done.of()));
       comparisons.done(pair, ComparisonText.write(found));
+    } catch (InterruptedIOException stopping) {
+      throw new UncheckedIOException(stopping);
+    } catch (UnusableFile unusable) {
+      comparisons.failed(pair, "One of the two files could not be compared. " + unusable.getMessage());
     } catch (IOException | RuntimeException unreadable) {
       LOG.warn("{} and {} could not be compared", pair.before(), pair.after(), unreadable);
       comparisons.failed(pair, "One of the two files could not be read, so they could not be compared.");
     }
   }
 
-  /** The drawn pages of a file. */
-  private final class Sheets implements Comparison.Source {
-    private final List<Drawings.Sheet> sheets;
-    private final PdfWords words;
-
-    Sheets(Sha256 source) throws IOException {
-      sheets = drawings.sheets(source, Work.MOST_PAGES);
-      words = PDF.equals(drawings.find(source).map(Drawings.Drawing::mediaType).orElse("")) ? PdfWords.of(vault.path(source)) : PdfWords.none();
-    }
-
-    @Override
-    public int pages() {
-      return sheets.size();
-    }
-
-    @Override
-    public Object known(int page) {
-      return sheets.get(page - 1).large();
-    }
-
-    @Override
-    public Raster small(int page) {
-      return read(sheets.get(page - 1).small());
-    }
-
-    @Override
-    public Raster large(int page) {
-      return read(sheets.get(page - 1).large());
-    }
-
-    @Override
-    public List<Word> words(int page) {
-      return words.of(page);
-    }
-
-    private Raster read(Sha256 picture) {
-      try {
-        return Rasters.read(vault.path(picture));
-      } catch (IOException e) {
-        throw new UncheckedIOException(e);
-      }
-    }
+  /** A file as it was drawn, and its words where it has some. */
+  private Side side(Sha256 source) {
+    boolean pdf = PDF.equals(drawings.find(source).map(Drawings.Drawing::mediaType).orElse(""));
+    return new Side(drawings.sheets(source, Work.MOST_PAGES).stream().map(sheet -> new Side.Sheet(vault.path(sheet.large()), vault.path(sheet.small()))).toList(), pdf ? Optional.of(vault.path(source)) : Optional.empty());
   }
 }

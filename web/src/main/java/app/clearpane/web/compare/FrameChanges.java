@@ -2,7 +2,9 @@ package app.clearpane.web.compare;
 
 import app.clearpane.core.compare.ChangeMap;
 import app.clearpane.core.markup.Box;
-import app.clearpane.formats.compare.Rasters;
+import app.clearpane.formats.apart.DrawApart;
+import app.clearpane.formats.apart.Wish;
+import app.clearpane.formats.deliverable.UnusableFile;
 import app.clearpane.web.layout.Refused;
 import java.io.IOException;
 import java.util.List;
@@ -27,12 +29,18 @@ public class FrameChanges {
   /** One place, on either picture, in fractions of it. @param percent how much of it differs */
   public record Where(Box before, Box after, double percent) {}
 
+  private final DrawApart apart;
+
+  FrameChanges(DrawApart apart) {
+    this.apart = apart;
+  }
+
   /** Compares them. @throws Refused if one cannot be read */
-  public Found of(MultipartFile before, MultipartFile after) {
+  public Found of(MultipartFile before, MultipartFile after) throws IOException {
     try {
-      ChangeMap map = ChangeMap.of(Rasters.decode(before.getBytes(), MOST_PIXELS), Rasters.decode(after.getBytes(), MOST_PIXELS));
+      ChangeMap map = apart.changes(new Wish.Frames(before.getBytes(), after.getBytes(), MOST_PIXELS));
       return new Found(100 * map.share(), map.aligned(), map.regions().stream().map(region -> new Where(map.before(region.box()), map.after(region.box()), 100 * region.share())).toList());
-    } catch (IOException unreadable) {
+    } catch (UnusableFile unreadable) {
       throw Refused.because("The two pictures could not be read, so they were not compared. Stop somewhere else and try again.");
     }
   }

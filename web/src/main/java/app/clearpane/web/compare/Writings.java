@@ -6,7 +6,8 @@ import app.clearpane.core.files.Sha256;
 import app.clearpane.core.markup.FoundAgain;
 import app.clearpane.core.markup.Place;
 import app.clearpane.core.markup.Writing;
-import app.clearpane.formats.deliverable.Texts;
+import app.clearpane.formats.apart.DrawApart;
+import app.clearpane.formats.apart.Wish;
 import app.clearpane.formats.deliverable.UnusableFile;
 import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.store.files.Vault;
@@ -23,11 +24,13 @@ public class Writings {
   private static final int KEPT = 100;
   private static final int KEPT_PLACES = 5_000;
   private final Vault vault;
+  private final DrawApart apart;
   private final Cache<Sha256, Text> read = Caffeine.newBuilder().maximumSize(KEPT).build();
   private final Cache<Pair, TextChanges> compared = Caffeine.newBuilder().maximumSize(KEPT).build();
   private final Cache<Sought, Optional<Place>> found = Caffeine.newBuilder().maximumSize(KEPT_PLACES).build();
 
-  Writings(Vault vault) {
+  Writings(Vault vault, DrawApart apart) {
+    this.apart = apart;
     this.vault = vault;
   }
 
@@ -53,7 +56,7 @@ public class Writings {
 
   private Text read(Sha256 source, String mediaType) {
     try {
-      Writing writing = Texts.read(vault.path(source), mediaType);
+      Writing writing = apart.writing(new Wish.Read(vault.path(source), mediaType));
       return new Text(writing, writing.plain());
     } catch (IOException e) {
       throw new UncheckedIOException(e);

@@ -2,12 +2,15 @@ package app.clearpane.web.deliverable;
 
 import app.clearpane.core.deliverable.Palette;
 import app.clearpane.core.files.Sha256;
-import app.clearpane.formats.compare.Rasters;
+import app.clearpane.formats.apart.DrawApart;
+import app.clearpane.formats.apart.Wish;
 import app.clearpane.formats.deliverable.PaletteFile;
+import app.clearpane.formats.deliverable.UnusableFile;
 import app.clearpane.store.deliverable.Drawings;
 import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.store.files.Vault;
 import app.clearpane.web.layout.NotThere;
+import app.clearpane.web.layout.Refused;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.io.IOException;
@@ -30,9 +33,11 @@ public class Colours {
   private static final double READS_LARGE = 3;
   private final Drawings drawings;
   private final Vault vault;
+  private final DrawApart apart;
   private final Cache<Sha256, Palette> palettes = Caffeine.newBuilder().maximumSize(KEPT).build();
 
-  Colours(Drawings drawings, Vault vault) {
+  Colours(Drawings drawings, Vault vault, DrawApart apart) {
+    this.apart = apart;
     this.drawings = drawings;
     this.vault = vault;
   }
@@ -76,7 +81,9 @@ public class Colours {
 
   private Palette palette(Sha256 picture) {
     try {
-      return Palette.of(Rasters.read(vault.path(picture)));
+      return apart.colours(new Wish.Colours(vault.path(picture)));
+    } catch (UnusableFile unusable) {
+      throw Refused.because("The colours of this sheet cannot be told. " + unusable.getMessage());
     } catch (IOException unreadable) {
       throw new UncheckedIOException(unreadable);
     }

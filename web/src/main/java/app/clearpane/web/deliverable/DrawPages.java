@@ -1,7 +1,8 @@
 package app.clearpane.web.deliverable;
 
 import app.clearpane.core.files.Sha256;
-import app.clearpane.formats.deliverable.DrawApart;
+import app.clearpane.formats.apart.DrawApart;
+import app.clearpane.formats.apart.Wish;
 import app.clearpane.formats.deliverable.UnusableFile;
 import app.clearpane.store.deliverable.Drawings;
 import app.clearpane.store.files.Vault;
@@ -9,6 +10,8 @@ import app.clearpane.web.jobs.Job;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Component;
 
@@ -16,6 +19,7 @@ import org.springframework.stereotype.Component;
 @Component
 class DrawPages implements Job {
   static final String NAME = "draw-pages";
+  private static final Logger LOG = LoggerFactory.getLogger(DrawPages.class);
   private final Drawings drawings;
   private final Vault vault;
   private final DrawApart apart;
@@ -38,23 +42,33 @@ class DrawPages implements Job {
   @Override
   public void run(String about) {
     Sha256 source = new Sha256(about);
-    drawings.find(source).filter(drawing -> drawing.state() == Drawings.State.WAITING).ifPresent(this::draw);
+    drawings.find(source).filter(drawing -> drawing.state() == Drawings.State.WAITING && drawings.wanted(source)).ifPresent(this::draw);
     progress.moved(source);
     events.publishEvent(new Drawn(source));
   }
 
   private void draw(Drawings.Drawing drawing) {
     try {
-      apart.draw(vault.path(drawing.source()), drawing.mediaType(), drawing.drawn() + 1, page -> {
+      apart.draw(new Wish.Draw(vault.path(drawing.source()), drawing.mediaType(), drawing.drawn() + 1), page -> {
         drawings.add(new Drawings.Sheet(drawing.source(), page.page(), page.size(), kept(page.large()), kept(page.small()), page.mediaType()));
         progress.moved(drawing.source());
+        if (!drawings.wanted(drawing.source())) {
+          throw new NobodyWants();
+        }
       });
       drawings.done(drawing.source());
+    } catch (NobodyWants ended) {
+      LOG.debug("{} was deleted while it was drawn", drawing.source());
     } catch (UnusableFile unusable) {
       drawings.failed(drawing.source(), unusable.getMessage());
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
+  }
+
+  /** What was deleted while it was drawn. Its pages so far stay, and it is drawn on when it is brought back. */
+  private static final class NobodyWants extends IOException {
+    private static final long serialVersionUID = 1L;
   }
 
   private Sha256 kept(byte[] picture) throws IOException {

@@ -2,7 +2,8 @@ package app.clearpane.web.deliverable;
 
 import app.clearpane.core.deliverable.PageSize;
 import app.clearpane.core.files.Sha256;
-import app.clearpane.formats.deliverable.DrawApart;
+import app.clearpane.formats.apart.DrawApart;
+import app.clearpane.formats.apart.Wish;
 import app.clearpane.formats.deliverable.UnusableFile;
 import app.clearpane.formats.deliverable.Work;
 import app.clearpane.store.deliverable.Drawings;
@@ -20,7 +21,6 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.concurrent.Semaphore;
 import java.util.stream.Stream;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
@@ -47,8 +47,6 @@ public class SheetTiles {
   private final Path folder;
   private final Clock clock;
   private final Map<String, Object> locks = new ConcurrentHashMap<>();
-  /** So that a few large strips at most are in memory. */
-  private final Semaphore drawing = new Semaphore(2);
 
   SheetTiles(Drawings drawings, Vault vault, DrawApart apart, House house, Clock clock) {
     this.clock = clock;
@@ -132,13 +130,11 @@ public class SheetTiles {
       if (Files.exists(path(source, page, level, 0, row))) {
         return;
       }
-      drawing.acquireUninterruptibly();
       try {
-        keep(apart.squares(vault.path(source), mediaType, new DrawApart.Rows(page, width(level), row * SIDE, height, SIDE)), source, page, level, row);
+        keep(apart.pictures(new Wish.Squares(vault.path(source), mediaType, new Wish.Rows(page, width(level), row * SIDE, height, SIDE))).pictures(), source, page, level, row);
       } catch (UnusableFile unusable) {
         throw new NotThere();
       } finally {
-        drawing.release();
         locks.remove(name);
       }
     }

@@ -5,7 +5,8 @@ import app.clearpane.core.people.Actor;
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.record.Act;
-import app.clearpane.formats.deliverable.DrawApart;
+import app.clearpane.formats.apart.DrawApart;
+import app.clearpane.formats.apart.Wish;
 import app.clearpane.formats.deliverable.UnusableFile;
 import app.clearpane.store.deliverable.Deliverable;
 import app.clearpane.store.deliverable.Deliverables;
@@ -69,22 +70,22 @@ public class StoreVersion {
     apart.warmUp();
     Vault.Stored stored = takeIn.take(deliverable.project(), by, arriving.content());
     String fileName = FileNames.safe(arriving.fileName());
-    DrawApart.Opened work = opened(stored, fileName);
+    Wish.Opened work = opened(stored, fileName);
     VersionRow version = new VersionRow(new VersionId(UUID.randomUUID()), id, null, stored.sha256(), fileName, work.mediaType(), stored.size(),
         arriving.whatChanged(), by.name(), clock.instant(), null);
     transaction.executeWithoutResult(status -> keep(deliverable, version, work, by));
     return version;
   }
 
-  private DrawApart.Opened opened(Vault.Stored stored, String fileName) throws IOException {
+  private Wish.Opened opened(Vault.Stored stored, String fileName) throws IOException {
     try {
-      return apart.open(vault.path(stored.sha256()), fileName);
+      return apart.open(new Wish.Open(vault.path(stored.sha256()), fileName));
     } catch (UnusableFile unusable) {
       throw Refused.because(unusable.getMessage());
     }
   }
 
-  private void keep(Deliverable deliverable, VersionRow version, DrawApart.Opened work, Actor by) {
+  private void keep(Deliverable deliverable, VersionRow version, Wish.Opened work, Actor by) {
     deliverables.addVersion(version);
     if (drawings.begin(version.sha256(), version.mediaType(), work.pages())) {
       jobs.enqueue(DrawPages.NAME, version.sha256().hex());

@@ -7,6 +7,7 @@ import app.clearpane.store.exposure.Items;
 import app.clearpane.web.layout.AskFirst;
 import app.clearpane.web.layout.Refused;
 import java.time.Clock;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -15,9 +16,11 @@ import org.springframework.transaction.annotation.Transactional;
 public class DeleteItem {
   private final Items items;
   private final WatchArrivals arrivals;
+  private final ApplicationEventPublisher events;
   private final Clock clock;
 
-  DeleteItem(Items items, WatchArrivals arrivals, Clock clock) {
+  DeleteItem(Items items, WatchArrivals arrivals, ApplicationEventPublisher events, Clock clock) {
+    this.events = events;
     this.items = items;
     this.arrivals = arrivals;
     this.clock = clock;
@@ -45,5 +48,6 @@ public class DeleteItem {
       throw Refused.because("It lies in “" + first.name() + "”, which was deleted too. Nothing was changed; bring “" + first.name() + "” back first.");
     });
     arrivals.sayFirst(project, sure, "Bring it back");
+    events.publishEvent(new BroughtBack(project));
   }
 }

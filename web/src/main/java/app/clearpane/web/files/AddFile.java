@@ -7,7 +7,8 @@ import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.record.Act;
 import app.clearpane.formats.deliverable.ContentType;
-import app.clearpane.formats.deliverable.DrawApart;
+import app.clearpane.formats.apart.DrawApart;
+import app.clearpane.formats.apart.Wish;
 import app.clearpane.formats.deliverable.UnusableFile;
 import app.clearpane.store.deliverable.Drawings;
 import app.clearpane.store.exposure.Items;
@@ -83,7 +84,7 @@ public class AddFile {
       throw Refused.because("“" + name + "” is empty: it has 0 bytes. Nothing was kept; save it again where you made it and choose it once more.");
     }
     String mediaType = ContentType.of(vault.path(stored.sha256()));
-    Optional<DrawApart.Opened> work = opened(stored, name);
+    Optional<Wish.Opened> work = opened(stored, name);
     return transaction.execute(status -> {
       ItemId item = newItem.add(project, ContentKind.FILES, name, folder, by);
       files.addFile(item, stored, mediaType, by.name());
@@ -93,9 +94,9 @@ public class AddFile {
     });
   }
 
-  private Optional<DrawApart.Opened> opened(Vault.Stored stored, String name) throws IOException {
+  private Optional<Wish.Opened> opened(Vault.Stored stored, String name) throws IOException {
     try {
-      return Optional.of(apart.open(vault.path(stored.sha256()), name));
+      return Optional.of(apart.open(new Wish.Open(vault.path(stored.sha256()), name)));
     } catch (UnusableFile notToBeLookedAt) {
       return Optional.empty();
     }

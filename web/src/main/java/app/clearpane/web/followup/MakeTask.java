@@ -5,10 +5,8 @@ import app.clearpane.core.markup.MarkupId;
 import app.clearpane.core.markup.TaskOfMark;
 import app.clearpane.core.plan.Stage;
 import app.clearpane.core.record.Act;
-import app.clearpane.formats.markup.MarkedSheet;
 import app.clearpane.store.deliverable.Deliverable;
 import app.clearpane.store.deliverable.Deliverables;
-import app.clearpane.store.deliverable.Drawings;
 import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.store.files.Vault;
 import app.clearpane.store.markup.MarkupRow;
@@ -16,6 +14,7 @@ import app.clearpane.store.markup.Markups;
 import app.clearpane.store.plan.TaskFiles;
 import app.clearpane.web.layout.NotThere;
 import app.clearpane.web.layout.Refused;
+import app.clearpane.web.markup.CutOuts;
 import app.clearpane.web.markup.MarkWords;
 import app.clearpane.web.markup.MarksMoved;
 import app.clearpane.web.plan.MoveTask;
@@ -25,6 +24,7 @@ import app.clearpane.web.security.Person;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.time.Clock;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -39,7 +39,7 @@ class MakeTask {
   private static final int LONGEST_NAME = 90;
   private final Markups markups;
   private final Deliverables deliverables;
-  private final Drawings drawings;
+  private final CutOuts cutOuts;
   private final Vault vault;
   private final PlanTask planTask;
   private final MoveTask moveTask;
@@ -49,10 +49,10 @@ class MakeTask {
   private final TransactionTemplate transaction;
   private final Clock clock;
 
-  MakeTask(Markups markups, Deliverables deliverables, Drawings drawings, Vault vault, PlanTask planTask, MoveTask moveTask, TaskFiles files, Tell tell, ApplicationEventPublisher events, TransactionTemplate transaction, Clock clock) {
+  MakeTask(Markups markups, Deliverables deliverables, CutOuts cutOuts, Vault vault, PlanTask planTask, MoveTask moveTask, TaskFiles files, Tell tell, ApplicationEventPublisher events, TransactionTemplate transaction, Clock clock) {
     this.markups = markups;
     this.deliverables = deliverables;
-    this.drawings = drawings;
+    this.cutOuts = cutOuts;
     this.vault = vault;
     this.planTask = planTask;
     this.moveTask = moveTask;
@@ -74,12 +74,8 @@ class MakeTask {
   /** The cut-out of its place, kept; empty where there is nothing to see. */
   private Optional<Vault.Stored> picture(MarkupRow mark) throws IOException {
     VersionRow version = deliverables.version(mark.version()).orElseThrow();
-    Optional<Drawings.Sheet> sheet = MarkWords.pictured(mark.place()) ? drawings.sheet(version.sha256(), mark.place().page()) : Optional.empty();
-    if (sheet.isEmpty()) {
-      return Optional.empty();
-    }
-    byte[] png = MarkedSheet.cutOut(vault.path(sheet.get().large()), mark.place(), CUT_OUT_WIDTH);
-    return Optional.of(vault.store(new ByteArrayInputStream(png), png.length));
+    byte[] png = cutOuts.of(version, List.of(mark), CUT_OUT_WIDTH).get(mark.id());
+    return png == null ? Optional.empty() : Optional.of(vault.store(new ByteArrayInputStream(png), png.length));
   }
 
   private void make(MarkupId id, Optional<Vault.Stored> picture, Person.OfTeam by) {

@@ -4,6 +4,7 @@ import org.jspecify.annotations.Nullable;
 import java.util.Objects;
 import java.net.URISyntaxException;
 import java.net.URI;
+import app.clearpane.formats.apart.NoRoomNow;
 import app.clearpane.store.Stale;
 import app.clearpane.store.files.Vault;
 import jakarta.servlet.http.HttpServletRequest;
@@ -105,6 +106,13 @@ class WhenThingsGoWrong {
   @ExceptionHandler
   void gone(ClientAbortException gone, HttpServletResponse response) {
     LOG.debug("asked for, but not waited for", gone);
+  }
+
+  /** Nothing is wrong but that many want the same at once. */
+  @ExceptionHandler
+  ModelAndView noRoom(NoRoomNow waited, HttpServletRequest request, HttpServletResponse response) {
+    response.setHeader("Retry-After", "30");
+    return said(HttpStatus.SERVICE_UNAVAILABLE, List.of("So many files are being opened just now that yours did not get its turn. Nothing was changed; try again in a minute."), request, response);
   }
 
   @ExceptionHandler

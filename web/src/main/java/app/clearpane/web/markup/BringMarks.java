@@ -7,9 +7,10 @@ import app.clearpane.core.files.Sha256;
 import app.clearpane.core.markup.MarkupId;
 import app.clearpane.core.markup.MarkupProgress;
 import app.clearpane.core.record.Act;
+import app.clearpane.formats.apart.DrawApart;
+import app.clearpane.formats.apart.Wish;
+import app.clearpane.formats.deliverable.UnusableFile;
 import app.clearpane.formats.markup.BroughtMark;
-import app.clearpane.formats.markup.PdfAnnotations;
-import app.clearpane.formats.markup.SameDocument;
 import app.clearpane.formats.markup.WebAnnotations;
 import app.clearpane.store.deliverable.Deliverable;
 import app.clearpane.store.deliverable.Deliverables;
@@ -56,12 +57,13 @@ class BringMarks {
   private final Annotations annotations;
   private final Writings writings;
   private final Vault vault;
+  private final DrawApart apart;
   private final House house;
   private final Tell tell;
   private final ApplicationEventPublisher events;
   private final Clock clock;
 
-  BringMarks(Deliverables deliverables, Markups markups, Seats seats, Annotations annotations, Writings writings, Vault vault, House house, Tell tell, ApplicationEventPublisher events, Clock clock) {
+  BringMarks(Deliverables deliverables, Markups markups, Seats seats, Annotations annotations, Writings writings, Vault vault, DrawApart apart, House house, Tell tell, ApplicationEventPublisher events, Clock clock) {
     this.events = events;
     this.deliverables = deliverables;
     this.markups = markups;
@@ -69,6 +71,7 @@ class BringMarks {
     this.annotations = annotations;
     this.writings = writings;
     this.vault = vault;
+    this.apart = apart;
     this.house = house;
     this.tell = tell;
     this.clock = clock;
@@ -104,11 +107,11 @@ class BringMarks {
     if (!Files.exists(path)) {
       throw new NotThere();
     }
-    BroughtMark.Read read = isPdf(path) ? readPdf(path) : readText(path, version);
-    Optional<String> doubt = isPdf(path) && PDF.equals(version.mediaType()) ? SameDocument.doubt(vault.path(version.sha256()), path) : Optional.empty();
+    Wish.Noted noted = isPdf(path) ? readPdf(path, version) : new Wish.Noted(readText(path, version), Optional.empty());
+    BroughtMark.Read read = noted.read();
     Set<String> known = known(version);
     List<BroughtMark> fresh = read.marks().stream().filter(mark -> !known.contains(mark.origin())).filter(mark -> annotations.sizes(version).containsKey(mark.place().page())).toList();
-    return new Preview(version, file, fresh, (int) read.marks().stream().filter(mark -> known.contains(mark.origin())).count(), read.skipped(), doubt,
+    return new Preview(version, file, fresh, (int) read.marks().stream().filter(mark -> known.contains(mark.origin())).count(), read.skipped(), noted.doubt(),
         seats.of(deliverables.find(version.deliverable()).orElseThrow().pane()).stream().filter(seat -> seat.state() != SeatState.ENDED && seat.role().mayMarkUp()).toList());
   }
 
@@ -124,10 +127,10 @@ class BringMarks {
     }
   }
 
-  private static BroughtMark.Read readPdf(Path path) {
+  private Wish.Noted readPdf(Path path, VersionRow version) throws IOException {
     try {
-      return PdfAnnotations.read(path);
-    } catch (IOException unreadable) {
+      return apart.notes(new Wish.Notes(path, PDF.equals(version.mediaType()) ? Optional.of(vault.path(version.sha256())) : Optional.empty()));
+    } catch (UnusableFile unreadable) {
       throw Refused.because("The notes in this PDF could not be read: it is damaged or locked. Nothing was added; ask for it once more, saved without a password.");
     }
   }

@@ -8,6 +8,7 @@ import app.clearpane.web.deliverable.DeliverableState;
 import app.clearpane.web.deliverable.States;
 import app.clearpane.web.layout.NotThere;
 import app.clearpane.web.layout.TeamController;
+import java.io.IOException;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -34,7 +35,7 @@ class ChangesController {
   /** What differs between two pictures of films that are looked at side by side. */
   @PostMapping("/t/versions/{version}/frames")
   @ResponseBody
-  FrameChanges.Found frames(@PathVariable VersionId version, @RequestParam MultipartFile before, @RequestParam MultipartFile after) {
+  FrameChanges.Found frames(@PathVariable VersionId version, @RequestParam MultipartFile before, @RequestParam MultipartFile after) throws IOException {
     NotThere.unless(deliverables.version(version));
     return frames.of(before, after);
   }

@@ -166,7 +166,7 @@ public class ClientTable {
   }
 
   /** What differs between two pictures of films that they look at side by side. @throws NotThere if they do not see the version */
-  public FrameChanges.Found frames(Viewer viewer, VersionId version, MultipartFile before, MultipartFile after) {
+  public FrameChanges.Found frames(Viewer viewer, VersionId version, MultipartFile before, MultipartFile after) throws IOException {
     NotThere.unless(deliverables.version(viewer, version));
     return frames.of(before, after);
   }

@@ -2,11 +2,9 @@ package app.clearpane.web.markup;
 
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.deliverable.WorkKind;
-import app.clearpane.formats.deliverable.Work;
 import app.clearpane.formats.markup.Annotation;
 import app.clearpane.formats.markup.MarkedSheet;
 import app.clearpane.formats.markup.NotesTable;
-import app.clearpane.formats.markup.PdfAnnotations;
 import app.clearpane.formats.markup.WebAnnotations;
 import app.clearpane.store.deliverable.Deliverables;
 import app.clearpane.store.deliverable.Drawings;
@@ -18,7 +16,6 @@ import app.clearpane.web.layout.TeamController;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Path;
 import java.util.List;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
@@ -30,34 +27,28 @@ import org.springframework.web.bind.annotation.PathVariable;
 /** The marks on a version in open formats. What is for the team only is left out, since such files travel. */
 @TeamController
 class MarksOutController {
-  private static final String PDF = "application/pdf";
   private final Deliverables deliverables;
   private final Markups markups;
   private final Standing standing;
   private final Annotations annotations;
   private final Drawings drawings;
   private final Vault vault;
+  private final MarkedFiles marked;
 
-  MarksOutController(Deliverables deliverables, Markups markups, Standing standing, Annotations annotations, Drawings drawings, Vault vault) {
+  MarksOutController(Deliverables deliverables, Markups markups, Standing standing, Annotations annotations, Drawings drawings, Vault vault, MarkedFiles marked) {
     this.deliverables = deliverables;
     this.markups = markups;
     this.standing = standing;
     this.annotations = annotations;
     this.drawings = drawings;
     this.vault = vault;
+    this.marked = marked;
   }
 
   @GetMapping("/t/versions/{version}/marks.pdf")
   ResponseEntity<byte[]> pdf(@PathVariable VersionId version) throws IOException {
     VersionRow found = sheets(version);
-    ByteArrayOutputStream out = new ByteArrayOutputStream();
-    if (PDF.equals(found.mediaType())) {
-      PdfAnnotations.write(vault.path(found.sha256()), marks(found), out);
-    } else {
-      List<Path> sheets = drawings.sheets(found.sha256(), Work.MOST_PAGES).stream().map(sheet -> vault.path(sheet.large())).toList();
-      MarkedSheet.pdf(sheets, marks(found), out);
-    }
-    return file(out.toByteArray(), MediaType.APPLICATION_PDF, found, ".pdf");
+    return file(marked.pdf(found, marks(found)), MediaType.APPLICATION_PDF, found, ".pdf");
   }
 
   @GetMapping("/t/versions/{version}/marks.jsonld")
@@ -84,7 +75,7 @@ class MarksOutController {
   ResponseEntity<byte[]> png(@PathVariable VersionId version, @PathVariable int page) throws IOException {
     VersionRow found = sheets(version);
     Drawings.Sheet sheet = NotThere.unless(drawings.sheet(found.sha256(), page));
-    return file(MarkedSheet.png(vault.path(sheet.large()), on(found, page)), MediaType.IMAGE_PNG, found, "-sheet-" + page + ".png");
+    return file(marked.png(sheet, on(found, page)), MediaType.IMAGE_PNG, found, "-sheet-" + page + ".png");
   }
 
   @GetMapping("/t/versions/{version}/marked/{page}.svg")

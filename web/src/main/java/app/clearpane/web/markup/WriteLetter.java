@@ -4,12 +4,9 @@ import app.clearpane.core.markup.Clash;
 import app.clearpane.core.markup.Intent;
 import app.clearpane.core.markup.MarkupId;
 import app.clearpane.formats.clearance.PdfWriter;
-import app.clearpane.formats.markup.MarkedSheet;
 import app.clearpane.store.agency.People;
 import app.clearpane.store.agency.TeamMember;
-import app.clearpane.store.deliverable.Drawings;
 import app.clearpane.store.deliverable.VersionRow;
-import app.clearpane.store.files.Vault;
 import app.clearpane.store.markup.MarkupRow;
 import app.clearpane.web.House;
 import app.clearpane.web.deliverable.DeliverableState;
@@ -40,22 +37,20 @@ class WriteLetter {
   private final People people;
   private final Clashes clashes;
   private final Annotations annotations;
-  private final Drawings drawings;
-  private final Vault vault;
+  private final CutOuts cutOuts;
   private final Pages pages;
   private final WriteMail mail;
   private final TheAgency agency;
   private final Words words;
   private final House house;
 
-  WriteLetter(States states, Standing standing, People people, Clashes clashes, Annotations annotations, Drawings drawings, Vault vault, Pages pages, WriteMail mail, TheAgency agency, Words words, House house) {
+  WriteLetter(States states, Standing standing, People people, Clashes clashes, Annotations annotations, CutOuts cutOuts, Pages pages, WriteMail mail, TheAgency agency, Words words, House house) {
     this.states = states;
     this.standing = standing;
     this.people = people;
     this.clashes = clashes;
     this.annotations = annotations;
-    this.drawings = drawings;
-    this.vault = vault;
+    this.cutOuts = cutOuts;
     this.pages = pages;
     this.mail = mail;
     this.agency = agency;
@@ -94,15 +89,10 @@ class WriteLetter {
 
   /** The letter as PDF, with a cut-out of each place. */
   byte[] pdf(RoundLetter letter) throws IOException {
-    Map<String, String> cutOuts = new HashMap<>();
-    for (RoundLetter.Line line : letter.changes()) {
-      Optional<Drawings.Sheet> sheet = drawings.sheet(letter.version().sha256(), line.mark().place().page());
-      if (sheet.isPresent() && line.pictured()) {
-        byte[] png = MarkedSheet.cutOut(vault.path(sheet.get().large()), line.mark().place(), CUT_OUT_WIDTH);
-        cutOuts.put(line.mark().id().toString(), "data:image/png;base64," + Base64.getEncoder().encodeToString(png));
-      }
-    }
-    return PdfWriter.write(pages.render("markup/letter-paper", Map.of("letter", letter, "cutOuts", cutOuts, "agency", agency.get())));
+    Map<String, String> pictures = new HashMap<>();
+    cutOuts.of(letter.version(), letter.changes().stream().map(RoundLetter.Line::mark).toList(), CUT_OUT_WIDTH)
+        .forEach((mark, png) -> pictures.put(mark.toString(), "data:image/png;base64," + Base64.getEncoder().encodeToString(png)));
+    return PdfWriter.write(pages.render("markup/letter-paper", Map.of("letter", letter, "cutOuts", pictures, "agency", agency.get())));
   }
 
   /** Mails it to one of the team: every change in a line, and where to see them. */

@@ -6,6 +6,7 @@ import app.clearpane.web.compare.FrameChanges;
 import app.clearpane.web.exposure.clientside.Through;
 import app.clearpane.web.markup.ClientTable;
 import app.clearpane.web.markup.LayChanges;
+import java.io.IOException;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -26,7 +27,7 @@ class VisibleChangesController {
 
   @PostMapping("/c/panes/{pane}/versions/{version}/frames")
   @ResponseBody
-  FrameChanges.Found frames(Viewer viewer, @PathVariable VersionId version, @RequestParam MultipartFile before, @RequestParam MultipartFile after) {
+  FrameChanges.Found frames(Viewer viewer, @PathVariable VersionId version, @RequestParam MultipartFile before, @RequestParam MultipartFile after) throws IOException {
     return tables.frames(viewer, version, before, after);
   }
 
