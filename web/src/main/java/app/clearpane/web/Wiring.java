@@ -9,6 +9,7 @@ import app.clearpane.store.Writes;
 import app.clearpane.store.agency.Notes;
 import app.clearpane.store.agency.People;
 import app.clearpane.store.agency.Sessions;
+import app.clearpane.store.agency.SecondFactors;
 import app.clearpane.store.agency.SignIns;
 import app.clearpane.store.agency.WaysIn;
 import app.clearpane.store.clearance.Checklists;
@@ -32,6 +33,7 @@ import app.clearpane.store.exposure.clientside.Viewers;
 import app.clearpane.store.exposure.clientside.VisibleNames;
 import app.clearpane.store.exposure.clientside.Visits;
 import app.clearpane.store.files.ProjectFiles;
+import app.clearpane.store.files.Seal;
 import app.clearpane.store.files.Vault;
 import app.clearpane.store.files.clientside.VisibleFiles;
 import app.clearpane.store.markup.ClashTurns;
@@ -107,13 +109,23 @@ class Wiring {
   }
 
   @Bean
+  SecondFactors secondFactors(DSLContext db) {
+    return new SecondFactors(db);
+  }
+
+  @Bean
+  Seal seal(House house) throws IOException {
+    return Seal.in(house.data());
+  }
+
+  @Bean
   SignIns signIns(DSLContext db) {
     return new SignIns(db);
   }
 
   @Bean
-  KeepBackups.HouseCopy houseCopy(DSLContext db, Vault vault) {
-    return folder -> HouseBackup.make(db, vault, folder);
+  KeepBackups.HouseCopy houseCopy(DSLContext db, Vault vault, House house) {
+    return folder -> HouseBackup.make(db, vault, house.data(), folder);
   }
 
   @Bean

@@ -2,6 +2,7 @@ package app.clearpane.store.backup;
 
 import app.clearpane.core.files.Sha256;
 import app.clearpane.store.files.ProjectFiles;
+import app.clearpane.store.files.Seal;
 import app.clearpane.store.files.Vault;
 import java.io.IOException;
 import java.io.InputStream;
@@ -19,7 +20,7 @@ import java.util.zip.ZipInputStream;
 import org.jooq.DSLContext;
 
 /**
- * A copy of a house: {@code house.zip}, the database as it was at one instant, and {@code vault}, every file that it names. The database is copied first;
+ * A copy of a house: {@code house.zip}, the database as it was at one instant, {@code vault}, every file that it names, and the key of what is sealed in it. The database is copied first;
  * files never change and are never removed while they are named, so what it names is still there afterwards. The copy is looked over before it counts.
  */
 public final class HouseBackup {
@@ -35,11 +36,12 @@ public final class HouseBackup {
    * Makes one, of a house that may be running.
    *
    * @param db its database, H2
+   * @param data its data folder
    * @param folder where it is to be; it must not be there yet
    * @throws FileAlreadyExistsException if it is
    * @throws IOException if something cannot be written, or a file that the database names is missing or altered: then there is no such folder afterwards
    */
-  public static Made make(DSLContext db, Vault vault, Path folder) throws IOException {
+  public static Made make(DSLContext db, Vault vault, Path data, Path folder) throws IOException {
     if (Files.exists(folder)) {
       throw new FileAlreadyExistsException(folder + " is there already; a backup is made in a new folder");
     }
@@ -63,6 +65,7 @@ public final class HouseBackup {
         }
       }
       remove(opened);
+      copyKey(data, aside);
       Files.move(aside, folder, StandardCopyOption.ATOMIC_MOVE);
       return new Made(folder, named.size(), bytes);
     } finally {
@@ -89,6 +92,7 @@ public final class HouseBackup {
       }
     }
     unpack(folder.resolve(DATABASE), data);
+    copyKey(folder, data);
     try (Stream<Path> all = Files.walk(folder.resolve(VAULT))) {
       for (Path from : (Iterable<Path>) all::iterator) {
         Path to = data.resolve(VAULT).resolve(folder.resolve(VAULT).relativize(from).toString());
@@ -98,6 +102,12 @@ public final class HouseBackup {
           Files.copy(from, to, StandardCopyOption.COPY_ATTRIBUTES);
         }
       }
+    }
+  }
+
+  private static void copyKey(Path from, Path to) throws IOException {
+    if (Files.exists(from.resolve(Seal.FILE))) {
+      Files.copy(from.resolve(Seal.FILE), to.resolve(Seal.FILE), StandardCopyOption.COPY_ATTRIBUTES);
     }
   }
 

@@ -1,6 +1,7 @@
 package app.clearpane.store.backup;
 
 import app.clearpane.store.agency.People;
+import app.clearpane.store.agency.SecondFactors;
 import app.clearpane.store.agency.SignIns;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -51,6 +52,11 @@ public final class StoppedHouse implements AutoCloseable {
   /** How its team signs in. */
   public SignIns signIns() {
     return new SignIns(db);
+  }
+
+  /** The second step of its team's signing in. */
+  public SecondFactors secondFactors() {
+    return new SecondFactors(db);
   }
 
   @Override

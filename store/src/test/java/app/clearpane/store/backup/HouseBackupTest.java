@@ -10,6 +10,7 @@ import app.clearpane.store.AHouse;
 import app.clearpane.store.FreshDatabase;
 import app.clearpane.store.exposure.Items;
 import app.clearpane.store.files.ProjectFiles;
+import app.clearpane.store.files.Seal;
 import app.clearpane.store.files.Vault;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
@@ -35,16 +36,18 @@ class HouseBackupTest {
     AHouse house = new AHouse(FreshDatabase.inFile(folder.resolve("live/house")));
     Vault vault = Vault.in(folder.resolve("live/vault"));
     add(house, vault, "first");
+    String sealed = Seal.in(folder.resolve("live")).close("ABCDEFGH", "second step");
     vault.store(new ByteArrayInputStream(new byte[] {1}), 10);
-    HouseBackup.Made made = HouseBackup.make(house.db, vault, folder.resolve("backup"));
+    HouseBackup.Made made = HouseBackup.make(house.db, vault, folder.resolve("live"), folder.resolve("backup"));
     assertThat(made.files()).as("only what is named").isEqualTo(1);
     add(house, vault, "afterwards");
     HouseBackup.restore(folder.resolve("backup"), folder.resolve("again"));
     try (StoppedHouse again = StoppedHouse.open(folder.resolve("again"), ";ACCESS_MODE_DATA=r")) {
       assertThat(new ProjectFiles(again.db()).named()).containsExactly(Sha256.ofText("first"));
     }
+    assertThat(Seal.in(folder.resolve("again")).open(sealed, "second step")).as("with the key that sealed it").contains("ABCDEFGH");
     assertThat(Vault.in(folder.resolve("again/vault")).isIntact(Sha256.ofText("first"))).isTrue();
-    assertThatThrownBy(() -> HouseBackup.make(house.db, vault, folder.resolve("backup"))).isInstanceOf(FileAlreadyExistsException.class);
+    assertThatThrownBy(() -> HouseBackup.make(house.db, vault, folder.resolve("live"), folder.resolve("backup"))).isInstanceOf(FileAlreadyExistsException.class);
     assertThatThrownBy(() -> HouseBackup.restore(folder.resolve("backup"), folder.resolve("again"))).isInstanceOf(FileAlreadyExistsException.class);
     assertThatThrownBy(() -> HouseBackup.restore(folder.resolve("live"), folder.resolve("nowhere"))).hasMessageContaining("is no backup");
   }
@@ -55,7 +58,7 @@ class HouseBackupTest {
     Vault vault = Vault.in(folder.resolve("live/vault"));
     add(house, vault, "whole");
     Files.writeString(vault.path(Sha256.ofText("whole")), "altered");
-    assertThatThrownBy(() -> HouseBackup.make(house.db, vault, folder.resolve("backup"))).isInstanceOf(IOException.class).hasMessageContaining("altered");
+    assertThatThrownBy(() -> HouseBackup.make(house.db, vault, folder.resolve("live"), folder.resolve("backup"))).isInstanceOf(IOException.class).hasMessageContaining("altered");
     assertThat(folder.resolve("backup")).doesNotExist();
     assertThat(folder.resolve("backup.unfinished")).doesNotExist();
   }

@@ -35,7 +35,8 @@ public final class OwnerKey {
       String key = LinkKeys.random();
       Instant now = Clock.systemUTC().instant();
       house.signIns().addPasswordKey(Sha256.ofText(key), owner.get().id(), now, now.plus(GOOD_FOR));
-      System.out.println("Start the house again; within an hour, " + owner.get().name() + " chooses a new password at /sign-in/new-password/" + key);
+      boolean twoSteps = house.secondFactors().end(owner.get().id());
+      System.out.println((twoSteps ? owner.get().name() + " signs in by the password alone from now on; set up the second step again afterwards. " : "") + "Start the house again; within an hour, " + owner.get().name() + " chooses a new password at /sign-in/new-password/" + key);
       return 0;
     } catch (SQLException e) {
       System.err.println("owner: the data could not be opened. Is the application still running on it? " + e.getMessage());

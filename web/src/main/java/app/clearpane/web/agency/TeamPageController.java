@@ -22,8 +22,10 @@ class TeamPageController {
   private static final String PAGE = "redirect:/t/team";
   private final People people;
   private final KeepTeam keep;
+  private final KeepSecondStep secondStep;
 
-  TeamPageController(People people, KeepTeam keep) {
+  TeamPageController(People people, KeepTeam keep, KeepSecondStep secondStep) {
+    this.secondStep = secondStep;
     this.people = people;
     this.keep = keep;
   }
@@ -33,6 +35,8 @@ class TeamPageController {
     model.addAttribute("team", people.memberships());
     model.addAttribute("roles", List.of(TeamRole.values()));
     model.addAttribute("lasting", keep.lasting());
+    model.addAttribute("holders", secondStep.holders());
+    model.addAttribute("stepAsked", secondStep.asked());
     return "agency/team";
   }
 

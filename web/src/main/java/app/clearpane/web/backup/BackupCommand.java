@@ -24,7 +24,7 @@ public final class BackupCommand {
     Path folder = Path.of(arguments[0]).toAbsolutePath();
     Verify.quiet();
     try (StoppedHouse house = StoppedHouse.open(data, "")) {
-      System.out.println(KeepBackups.inWords(HouseBackup.make(house.db(), Vault.in(data.resolve("vault")), folder)));
+      System.out.println(KeepBackups.inWords(HouseBackup.make(house.db(), Vault.in(data.resolve("vault")), data, folder)));
       return 0;
     } catch (SQLException running) {
       return ask(data, folder);

@@ -11,7 +11,7 @@ public record Typed(String field, String text) {
   /** The field of a password that was asked for once more. */
   public static final String PASSWORD_AGAIN = "passwordAgain";
 
-  private static final Set<String> NOT_TYPED = Set.of("_csrf", "password", PASSWORD_AGAIN, "now", "passcode", "revision", "sha256");
+  private static final Set<String> NOT_TYPED = Set.of("_csrf", "password", PASSWORD_AGAIN, "now", "code", "passcode", "revision", "sha256");
 
   /** Everything worth giving back: texts of more than one word. */
   public static List<Typed> in(HttpServletRequest request) {

@@ -63,6 +63,11 @@ public class WriteMail {
     return mails.drop(about);
   }
 
+  /** Where the team signs in, as mails name it. */
+  public String signInPage() {
+    return house.address() + "/sign-in";
+  }
+
   private UUID write(String name, String address, Optional<ContactId> contact, Letter letter) {
     Mails.Mail mail = mail(name, address, letter);
     jobs.enqueue(SendMail.NAME, mails.add(mail, contact));

@@ -84,7 +84,7 @@ class ComeByLink {
     Panes.Row pane = panes.find(link.pane()).orElseThrow();
     Person.ByLink guest = new Person.ByLink(link.id().value(), link.pane().value(), Sha256.ofText(key).hex(), name, link.name());
     records.append(pane.project().value(), pane.id().value(), RecordEntry.What.done(Act.LINK_OPENED, guest.actor(), pane.name(), Map.of("link", link.name(), "address", address)), clock.instant());
-    comeIn.signIn(guest, request, response);
+    comeIn.signIn(SignedIn.as(guest), request, response);
     return "";
   }
 }

@@ -1,7 +1,5 @@
 package app.clearpane.web.security;
 
-import app.clearpane.store.agency.Sessions;
-import app.clearpane.store.agency.SignIns;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.agency.EmailAddress;
 import app.clearpane.core.files.Sha256;
@@ -42,11 +40,10 @@ public class ComeIn {
   private final WriteMail mail;
   private final LinkKeys keys;
   private final SecurityContextRepository contexts;
-  private final SignIns signIns;
-  private final Sessions sessions;
+  private final Door door;
   private final Clock clock;
 
-  ComeIn(WaysIn waysIn, People people, Seats seats, Panes panes, Records records, WriteMail mail, LinkKeys keys, SecurityContextRepository contexts, SignIns signIns, Sessions sessions, Clock clock) {
+  ComeIn(WaysIn waysIn, People people, Seats seats, Panes panes, Records records, WriteMail mail, LinkKeys keys, SecurityContextRepository contexts, Door door, Clock clock) {
     this.waysIn = waysIn;
     this.people = people;
     this.seats = seats;
@@ -55,8 +52,7 @@ public class ComeIn {
     this.mail = mail;
     this.keys = keys;
     this.contexts = contexts;
-    this.signIns = signIns;
-    this.sessions = sessions;
+    this.door = door;
     this.clock = clock;
   }
 
@@ -69,18 +65,18 @@ public class ComeIn {
   @Transactional
   public Optional<String> by(Sha256 keyHash, HttpServletRequest request, HttpServletResponse response) {
     Optional<WaysIn.WayIn> found = waysIn.find(keyHash).filter(way -> way.opensAt(clock.instant())).filter(way -> waysIn.use(way, clock.instant()));
-    Optional<Person> person = found.flatMap(this::personOf);
-    person.ifPresent(someone -> signIn(someone, request, response));
-    return person.flatMap(someone -> found).map(WaysIn.WayIn::leadsTo);
+    Optional<Authentication> someone = found.flatMap(this::opensFor);
+    someone.ifPresent(authentication -> signIn(authentication, request, response));
+    return someone.flatMap(in -> in.getPrincipal() instanceof HalfIn ? Optional.of(SecuritySetup.CODE_PAGE) : found.map(WaysIn.WayIn::leadsTo));
   }
 
-  private Optional<Person> personOf(WaysIn.WayIn way) {
+  private Optional<Authentication> opensFor(WaysIn.WayIn way) {
     if (way.member() != null) {
-      return people.member(way.member()).map(TeamSignIn::person);
+      return people.member(way.member()).map(member -> door.opensFor(member, way.leadsTo()));
     }
     return Optional.ofNullable(way.contact()).flatMap(people::contact).map(contact -> {
       accept(contact);
-      return new Person.OfClient(contact.id().value(), contact.name());
+      return SignedIn.as(new Person.OfClient(contact.id().value(), contact.name()));
     });
   }
 
@@ -95,19 +91,20 @@ public class ComeIn {
   }
 
   /** In a new session. Giving the old one a new name would not do: a picture that still loads in it writes the old name back, and the person is out again. */
-  void signIn(Person person, HttpServletRequest request, HttpServletResponse response) {
-    Authentication authentication = SignedIn.as(person);
+  void signIn(Authentication authentication, HttpServletRequest request, HttpServletResponse response) {
     Optional.ofNullable(request.getSession(false)).ifPresent(HttpSession::invalidate);
     SecurityContext context = SecurityContextHolder.createEmptyContext();
     context.setAuthentication(authentication);
     SecurityContextHolder.setContext(context);
-    new SessionLimits(signIns, sessions, clock).begin(request, authentication);
+    if (!(authentication.getPrincipal() instanceof HalfIn)) {
+      new SessionLimits(door).begin(request, authentication);
+    }
     contexts.saveContext(context, request, response);
   }
 
-  /** Signs one of the team in who has just given their password. */
+  /** Signs one of the team in who has just given all that is asked of them. */
   public void asMember(TeamMember member, HttpServletRequest request, HttpServletResponse response) {
-    signIn(TeamSignIn.person(member), request, response);
+    signIn(SignedIn.as(TeamSignIn.person(member)), request, response);
   }
 
   /** Mails a new link for the same page to the person an old link was for. */

@@ -18,10 +18,13 @@ public class Limits {
   private static final int MOST_COUNTED = 50_000;
   /** So many more tries for one account from anywhere than from one place: they slow down whoever guesses from many places, and lock nobody out of a place they know. */
   private static final int FROM_ANYWHERE = 6;
+  /** Of a million codes three hold at a time; so many tries in ten minutes find one of them in years. */
+  private static final int CODES = 10;
   private final LoadingCache<String, Bucket> places;
   private final LoadingCache<String, Bucket> accounts;
   private final LoadingCache<String, Bucket> passcodes;
   private final LoadingCache<String, Bucket> links;
+  private final LoadingCache<String, Bucket> codes;
   private final LoadingCache<String, Bucket> mails;
 
   /**
@@ -39,6 +42,8 @@ public class Limits {
     accounts = buckets(perMinute.signIns() * FROM_ANYWHERE);
     passcodes = buckets(perMinute.signIns());
     links = buckets(perMinute.links());
+    codes = Caffeine.newBuilder().maximumSize(MOST_COUNTED).expireAfterAccess(Duration.ofHours(1))
+        .build(key -> Bucket.builder().addLimit(limit -> limit.capacity(CODES).refillGreedy(CODES, Duration.ofMinutes(10))).build());
     mails = buckets(perMinute.mails());
   }
 
@@ -66,6 +71,11 @@ public class Limits {
   /** Whether the passcode of this link may be tried once more from here; others who have the link are not shut out by it. */
   boolean passcode(String link, String from) {
     return passcodes.get(key(link, from)).tryConsume(1);
+  }
+
+  /** Whether a code of this account may be tried once more: whoever tries knows its password. */
+  public boolean code(String account) {
+    return codes.get(key(account)).tryConsume(1);
   }
 
   /** Whether links may be tried once more from here. */

@@ -1,8 +1,5 @@
 package app.clearpane.web.security;
 
-import app.clearpane.store.agency.Sessions;
-import java.time.Clock;
-import app.clearpane.store.agency.SignIns;
 import org.springframework.security.web.context.SecurityContextHolderFilter;
 import org.springframework.security.web.csrf.CsrfFilter;
 import app.clearpane.web.House;
@@ -16,6 +13,7 @@ import org.springframework.security.access.AccessDeniedException;
 import org.springframework.security.authentication.AuthenticationProvider;
 import org.springframework.security.authentication.LockedException;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.core.Authentication;
 import org.springframework.security.core.AuthenticationException;
 import org.springframework.security.crypto.argon2.Argon2PasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
@@ -28,6 +26,7 @@ import org.springframework.security.web.savedrequest.NullRequestCache;
 /** The doors: {@code /t} for the team, {@code /c} for clients, {@code /p} for links; everything else is open or not there. */
 @Configuration(proxyBeanMethods = false)
 class SecuritySetup {
+  static final String CODE_PAGE = "/sign-in/code";
   private static final String POLICY = "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data:; media-src 'self'; font-src 'self'; "
       + "connect-src 'self'; form-action 'self'; frame-src 'self'; frame-ancestors 'self'; base-uri 'none'";
 
@@ -42,7 +41,7 @@ class SecuritySetup {
   }
 
   @Bean
-  SecurityFilterChain doors(HttpSecurity http, AuthenticationProvider teamSignIn, SecurityContextRepository contexts, Limits limits, SignIns signIns, Sessions places, Clock clock, House house) throws Exception {
+  SecurityFilterChain doors(HttpSecurity http, AuthenticationProvider teamSignIn, SecurityContextRepository contexts, Limits limits, Door door, House house) throws Exception {
     http.authorizeHttpRequests(requests -> requests
         .requestMatchers("/t", "/t/**").hasRole("TEAM")
         .requestMatchers("/c", "/c/**").hasRole("CLIENT")
@@ -54,9 +53,13 @@ class SecuritySetup {
     http.sessionManagement(sessions -> sessions.sessionFixation(fixation -> fixation.newSession()));
     http.securityContext(context -> context.securityContextRepository(contexts));
     http.requestCache(cache -> cache.requestCache(new NullRequestCache()));
-    http.addFilterAfter(new SessionLimits(signIns, places, clock), SecurityContextHolderFilter.class);
+    http.addFilterAfter(new SessionLimits(door), SecurityContextHolderFilter.class);
     http.formLogin(form -> form.loginPage("/sign-in").usernameParameter("email").successHandler((request, response, signedIn) -> {
-          new SessionLimits(signIns, places, clock).begin(request, signedIn);
+          if (signedIn.getPrincipal() instanceof HalfIn) {
+            response.sendRedirect(CODE_PAGE);
+            return;
+          }
+          new SessionLimits(door).begin(request, signedIn);
           response.sendRedirect("/t");
         })
         .failureHandler((request, response, failure) -> response.sendRedirect(failure instanceof LockedException ? "/sign-in?often" : "/sign-in?wrong")));
@@ -79,8 +82,12 @@ class SecuritySetup {
     }
   }
 
-  /** What is not theirs does not exist for them; a form that waited too long, or was too large to be read, is told so. */
+  /** Whoever owes a code still is asked for it. What is not theirs does not exist for them; a form that waited too long, or was too large to be read, is told so. */
   private static void notTheirs(HttpServletRequest request, HttpServletResponse response, AccessDeniedException failure, House house) throws IOException {
+    if (request.getUserPrincipal() instanceof Authentication someone && someone.getPrincipal() instanceof HalfIn) {
+      response.sendRedirect(CODE_PAGE);
+      return;
+    }
     boolean unreadForm = failure instanceof org.springframework.security.web.csrf.CsrfException;
     boolean tooLarge = request.getContentLengthLong() > house.largestUpload().toBytes();
     response.sendError((!unreadForm ? HttpStatus.NOT_FOUND : tooLarge ? HttpStatus.CONTENT_TOO_LARGE : HttpStatus.FORBIDDEN).value());

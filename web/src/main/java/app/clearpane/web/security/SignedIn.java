@@ -14,6 +14,11 @@ final class SignedIn {
     return UsernamePasswordAuthenticationToken.authenticated(person, "", authorities(person));
   }
 
+  /** Who may do nothing yet. */
+  static Authentication half(HalfIn someone) {
+    return UsernamePasswordAuthenticationToken.authenticated(someone, "", AuthorityUtils.NO_AUTHORITIES);
+  }
+
   private static List<GrantedAuthority> authorities(Person person) {
     return person instanceof Person.OfTeam member ? AuthorityUtils.createAuthorityList("ROLE_TEAM", "ROLE_" + member.role())
         : AuthorityUtils.createAuthorityList("ROLE_CLIENT");

@@ -4,7 +4,6 @@ import app.clearpane.core.agency.EmailAddress;
 import app.clearpane.core.agency.TeamMemberId;
 import app.clearpane.core.files.Sha256;
 import app.clearpane.store.agency.People;
-import app.clearpane.store.agency.SignIns;
 import app.clearpane.store.agency.TeamMember;
 import java.time.Clock;
 import java.util.Locale;
@@ -22,15 +21,15 @@ import org.springframework.stereotype.Component;
 @Component
 class TeamSignIn implements AuthenticationProvider {
   private final People people;
-  private final SignIns signIns;
+  private final Door door;
   private final PasswordEncoder passwords;
   private final Limits limits;
   private final Clock clock;
   private final String nobodysHash;
 
-  TeamSignIn(People people, SignIns signIns, PasswordEncoder passwords, Limits limits, Clock clock) {
+  TeamSignIn(People people, Door door, PasswordEncoder passwords, Limits limits, Clock clock) {
     this.people = people;
-    this.signIns = signIns;
+    this.door = door;
     this.passwords = passwords;
     this.limits = limits;
     this.clock = clock;
@@ -43,14 +42,14 @@ class TeamSignIn implements AuthenticationProvider {
     String from = attempt.getDetails() instanceof WebAuthenticationDetails details ? details.getRemoteAddress() : "";
     Optional<People.Credentials> found = credentials(account);
     Optional<Sha256> place = found.map(known -> place(known.member().id(), from));
-    if (!limits.signIn(account, from, place.filter(signIns::isKnown).isPresent())) {
+    if (!limits.signIn(account, from, place.filter(door.signIns()::isKnown).isPresent())) {
       throw new LockedException("too many tries");
     }
     String hash = found.map(People.Credentials::passwordHash).orElse(nobodysHash);
     boolean matches = passwords.matches(String.valueOf(attempt.getCredentials()), hash);
     TeamMember member = found.filter(known -> matches).map(People.Credentials::member).orElseThrow(() -> new BadCredentialsException("no match"));
-    signIns.cameFrom(place.orElseThrow(), member.id(), clock.instant());
-    return SignedIn.as(person(member));
+    door.signIns().cameFrom(place.orElseThrow(), member.id(), clock.instant());
+    return door.opensFor(member, "/t");
   }
 
   private static Sha256 place(TeamMemberId member, String from) {

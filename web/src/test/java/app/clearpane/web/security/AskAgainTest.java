@@ -9,6 +9,7 @@ import static org.mockito.Mockito.when;
 
 import app.clearpane.core.agency.EmailAddress;
 import app.clearpane.store.agency.People;
+import app.clearpane.store.agency.SecondFactors;
 import app.clearpane.store.agency.Sessions;
 import app.clearpane.store.agency.SignIns;
 import app.clearpane.store.agency.TeamMember;
@@ -38,6 +39,7 @@ class AskAgainTest extends DemoHouse {
   @Autowired private DSLContext db;
   @Autowired private SignIns signIns;
   @Autowired private Sessions sessions;
+  @Autowired private SecondFactors secondFactors;
   @Autowired private People people;
 
   @Test
@@ -57,7 +59,7 @@ class AskAgainTest extends DemoHouse {
 
   @Test
   void theTeamIsSignedOutAfterSoManyDaysWhateverHappens() throws Exception {
-    SessionLimits limits = new SessionLimits(signIns, sessions, Clock.fixed(Instant.parse("2027-03-24T09:30:00Z"), ZoneOffset.UTC));
+    SessionLimits limits = new SessionLimits(new Door(signIns, sessions, secondFactors, Clock.fixed(Instant.parse("2027-03-24T09:30:00Z"), ZoneOffset.UTC)));
     for (boolean over : new boolean[] {true, false}) {
       MockHttpServletRequest request = new MockHttpServletRequest("GET", "/t");
       MockHttpSession session = new MockHttpSession();
