@@ -40,6 +40,10 @@ final class Bench {
     if (parts.contains("pages")) {
       pages();
     }
+    if (parts.contains("siege")) {
+      int seconds = parts.stream().filter(part -> part.matches("[0-9]+")).mapToInt(Integer::parseInt).findFirst().orElse(600);
+      Siege.lay(Files.createTempDirectory("clear-pane-bench"), freePort(), seconds);
+    }
     if (parts.contains("table")) {
       TableBench.measure(Files.createTempDirectory("clear-pane-bench"), freePort());
     }

@@ -98,13 +98,14 @@ final class PageLoad {
     return token.group(1);
   }
 
-  /** Sends a form. @throws IOException if it is not taken */
-  void send(String path, String token, String form) throws IOException, InterruptedException {
-    HttpResponse<Void> response = client.send(HttpRequest.newBuilder(URI.create(address + path)).header("Content-Type", "application/x-www-form-urlencoded")
-        .POST(HttpRequest.BodyPublishers.ofString("_csrf=" + token + "&" + form)).build(), HttpResponse.BodyHandlers.discarding());
+  /** Sends a form. @return the page that comes after it @throws IOException if it is not taken */
+  String send(String path, String token, String form) throws IOException, InterruptedException {
+    HttpResponse<String> response = client.send(HttpRequest.newBuilder(URI.create(address + path)).header("Content-Type", "application/x-www-form-urlencoded")
+        .POST(HttpRequest.BodyPublishers.ofString("_csrf=" + token + "&" + form)).build(), HttpResponse.BodyHandlers.ofString());
     if (response.statusCode() != 200) {
       throw new IOException(path + " answered " + response.statusCode());
     }
+    return response.body();
   }
 
   /** Asks for a page so many times, one after another, each time after something was written. */

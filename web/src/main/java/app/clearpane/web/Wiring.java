@@ -65,7 +65,9 @@ import java.time.Instant;
 import org.jooq.DSLContext;
 import org.jooq.impl.DefaultExecuteListenerProvider;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnMissingBean;
+import org.springframework.context.ApplicationListener;
 import org.springframework.context.annotation.Bean;
+import org.springframework.context.event.ContextClosedEvent;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.context.annotation.Profile;
 import org.springframework.transaction.support.TransactionSynchronization;
@@ -96,6 +98,12 @@ class Wiring {
   @Bean
   DrawApart drawApart(House house) {
     return new DrawApart(house.drawing());
+  }
+
+  /** When the house stops, nobody waits for a file to be drawn. */
+  @Bean
+  ApplicationListener<ContextClosedEvent> endsDrawing(DrawApart drawApart) {
+    return closed -> drawApart.close();
   }
 
   @Bean

@@ -20,7 +20,6 @@ import app.clearpane.web.exposure.MakeLink;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -36,7 +35,7 @@ import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.web.bind.annotation.RequestMethod;
 import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
 
-/** Every route for every kind of person: in, sent to sign in, not there, or not theirs to do. A route without a line fails. */
+/** Every page for every kind of person: in, sent to sign in, not there, or not theirs. A page without a line fails; what is done from them is tried apart. */
 class AccessMatrixTest extends DemoHouse {
   @Autowired private RequestMappingHandlerMapping requestMappingHandlerMapping;
   @Autowired private Seats seats;
@@ -58,7 +57,9 @@ class AccessMatrixTest extends DemoHouse {
     requestMappingHandlerMapping.getHandlerMethods().forEach((info, method) -> {
       if (method.getBeanType().getPackageName().startsWith("app.clearpane")) {
         RequestMethod verb = info.getMethodsCondition().getMethods().stream().findFirst().orElse(RequestMethod.GET);
-        info.getPatternValues().forEach(pattern -> routes.add(verb + " " + pattern));
+        if (verb == RequestMethod.GET) {
+          info.getPatternValues().forEach(pattern -> routes.add(verb + " " + pattern));
+        }
       }
     });
     return routes;
@@ -72,14 +73,8 @@ class AccessMatrixTest extends DemoHouse {
     Map<String, Visitor> people = people();
     Map<String, String> ids = ids();
     Map<String, String> film = film(ids);
-    List<String> routes = expected.keySet().stream().sorted(Comparator.comparing(route -> !route.startsWith("GET"))).toList();
-    List<List<String>> columns = new ArrayList<>(Together.all(people.values().stream().map(visitor -> (Callable<List<String>>) () -> answers(visitor, routes.stream().filter(route -> route.startsWith("GET")).toList(), route -> route.endsWith("/played") ? film : ids)).toList()));
-    for (String route : routes.subList(columns.get(0).size(), routes.size())) {
-      List<Visitor> visitors = List.copyOf(people.values());
-      for (int who = 0; who < visitors.size(); who++) {
-        columns.get(who).add(answer(visitors.get(who), route, ids));
-      }
-    }
+    List<String> routes = List.copyOf(expected.keySet());
+    List<List<String>> columns = Together.all(people.values().stream().map(visitor -> (Callable<List<String>>) () -> answers(visitor, routes, route -> route.endsWith("/played") ? film : ids)).toList());
     List<String> wrong = new ArrayList<>();
     for (int row = 0; row < routes.size(); row++) {
       int at = row;
@@ -131,7 +126,7 @@ class AccessMatrixTest extends DemoHouse {
     return film;
   }
 
-  /** Things of the demo that these requests may be about; where a request would change something, things that are not there. */
+  /** Things of the demo that these pages may be about. */
   private Map<String, String> ids() {
     Project project = projects.active().stream().filter(p -> p.name().equals("Visitor centre")).findFirst().orElseThrow();
     ProjectId id = project.id();
@@ -178,23 +173,18 @@ class AccessMatrixTest extends DemoHouse {
     return ids;
   }
 
-  private static final Set<String> WOULD_CHANGE = Set.of("POST /t/projects/{project}/archive", "POST /t/files/{file}/delete", "POST /t/files/{file}/restore", "POST /t/tasks/{task}/delete", "POST /t/tasks/{task}/restore", "POST /t/projects/{project}/restore", "POST /t/projects/{project}/go-on", "POST /t/versions/{version}/send",
-      "POST /t/deliverables/{deliverable}/release", "POST /t/deliverables/{deliverable}/checklist", "POST /c/panes/{pane}/versions/{version}/close-round");
-
   private static String answer(Visitor visitor, String route, Map<String, String> ids) throws Exception {
     String path = route.substring(route.indexOf(' ') + 1);
     for (Map.Entry<String, String> id : ids.entrySet()) {
-      boolean absent = WOULD_CHANGE.contains(route) && !id.getKey().equals("pane");
-      path = path.replace("{" + id.getKey() + "}", absent ? UUID.randomUUID().toString() : id.getValue());
+      path = path.replace("{" + id.getKey() + "}", id.getValue());
     }
-    HttpResponse<String> response = route.startsWith("GET") ? visitor.get(path)
-        : visitor.post(path, visitor.token(), Map.of());
+    HttpResponse<String> response = visitor.get(path);
     String location = response.headers().firstValue("Location").orElse("");
     return switch (response.statusCode()) {
       case 302 -> location.endsWith("/sign-in") || location.endsWith("/come-in") ? "door" : "in";
       case 404 -> "404";
       case 403 -> "403";
-      case 200, 409, 413, 415, 422, 507, 400 -> "in";
+      case 200 -> "in";
       default -> String.valueOf(response.statusCode());
     };
   }

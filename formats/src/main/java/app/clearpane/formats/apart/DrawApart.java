@@ -12,9 +12,13 @@ import java.io.DataInputStream;
 import java.io.DataOutputStream;
 import java.io.EOFException;
 import java.io.IOException;
+import java.io.InterruptedIOException;
 import java.time.Duration;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ConcurrentLinkedDeque;
 import java.util.concurrent.Executors;
+import java.util.concurrent.RejectedExecutionException;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.ScheduledFuture;
 import java.util.concurrent.TimeUnit;
@@ -42,6 +46,7 @@ public final class DrawApart implements AutoCloseable {
   private final Duration limit;
   private final Slots slots;
   private final ConcurrentLinkedDeque<Apart> idle = new ConcurrentLinkedDeque<>();
+  private final Set<Apart> working = ConcurrentHashMap.newKeySet();
   private final ScheduledExecutorService watch = Executors.newSingleThreadScheduledExecutor(task -> {
     Thread thread = new Thread(task, "drawing-watch");
     thread.setDaemon(true);
@@ -132,17 +137,22 @@ public final class DrawApart implements AutoCloseable {
   private <P, A> A granted(Wish<P, A> wish, Class<P> piece, Wish.Pieces<P> pieces, Class<A> answer) throws IOException, UnusableFile {
     Apart apart = take();
     boolean whole = false;
+    working.add(apart);
     try {
       A read = apart.ask(wish, piece, pieces, answer);
       whole = true;
       return read;
     } catch (EOFException ended) {
+      if (closed) {
+        throw new InterruptedIOException("the house stops");
+      }
       throw apart.stopped.get() ? new UnusableFile("It takes longer than " + limit.toSeconds() + " seconds to draw, so we stopped. Save it again from the program that made it, simpler or as a picture, and upload that.")
           : new UnusableFile("It could not be drawn: it takes more memory than one file may take here, or is damaged. Save it again from the program that made it.");
     } catch (UnusableFile said) {
       whole = apart.alive();
       throw said;
     } finally {
+      working.remove(apart);
       if (whole) {
         rest(apart);
       } else {
@@ -163,7 +173,7 @@ public final class DrawApart implements AutoCloseable {
 
   /** Lets a process wait for the next file: for long if it is the only one. */
   private void rest(Apart apart) {
-    if (closed || idle.size() >= MOST) {
+    if (closed || watch.isShutdown() || idle.size() >= MOST) {
       apart.close();
       return;
     }
@@ -180,10 +190,12 @@ public final class DrawApart implements AutoCloseable {
     }, time.toMillis() + 100, TimeUnit.MILLISECONDS);
   }
 
+  /** Ends all of them, also those that are at work: that is not the fault of their files, and is done again another time. */
   @Override
   public void close() {
     closed = true;
-    watch.shutdownNow();
+    watch.shutdown();
+    working.forEach(Apart::close);
     for (Apart apart = idle.pollFirst(); apart != null; apart = idle.pollFirst()) {
       apart.close();
     }
@@ -232,17 +244,19 @@ public final class DrawApart implements AutoCloseable {
 
     /** The sign of what comes next, -1 at the end; whoever takes longer than the limit is stopped. */
     private int next() {
-      ScheduledFuture<?> stop = watch.schedule(() -> {
-        stopped.set(true);
-        process.destroyForcibly();
-      }, limit.toMillis(), TimeUnit.MILLISECONDS);
       try {
-        return in.read();
-      } catch (IOException gone) {
+        ScheduledFuture<?> stop = watch.schedule(() -> {
+          stopped.set(true);
+          process.destroyForcibly();
+        }, limit.toMillis(), TimeUnit.MILLISECONDS);
+        try {
+          return in.read();
+        } finally {
+          stop.cancel(false);
+          usedAt = System.nanoTime();
+        }
+      } catch (IOException | RejectedExecutionException gone) {
         return -1;
-      } finally {
-        stop.cancel(false);
-        usedAt = System.nanoTime();
       }
     }
 

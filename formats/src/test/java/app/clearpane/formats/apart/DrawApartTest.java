@@ -224,4 +224,10 @@ class DrawApartTest {
     String[] fields = Files.readString(Path.of("/proc/" + process.pid() + "/stat")).replaceFirst("^.*\\) ", "").split(" ");
     assertThat(Integer.parseInt(fields[16])).as("its nice value").isGreaterThanOrEqualTo(10);
   }
+
+  @Test
+  void aHouseThatStopsEndsWhatIsDrawnAndSaysNothingAgainstItsFile() throws Exception {
+    Path file = plain(60);
+    assertThatThrownBy(() -> apart.draw(new Wish.Draw(file, "application/pdf", 1), page -> apart.close())).isInstanceOf(java.io.InterruptedIOException.class);
+  }
 }

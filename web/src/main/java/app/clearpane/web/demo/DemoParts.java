@@ -31,7 +31,7 @@ public final class DemoParts implements ApplicationContextInitializer<GenericApp
     house.registerBean("demoClock", DemoClock.class, () -> setup.demoClock(house.getEnvironment().getProperty("clearpane.demo.now", "")));
     house.registerBean("queueTime", QueueTime.class, () -> setup.queueTime(house.getBean(DemoClock.class)));
     house.registerBean("world", GreenMail.class, setup::world, definition -> definition.setDestroyMethodName("stop"));
-    house.registerBean("toTheWorld", JavaMailSender.class, () -> setup.toTheWorld(house.getBean(GreenMail.class)));
+    house.registerBean("toTheWorld", JavaMailSender.class, () -> setup.toTheWorld(house.getBean(GreenMail.class), house.getEnvironment().getProperty("clearpane.demo.mail-port", Integer.class, 0)));
     PARTS.forEach(part -> house.registerBean(part, DemoParts::givenWhatItNeeds));
     house.addBeanFactoryPostProcessor(parts -> NOT_IN_THE_DEMO.forEach(((BeanDefinitionRegistry) parts)::removeBeanDefinition));
   }

@@ -6,6 +6,7 @@ import com.icegreen.greenmail.util.GreenMail;
 import com.icegreen.greenmail.util.ServerSetup;
 import java.time.Instant;
 import org.springframework.beans.factory.annotation.Value;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.context.annotation.Profile;
@@ -36,10 +37,10 @@ class DemoSetup {
   }
 
   @Bean
-  JavaMailSender toTheWorld(GreenMail world) {
+  JavaMailSender toTheWorld(GreenMail world, @Value("${clearpane.demo.mail-port:0}") int elsewhere) {
     JavaMailSenderImpl sender = new JavaMailSenderImpl();
     sender.setHost("127.0.0.1");
-    sender.setPort(world.getSmtp().getPort());
+    sender.setPort(elsewhere > 0 ? elsewhere : world.getSmtp().getPort());
     sender.getJavaMailProperties().putAll(Map.of("mail.smtp.connectiontimeout", "10000", "mail.smtp.timeout", "20000", "mail.smtp.writetimeout", "20000"));
     return sender;
   }

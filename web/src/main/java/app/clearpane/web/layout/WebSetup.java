@@ -48,6 +48,11 @@ class WebSetup implements WebMvcConfigurer {
       public boolean preHandle(HttpServletRequest request, HttpServletResponse response, Object handler) {
         return changedMeanwhile.getObject().preHandle(request, response, handler);
       }
+
+      @Override
+      public void afterCompletion(HttpServletRequest request, HttpServletResponse response, Object handler, @Nullable Exception failure) {
+        changedMeanwhile.getObject().afterCompletion(request, response, handler, failure);
+      }
     });
   }
 

@@ -28,7 +28,7 @@ final class NoUnaskedFiles extends OncePerRequestFilter {
       Optional<Object> who = Optional.ofNullable(SecurityContextHolder.getContext().getAuthentication()).map(Authentication::getPrincipal);
       boolean mayOnlyLook = who.filter(one -> one instanceof Person.ByLink link && link.fullName().isEmpty()).isPresent();
       boolean nobody = who.filter(Person.class::isInstance).isEmpty();
-      if (nobody && request.getRequestURI().equals(OPEN_TO_ALL)) {
+      if ((nobody || mayOnlyLook) && request.getRequestURI().equals(OPEN_TO_ALL)) {
         if (!limits.link(request.getRemoteAddr())) {
           response.sendError(HttpStatus.TOO_MANY_REQUESTS.value());
           return;

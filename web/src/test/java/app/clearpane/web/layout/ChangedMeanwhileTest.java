@@ -80,6 +80,26 @@ class ChangedMeanwhileTest extends DemoHouse {
     assertThat(owner.post("/t/house-rules", owner.token(), Map.of("rules", rules, "before", rules)).statusCode()).isEqualTo(302);
   }
 
+  @Test
+  void ofTwoAtTheSameInstantOneIsTold() throws Exception {
+    Visitor bastian = Visitor.by(address(), linkOfTeam("bastian@marram-finch.example"));
+    Visitor ines = Visitor.by(address(), linkOfTeam("bastian@marram-finch.example"));
+    String first = Jsoup.parse(text(bastian.get("/t/ceilings").body())).select("form[action=/t/house-rules] input[name=before]").attr("value");
+    String before = first;
+    for (int round = 0; round < 8; round++) {
+      String one = "Words of one, round " + round;
+      String other = "Words of the other, round " + round;
+      String seen = before;
+      String token = bastian.token();
+      String otherToken = ines.token();
+      List<Integer> answers = app.clearpane.web.Together.all(List.<java.util.concurrent.Callable<Integer>>of(() -> bastian.post("/t/house-rules", token, Map.of("rules", one, "before", seen)).statusCode(),
+          () -> ines.post("/t/house-rules", otherToken, Map.of("rules", other, "before", seen)).statusCode()));
+      assertThat(answers).as("one saves, the other is told").containsExactlyInAnyOrder(302, 409);
+      before = answers.get(0) == 302 ? one : other;
+    }
+    assertThat(bastian.post("/t/house-rules", bastian.token(), Map.of("rules", first, "before", before)).statusCode()).isEqualTo(302);
+  }
+
   private static FormStates.Asked asked(Guarded form) {
     MockHttpServletRequest request = new MockHttpServletRequest("POST", form.action());
     request.setAttribute(HandlerMapping.URI_TEMPLATE_VARIABLES_ATTRIBUTE, form.match().getUriVariables());
@@ -115,7 +135,7 @@ class ChangedMeanwhileTest extends DemoHouse {
     ProjectId project = projects.active().stream().filter(one -> one.name().equals("Visitor centre")).findFirst().orElseThrow().id();
     String at = "/t/projects/" + project;
     String pane = panes.ofProject(project).get(0).id().toString();
-    List<String> pages = new ArrayList<>(List.of("/t/ceilings", "/t/team", "/t/calendar", at + "/plan?as=lines", at + "/plan?as=columns", at + "/plan?as=dates", at + "/concerns", at + "/papers", at + "/stand-ins"));
+    List<String> pages = new ArrayList<>(List.of("/t/ceilings", "/t/team", "/t/calendar", at + "/plan?as=lines", at + "/plan?as=columns", at + "/plan?as=dates", at + "/concerns", at + "/papers", at + "/stand-ins", at + "/files"));
     for (String kind : List.of("FILES", "TASKS", "DATES", "DELIVERABLES", "CONCERNS")) {
       pages.add(at + "/panes?pane=" + pane + "&kind=" + kind);
     }

@@ -1,0 +1,189 @@
+package app.clearpane.web;
+
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.anonymous;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.authentication;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+
+import app.clearpane.web.security.Person;
+import java.nio.charset.StandardCharsets;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.function.UnaryOperator;
+import org.jsoup.Jsoup;
+import org.jsoup.nodes.Element;
+import org.jsoup.nodes.FormElement;
+import org.jspecify.annotations.Nullable;
+import org.springframework.mock.web.MockHttpServletResponse;
+import org.springframework.mock.web.MockMultipartFile;
+import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
+import org.springframework.security.core.authority.AuthorityUtils;
+import org.springframework.test.web.servlet.MockMvc;
+import org.springframework.test.web.servlet.request.AbstractMockHttpServletRequestBuilder;
+import org.springframework.test.web.servlet.request.MockMvcRequestBuilders;
+import org.springframework.test.web.servlet.request.RequestPostProcessor;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/** Sends what would be done if it were allowed, as anybody, and undoes whatever came of it. */
+final class WouldSucceed {
+  private final MockMvc house;
+  private final TransactionTemplate transaction;
+  private final Instant now;
+
+  WouldSucceed(MockMvc house, TransactionTemplate transaction, Instant now) {
+    this.house = house;
+    this.transaction = transaction;
+    this.now = now;
+  }
+
+  /** What is sent. @param files the fields that carry a file, each with its name */
+  record Sent(String path, Map<String, List<String>> fields, Map<String, String> files) {
+    /** The same with fields as they stand in a query, instead of or beside its own. */
+    Sent with(String query) {
+      Map<String, List<String>> all = new LinkedHashMap<>(fields);
+      Map<String, String> attached = new LinkedHashMap<>(files);
+      for (String pair : query.isEmpty() ? new String[0] : query.split("&")) {
+        String name = pair.substring(0, pair.indexOf('='));
+        String value = java.net.URLDecoder.decode(pair.substring(pair.indexOf('=') + 1), StandardCharsets.UTF_8);
+        if (value.startsWith("file:")) {
+          attached.put(name, value.substring(5));
+        } else {
+          all.put(name, new ArrayList<>(List.of(value)));
+        }
+      }
+      return new Sent(path, all, attached);
+    }
+  }
+
+  private static RequestPostProcessor as(@Nullable Person person) {
+    return person == null ? anonymous() : authentication(UsernamePasswordAuthenticationToken.authenticated(person, "",
+        person instanceof Person.OfTeam member ? AuthorityUtils.createAuthorityList("ROLE_TEAM", "ROLE_" + member.role()) : AuthorityUtils.createAuthorityList("ROLE_CLIENT")));
+  }
+
+  /** A page as somebody sees it. @param links the pages that it leads to */
+  record Page(List<Sent> forms, List<String> links) {}
+
+  /** A page; without anything if it is none of theirs. */
+  Page page(String path, Person person) throws Exception {
+    MockHttpServletResponse response = house.perform(MockMvcRequestBuilders.get(java.net.URI.create(path)).with(as(person)).sessionAttr("clearpane.password-given", now)).andReturn().getResponse();
+    List<Sent> forms = new ArrayList<>();
+    List<String> links = new ArrayList<>();
+    if (response.getStatus() == 302) {
+      links.add(String.valueOf(response.getHeader("Location")));
+    }
+    if (response.getStatus() == 200 && String.valueOf(response.getContentType()).startsWith("text/html")) {
+      org.jsoup.nodes.Document page = Jsoup.parse(response.getContentAsString(StandardCharsets.UTF_8));
+      page.select("form[method=post]").forEach(form -> forms.add(sent((FormElement) form)));
+      page.select("[href], [hx-get]").forEach(link -> links.add(link.hasAttr("hx-get") ? link.attr("hx-get") : link.attr("href")));
+    }
+    return new Page(forms, links.stream().map(link -> link.replaceAll("#.*", "")).filter(link -> link.matches("/[tc](/.*)?(\\?.*)?") && !link.contains(" ") && !link.matches(".*[.](pdf|csv|xlsx|ics|jsonld|png|svg|css|js)$|.*/(content|played|live)$")).toList());
+  }
+
+  private static Sent sent(FormElement form) {
+    Map<String, List<String>> fields = new LinkedHashMap<>();
+    if (!form.id().isEmpty()) {
+      Objects.requireNonNull(form.ownerDocument()).select("[form=" + form.id() + "]").forEach(form::addElement);
+    }
+    form.formData().stream().filter(field -> !field.key().equals("_csrf")).forEach(field -> fields.computeIfAbsent(field.key(), name -> new ArrayList<>()).add(field.value()));
+    Map<String, String> files = new LinkedHashMap<>();
+    form.select("input[type=file]").forEach(input -> files.put(input.attr("name"), input.attr("accept").contains("csv") ? "table.csv" : "picture.png"));
+    form.elements().select("button[name]").stream().findFirst().ifPresent(button -> fields.putIfAbsent(button.attr("name"), new ArrayList<>(List.of(button.attr("value")))));
+    form.select("input[required], textarea[required], select[required]").forEach(input -> fields.computeIfPresent(input.attr("name"), (name, values) -> values.equals(List.of("")) ? new ArrayList<>(List.of(likely(input))) : values));
+    form.elements().select("input[type=radio]").forEach(input -> fields.putIfAbsent(input.attr("name"), new ArrayList<>(List.of(input.attr("value")))));
+    return new Sent(form.attr("action"), fields, files);
+  }
+
+  private static String likely(Element input) {
+    return switch (input.attr("type")) {
+      case "email" -> "somebody.new@penwether.example";
+      case "number" -> "3";
+      case "date" -> "2029-06-04";
+      case "password" -> "seven-harbour-lanterns-drift";
+      default -> input.attr("inputmode").equals("numeric") ? "3" : input.tagName().equals("select") ? input.select("option[value]").eachAttr("value").stream().filter(value -> !value.isEmpty()).findFirst().orElse("") : "Something new";
+    };
+  }
+
+  /** What is sent before, so that what is sent next can be done. @param see a page on which the form for it stands then, "there" for the one it leads to; empty if what it is about is known */
+  record First(Sent sent, Person by, String see) {}
+
+  /** What the house answers, told apart: done, door, or the number; with what it says where it refuses. Nothing of it stays. */
+  String answer(List<First> first, Sent sent, UnaryOperator<List<Sent>> choose, @Nullable Person person) {
+    return Objects.requireNonNull(transaction.<String>execute(status -> {
+      status.setRollbackOnly();
+      try {
+        @Nullable Sent next = sent;
+        for (First step : first) {
+          MockHttpServletResponse came = perform(step.sent, step.by);
+          String done = told(came);
+          if (!done.equals("done")) {
+            return "first " + done;
+          }
+          if (!step.see.isEmpty()) {
+            next = choose.apply(page(step.see.equals("there") ? String.valueOf(came.getHeader("Location")) : step.see, step.by).forms).stream().findFirst().orElse(null);
+            if (next == null) {
+              return "first no-form";
+            }
+          }
+        }
+        return told(perform(next, person));
+      } catch (Exception broken) {
+        throw new IllegalStateException(sent + " as " + person, broken);
+      }
+    }));
+  }
+
+  private MockHttpServletResponse perform(Sent sent, @Nullable Person person) throws Exception {
+    return house.perform(request(sent).with(as(person)).with(csrf()).sessionAttr("clearpane.password-given", now)).andReturn().getResponse();
+  }
+
+  private static AbstractMockHttpServletRequestBuilder<?> request(Sent sent) throws Exception {
+    AbstractMockHttpServletRequestBuilder<?> request;
+    if (sent.files.isEmpty()) {
+      request = MockMvcRequestBuilders.post(java.net.URI.create(sent.path));
+    } else {
+      var multipart = MockMvcRequestBuilders.multipart(java.net.URI.create(sent.path));
+      for (Map.Entry<String, String> file : sent.files.entrySet()) {
+        multipart.file(new MockMultipartFile(file.getKey(), file.getValue(), null, content(file.getValue())));
+      }
+      request = multipart;
+    }
+    for (Map.Entry<String, List<String>> field : sent.fields.entrySet()) {
+      request.param(field.getKey(), field.getValue().toArray(String[]::new));
+    }
+    return request;
+  }
+
+  private static byte[] content(String name) throws Exception {
+    if (name.endsWith(".png")) {
+      java.io.ByteArrayOutputStream png = new java.io.ByteArrayOutputStream();
+      javax.imageio.ImageIO.write(new java.awt.image.BufferedImage(40, 30, java.awt.image.BufferedImage.TYPE_INT_RGB), "png", png);
+      return png.toByteArray();
+    }
+    return switch (name.substring(name.lastIndexOf('.'))) {
+      case ".csv" -> "Task,Due\nPaint the gate,2029-06-04\n".getBytes(StandardCharsets.UTF_8);
+      case ".ics" -> "BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:-//x//EN\r\nBEGIN:VEVENT\r\nUID:1\r\nDTSTAMP:20290101T000000Z\r\nDTSTART;VALUE=DATE:20290604\r\nSUMMARY:Free\r\nEND:VEVENT\r\nEND:VCALENDAR\r\n".getBytes(StandardCharsets.UTF_8);
+      default -> "[]".getBytes(StandardCharsets.UTF_8);
+    };
+  }
+
+  static String told(MockHttpServletResponse response) {
+    String location = String.valueOf(response.getHeader("Location"));
+    return switch (response.getStatus()) {
+      case 200, 204 -> "done";
+      case 302, 303 -> location.endsWith("/sign-in") || location.endsWith("/come-in") ? "door" : "done";
+      case 422, 409 -> response.getStatus() + " " + said(response);
+      default -> String.valueOf(response.getStatus());
+    };
+  }
+
+  private static String said(MockHttpServletResponse response) {
+    try {
+      return Jsoup.parse(response.getContentAsString(StandardCharsets.UTF_8)).select("[role=alert], .notice").text();
+    } catch (java.io.UnsupportedEncodingException never) {
+      throw new IllegalStateException(never);
+    }
+  }
+}
