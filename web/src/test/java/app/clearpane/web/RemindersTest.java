@@ -21,6 +21,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.AfterEach;
+import org.jooq.DSLContext;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 
@@ -31,6 +32,7 @@ class RemindersTest extends AtTheMill {
   @Autowired private Reminders reminders;
   @Autowired private SilenceTerms terms;
   @Autowired private TheAgency agency;
+  @Autowired private DSLContext db;
 
   @AfterEach
   void asItWas() {
@@ -144,5 +146,23 @@ class RemindersTest extends AtTheMill {
       together += whole.contains("Bag of two, version 1") && whole.contains("Bag beside it, version 1") && mail.getSubject().contains("wait for you") ? 1 : 0;
     }
     assertThat(together).as("one mail to each of the two").isEqualTo(2);
+  }
+
+  @Test
+  void oneWhoCannotBeRemindedKeepsNobodyElseFromIt() throws Exception {
+    ItemId bag = sentTo("Stubborn bag", "ALL");
+    Instant first = dayAfter(round(bag).dueAt(), 2);
+    String name = db.fetchSingle("select name from contact where email = 'grete@hobandbarley.example'").get(0, String.class);
+    db.execute("update contact set name = ' ' where email = 'grete@hobandbarley.example'");
+    try {
+      sendReminders.at(first);
+    } finally {
+      db.execute("update contact set name = ? where email = 'grete@hobandbarley.example'", name);
+    }
+    await().until(() -> mails("imre@hobandbarley.example", "Stubborn bag, version 1") == 2);
+    assertThat(mails("grete@hobandbarley.example", "Stubborn bag, version 1")).as("her reminder failed").isEqualTo(1);
+    sendReminders.at(first.plusSeconds(600));
+    await().until(() -> mails("grete@hobandbarley.example", "Stubborn bag, version 1") == 2);
+    assertThat(mails("imre@hobandbarley.example", "Stubborn bag, version 1")).as("nobody twice").isEqualTo(2);
   }
 }

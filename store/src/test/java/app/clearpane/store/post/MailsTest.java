@@ -54,4 +54,16 @@ class MailsTest {
     mails.sent(id, AHouse.NOW);
     assertThat(mails.drop(map)).isFalse();
   }
+
+  @Test
+  void whatWaitedLongerThanItsLinkLivesIsForgottenAndNothingElse() {
+    UUID old = mails.add(mail("Old"), Optional.empty());
+    Mails.Mail fresh = new Mails.Mail(UUID.randomUUID(), "Ines", "ines@marram.example", "Fresh", "<p>link</p>", "link", AHouse.NOW.plusSeconds(1));
+    mails.add(fresh, Optional.empty());
+    assertThat(mails.forgetWrittenBefore(AHouse.NOW.plusSeconds(1))).isOne();
+    assertThat(mails.unsent(old)).isEmpty();
+    assertThat(house.db.fetchSingle("select html || plain from mail where id = ?", old).get(0, String.class)).as("nobody reads its link any more").isEmpty();
+    assertThat(mails.unsent(fresh.id())).contains(fresh);
+    assertThat(mails.forgetWrittenBefore(AHouse.NOW.plusSeconds(1))).as("once").isZero();
+  }
 }

@@ -17,7 +17,9 @@ import app.clearpane.web.Visitor;
 import app.clearpane.web.exposure.MakeLink;
 import app.clearpane.web.exposure.SetForAllPanes;
 import java.io.UncheckedIOException;
+import java.util.ArrayList;
 import java.util.Iterator;
+import java.util.List;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.Timeout;
@@ -103,5 +105,23 @@ class LiveMarksTest extends DemoHouse {
     makeLink.revoke(link.link(), Acting.team("Ines Marram"));
     somethingMoves(map().deliverable(), false);
     assertThat(next(told)).isEmpty();
+  }
+
+  @Test
+  void onePersonWatchesSixTimesAndTheOldestMakesRoom() throws Exception {
+    Visitor mirela = Visitor.by(address(), linkOf("mirela@penwether.example"));
+    List<Iterator<String>> told = new ArrayList<>();
+    for (int i = 0; i < 7; i++) {
+      told.add(listens(mirela));
+      assertThat(next(told.get(i))).isEqualTo("watching");
+    }
+    assertThat(next(told.get(0))).as("the oldest has ended").isEmpty();
+    Iterator<String> jasper = listens(Visitor.by(address(), linkOf("jasper@penwether.example")));
+    assertThat(next(jasper)).as("nobody else is kept out").isEqualTo("watching");
+    somethingMoves(map().deliverable(), false);
+    for (int i = 1; i < 7; i++) {
+      assertThat(next(told.get(i))).as("line " + i).isEqualTo("moved");
+    }
+    assertThat(next(jasper)).isEqualTo("moved");
   }
 }
