@@ -70,6 +70,28 @@ public record CanonicalJson(String text) {
     return values;
   }
 
+  /** Whether the object itself, and nothing within it, has a field of this name that is true. */
+  public boolean isTrue(String name) {
+    String wanted = string(name) + ":true";
+    int depth = 0;
+    boolean inString = false;
+    for (int i = 0; i < text.length(); i++) {
+      char c = text.charAt(i);
+      if (inString) {
+        i += c == '\\' ? 1 : 0;
+        inString = c != '"';
+      } else if (c == '"') {
+        if (depth == 1 && text.startsWith(wanted, i) && ",{".indexOf(text.charAt(i - 1)) >= 0) {
+          return true;
+        }
+        inString = true;
+      } else {
+        depth += "{[".indexOf(c) >= 0 ? 1 : "}]".indexOf(c) >= 0 ? -1 : 0;
+      }
+    }
+    return false;
+  }
+
   private static String json(Object value) {
     if (value instanceof Map<?, ?> map) {
       return map.entrySet().stream().map(e -> quoted(e.getKey().toString()) + ":" + json(e.getValue())).collect(Collectors.joining(",", "{", "}"));

@@ -5,13 +5,13 @@ package app.clearpane.core.record;
  * hash goes out, so that the chain can be followed without anything being told that was said among the team.
  */
 public final class GoesOut {
-  /** As canonical JSON writes it: within a text its quotes would be escaped. */
-  private static final String FOR_TEAM = "\"forTeam\":true";
+  /** Where a payload says that this one stays inside although others of its kind go out. */
+  public static final String FOR_TEAM = "forTeam";
 
   private GoesOut() {}
 
   /** Whether an entry is told. @param payload its canonical text */
   public static boolean told(String act, String payload) {
-    return Act.of(act).filter(Act::toldOutside).isPresent() && !payload.contains(FOR_TEAM);
+    return Act.of(act).filter(Act::toldOutside).isPresent() && !new CanonicalJson(payload).isTrue(FOR_TEAM);
   }
 }

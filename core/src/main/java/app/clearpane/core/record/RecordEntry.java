@@ -1,7 +1,6 @@
 package app.clearpane.core.record;
 
 import app.clearpane.core.files.Sha256;
-import app.clearpane.core.people.Actor;
 import java.time.Instant;
 import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
@@ -43,10 +42,19 @@ public record RecordEntry(long sequence, String previous, String act, String act
      *
      * @throws IllegalArgumentException if the payload holds something that cannot be written into the Record
      */
-    public static What done(Act act, Actor actor, String subject, Map<String, ?> payload) {
-      Map<String, Object> whole = new LinkedHashMap<>(payload);
-      whole.put(ACTOR_NAME, actor.name());
-      return new What(act.code(), actor.key(), subject, CanonicalJson.of(whole));
+    public static What done(Happening happening) {
+      return done(happening, Map.of());
+    }
+
+    /** The same, with more that belongs to it. @throws IllegalArgumentException if it holds something that cannot be written into the Record */
+    public static What done(Happening happening, Map<String, ?> more) {
+      Map<String, Object> whole = new LinkedHashMap<>(happening.payload());
+      whole.putAll(more);
+      whole.put(ACTOR_NAME, happening.actor().name());
+      if (happening.act().toldOutside() && !happening.leavesTheHouse()) {
+        whole.put(GoesOut.FOR_TEAM, true);
+      }
+      return new What(happening.act().code(), happening.actor().key(), happening.subject(), CanonicalJson.of(whole));
     }
   }
 

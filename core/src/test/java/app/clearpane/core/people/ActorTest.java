@@ -5,11 +5,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.agency.TeamMemberId;
 import app.clearpane.core.exposure.SeatId;
-import app.clearpane.core.record.Act;
 import app.clearpane.core.record.RecordEntry;
+import app.clearpane.core.record.event.PlanActs;
 import app.clearpane.core.record.Words;
 import java.util.List;
-import java.util.Map;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 
@@ -32,8 +31,8 @@ class ActorTest {
 
   @Test
   void twoPeopleOfOneNameStayTwoInTheRecordAndAreBothFoundByIt() {
-    RecordEntry.What first = RecordEntry.What.done(Act.SIGNOFF_MADE, new Actor.OfClient(new ContactId(ONE), "Ana Ruiz"), "Map", Map.of());
-    RecordEntry.What second = RecordEntry.What.done(Act.SIGNOFF_MADE, new Actor.OfClient(new ContactId(UUID.randomUUID()), "Ana Ruiz"), "Map", Map.of());
+    RecordEntry.What first = RecordEntry.What.done(new PlanActs.TaskDeleted(new Actor.OfClient(new ContactId(ONE), "Ana Ruiz"), "Map"));
+    RecordEntry.What second = RecordEntry.What.done(new PlanActs.TaskDeleted(new Actor.OfClient(new ContactId(UUID.randomUUID()), "Ana Ruiz"), "Map"));
     assertThat(first.actor()).isNotEqualTo(second.actor());
     assertThat(Words.of(first)).isEqualTo(Words.of(second)).contains("ana", "ruiz").doesNotContain("contact", "11111111");
   }

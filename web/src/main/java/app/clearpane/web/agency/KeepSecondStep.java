@@ -1,5 +1,6 @@
 package app.clearpane.web.agency;
 
+import app.clearpane.core.record.event.PeopleActs;
 import app.clearpane.core.agency.TeamMemberId;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.record.Act;
@@ -15,7 +16,6 @@ import app.clearpane.web.post.WriteMail;
 import app.clearpane.web.record.Tell;
 import app.clearpane.web.security.Person;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.springframework.stereotype.Component;
@@ -166,6 +166,6 @@ class KeepSecondStep {
   }
 
   private void tell(Act act, Actor by, String subject) {
-    tell.ofAgency(agency.get().id(), new Tell.Happening(act, by, subject, Map.of()));
+    tell.ofAgency(agency.get().id(), new PeopleActs.SecondStepTurned(act, by, subject));
   }
 }

@@ -1,5 +1,7 @@
 package app.clearpane.web.agency;
 
+import app.clearpane.core.record.Happening;
+import app.clearpane.core.record.event.PeopleActs;
 import app.clearpane.store.agency.SignIns;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.agency.EmailAddress;
@@ -7,7 +9,6 @@ import app.clearpane.core.agency.Name;
 import app.clearpane.core.agency.Owners;
 import app.clearpane.core.agency.TeamMemberId;
 import app.clearpane.core.agency.TeamRole;
-import app.clearpane.core.record.Act;
 import app.clearpane.store.agency.People;
 import app.clearpane.store.agency.Sessions;
 import app.clearpane.store.agency.TeamMember;
@@ -94,7 +95,7 @@ class KeepTeam {
       people.addMember(name.orElseThrow(), address, joining.role(), null, clock.instant());
     }
     TeamMember member = people.memberAt(address).orElseThrow();
-    tell(Act.TEAM_JOINED, by, member.name(), Map.of("address", member.email(), "role", member.role()));
+    tell(new PeopleActs.TeamJoined(by, member.name(), member.email(), member.role()));
     sendLink(member);
   }
 
@@ -102,7 +103,7 @@ class KeepTeam {
   @Transactional
   void sendLink(TeamMemberId id, Actor by) {
     TeamMember member = NotThere.unless(people.member(id));
-    tell(Act.TEAM_LINK_SENT, by, member.name(), Map.of("address", member.email()));
+    tell(new PeopleActs.TeamLinkSent(by, member.name(), member.email()));
     sendLink(member);
   }
 
@@ -121,7 +122,7 @@ class KeepTeam {
     }
     people.changeRole(id, role);
     reach.sessions().end(signedInAs(id));
-    tell(Act.TEAM_ROLE_CHANGED, by, member.name(), Map.of("from", member.role(), "to", role));
+    tell(new PeopleActs.TeamRoleChanged(by, member.name(), member.role(), role));
   }
 
   /** Lets somebody leave, at once and everywhere; what they have in hand goes to somebody else. @throws Refused if no owner would be left */
@@ -140,7 +141,7 @@ class KeepTeam {
     reach.waysIn().revokeAll(id, clock.instant());
     reach.feeds().revoke(id, clock.instant());
     reach.sessions().end(signedInAs(id));
-    tell(Act.TEAM_LEFT, by, member.name(), Map.of("takesOver", heir.name(), "projects", managed, "tasks", tasks));
+    tell(new PeopleActs.TeamLeft(by, member.name(), heir.name(), managed, tasks));
   }
 
   private TeamMember stillWithOwner(TeamMemberId id, Optional<TeamRole> becomes) {
@@ -167,7 +168,7 @@ class KeepTeam {
     input.allGood();
     people.setPassword(member.id(), passwords.encode(choosing.password()));
     reach.sessions().endOthers(me.getName(), session);
-    tell(Act.TEAM_PASSWORD_CHOSEN, me.actor(), member.name(), Map.of());
+    tell(new PeopleActs.TeamPasswordChosen(me.actor(), member.name(), Optional.empty()));
   }
 
   /** How long the team stays signed in. */
@@ -183,11 +184,11 @@ class KeepTeam {
     Optional<Integer> most = input.number("The days", days, 1, 30);
     input.allGood();
     reach.signIns().setLasting(new SignIns.Lasting(hours.orElseThrow(), most.orElseThrow()));
-    tell(Act.TEAM_SESSIONS_SET, by, agency.get().name(), Map.of("idleHours", hours.orElseThrow(), "days", most.orElseThrow()));
+    tell(new PeopleActs.TeamSessionsSet(by, agency.get().name(), hours.orElseThrow(), most.orElseThrow()));
   }
 
-  private void tell(Act act, Actor by, String subject, Map<String, ?> payload) {
-    tell.ofAgency(agency.get().id(), new Tell.Happening(act, by, subject, payload));
+  private void tell(Happening happening) {
+    tell.ofAgency(agency.get().id(), happening);
   }
 
   private static String signedInAs(TeamMemberId id) {

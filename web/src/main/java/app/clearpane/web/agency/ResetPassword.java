@@ -1,9 +1,9 @@
 package app.clearpane.web.agency;
 
+import app.clearpane.core.record.event.PeopleActs;
 import app.clearpane.core.agency.EmailAddress;
 import app.clearpane.core.files.Sha256;
 import app.clearpane.core.people.Actor;
-import app.clearpane.core.record.Act;
 import app.clearpane.store.agency.People;
 import app.clearpane.store.agency.Sessions;
 import app.clearpane.store.agency.SignIns;
@@ -19,7 +19,6 @@ import app.clearpane.web.security.LinkKeys;
 import java.time.Clock;
 import java.time.Duration;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Component;
@@ -87,7 +86,7 @@ class ResetPassword {
         .orElseThrow(() -> Refused.because("This link was used already, or is older than an hour. Your password is as it was; ask for another link."));
     people.setPassword(member.id(), passwords.encode(password));
     sessions.end("team:" + member.id());
-    tell.ofAgency(agency.get().id(), new Tell.Happening(Act.TEAM_PASSWORD_CHOSEN, new Actor.OfTeam(member.id(), member.name()), member.name(), Map.of("how", "by a mailed link")));
+    tell.ofAgency(agency.get().id(), new PeopleActs.TeamPasswordChosen(new Actor.OfTeam(member.id(), member.name()), member.name(), Optional.of("by a mailed link")));
     String name = agency.get().name();
     mail.to(member, new Letter("Your password for Clear Pane at " + name + " was changed", List.of("A new password was chosen by a link that was mailed to you, and you were signed out everywhere.",
         "If it was not you, ask for another link at once and tell an owner."), "Sign in", house.address() + "/sign-in", name));

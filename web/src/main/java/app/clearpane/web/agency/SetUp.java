@@ -1,5 +1,6 @@
 package app.clearpane.web.agency;
 
+import app.clearpane.core.record.event.PeopleActs;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.agency.EmailAddress;
 import app.clearpane.core.agency.Name;
@@ -14,7 +15,6 @@ import app.clearpane.web.layout.Input;
 import app.clearpane.web.layout.NotThere;
 import java.time.Clock;
 import java.time.ZoneId;
-import java.util.Map;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -76,6 +76,6 @@ public class SetUp {
   }
 
   private void tell(Agency agency, Act act, Actor by, String subject) {
-    records.append(agency.id(), agency.id(), RecordEntry.What.done(act, by, subject, Map.of()), clock.instant());
+    records.append(agency.id(), agency.id(), RecordEntry.What.done(new PeopleActs.HouseFounded(act, by, subject)), clock.instant());
   }
 }

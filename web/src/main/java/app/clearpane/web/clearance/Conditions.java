@@ -1,5 +1,6 @@
 package app.clearpane.web.clearance;
 
+import app.clearpane.core.record.event.VersionActs;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.clearance.Clearance;
 import app.clearpane.core.clearance.Condition;
@@ -17,7 +18,6 @@ import app.clearpane.web.record.Tell;
 import java.time.Clock;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
@@ -52,8 +52,7 @@ class Conditions {
     VersionId version = state.current().orElseThrow(() -> Refused.because("Nothing was sent yet, so there is nothing to look over. Send a version first.")).id();
     Checklists.Line found = NotThere.unless(checklists.of(List.of(deliverable), List.of(version)).stream().filter(one -> one.id().equals(line)).findFirst());
     if (ticked ? checklists.tick(line, version, by.name(), clock.instant()) : checklists.untick(line, version)) {
-      tell.of(state.deliverable().project(), deliverable.value(), new Tell.Happening(ticked ? Act.CHECKLIST_TICKED : Act.CHECKLIST_UNTICKED, by, state.deliverable().name(),
-          Map.of("line", found.words(), "version", state.current().orElseThrow().number())));
+      tell.of(state.deliverable().project(), deliverable.value(), new VersionActs.ChecklistTurned(ticked ? Act.CHECKLIST_TICKED : Act.CHECKLIST_UNTICKED, by, state.deliverable().name(), found.words(), state.current().orElseThrow().number()));
     }
   }
 
@@ -64,7 +63,7 @@ class Conditions {
     DeliverableState state = states.inBrief(deliverable);
     deliverables.lock(deliverable);
     checklists.set(deliverable, lines);
-    tell.of(state.deliverable().project(), deliverable.value(), new Tell.Happening(Act.CHECKLIST_CHANGED, by, state.deliverable().name(), Map.of("lines", lines)));
+    tell.of(state.deliverable().project(), deliverable.value(), new VersionActs.ChecklistChanged(by, state.deliverable().name(), lines));
   }
 
   /** The lines that were typed: each once, without empty ones. @throws Refused if there are too many or one is too long */
@@ -92,7 +91,6 @@ class Conditions {
     }
     VersionId version = state.current().orElseThrow(() -> Refused.because("Nothing was sent yet, so there is nothing to waive.")).id();
     checklists.waive(new Checklists.Waiver(version, condition, why, by.name(), clock.instant()));
-    tell.of(state.deliverable().project(), deliverable.value(), new Tell.Happening(Act.CONDITION_WAIVED, by, state.deliverable().name(),
-        Map.of("condition", condition.name(), "reason", why, "version", state.current().orElseThrow().number())));
+    tell.of(state.deliverable().project(), deliverable.value(), new VersionActs.ConditionWaived(by, state.deliverable().name(), condition.name(), why, state.current().orElseThrow().number()));
   }
 }

@@ -1,12 +1,12 @@
 package app.clearpane.web.clearance;
 
+import app.clearpane.core.record.event.VersionActs;
 import app.clearpane.core.exposure.SeatId;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.agency.EmailAddress;
 import app.clearpane.core.agency.Name;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.files.Sha256;
-import app.clearpane.core.record.Act;
 import app.clearpane.store.agency.Contact;
 import app.clearpane.store.clearance.Releases;
 import app.clearpane.store.deliverable.Deliverable;
@@ -26,7 +26,6 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
@@ -75,7 +74,7 @@ class Recipients {
     LinkKeys.Loose key = keys.loose();
     Releases.Recipient recipient = new Releases.Recipient(UUID.randomUUID(), id, name.orElseThrow().value(), email.orElseThrow().value(), now.plus(GOOD_FOR), now, 0, null);
     releases.add(recipient, key.hash());
-    tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening(Act.RELEASE_HANDED, by, deliverable.name(), Map.of("release", id.toString(), "to", recipient.name(), "email", recipient.email())));
+    tell.of(deliverable.project(), deliverable.id().value(), new VersionActs.ReleaseHanded(by, deliverable.name(), id.toString(), recipient.name(), recipient.email()));
     mail.toOutside(recipient.name(), recipient.email(), new Letter("Released: " + deliverable.name() + ", " + version.called(),
         List.of(agency.get().name() + " has released " + deliverable.name() + ", " + version.called() + ", for you: " + version.fileName() + ", " + words.size(version.size()) + ".",
             "The link is yours. It works until " + words.dayOf(recipient.expiresAt()) + ", and the studio sees how often it was used."),
@@ -101,7 +100,6 @@ class Recipients {
     if (!releases.delivered(given.recipient().id(), agency.today(), what, bytes, clock.instant())) {
       return;
     }
-    tell.of(given.deliverable().project(), given.deliverable().id().value(), new Tell.Happening(Act.RELEASE_FETCHED, new Actor.Guest(new SeatId(given.recipient().id()), given.deliverable().name(), given.recipient().name()), given.deliverable().name(),
-        Map.of("release", given.release().id().toString(), "what", what, "size", bytes)));
+    tell.of(given.deliverable().project(), given.deliverable().id().value(), new VersionActs.ReleaseFetched(new Actor.Guest(new SeatId(given.recipient().id()), given.deliverable().name(), given.recipient().name()), given.deliverable().name(), given.release().id().toString(), what, bytes));
   }
 }

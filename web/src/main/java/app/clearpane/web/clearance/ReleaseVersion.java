@@ -1,8 +1,9 @@
 package app.clearpane.web.clearance;
 
+import java.util.Objects;
+import app.clearpane.core.record.event.VersionActs;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.exposure.ItemId;
-import app.clearpane.core.record.Act;
 import app.clearpane.store.clearance.Releases;
 import app.clearpane.store.deliverable.Deliverables;
 import app.clearpane.store.deliverable.VersionRow;
@@ -14,8 +15,6 @@ import app.clearpane.web.layout.NotThere;
 import app.clearpane.web.layout.Refused;
 import app.clearpane.web.record.Tell;
 import java.time.Clock;
-import java.util.HashMap;
-import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
@@ -59,12 +58,8 @@ public class ReleaseVersion {
     UUID replaces = releases.of(deliverable).stream().filter(earlier -> !earlier.stands()).map(Releases.Release::id).findFirst().orElse(null);
     Releases.Release release = new Releases.Release(UUID.randomUUID(), deliverable, version.id(), clock.instant(), by.name(), null, null, null, null, Optional.empty(), replaces);
     releases.add(release);
-    Map<String, Object> told = new HashMap<>(Map.of("version", version.number(), "sha256", version.sha256(), "release", release.id().toString(),
-        "waived", sheet.waivers().stream().map(waiver -> waiver.condition().name()).toList()));
-    if (replaces != null) {
-      told.put("replaces", replaces.toString());
-    }
-    tell.of(state.deliverable().project(), deliverable.value(), new Tell.Happening(Act.VERSION_RELEASED, by, state.deliverable().name(), told));
+    tell.of(state.deliverable().project(), deliverable.value(), new VersionActs.VersionReleased(by, state.deliverable().name(), Objects.requireNonNull(version.number()), version.sha256(), release.id().toString(),
+        sheet.waivers().stream().map(waiver -> waiver.condition().name()).toList(), Optional.ofNullable(replaces).map(UUID::toString)));
     jobs.enqueue(MakeBundle.NAME, release.id());
   }
 
@@ -87,7 +82,7 @@ public class ReleaseVersion {
     }
     releases.recall(id, new Releases.Recall(clock.instant(), by.name(), why));
     DeliverableState state = states.inBrief(release.deliverable());
-    tell.of(state.deliverable().project(), release.deliverable().value(), new Tell.Happening(Act.RELEASE_RECALLED, by, state.deliverable().name(), Map.of("release", id.toString(), "reason", why)));
+    tell.of(state.deliverable().project(), release.deliverable().value(), new VersionActs.ReleaseRecalled(by, state.deliverable().name(), id.toString(), why));
     return release.deliverable();
   }
 }

@@ -1,5 +1,6 @@
 package app.clearpane.web.concern;
 
+import app.clearpane.core.record.event.PlanActs;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.agency.Name;
 import app.clearpane.core.agency.TeamMemberId;
@@ -19,7 +20,6 @@ import app.clearpane.web.layout.Input;
 import app.clearpane.web.layout.NotThere;
 import app.clearpane.web.record.Tell;
 import java.time.Clock;
-import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -56,7 +56,7 @@ public class KeepConcern {
     Concern wanted = read(new ItemId(project.value()), project, form);
     ItemId id = newItem.add(project, ContentKind.CONCERNS, wanted.name(), Optional.empty(), by);
     concerns.add(read(id, project, form));
-    tell.of(project, id.value(), new Tell.Happening(Act.CONCERN_NOTED, by, wanted.name(), said(wanted)));
+    tell.of(project, id.value(), said(Act.CONCERN_NOTED, by, wanted));
     return id;
   }
 
@@ -66,7 +66,7 @@ public class KeepConcern {
     Concern before = NotThere.unless(concerns.find(id));
     Concern wanted = read(id, before.project(), form);
     concerns.change(wanted, clock.instant());
-    tell.of(before.project(), id.value(), new Tell.Happening(Act.CONCERN_CHANGED, by, wanted.name(), said(wanted)));
+    tell.of(before.project(), id.value(), said(Act.CONCERN_CHANGED, by, wanted));
     return before.project();
   }
 
@@ -76,7 +76,7 @@ public class KeepConcern {
     Concern concern = NotThere.unless(concerns.find(id));
     if (concern.open() == settled) {
       concerns.close(concern, settled ? clock.instant() : null, clock.instant());
-      tell.of(concern.project(), id.value(), new Tell.Happening(settled ? Act.CONCERN_SETTLED : Act.CONCERN_STANDS_AGAIN, by, concern.name(), Map.of()));
+      tell.of(concern.project(), id.value(), new PlanActs.ConcernTurned(settled ? Act.CONCERN_SETTLED : Act.CONCERN_STANDS_AGAIN, by, concern.name()));
     }
     return concern.project();
   }
@@ -86,7 +86,7 @@ public class KeepConcern {
   ProjectId delete(ItemId id, Actor by) {
     Concern concern = NotThere.unless(concerns.find(id));
     deleteItem.delete(id, by);
-    tell.of(concern.project(), id.value(), new Tell.Happening(Act.CONCERN_DELETED, by, concern.name(), Map.of()));
+    tell.of(concern.project(), id.value(), new PlanActs.ConcernDeleted(by, concern.name()));
     return concern.project();
   }
 
@@ -102,7 +102,7 @@ public class KeepConcern {
     return new Concern(id, project, name.orElseThrow().value(), form.issue(), form.likelihood(), form.effect(), about, measure, owner.map(TeamMember::id).orElse(null), owner.map(TeamMember::name).orElse(""), null, form.revision());
   }
 
-  private static Map<String, ?> said(Concern concern) {
-    return Map.of("issue", concern.issue(), "likelihood", concern.likelihood(), "effect", concern.effect(), "about", concern.about(), "measure", concern.measure(), "owner", concern.ownerName());
+  private static PlanActs.ConcernSaid said(Act act, Actor by, Concern concern) {
+    return new PlanActs.ConcernSaid(act, by, concern.name(), concern.issue(), concern.likelihood(), concern.effect(), concern.about(), concern.measure(), concern.ownerName());
   }
 }

@@ -1,12 +1,12 @@
 package app.clearpane.web.deliverable;
 
+import app.clearpane.core.record.event.VersionActs;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.agency.Name;
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.project.ProjectId;
-import app.clearpane.core.record.Act;
 import app.clearpane.core.signoff.Rule;
 import app.clearpane.core.signoff.SigningTerms;
 import app.clearpane.store.clearance.Checklists;
@@ -17,7 +17,6 @@ import app.clearpane.store.exposure.Panes;
 import app.clearpane.web.layout.NotThere;
 import app.clearpane.web.record.Tell;
 import java.time.Clock;
-import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -54,7 +53,7 @@ public class AddDeliverable {
     SigningDefaults.Usual usual = defaults.of(project);
     deliverables.add(item, pane.id(), wanted.about(), new SigningTerms(wanted.rule(), wanted.reviewDays(), usual.terms().allowance()));
     checklists.set(item, usual.checklist());
-    tell.of(project, item.value(), new Tell.Happening(Act.DELIVERABLE_ADDED, by, wanted.name().value(), Map.of("decidedBy", pane.name())));
+    tell.of(project, item.value(), new VersionActs.DeliverableAdded(by, wanted.name().value(), pane.name()));
     return item;
   }
 }

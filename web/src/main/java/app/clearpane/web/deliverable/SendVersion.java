@@ -1,12 +1,12 @@
 package app.clearpane.web.deliverable;
 
+import app.clearpane.core.record.event.VersionActs;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.deliverable.RoundCount;
 import app.clearpane.core.deliverable.RoundId;
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.markup.Intent;
 import app.clearpane.core.markup.MarkupProgress;
-import app.clearpane.core.record.Act;
 import app.clearpane.core.signoff.Decision;
 import app.clearpane.core.signoff.Outcome;
 import app.clearpane.core.signoff.RoundState;
@@ -32,7 +32,6 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
@@ -91,9 +90,7 @@ public class SendVersion {
         deliverable.rule(), audience.signatories().stream().map(seat -> new Round.Signatory(seat.contact(), seat.name(), seat.leadVoice())).toList());
     deliverables.open(round);
     reviewsFollow.sent(deliverable.project(), deliverable.id(), by);
-    tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening(Act.VERSION_SENT, by, deliverable.name(),
-        Map.of("version", sent.size() + 1, "sha256", draft.sha256(), "round", round.number(), "dueAt", round.dueAt(),
-            "signatories", round.signatories().stream().map(Round.Signatory::name).toList(), "told", audience.others().stream().map(SeatRow::name).toList())));
+    tell.of(deliverable.project(), deliverable.id().value(), new VersionActs.VersionSent(by, deliverable.name(), sent.size() + 1, draft.sha256(), round.number(), round.dueAt(), round.signatories().stream().map(Round.Signatory::name).toList(), audience.others().stream().map(SeatRow::name).toList()));
     Stream.concat(audience.signatories().stream(), audience.others().stream()).forEach(seat -> mail(seat, deliverable, sent.size() + 1, draft, round, now));
     return round;
   }

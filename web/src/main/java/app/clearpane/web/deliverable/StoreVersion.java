@@ -1,10 +1,10 @@
 package app.clearpane.web.deliverable;
 
+import app.clearpane.core.record.event.VersionActs;
 import app.clearpane.web.files.TakeInFile;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.exposure.ItemId;
-import app.clearpane.core.record.Act;
 import app.clearpane.formats.apart.DrawApart;
 import app.clearpane.formats.apart.Wish;
 import app.clearpane.formats.deliverable.UnusableFile;
@@ -21,7 +21,6 @@ import app.clearpane.web.record.Tell;
 import java.io.IOException;
 import java.io.InputStream;
 import java.time.Clock;
-import java.util.Map;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -90,7 +89,6 @@ public class StoreVersion {
     if (drawings.begin(version.sha256(), version.mediaType(), work.pages())) {
       jobs.enqueue(DrawPages.NAME, version.sha256().hex());
     }
-    tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening(Act.VERSION_STORED, by, deliverable.name(),
-        Map.of("file", version.fileName(), "sha256", version.sha256(), "size", version.size(), "pages", work.pages())));
+    tell.of(deliverable.project(), deliverable.id().value(), new VersionActs.VersionStored(by, deliverable.name(), version.fileName(), version.sha256(), version.size(), work.pages()));
   }
 }

@@ -1,5 +1,7 @@
 package app.clearpane.web.exposure;
 
+import app.clearpane.core.record.Happening;
+import app.clearpane.core.record.event.PeopleActs;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.exposure.PaneId;
@@ -7,7 +9,6 @@ import app.clearpane.core.exposure.SeatId;
 import app.clearpane.core.exposure.SeatRole;
 import app.clearpane.core.exposure.SeatState;
 import app.clearpane.core.project.ProjectId;
-import app.clearpane.core.record.Act;
 import app.clearpane.store.agency.Contact;
 import app.clearpane.store.agency.People;
 import app.clearpane.store.agency.WaysIn;
@@ -28,7 +29,6 @@ import app.clearpane.web.security.LinkKeys;
 import java.time.Clock;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -75,7 +75,7 @@ public class GiveSeat {
       throw Refused.changedMeanwhile(contact.name() + " has a seat at “" + pane.name() + "” already, as " + inWords(had.get().role()) + ". Nothing was changed.");
     }
     SeatId seat = seats.give(paneId, contactId, role, clock.instant());
-    tell(pane, Act.SEAT_GIVEN, by, Map.of("name", contact.name(), "address", contact.email(), "role", role));
+    tell(pane, new PeopleActs.SeatGiven(by, pane.name(), contact.name(), contact.email(), role));
     return seat;
   }
 
@@ -89,7 +89,7 @@ public class GiveSeat {
     }
     seats.changeRole(new SeatRow(seat.id(), seat.pane(), seat.contact(), seat.name(), seat.email(), seat.role(), seat.leadVoice(), seat.state(), seat.invitedAt(),
         seat.acceptedAt(), revision), role);
-    tell(pane, Act.SEAT_CHANGED, by, Map.of("name", seat.name(), "role", role));
+    tell(pane, new PeopleActs.SeatChanged(by, pane.name(), seat.name(), role));
     return pane.project();
   }
 
@@ -99,7 +99,7 @@ public class GiveSeat {
     SeatRow seat = NotThere.unless(seats.find(id).filter(found -> found.state() != SeatState.ENDED));
     Panes.Row pane = panes.find(seat.pane()).orElseThrow();
     seats.makeLeadVoice(seat);
-    tell(pane, Act.LEAD_VOICE_NAMED, by, Map.of("name", seat.name()));
+    tell(pane, new PeopleActs.LeadVoiceNamed(by, pane.name(), seat.name()));
     return pane.project();
   }
 
@@ -120,7 +120,7 @@ public class GiveSeat {
         new TurnBack.Words("Without the seat " + seat.name() + " sees it nowhere, and it is our turn again. What they did until now stays in the Record.", "End the seat all the same", "The seat of " + seat.name() + " was ended."), sure, by);
     seats.end(seat, clock.instant());
     waysIn.revokeAll(seat.contact(), clock.instant());
-    tell(pane, Act.SEAT_ENDED, by, Map.of("name", seat.name()));
+    tell(pane, new PeopleActs.SeatEnded(by, pane.name(), seat.name()));
     return pane.project();
   }
 
@@ -133,7 +133,7 @@ public class GiveSeat {
       throw Refused.because("The pane “" + pane.name() + "” is not published yet, so a link would lead nowhere. Publish it first.");
     }
     invite(seat, pane);
-    tell(pane, Act.SEAT_INVITED, by, Map.of("name", seat.name(), "address", seat.email()));
+    tell(pane, new PeopleActs.SeatInvited(by, pane.name(), seat.name(), seat.email()));
     return pane.project();
   }
 
@@ -143,7 +143,7 @@ public class GiveSeat {
     Panes.Row pane = panes.find(id).orElseThrow();
     seats.of(id).stream().filter(seat -> seat.invitedAt() == null).forEach(seat -> {
       invite(seat, pane);
-      tell(pane, Act.SEAT_INVITED, by, Map.of("name", seat.name(), "address", seat.email()));
+      tell(pane, new PeopleActs.SeatInvited(by, pane.name(), seat.name(), seat.email()));
     });
   }
 
@@ -156,8 +156,8 @@ public class GiveSeat {
         keys.forContact(seat.contact(), "/c/panes/" + pane.id()), agency.get().name()));
   }
 
-  private void tell(Panes.Row pane, Act act, Actor by, Map<String, ?> payload) {
-    tell.of(pane.project(), pane.id().value(), new Tell.Happening(act, by, pane.name(), payload));
+  private void tell(Panes.Row pane, Happening happening) {
+    tell.of(pane.project(), pane.id().value(), happening);
   }
 
   static String inWords(SeatRole role) {

@@ -1,5 +1,6 @@
 package app.clearpane.web.exposure;
 
+import app.clearpane.core.record.event.PeopleActs;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.agency.Name;
 import app.clearpane.core.exposure.PaneId;
@@ -16,7 +17,6 @@ import app.clearpane.web.security.LinkKeys;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -72,8 +72,7 @@ public class MakeLink {
     Instant now = clock.instant();
     SeatId link = links.add(new LinkSeats.Link(new SeatId(UUID.randomUUID()), paneId, named.orElseThrow().value(), form.marks(), !form.passcode().isEmpty(),
         lastDay.map(day -> day.plusDays(1).atStartOfDay(agency.get().zone()).toInstant()).orElse(null), null, by.name(), now, 0, null), key.hash(), form.passcode().isEmpty() ? null : passcodes.encode(form.passcode()));
-    tell.of(pane.project(), paneId.value(), new Tell.Happening(Act.LINK_MADE, by, pane.name(), Map.of("link", named.orElseThrow().value(), "mayMark", form.marks(), "passcode", form.passcode().isEmpty() ? "none" : "asked for",
-        "lastDay", form.lastDay())));
+    tell.of(pane.project(), paneId.value(), new PeopleActs.LinkMade(by, pane.name(), named.orElseThrow().value(), form.marks(), form.passcode().isEmpty() ? "none" : "asked for", form.lastDay()));
     return new Made(link, key.address());
   }
 
@@ -97,7 +96,7 @@ public class MakeLink {
 
   private ProjectId happened(Act act, LinkSeats.Link link, Actor by) {
     Panes.Row pane = panes.find(link.pane()).orElseThrow();
-    tell.of(pane.project(), pane.id().value(), new Tell.Happening(act, by, pane.name(), Map.of("link", link.name())));
+    tell.of(pane.project(), pane.id().value(), new PeopleActs.LinkTurned(act, by, pane.name(), link.name()));
     return pane.project();
   }
 }

@@ -1,6 +1,6 @@
 package app.clearpane.web.exposure;
 
-import app.clearpane.core.record.Act;
+import app.clearpane.core.record.event.ShowingActs;
 import app.clearpane.store.exposure.Panes;
 import app.clearpane.web.exposure.clientside.LookedThrough;
 import app.clearpane.web.record.Tell;
@@ -8,7 +8,6 @@ import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Duration;
 import java.util.List;
-import java.util.Map;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -32,7 +31,7 @@ class NoteLooks {
   void note(LookedThrough look) {
     if (lately.asMap().putIfAbsent(List.of(look.member().id(), look.viewer().seat()), true) == null) {
       transactions.executeWithoutResult(status -> tell.of(look.viewer().project(), look.viewer().pane().value(),
-          new Tell.Happening(Act.LOOKED_THROUGH, look.member().actor(), panes.find(look.viewer().pane()).orElseThrow().name(), Map.of("as", look.viewer().name()))));
+          new ShowingActs.LookedThrough(look.member().actor(), panes.find(look.viewer().pane()).orElseThrow().name(), look.viewer().name())));
     }
   }
 }

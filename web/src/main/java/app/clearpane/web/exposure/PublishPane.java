@@ -1,17 +1,16 @@
 package app.clearpane.web.exposure;
 
+import app.clearpane.core.record.event.ShowingActs;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.files.Sha256;
 import app.clearpane.core.project.ProjectId;
-import app.clearpane.core.record.Act;
 import app.clearpane.store.exposure.Panes;
 import app.clearpane.web.layout.NotThere;
 import app.clearpane.web.layout.Refused;
 import app.clearpane.web.record.Tell;
 import app.clearpane.web.layout.Words;
 import java.time.Clock;
-import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -53,7 +52,7 @@ public class PublishPane {
           + (pending.gained().isEmpty() ? "show nothing more" : "show " + words.and(pending.gained())) + ". Look again, then decide.");
     }
     panes.publish(read.seenAt(revision), clock.instant());
-    tell.of(read.project(), id.value(), new Tell.Happening(Act.PANE_PUBLISHED, by, read.name(), Map.of("shown", pending.gained(), "taken", pending.lost())));
+    tell.of(read.project(), id.value(), new ShowingActs.PanePublished(by, read.name(), pending.gained(), pending.lost()));
     return read.project();
   }
 
@@ -71,7 +70,7 @@ public class PublishPane {
     }
     PaneBoard.Pending pending = board.pending(read);
     panes.discard(read.seenAt(revision));
-    tell.of(read.project(), id.value(), new Tell.Happening(Act.PANE_DISCARDED, by, read.name(), Map.of("notShown", pending.gained(), "shownAgain", pending.lost())));
+    tell.of(read.project(), id.value(), new ShowingActs.PaneDiscarded(by, read.name(), pending.gained(), pending.lost()));
     return read.project();
   }
 }

@@ -1,5 +1,7 @@
 package app.clearpane.web.exposure;
 
+import app.clearpane.core.record.event.PeopleActs;
+import app.clearpane.core.record.event.ShowingActs;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.exposure.Aperture;
 import app.clearpane.core.exposure.ContentKind;
@@ -11,7 +13,6 @@ import app.clearpane.web.layout.Refused;
 import app.clearpane.web.layout.TheAgency;
 import app.clearpane.web.record.Tell;
 import java.time.Clock;
-import java.util.Map;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -53,14 +54,14 @@ public class SetForAllPanes {
   @Transactional
   public void ceilingFilters(ContentKind kind, String folders, Actor by) {
     apertures.setCeilingFolders(kind, FolderNames.of(kind, folders));
-    tell.ofAgency(agency.get().id(), new Tell.Happening(Act.CEILING_FOLDERS, by, agency.get().name(), Map.of("kind", kind, "folders", String.join(", ", FolderNames.of(kind, folders)))));
+    tell.ofAgency(agency.get().id(), new ShowingActs.CeilingFolders(by, agency.get().name(), kind, String.join(", ", FolderNames.of(kind, folders))));
   }
 
   /** Names the filters of a kind whose starting point is Filtered. */
   @Transactional
   public void startingFilters(ContentKind kind, String folders, Actor by) {
     apertures.setStartingFolders(kind, FolderNames.of(kind, folders));
-    tell.ofAgency(agency.get().id(), new Tell.Happening(Act.STARTING_POINT_FOLDERS, by, agency.get().name(), Map.of("kind", kind, "folders", String.join(", ", FolderNames.of(kind, folders)))));
+    tell.ofAgency(agency.get().id(), new ShowingActs.StartingPointFolders(by, agency.get().name(), kind, String.join(", ", FolderNames.of(kind, folders))));
   }
 
   /** Says how everybody works together; it stands in the guide of every pane. */
@@ -70,14 +71,14 @@ public class SetForAllPanes {
     String rules = input.text("The house rules", typed, LONGEST_RULES);
     input.allGood();
     people.setHouseRules(rules);
-    tell.ofAgency(agency.get().id(), new Tell.Happening(Act.HOUSE_RULES_SET, by, agency.get().name(), Map.of("rules", rules)));
+    tell.ofAgency(agency.get().id(), new PeopleActs.HouseRulesSet(by, agency.get().name(), rules));
   }
 
   /** Lets the clients' people be given tasks, or not. */
   @Transactional
   public void clientsDoTasks(boolean may, Actor by) {
     people.setClientsDoTasks(may);
-    tell.ofAgency(agency.get().id(), new Tell.Happening(may ? Act.CLIENTS_DO_TASKS : Act.CLIENTS_DO_NO_TASKS, by, agency.get().name(), Map.of()));
+    tell.ofAgency(agency.get().id(), new PeopleActs.ClientsAndTasks(may ? Act.CLIENTS_DO_TASKS : Act.CLIENTS_DO_NO_TASKS, by, agency.get().name()));
   }
 
   static void pickableOrWhole(ContentKind kind, Aperture aperture) {
@@ -87,6 +88,6 @@ public class SetForAllPanes {
   }
 
   private void tell(Act act, ContentKind kind, Aperture aperture, Actor by) {
-    tell.ofAgency(agency.get().id(), new Tell.Happening(act, by, agency.get().name(), Map.of("kind", kind, "aperture", aperture)));
+    tell.ofAgency(agency.get().id(), new ShowingActs.ForAllPanesSet(act, by, agency.get().name(), kind, aperture));
   }
 }

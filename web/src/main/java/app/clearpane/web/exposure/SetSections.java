@@ -1,10 +1,10 @@
 package app.clearpane.web.exposure;
 
+import app.clearpane.core.record.event.ShowingActs;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.project.ProjectId;
-import app.clearpane.core.record.Act;
 import app.clearpane.store.exposure.Panes;
 import app.clearpane.store.exposure.Section;
 import app.clearpane.web.layout.Input;
@@ -69,7 +69,7 @@ public class SetSections {
     List<Section> placed = new ArrayList<>();
     typed.forEach(one -> placed.add(new Section(one.kind(), placed.size(), one.title(), one.line(), one.off())));
     panes.setSections(id, placed);
-    tell.of(pane.project(), id.value(), new Tell.Happening(Act.PANE_SECTIONS, by, pane.name(), Map.of("order", placed.stream().filter(one -> !one.off()).map(one -> one.kind().name()).collect(Collectors.joining(", ")))));
+    tell.of(pane.project(), id.value(), new ShowingActs.PaneSections(by, pane.name(), placed.stream().filter(one -> !one.off()).map(one -> one.kind().name()).collect(Collectors.joining(", "))));
     return pane.project();
   }
 }

@@ -1,5 +1,6 @@
 package app.clearpane.web.exposure;
 
+import app.clearpane.core.record.event.ShowingActs;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.Item;
@@ -16,7 +17,6 @@ import app.clearpane.web.layout.Refused;
 import app.clearpane.web.record.Tell;
 import java.time.Clock;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -55,7 +55,7 @@ public class SetShowing {
     } else {
       panes.setShowing(paneId, itemId, new Setting(showing, by.name(), clock.instant()));
     }
-    tell.of(pane.project(), itemId.value(), new Tell.Happening(act(showing), by, item.name(), Map.of("pane", pane.name(), "kind", item.kind())));
+    tell.of(pane.project(), itemId.value(), new ShowingActs.ShowingChosen(act(showing), by, item.name(), pane.name(), item.kind()));
     return pane.project();
   }
 
@@ -71,8 +71,7 @@ public class SetShowing {
       bringBack(pane.project(), these.stream().map(Item::id).collect(Collectors.toSet()), Optional.of(paneId), sure, by);
     }
     panes.setShowings(paneId, these.stream().map(Item::id).toList(), showing, by.name(), clock.instant());
-    tell.of(pane.project(), paneId.value(), new Tell.Happening(actOnMany(showing), by, pane.name(),
-        Map.of("kind", kind, "count", these.size(), "names", these.stream().limit(NAMED).map(Item::name).collect(Collectors.joining(", ")))));
+    tell.of(pane.project(), paneId.value(), new ShowingActs.ShowingChosenForMany(actOnMany(showing), by, pane.name(), kind, these.size(), these.stream().limit(NAMED).map(Item::name).collect(Collectors.joining(", "))));
     return pane.project();
   }
 
@@ -98,7 +97,7 @@ public class SetShowing {
     Items.Row item = NotThere.unless(items.find(itemId));
     bringBack(item.project(), Set.of(itemId), Optional.empty(), sure, by);
     panes.holdBackEverywhere(itemId, by.name(), clock.instant());
-    tell.of(item.project(), itemId.value(), new Tell.Happening(Act.ITEM_HELD_BACK_EVERYWHERE, by, item.name(), Map.of("kind", item.kind())));
+    tell.of(item.project(), itemId.value(), new ShowingActs.ItemHeldBackEverywhere(by, item.name(), item.kind()));
     return item.project();
   }
 
@@ -123,7 +122,7 @@ public class SetShowing {
   public ProjectId letGo(ItemId itemId, Actor by) {
     Items.Row item = NotThere.unless(items.find(itemId));
     panes.letGo(itemId);
-    tell.of(item.project(), itemId.value(), new Tell.Happening(Act.ITEM_LET_GO, by, item.name(), Map.of("kind", item.kind())));
+    tell.of(item.project(), itemId.value(), new ShowingActs.ItemLetGo(by, item.name(), item.kind()));
     return item.project();
   }
 }

@@ -1,5 +1,6 @@
 package app.clearpane.web.exposure;
 
+import app.clearpane.core.record.event.ShowingActs;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.agency.Name;
 import app.clearpane.core.exposure.Aperture;
@@ -18,7 +19,6 @@ import app.clearpane.web.record.Tell;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
@@ -56,7 +56,7 @@ public class SetUpPane {
     String words = input.text("The welcome", welcome, LONGEST_WELCOME);
     input.allGood();
     PaneId pane = panes.add(project, named.orElseThrow().value(), words, clock.instant());
-    tell.of(project, pane.value(), new Tell.Happening(Act.PANE_ADDED, by, named.orElseThrow().value(), Map.of()));
+    tell.of(project, pane.value(), new ShowingActs.PaneAdded(by, named.orElseThrow().value(), Optional.empty()));
     return pane;
   }
 
@@ -68,7 +68,7 @@ public class SetUpPane {
     Optional<Name> named = input.name("The pane", name);
     input.allGood();
     PaneId pane = panes.copy(like, project, named.orElseThrow().value(), clock.instant());
-    tell.of(project, pane.value(), new Tell.Happening(Act.PANE_ADDED, by, named.orElseThrow().value(), Map.of("like", from.name())));
+    tell.of(project, pane.value(), new ShowingActs.PaneAdded(by, named.orElseThrow().value(), Optional.of(from.name())));
     return pane;
   }
 
@@ -96,7 +96,7 @@ public class SetUpPane {
       turnBack.of(pane.project(), Optional.of(id), one -> true, new TurnBack.Words("The pane closes with its last day, so nobody sees it any more, and it is our turn again. What they did until now stays in the Record.", "Close it all the same", "The pane was closed."), sure, by);
     }
     panes.change(pane.saying(named.orElseThrow().value(), words, guide).under(cover).open(opens.orElse(null), closes.orElse(null)).seenAt(form.revision()));
-    tell.of(pane.project(), id.value(), new Tell.Happening(Act.PANE_CHANGED, by, named.orElseThrow().value(), Map.of("welcome", words, "guide", guide, "cover", cover, "firstDay", first, "lastDay", form.lastDay())));
+    tell.of(pane.project(), id.value(), new ShowingActs.PaneChanged(by, named.orElseThrow().value(), words, guide, cover, first, form.lastDay()));
     return pane.project();
   }
 
@@ -106,7 +106,7 @@ public class SetUpPane {
     Panes.Row pane = NotThere.unless(panes.find(id));
     SetForAllPanes.pickableOrWhole(kind, aperture);
     panes.setAperture(id, kind, aperture);
-    tell.of(pane.project(), id.value(), new Tell.Happening(Act.APERTURE_SET, by, pane.name(), Map.of("kind", kind, "aperture", aperture)));
+    tell.of(pane.project(), id.value(), new ShowingActs.ApertureSet(by, pane.name(), kind, aperture));
     return pane.project();
   }
 
@@ -116,7 +116,7 @@ public class SetUpPane {
     Panes.Row pane = NotThere.unless(panes.find(id));
     Set<String> names = FolderNames.of(kind, folders);
     panes.setFilters(id, kind, names);
-    tell.of(pane.project(), id.value(), new Tell.Happening(Act.FILTER_SET, by, pane.name(), Map.of("kind", kind, "folders", String.join(", ", names))));
+    tell.of(pane.project(), id.value(), new ShowingActs.FilterSet(by, pane.name(), kind, String.join(", ", names)));
     return pane.project();
   }
 
@@ -128,7 +128,7 @@ public class SetUpPane {
       throw Refused.because("Status is open or closed as a whole; nothing arrives in it.");
     }
     panes.setArrivals(id, kind, shown, by.name(), clock.instant());
-    tell.of(pane.project(), id.value(), new Tell.Happening(shown ? Act.ARRIVALS_SHOWN : Act.ARRIVALS_UNSET, by, pane.name(), Map.of("kind", kind)));
+    tell.of(pane.project(), id.value(), new ShowingActs.ArrivalsTurned(shown ? Act.ARRIVALS_SHOWN : Act.ARRIVALS_UNSET, by, pane.name(), kind));
     return pane.project();
   }
 
@@ -141,7 +141,7 @@ public class SetUpPane {
     } else {
       panes.giveItsOwn(id);
     }
-    tell.of(pane.project(), id.value(), new Tell.Happening(follows ? Act.PANE_FOLLOWS : Act.PANE_HAS_ITS_OWN, by, pane.name(), Map.of()));
+    tell.of(pane.project(), id.value(), new ShowingActs.PaneTurned(follows ? Act.PANE_FOLLOWS : Act.PANE_HAS_ITS_OWN, by, pane.name()));
     return pane.project();
   }
 }

@@ -1,5 +1,6 @@
 package app.clearpane.web.exposure;
 
+import app.clearpane.core.record.event.ShowingActs;
 import app.clearpane.core.exposure.Arrivals;
 import app.clearpane.core.exposure.Item;
 import app.clearpane.core.exposure.Pane;
@@ -102,9 +103,9 @@ public class WatchArrivals {
     private void write(Act act, List<Arrivals.Change> changes) {
       changes.stream().collect(Collectors.groupingBy(Arrivals.Change::pane, LinkedHashMap::new, Collectors.toList())).forEach((pane, here) -> {
         if (here.size() > MOST_ALONE) {
-          tell.of(project, pane.id().value(), new Tell.Happening(act, by, pane.name(), Map.of("things", here.stream().map(one -> one.item().name()).toList(), "because", reasons.of(here.get(0).verdict()))));
+          tell.of(project, pane.id().value(), new ShowingActs.ThingsCameOrWent(act, by, pane.name(), here.stream().map(one -> one.item().name()).toList(), reasons.of(here.get(0).verdict())));
         } else {
-          here.forEach(one -> tell.of(project, one.item().id().value(), new Tell.Happening(act, by, one.item().name(), Map.of("pane", pane.name(), "kind", one.item().kind(), "because", reasons.of(one.verdict())))));
+          here.forEach(one -> tell.of(project, one.item().id().value(), new ShowingActs.ThingCameOrWent(act, by, one.item().name(), pane.name(), one.item().kind(), reasons.of(one.verdict()))));
         }
       });
     }

@@ -1,5 +1,6 @@
 package app.clearpane.web.files;
 
+import app.clearpane.core.record.event.FileActs;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.agency.Name;
 import app.clearpane.core.exposure.ContentKind;
@@ -29,7 +30,6 @@ import app.clearpane.web.record.Tell;
 import java.io.IOException;
 import java.io.InputStream;
 import java.util.List;
-import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
@@ -89,7 +89,7 @@ public class AddFile {
       ItemId item = newItem.add(project, ContentKind.FILES, name, folder, by);
       files.addFile(item, stored, mediaType, by.name());
       work.filter(w -> drawings.begin(stored.sha256(), w.mediaType(), w.pages())).ifPresent(w -> jobs.enqueue("draw-pages", stored.sha256().hex()));
-      tell.of(project, item.value(), new Tell.Happening(Act.FILE_ADDED, by, name, Map.of("sha256", stored.sha256(), "size", stored.size())));
+      tell.of(project, item.value(), new FileActs.FileAdded(by, name, stored.sha256(), stored.size()));
       return item;
     });
   }
@@ -111,7 +111,7 @@ public class AddFile {
     input.allGood();
     ItemId item = newItem.add(project, ContentKind.FILES, named.orElseThrow().value(), Optional.empty(), by);
     files.addFolder(item);
-    tell.of(project, item.value(), new Tell.Happening(Act.FOLDER_ADDED, by, named.orElseThrow().value(), Map.of()));
+    tell.of(project, item.value(), new FileActs.FolderAdded(by, named.orElseThrow().value()));
     return item;
   }
 
@@ -144,14 +144,14 @@ public class AddFile {
     }
     moved.forEach(file -> items.move(file.id(), folder));
     arrivals.sayFirst(project, sure, moved.size() == 1 ? "Move it" : "Move them");
-    moved.forEach(file -> tell.of(project, file.id().value(), new Tell.Happening(Act.FILE_MOVED, by, file.name(), Map.of("from", Objects.requireNonNullElse(file.folderName(), ""), "into", into))));
+    moved.forEach(file -> tell.of(project, file.id().value(), new FileActs.FileMoved(by, file.name(), Objects.requireNonNullElse(file.folderName(), ""), into)));
   }
 
   private ProjectId change(ItemId id, Actor by, Act act, Runnable change) {
     FileRow file = NotThere.unless(files.find(id));
     ProjectId project = items.find(id).orElseThrow().project();
     change.run();
-    tell.of(project, id.value(), new Tell.Happening(act, by, file.name(), Map.of("sha256", file.sha256())));
+    tell.of(project, id.value(), new FileActs.FileTurned(act, by, file.name(), file.sha256()));
     return project;
   }
 }

@@ -1,8 +1,8 @@
 package app.clearpane.web.followup;
 
+import app.clearpane.core.record.event.MarkActs;
 import app.clearpane.core.agency.TeamMemberId;
 import app.clearpane.core.markup.MarkupId;
-import app.clearpane.core.record.Act;
 import app.clearpane.store.Stale;
 import app.clearpane.store.agency.People;
 import app.clearpane.store.agency.TeamMember;
@@ -21,7 +21,6 @@ import app.clearpane.web.post.WriteMail;
 import app.clearpane.web.record.Tell;
 import app.clearpane.web.security.Person;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Component;
@@ -67,8 +66,7 @@ class GiveMark {
       return mark;
     }
     markups.give(mark, doer.orElse(null));
-    tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening(Act.MARK_GIVEN, by.actor(), deliverable.name(),
-        Map.of("mark", mark.id(), "label", mark.label().toString(), "to", member.map(TeamMember::name).orElse(""))));
+    tell.of(deliverable.project(), deliverable.id().value(), new MarkActs.MarkGiven(by.actor(), deliverable.name(), mark.id(), mark.label().toString(), member.map(TeamMember::name).orElse("")));
     events.publishEvent(new MarksMoved(deliverable.id(), true));
     member.filter(one -> !one.id().equals(by.memberId())).ifPresent(one -> mail.to(one, new Letter("For you: " + deliverable.name() + ", " + mark.label(),
         List.of(by.fullName() + " asks you to see to mark " + mark.label() + " on “" + deliverable.name() + "”, " + version.called() + ":", "“" + mark.note() + "”"), "See it in its place",

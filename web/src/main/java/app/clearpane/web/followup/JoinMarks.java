@@ -1,7 +1,9 @@
 package app.clearpane.web.followup;
 
+import app.clearpane.core.record.Happening;
+import app.clearpane.core.record.event.MarkActs;
+import java.util.function.Function;
 import app.clearpane.core.markup.MarkupId;
-import app.clearpane.core.record.Act;
 import app.clearpane.store.deliverable.Deliverable;
 import app.clearpane.store.deliverable.Deliverables;
 import app.clearpane.store.deliverable.VersionRow;
@@ -14,7 +16,6 @@ import app.clearpane.web.markup.MarksMoved;
 import app.clearpane.web.record.Tell;
 import app.clearpane.web.security.Person;
 import java.util.List;
-import java.util.Map;
 import java.util.Objects;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Component;
@@ -54,7 +55,7 @@ class JoinMarks {
     for (MarkupRow one : markups.group(mark)) {
       markups.join(one, ahead);
     }
-    tell(mark, version, Act.MARK_JOINED, Map.of("mark", mark.id(), "label", mark.label().toString(), "with", other.label().toString()), by);
+    tell(mark, version, name -> new MarkActs.MarkJoined(by.actor(), name, mark.id(), mark.label().toString(), other.label().toString()));
     return mark;
   }
 
@@ -65,14 +66,14 @@ class JoinMarks {
     List<MarkupRow> apart = mark.beside().joinedTo() == null ? markups.group(mark).stream().filter(one -> one.beside().joinedTo() != null).toList() : List.of(mark);
     apart.forEach(one -> markups.join(one, null));
     if (!apart.isEmpty()) {
-      tell(mark, deliverables.version(mark.version()).orElseThrow(), Act.MARK_PARTED, Map.of("mark", mark.id(), "label", mark.label().toString()), by);
+      tell(mark, deliverables.version(mark.version()).orElseThrow(), name -> new MarkActs.MarkParted(by.actor(), name, mark.id(), mark.label().toString()));
     }
     return mark;
   }
 
-  private void tell(MarkupRow mark, VersionRow version, Act act, Map<String, Object> told, Person.OfTeam by) {
+  private void tell(MarkupRow mark, VersionRow version, Function<String, Happening> what) {
     Deliverable deliverable = deliverables.find(version.deliverable()).orElseThrow();
-    tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening(act, by.actor(), deliverable.name(), told));
+    tell.of(deliverable.project(), deliverable.id().value(), what.apply(deliverable.name()));
     events.publishEvent(new MarksMoved(deliverable.id(), mark.teamOnly()));
   }
 }

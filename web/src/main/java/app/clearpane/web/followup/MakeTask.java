@@ -1,10 +1,10 @@
 package app.clearpane.web.followup;
 
+import app.clearpane.core.record.event.MarkActs;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.markup.MarkupId;
 import app.clearpane.core.markup.TaskOfMark;
 import app.clearpane.core.plan.Stage;
-import app.clearpane.core.record.Act;
 import app.clearpane.store.deliverable.Deliverable;
 import app.clearpane.store.deliverable.Deliverables;
 import app.clearpane.store.deliverable.VersionRow;
@@ -25,7 +25,6 @@ import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.time.Clock;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.context.ApplicationEventPublisher;
@@ -93,7 +92,7 @@ class MakeTask {
     mark.beside().with().attachments().forEach(file -> files.add(new TaskFiles.TaskFile(UUID.randomUUID(), task, file.sha256(), file.name(), file.mediaType(), file.size(), true, mark.author().name(), clock.instant())));
     markups.becomes(mark, task);
     TaskOfMark.stage(mark.progress(), Stage.TO_DO).ifPresent(stage -> moveTask.to(task, stage, by.actor()));
-    tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening(Act.MARK_BECAME_TASK, by.actor(), deliverable.name(), Map.of("mark", mark.id(), "label", mark.label().toString(), "task", task)));
+    tell.of(deliverable.project(), deliverable.id().value(), new MarkActs.MarkBecameTask(by.actor(), deliverable.name(), mark.id(), mark.label().toString(), task));
     events.publishEvent(new MarksMoved(deliverable.id(), true));
   }
 

@@ -1,5 +1,6 @@
 package app.clearpane.web.markup;
 
+import app.clearpane.core.record.event.MarkActs;
 import app.clearpane.core.markup.MarkupProgress;
 import app.clearpane.core.record.Act;
 import app.clearpane.store.Stale;
@@ -18,7 +19,6 @@ import app.clearpane.web.said.TellCalled;
 import java.time.Clock;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
@@ -75,8 +75,8 @@ public class AnswerMark {
     MarkupRow.Answer answer = new MarkupRow.Answer(act.map(Enum::name).orElse(null), said, forTeam, side.author(), clock.instant(), new MarkupRow.With(files, called));
     markups.answer(mark.id(), answer);
     tellCalled.of(mark, said, called, where, side.actor());
-    tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening(act.map(AnswerMark::told).orElse(Act.MARK_ANSWERED),
-        side.actor(), deliverable.name(), Attached.told(Map.of("mark", mark.id(), "label", mark.label().toString(), "said", said, "forTeam", where.forTeam()), files)));
+    tell.of(deliverable.project(), deliverable.id().value(), new MarkActs.MarkAnswered(act.map(AnswerMark::told).orElse(Act.MARK_ANSWERED),
+        side.actor(), deliverable.name(), mark.id(), mark.label().toString(), said, where.forTeam(), Attached.told(files)));
     events.publishEvent(new MarksMoved(deliverable.id(), answer.teamOnly() || mark.teamOnly()));
   }
 

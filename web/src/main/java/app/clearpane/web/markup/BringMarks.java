@@ -1,12 +1,12 @@
 package app.clearpane.web.markup;
 
+import app.clearpane.core.record.event.MarkActs;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.files.Sha256;
 import app.clearpane.core.markup.MarkupId;
 import app.clearpane.core.markup.MarkupProgress;
-import app.clearpane.core.record.Act;
 import app.clearpane.formats.apart.DrawApart;
 import app.clearpane.formats.apart.Wish;
 import app.clearpane.formats.deliverable.UnusableFile;
@@ -33,7 +33,6 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -170,8 +169,7 @@ class BringMarks {
     for (BroughtMark mark : preview.fresh()) {
       add(mark, preview.version(), deliverable, saidToBeBy(broughtBy, author.name()));
     }
-    tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening(Act.MARKS_BROUGHT, broughtBy, deliverable.name(),
-        Map.of("count", preview.fresh().size(), "saidToBeBy", author.name(), "file", form.file(), "sha256", preview.version().sha256())));
+    tell.of(deliverable.project(), deliverable.id().value(), new MarkActs.MarksBrought(broughtBy, deliverable.name(), preview.fresh().size(), author.name(), form.file(), preview.version().sha256()));
     events.publishEvent(new MarksMoved(deliverable.id(), preview.version().draft()));
   }
 

@@ -1,7 +1,7 @@
 package app.clearpane.web.markup;
 
+import app.clearpane.core.record.event.MarkActs;
 import app.clearpane.core.markup.Intent;
-import app.clearpane.core.record.Act;
 import app.clearpane.store.Stale;
 import app.clearpane.store.deliverable.Deliverable;
 import app.clearpane.store.deliverable.Deliverables;
@@ -17,7 +17,6 @@ import app.clearpane.web.said.TellCalled;
 import java.time.Clock;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Map;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
@@ -74,8 +73,7 @@ public class EditMark {
     List<MarkupRow.Reference> called = callByName.in(note, where, side);
     markups.edit(mark, words, called, clock.instant());
     tellCalled.of(mark, note, called.stream().filter(one -> !mark.beside().with().references().contains(one)).toList(), where, side.actor());
-    tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening(Act.MARK_EDITED, side.actor(), deliverable.name(),
-        Map.of("mark", mark.id(), "label", mark.label().toString(), "note", note, "intent", intent, "before", mark.note(), "forTeam", mark.teamOnly())));
+    tell.of(deliverable.project(), deliverable.id().value(), new MarkActs.MarkEdited(side.actor(), deliverable.name(), mark.id(), mark.label().toString(), note, intent, mark.note(), mark.teamOnly()));
     events.publishEvent(new MarksMoved(deliverable.id(), mark.teamOnly()));
   }
 

@@ -1,5 +1,7 @@
 package app.clearpane.web.markup;
 
+import app.clearpane.core.record.event.MarkActs;
+import java.util.Optional;
 import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.markup.MarkupId;
 import app.clearpane.core.markup.MarkupProgress;
@@ -18,9 +20,7 @@ import app.clearpane.web.said.CallByName;
 import app.clearpane.web.said.Side;
 import app.clearpane.web.said.TellCalled;
 import java.time.Clock;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.UUID;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Component;
@@ -67,18 +67,10 @@ public class PlaceMark {
         new MarkupRow.Beside(new MarkupRow.With(files, called), null, null, null));
     markups.add(mark);
     tellCalled.of(mark, said, called, where, side.actor());
-    tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening(forTeam ? Act.MARK_PLACED_FOR_TEAM : Act.MARK_PLACED, side.actor(),
-        deliverable.name(), Attached.told(told(mark, version), files)));
+    tell.of(deliverable.project(), deliverable.id().value(), new MarkActs.MarkPlaced(forTeam ? Act.MARK_PLACED_FOR_TEAM : Act.MARK_PLACED, side.actor(),
+        deliverable.name(), mark.id(), mark.label().toString(), version.sha256(), MarkWords.where(mark.place()), mark.intent(), mark.note(), Optional.ofNullable(mark.replacement()), Attached.told(files)));
     events.publishEvent(new MarksMoved(deliverable.id(), forTeam));
     return mark;
-  }
-
-  private static Map<String, Object> told(MarkupRow mark, VersionRow version) {
-    Map<String, Object> told = new HashMap<>(Map.of("mark", mark.id(), "label", mark.label().toString(), "sha256", version.sha256(), "where", MarkWords.where(mark.place()), "intent", mark.intent(), "note", mark.note()));
-    if (mark.replacement() != null) {
-      told.put("instead", mark.replacement());
-    }
-    return told;
   }
 
   private void refuseIfNotPossible(VersionRow version, MarkForm form, Side side) {

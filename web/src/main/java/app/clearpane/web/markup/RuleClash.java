@@ -1,5 +1,6 @@
 package app.clearpane.web.markup;
 
+import app.clearpane.core.record.event.DecisionActs;
 import app.clearpane.core.agency.TeamRole;
 import app.clearpane.core.markup.Clash;
 import app.clearpane.core.markup.MarkupId;
@@ -19,7 +20,6 @@ import app.clearpane.web.said.Side;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
@@ -75,8 +75,7 @@ public class RuleClash {
     events.publishEvent(new MarkMoved(loses.id(), side.actor()));
     String said = holds.label() + " is followed." + (reason.isEmpty() ? "" : " " + reason);
     markups.answer(loses.id(), new MarkupRow.Answer(MarkupProgress.Act.SET_ASIDE.name(), said, false, side.author(), now));
-    tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening(Act.CLASH_RULED, side.actor(), deliverable.name(),
-        Map.of("holds", holds.label().toString(), "setAside", loses.label().toString(), "reason", reason, "sha256", version.sha256())));
+    tell.of(deliverable.project(), deliverable.id().value(), new DecisionActs.ClashRuled(side.actor(), deliverable.name(), holds.label().toString(), loses.label().toString(), reason, version.sha256()));
     events.publishEvent(new MarksMoved(deliverable.id(), false));
     return open.page();
   }

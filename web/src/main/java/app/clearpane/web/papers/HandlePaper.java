@@ -1,5 +1,7 @@
 package app.clearpane.web.papers;
 
+import app.clearpane.core.record.Happening;
+import app.clearpane.core.record.event.PaperActs;
 import app.clearpane.web.files.TakeInFile;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.agency.ContactId;
@@ -163,7 +165,7 @@ public class HandlePaper {
 
   private void add(Paper paper, Actor by) {
     papers.add(paper);
-    told(Act.PAPER_ADDED, paper, by, Map.of("kind", paper.kind(), "sha256", paper.sha256(), "recipients", paper.recipients().stream().map(Paper.Recipient::name).toList()));
+    told(paper, new PaperActs.PaperAdded(by, paper.name(), paper.number(), paper.kind(), paper.sha256(), paper.recipients().stream().map(Paper.Recipient::name).toList()));
   }
 
   /** Sends a paper that was drawn up here, as a PDF. @throws IOException if it cannot be written; nothing is kept then */
@@ -203,10 +205,8 @@ public class HandlePaper {
     return Optional.empty();
   }
 
-  private void told(Act act, Paper paper, Actor by, Map<String, ?> more) {
-    Map<String, Object> payload = new HashMap<>(more);
-    payload.put("number", paper.number());
-    tell.of(paper.project(), paper.id().value(), new Tell.Happening(act, by, paper.name(), payload));
+  private void told(Paper paper, Happening happening) {
+    tell.of(paper.project(), paper.id().value(), happening);
   }
 
   /** Recipients who have no seat at a published pane, and so could not open it. */
@@ -231,7 +231,7 @@ public class HandlePaper {
       throw Refused.changedMeanwhile("This was sent already. Nothing was sent twice.");
     }
     papers.sent(id, clock.instant());
-    told(Act.PAPER_SENT, paper, by, Map.of("to", paper.recipients().stream().map(Paper.Recipient::name).toList(), "sha256", paper.sha256(), "amount", paper.amount() == null ? "" : paper.amount().toPlainString()));
+    told(paper, new PaperActs.PaperSent(by, paper.name(), paper.number(), paper.recipients().stream().map(Paper.Recipient::name).toList(), paper.sha256(), paper.amount() == null ? "" : paper.amount().toPlainString()));
     paper.recipients().forEach(one -> paneOf(paper, one.contact()).ifPresent(pane -> mail.to(people.contact(one.contact()).orElseThrow(), letter(paper, keys.forContact(one.contact(), "/c/panes/" + pane + "/papers/" + id)))));
     return paper.project();
   }
@@ -268,7 +268,7 @@ public class HandlePaper {
       throw Refused.changedMeanwhile("Only an invoice that is open can be paid. Nothing was changed.");
     }
     papers.paid(id, on.orElseThrow());
-    told(Act.PAPER_PAID, paper, by, Map.of("on", on.orElseThrow().toString()));
+    told(paper, new PaperActs.PaperPaid(by, paper.name(), paper.number(), on.orElseThrow().toString()));
     return paper.project();
   }
 
@@ -281,7 +281,7 @@ public class HandlePaper {
     input.allGood();
     Paper paper = NotThere.unless(papers.find(id));
     papers.withdraw(id, new Paper.Withdrawal(clock.instant(), why));
-    told(Act.PAPER_WITHDRAWN, paper, by, Map.of("reason", why));
+    told(paper, new PaperActs.PaperWithdrawn(by, paper.name(), paper.number(), why));
     return paper.project();
   }
 
@@ -290,7 +290,7 @@ public class HandlePaper {
   public Paper open(Viewer viewer, PaperId id) {
     Paper paper = NotThere.unless(visible.find(viewer, id));
     if (!viewer.looking() && papers.seen(id, viewer.contact(), clock.instant())) {
-      told(Act.PAPER_VIEWED, paper, viewer.actor(), Map.of());
+      told(paper, new PaperActs.PaperViewed(viewer.actor(), paper.name(), paper.number()));
     }
     return paper;
   }
@@ -314,9 +314,8 @@ public class HandlePaper {
     }
     papers.named(id, viewer.contact(), typedName.strip(), signature, clock.instant());
     PaperState state = papers.find(id).orElseThrow().state(words.today());
-    Map<String, Object> payload = new HashMap<>(Map.of("sha256", paper.sha256(), "typedName", typedName.strip(), "state", state));
-    signature.ifPresent(strokes -> payload.put("drawnSignature", Sha256.ofText(strokes.text())));
-    told(paper.kind() == PaperKind.CONTRACT ? Act.PAPER_SIGNED : Act.PAPER_AGREED, paper, viewer.actor(), payload);
+    told(paper, new PaperActs.PaperNamed(paper.kind() == PaperKind.CONTRACT ? Act.PAPER_SIGNED : Act.PAPER_AGREED, viewer.actor(), paper.name(), paper.number(), paper.sha256(), typedName.strip(), state,
+        signature.map(strokes -> Sha256.ofText(strokes.text()))));
     tellManager.of(paper.project(), (paper.kind() == PaperKind.CONTRACT ? "Signed: " : "Agreed: ") + paper.name(), List.of(viewer.name() + (paper.kind() == PaperKind.CONTRACT ? " signed " : " agreed to ") + paper.name() + ".",
         state == PaperState.SIGNED || state == PaperState.AGREED ? "With it, it is settled." : "Others have still to " + (paper.kind() == PaperKind.CONTRACT ? "sign." : "agree.")), new TellManager.Leads("See the papers", "/t/projects/" + paper.project() + "/papers"));
     if (!state.waits()) {

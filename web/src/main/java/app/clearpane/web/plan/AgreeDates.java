@@ -1,10 +1,10 @@
 package app.clearpane.web.plan;
 
+import app.clearpane.core.record.event.PlanActs;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.project.ProjectId;
-import app.clearpane.core.record.Act;
 import app.clearpane.store.exposure.Panes;
 import app.clearpane.store.plan.Agreements;
 import app.clearpane.store.project.Project;
@@ -16,7 +16,6 @@ import app.clearpane.web.layout.Refused;
 import app.clearpane.web.record.Tell;
 import java.time.Clock;
 import java.time.LocalDate;
-import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
@@ -78,7 +77,7 @@ public class AgreeDates {
     }
     agreements.add(project, agreement, clock.instant());
     keepPlan.changed(project);
-    tell.of(project, project.value(), new Tell.Happening(Act.DATES_AGREED, by, plan.project().name(), Map.of("agreedOn", agreement.finish(), "forecast", plan.finish(), "withTheClient", agreement.withClient())));
+    tell.of(project, project.value(), new PlanActs.DatesAgreed(by, plan.project().name(), agreement.finish(), plan.finish(), agreement.withClient()));
   }
 
   /** Lets a project rest: whose days these are nobody has to answer for. */
@@ -91,7 +90,7 @@ public class AgreeDates {
     Project project = NotThere.unless(projects.find(id));
     projects.pause(project, clock.instant(), why);
     keepPlan.changed(id);
-    tell.of(id, id.value(), new Tell.Happening(Act.PROJECT_PAUSED, by, project.name(), Map.of("reason", why)));
+    tell.of(id, id.value(), new PlanActs.ProjectPaused(by, project.name(), why));
   }
 
   /** Lets it go on. */
@@ -100,6 +99,6 @@ public class AgreeDates {
     Project project = NotThere.unless(projects.find(id));
     projects.pause(project, null, "");
     keepPlan.changed(id);
-    tell.of(id, id.value(), new Tell.Happening(Act.PROJECT_GOES_ON, by, project.name(), Map.of()));
+    tell.of(id, id.value(), new PlanActs.ProjectGoesOn(by, project.name()));
   }
 }

@@ -1,9 +1,9 @@
 package app.clearpane.web.plan;
 
+import app.clearpane.core.record.event.PlanActs;
 import app.clearpane.core.agency.Name;
 import app.clearpane.core.plan.Task;
 import app.clearpane.core.project.ProjectId;
-import app.clearpane.core.record.Act;
 import app.clearpane.formats.plan.TaskTable;
 import app.clearpane.store.plan.BroughtTables;
 import app.clearpane.store.project.Phase;
@@ -204,7 +204,7 @@ class BringTasks {
       throw Refused.changedMeanwhile("This table was taken in already. Nothing was added twice.");
     }
     planTask.addAll(preview.brought().project(), preview.good().stream().map(Good::wanted).toList(), by);
-    tell.of(preview.brought().project(), preview.brought().project().value(), new Tell.Happening(Act.TASKS_BROUGHT, by.actor(), preview.brought().name(), Map.of("added", preview.good().size(), "leftOut", preview.bad().size())));
+    tell.of(preview.brought().project(), preview.brought().project().value(), new PlanActs.TasksBrought(by.actor(), preview.brought().name(), preview.good().size(), preview.bad().size()));
     return preview.brought().project();
   }
 }

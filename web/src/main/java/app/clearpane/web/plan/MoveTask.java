@@ -1,5 +1,6 @@
 package app.clearpane.web.plan;
 
+import app.clearpane.core.record.event.PlanActs;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
@@ -23,7 +24,6 @@ import app.clearpane.web.record.Tell;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Component;
@@ -69,7 +69,7 @@ public class MoveTask {
     if (stage == was) {
       return new Moved(task.project(), was);
     }
-    tell.of(task.project(), id.value(), new Tell.Happening(act(stage), by, task.name(), Map.of("was", was)));
+    tell.of(task.project(), id.value(), new PlanActs.TaskMoved(act(stage), by, task.name(), was));
     return new Moved(task.project(), was);
   }
 
@@ -98,7 +98,7 @@ public class MoveTask {
     before.outline().leavesOf(id).forEach(leaf -> steps.put(leaf.id(), wanted));
     keepPlan.changed(task.project());
     if (was.stage() == wanted.stage() && !was.equals(wanted)) {
-      tell.of(task.project(), id.value(), new Tell.Happening(Act.TASK_STEPPED, by, task.name(), Map.of("was", was.name(), "is", wanted.name())));
+      tell.of(task.project(), id.value(), new PlanActs.TaskStepped(by, task.name(), was.name(), wanted.name()));
     }
     return new Stepped(task.project(), was);
   }

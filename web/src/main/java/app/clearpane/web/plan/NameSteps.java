@@ -1,10 +1,10 @@
 package app.clearpane.web.plan;
 
+import app.clearpane.core.record.event.PlanActs;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.plan.Stage;
 import app.clearpane.core.plan.Steps;
 import app.clearpane.core.project.ProjectId;
-import app.clearpane.core.record.Act;
 import app.clearpane.store.plan.TaskSteps;
 import app.clearpane.store.project.Project;
 import app.clearpane.store.project.Projects;
@@ -47,7 +47,7 @@ public class NameSteps {
       Steps named = steps.steps(id).named(names, UUID::randomUUID);
       steps.set(id, named);
       keepPlan.changed(id);
-      tell.of(id, id.value(), new Tell.Happening(Act.STEPS_NAMED, by, project.name(), Map.of("steps", named.all().stream().map(Steps.Step::name).toList())));
+      tell.of(id, id.value(), new PlanActs.StepsNamed(by, project.name(), named.all().stream().map(Steps.Step::name).toList()));
     } catch (IllegalArgumentException wrong) {
       throw Refused.because(wrong.getMessage() + " Nothing was changed.");
     }

@@ -1,5 +1,6 @@
 package app.clearpane.web.plan;
 
+import app.clearpane.core.record.event.PlanActs;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.agency.Name;
 import app.clearpane.core.agency.TeamMemberId;
@@ -18,7 +19,6 @@ import app.clearpane.core.plan.Stage;
 import app.clearpane.core.plan.Task;
 import app.clearpane.core.plan.TaskLine;
 import app.clearpane.core.project.ProjectId;
-import app.clearpane.core.record.Act;
 import app.clearpane.core.turns.TurnEvent;
 import app.clearpane.store.exposure.Items;
 import app.clearpane.store.exposure.Panes;
@@ -41,7 +41,6 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
@@ -137,7 +136,7 @@ public class PlanTask {
   public ItemId add(ProjectId project, Wanted wanted, Person.OfTeam by) {
     ItemId id = make(project, wanted, tasks.nextPosition(project), by);
     ThePlan plan = keepPlan.changed(project);
-    tell.of(project, id.value(), new Tell.Happening(Act.TASK_ADDED, by.actor(), wanted.name(), Map.of("days", wanted.days(), "side", wanted.side())));
+    tell.of(project, id.value(), new PlanActs.TaskAdded(by.actor(), wanted.name(), wanted.days(), wanted.side()));
     given(plan, id, Optional.empty(), by.actor());
     return id;
   }
@@ -200,7 +199,7 @@ public class PlanTask {
     arrivals.watch(before.project(), by.actor());
     tasks.change(wanted, clock.instant());
     ThePlan plan = keepPlan.changed(before.project());
-    tell.of(before.project(), before.id().value(), new Tell.Happening(Act.TASK_CHANGED, by.actor(), wanted.name(), Changes.between(before, wanted)));
+    tell.of(before.project(), before.id().value(), new PlanActs.TaskChanged(by.actor(), wanted.name(), Changes.between(before, wanted)));
     given(plan, before.id(), Optional.of(before), by.actor());
   }
 
@@ -316,7 +315,7 @@ public class PlanTask {
     PlannedTask task = NotThere.unless(tasks.find(id));
     deleteItem.delete(id, by);
     keepPlan.changed(task.project());
-    tell.of(task.project(), id.value(), new Tell.Happening(Act.TASK_DELETED, by, task.name(), Map.of()));
+    tell.of(task.project(), id.value(), new PlanActs.TaskDeleted(by, task.name()));
     return task.project();
   }
 
@@ -331,7 +330,7 @@ public class PlanTask {
     Items.Row item = NotThere.unless(items.find(id).filter(row -> row.kind() == ContentKind.TASKS));
     deleteItem.restore(id, sure, by);
     keepPlan.changed(item.project());
-    tell.of(item.project(), id.value(), new Tell.Happening(Act.TASK_RESTORED, by, item.name(), Map.of()));
+    tell.of(item.project(), id.value(), new PlanActs.TaskRestored(by, item.name()));
     return item.project();
   }
 }

@@ -1,10 +1,10 @@
 package app.clearpane.web.plan;
 
+import app.clearpane.core.record.event.PlanActs;
 import java.util.function.Consumer;
 import app.clearpane.web.files.TakeInFile;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.exposure.ItemId;
-import app.clearpane.core.record.Act;
 import app.clearpane.formats.deliverable.ContentType;
 import app.clearpane.store.files.Vault;
 import app.clearpane.store.plan.PlannedTask;
@@ -17,7 +17,6 @@ import app.clearpane.web.record.Tell;
 import java.io.IOException;
 import java.io.InputStream;
 import java.time.Clock;
-import java.util.Map;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -62,7 +61,7 @@ public class PutBeside {
     String mediaType = ContentType.of(vault.path(stored.sha256()));
     transaction.executeWithoutResult(status -> {
       files.add(new TaskFiles.TaskFile(UUID.randomUUID(), id, stored.sha256(), name, mediaType, stored.size(), arriving.teamOnly(), arriving.by().name(), clock.instant()));
-      tell.of(task.project(), id.value(), new Tell.Happening(Act.TASK_FILE_ADDED, arriving.by(), task.name(), Map.of("file", name, "sha256", stored.sha256(), "size", stored.size())));
+      tell.of(task.project(), id.value(), new PlanActs.TaskFileAdded(arriving.by(), task.name(), name, stored.sha256(), stored.size()));
       then.accept(task);
     });
     return task;

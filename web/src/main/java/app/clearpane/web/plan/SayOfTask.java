@@ -1,7 +1,7 @@
 package app.clearpane.web.plan;
 
+import app.clearpane.core.record.event.PlanActs;
 import app.clearpane.core.exposure.ItemId;
-import app.clearpane.core.record.Act;
 import app.clearpane.store.exposure.clientside.Viewer;
 import app.clearpane.store.plan.PlannedTask;
 import app.clearpane.store.plan.Tasks;
@@ -12,7 +12,6 @@ import app.clearpane.web.record.Tell;
 import app.clearpane.web.security.Person;
 import java.time.Clock;
 import java.util.List;
-import java.util.Map;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -38,7 +37,7 @@ public class SayOfTask {
     PlannedTask task = NotThere.unless(tasks.find(id));
     tasks.say(id, words(said), teamOnly, new Tasks.Author(by.fullName(), null, by.memberId()), clock.instant());
     if (!teamOnly) {
-      tell.of(task.project(), id.value(), new Tell.Happening(Act.TASK_SAID, by.actor(), task.name(), Map.of("said", words(said))));
+      tell.of(task.project(), id.value(), new PlanActs.TaskSaid(by.actor(), task.name(), words(said)));
     }
   }
 
@@ -48,7 +47,7 @@ public class SayOfTask {
     PlannedTask task = NotThere.unless(tasks.find(id));
     String text = words(said);
     tasks.say(id, text, false, new Tasks.Author(viewer.name(), viewer.contact(), null), clock.instant());
-    tell.of(task.project(), id.value(), new Tell.Happening(Act.TASK_SAID, viewer.actor(), task.name(), Map.of("said", text)));
+    tell.of(task.project(), id.value(), new PlanActs.TaskSaid(viewer.actor(), task.name(), text));
     tellManager(task, viewer.name() + " on “" + task.name() + "”", viewer.name() + " says: “" + text + "”");
   }
 

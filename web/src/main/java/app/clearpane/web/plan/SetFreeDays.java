@@ -1,9 +1,10 @@
 package app.clearpane.web.plan;
 
+import app.clearpane.core.record.Happening;
+import app.clearpane.core.record.event.PlanActs;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.agency.Name;
 import app.clearpane.core.plan.WorkingCalendar;
-import app.clearpane.core.record.Act;
 import app.clearpane.formats.plan.Calendars;
 import app.clearpane.store.plan.Agreements;
 import app.clearpane.store.project.Projects;
@@ -82,7 +83,7 @@ class SetFreeDays {
       }
     }
     days.forEach((day, name) -> agreements.setFree(day, name.length() > 120 ? name.substring(0, 120) : name));
-    counted(Act.FREE_DAYS_SET, by, Map.of("days", days.size(), "from", days.firstKey(), "until", days.lastKey()));
+    counted(new PlanActs.FreeDaysSet(by, agency.get().name(), days.size(), days.firstKey(), days.lastKey()));
   }
 
   @Transactional
@@ -91,13 +92,13 @@ class SetFreeDays {
     Optional<LocalDate> on = input.day("The day", day);
     input.allGood();
     agreements.setWorking(on.orElseThrow());
-    counted(Act.FREE_DAY_DROPPED, by, Map.of("day", on.orElseThrow()));
+    counted(new PlanActs.FreeDayDropped(by, agency.get().name(), on.orElseThrow()));
   }
 
-  private void counted(Act act, Actor by, Map<String, ?> payload) {
+  private void counted(Happening happening) {
     agency.freeDaysChanged();
     projects.active().forEach(project -> keepPlan.changed(project.id()));
-    tell.ofAgency(agency.get().id(), new Tell.Happening(act, by, agency.get().name(), payload));
+    tell.ofAgency(agency.get().id(), happening);
     TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
       @Override
       public void afterCompletion(int status) {

@@ -1,12 +1,12 @@
 package app.clearpane.web.plan;
 
+import app.clearpane.core.record.event.PlanActs;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.exposure.SeatState;
 import app.clearpane.core.plan.Task;
 import app.clearpane.core.project.ProjectId;
-import app.clearpane.core.record.Act;
 import app.clearpane.core.turns.TurnEvent;
 import app.clearpane.store.exposure.Seats;
 import app.clearpane.store.plan.PlannedTask;
@@ -17,7 +17,6 @@ import app.clearpane.web.layout.Words;
 import app.clearpane.web.record.Tell;
 import java.time.Clock;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 
@@ -58,6 +57,6 @@ class TasksAtClient implements WaitsAtClient {
     tasks.change(planned.with(new Task(task.id(), task.parent(), task.name(), task.side(), task.shape(), task.stage(), Task.Actual.NONE)), clock.instant());
     tasks.turned(id, TurnEvent.TASK_WITH_US, by.name(), clock.instant());
     keepPlan.changed(planned.project());
-    tell.of(planned.project(), id.value(), new Tell.Happening(Act.TASK_BROUGHT_BACK, by, planned.name(), Map.of("from", planned.hands().name(), "because", because)));
+    tell.of(planned.project(), id.value(), new PlanActs.TaskBroughtBack(by, planned.name(), planned.hands().name(), because));
   }
 }

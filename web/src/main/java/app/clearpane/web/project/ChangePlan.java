@@ -1,11 +1,11 @@
 package app.clearpane.web.project;
 
+import app.clearpane.core.record.event.PlanActs;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.agency.Name;
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.project.ProjectId;
-import app.clearpane.core.record.Act;
 import app.clearpane.web.exposure.NewItem;
 import app.clearpane.store.project.Milestone;
 import app.clearpane.store.project.Phase;
@@ -17,7 +17,6 @@ import app.clearpane.web.plan.KeepPlan;
 import app.clearpane.web.record.Tell;
 import java.time.Clock;
 import java.time.LocalDate;
-import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
@@ -57,8 +56,7 @@ public class ChangePlan {
   public void move(ProjectId project, Phase wanted, Actor by) {
     projects.changePhase(project, wanted);
     keepPlan.changed(project);
-    tell.of(project, wanted.id(), new Tell.Happening(Act.PHASE_CHANGED, by, wanted.name(),
-        Map.of("startsOn", wanted.startsOn(), "endsOn", wanted.endsOn(), "stage", wanted.stage())));
+    tell.of(project, wanted.id(), new PlanActs.PhaseChanged(by, wanted.name(), wanted.startsOn(), wanted.endsOn(), wanted.stage().toString()));
   }
 
   @Transactional
@@ -77,7 +75,7 @@ public class ChangePlan {
     ItemId item = newItem.add(project, ContentKind.DATES, name.value(), Optional.empty(), by);
     projects.addMilestone(item, fallsOn);
     keepPlan.changed(project);
-    tell.of(project, item.value(), new Tell.Happening(Act.MILESTONE_ADDED, by, name.value(), Map.of("fallsOn", fallsOn)));
+    tell.of(project, item.value(), new PlanActs.MilestoneAdded(by, name.value(), fallsOn));
     return item;
   }
 
@@ -89,7 +87,7 @@ public class ChangePlan {
     input.allGood();
     projects.changeMilestone(new Milestone(id, milestone.name(), day.orElseThrow(), form.reached(), form.revision()), clock.instant());
     keepPlan.changed(project);
-    tell.of(project, id.value(), new Tell.Happening(Act.MILESTONE_CHANGED, by, milestone.name(), Map.of("fallsOn", day.orElseThrow(), "reached", form.reached())));
+    tell.of(project, id.value(), new PlanActs.MilestoneChanged(by, milestone.name(), day.orElseThrow(), form.reached()));
   }
 
   /** Puts a project away. */
@@ -97,7 +95,7 @@ public class ChangePlan {
   public void archive(ProjectId id, Actor by) {
     Project project = NotThere.unless(projects.find(id));
     projects.archive(project, clock.instant());
-    tell.of(id, id.value(), new Tell.Happening(Act.PROJECT_ARCHIVED, by, project.fullName(), Map.of()));
+    tell.of(id, id.value(), new PlanActs.ProjectArchived(by, project.fullName()));
   }
 
   /** Takes a project up again that was put away. */
@@ -105,6 +103,6 @@ public class ChangePlan {
   public void restore(ProjectId id, Actor by) {
     Project project = NotThere.unless(projects.find(id));
     projects.restore(project);
-    tell.of(id, id.value(), new Tell.Happening(Act.PROJECT_RESTORED, by, project.fullName(), Map.of()));
+    tell.of(id, id.value(), new PlanActs.ProjectRestored(by, project.fullName()));
   }
 }

@@ -1,5 +1,6 @@
 package app.clearpane.web.project;
 
+import app.clearpane.core.record.event.PlanActs;
 import app.clearpane.core.agency.ClientId;
 import app.clearpane.core.agency.EmailAddress;
 import app.clearpane.core.agency.Name;
@@ -9,7 +10,6 @@ import app.clearpane.core.plan.Steps;
 import app.clearpane.core.plan.Task;
 import app.clearpane.core.project.PhaseTemplate;
 import app.clearpane.core.project.ProjectId;
-import app.clearpane.core.record.Act;
 import app.clearpane.core.signoff.SigningTerms;
 import app.clearpane.store.agency.Contact;
 import app.clearpane.store.agency.People;
@@ -96,8 +96,7 @@ public class OpenProject {
       layOut(project, wanted, by);
     }
     wanted.contacts().forEach(contact -> takeIn(client, contact));
-    tell.of(project.id(), project.id().value(), new Tell.Happening(Act.PROJECT_OPENED, by.actor(), project.fullName(),
-        Map.of("startsOn", wanted.startsOn(), "agreedOn", wanted.agreedOn(), "currency", wanted.currency(), "taxPercent", wanted.taxPercent(), "like", earlier.map(Project::fullName).orElse(""))));
+    tell.of(project.id(), project.id().value(), new PlanActs.ProjectOpened(by.actor(), project.fullName(), wanted.startsOn(), wanted.agreedOn(), wanted.currency(), wanted.taxPercent(), earlier.map(Project::fullName).orElse("")));
     return project.id();
   }
 

@@ -1,11 +1,11 @@
 package app.clearpane.web.project;
 
+import app.clearpane.core.record.event.PeopleActs;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.agency.ClientId;
 import app.clearpane.core.agency.EmailAddress;
 import app.clearpane.core.agency.Name;
 import app.clearpane.core.project.ProjectId;
-import app.clearpane.core.record.Act;
 import app.clearpane.store.agency.Contact;
 import app.clearpane.store.agency.People;
 import app.clearpane.store.project.Project;
@@ -14,7 +14,6 @@ import app.clearpane.web.layout.Input;
 import app.clearpane.web.layout.NotThere;
 import app.clearpane.web.record.Tell;
 import java.time.Clock;
-import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -51,7 +50,7 @@ public class TakeInContact {
     input.allGood();
     ClientId client = organisation.map(named -> people.clientNamed(named, clock.instant())).orElse(project.client());
     Contact contact = openProject.takeIn(client, new OpenProject.NewContact(name.orElseThrow(), email.orElseThrow(), says));
-    tell.of(id, contact.id().value(), new Tell.Happening(Act.CONTACT_ADDED, by, contact.name(), Map.of("address", contact.email())));
+    tell.of(id, contact.id().value(), new PeopleActs.ContactAdded(by, contact.name(), contact.email()));
     return contact;
   }
 }

@@ -1,12 +1,10 @@
 package app.clearpane.web.record;
 
-import app.clearpane.core.people.Actor;
 import app.clearpane.core.project.ProjectId;
-import app.clearpane.core.record.Act;
 import app.clearpane.core.record.RecordEntry;
+import app.clearpane.core.record.Happening;
 import app.clearpane.store.record.Records;
 import java.time.Clock;
-import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
@@ -23,14 +21,6 @@ public class Tell {
   }
 
   /**
-   * Something that happened.
-   *
-   * @param actor who did it
-   * @param subject what it was done to, by name
-   */
-  public record Happening(Act act, Actor actor, String subject, Map<String, ?> payload) {}
-
-  /**
    * Appends it to the project's Record.
    *
    * @param about the identifier of the thing, so that its story can be read
@@ -45,8 +35,6 @@ public class Tell {
   }
 
   private void append(UUID chain, UUID about, Happening what) {
-    Map<String, Object> payload = new LinkedHashMap<>(what.payload());
-    payload.put(Records.SUBJECT_ID, about.toString());
-    records.append(chain, about, RecordEntry.What.done(what.act(), what.actor(), what.subject(), payload), clock.instant());
+    records.append(chain, about, RecordEntry.What.done(what, Map.of(Records.SUBJECT_ID, about.toString())), clock.instant());
   }
 }

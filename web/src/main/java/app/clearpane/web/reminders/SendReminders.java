@@ -1,10 +1,10 @@
 package app.clearpane.web.reminders;
 
+import app.clearpane.core.record.event.PeopleActs;
 import org.slf4j.LoggerFactory;
 import org.slf4j.Logger;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.agency.ContactId;
-import app.clearpane.core.record.Act;
 import app.clearpane.core.reminders.Rhythm;
 import app.clearpane.store.agency.Contact;
 import app.clearpane.store.agency.People;
@@ -97,7 +97,7 @@ public class SendReminders {
       UUID written = mail.to(person, letter(person, own.stream().map(Reminder::thing).toList(), now));
       own.forEach(one -> {
         reminders.carried(one.key(), written);
-        tell.of(one.thing().project(), one.thing().about(), new Tell.Happening(Act.REMINDER_SENT, new Actor.House(agency.get().name()), one.thing().what(), Map.of("to", person.name(), "due", one.thing().due(), "occasion", one.occasion().key())));
+        tell.of(one.thing().project(), one.thing().about(), new PeopleActs.ReminderSent(new Actor.House(agency.get().name()), one.thing().what(), person.name(), one.thing().due(), one.occasion().key()));
       });
     }
   }

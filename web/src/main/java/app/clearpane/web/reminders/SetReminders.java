@@ -1,13 +1,12 @@
 package app.clearpane.web.reminders;
 
+import app.clearpane.core.record.event.PeopleActs;
 import app.clearpane.core.people.Actor;
-import app.clearpane.core.record.Act;
 import app.clearpane.core.reminders.Rhythm;
 import app.clearpane.store.reminders.Reminders;
 import app.clearpane.web.layout.Input;
 import app.clearpane.web.layout.TheAgency;
 import app.clearpane.web.record.Tell;
-import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
@@ -40,6 +39,7 @@ class SetReminders {
     Rhythm rhythm = new Rhythm(hour.orElseThrow(), every.orElseThrow(), most.orElseThrow());
     boolean on = Boolean.TRUE.equals(form.remind());
     reminders.setRhythm(on ? Optional.of(rhythm) : Optional.empty());
-    tell.ofAgency(agency.get().id(), new Tell.Happening(Act.REMINDERS_SET, by, agency.get().name(), on ? Map.of("hour", rhythm.hour(), "every", rhythm.every(), "most", rhythm.most()) : Map.of("remind", "off")));
+    tell.ofAgency(agency.get().id(), on ? new PeopleActs.RemindersSet(by, agency.get().name(), hour, every, most, Optional.empty())
+        : new PeopleActs.RemindersSet(by, agency.get().name(), Optional.empty(), Optional.empty(), Optional.empty(), Optional.of("off")));
   }
 }

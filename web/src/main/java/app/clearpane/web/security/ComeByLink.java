@@ -1,9 +1,9 @@
 package app.clearpane.web.security;
 
+import app.clearpane.core.record.event.PeopleActs;
 import app.clearpane.core.agency.EmailAddress;
 import app.clearpane.core.agency.Name;
 import app.clearpane.core.files.Sha256;
-import app.clearpane.core.record.Act;
 import app.clearpane.core.record.RecordEntry;
 import app.clearpane.store.exposure.LinkSeats;
 import app.clearpane.store.exposure.Panes;
@@ -11,7 +11,6 @@ import app.clearpane.store.record.Records;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
-import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
@@ -83,7 +82,7 @@ class ComeByLink {
     links.opened(link.id(), new LinkSeats.Opening(clock.instant(), name.isEmpty() ? null : name, address.isEmpty() ? null : address));
     Panes.Row pane = panes.find(link.pane()).orElseThrow();
     Person.ByLink guest = new Person.ByLink(link.id().value(), link.pane().value(), Sha256.ofText(key).hex(), name, link.name());
-    records.append(pane.project().value(), pane.id().value(), RecordEntry.What.done(Act.LINK_OPENED, guest.actor(), pane.name(), Map.of("link", link.name(), "address", address)), clock.instant());
+    records.append(pane.project().value(), pane.id().value(), RecordEntry.What.done(new PeopleActs.LinkOpened(guest.actor(), pane.name(), link.name(), address)), clock.instant());
     comeIn.signIn(SignedIn.as(guest), request, response);
     return "";
   }

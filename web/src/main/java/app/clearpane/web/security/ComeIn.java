@@ -1,9 +1,9 @@
 package app.clearpane.web.security;
 
+import app.clearpane.core.record.event.PeopleActs;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.agency.EmailAddress;
 import app.clearpane.core.files.Sha256;
-import app.clearpane.core.record.Act;
 import app.clearpane.core.record.RecordEntry;
 import app.clearpane.store.agency.Contact;
 import app.clearpane.store.agency.People;
@@ -20,7 +20,6 @@ import jakarta.servlet.http.HttpServletResponse;
 import jakarta.servlet.http.HttpSession;
 import java.time.Clock;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import org.springframework.security.core.Authentication;
 import org.springframework.security.core.context.SecurityContext;
@@ -86,7 +85,7 @@ public class ComeIn {
     for (SeatRow seat : seats.accept(contact.id(), clock.instant())) {
       Panes.Row pane = panes.find(seat.pane()).orElseThrow();
       records.append(pane.project().value(), pane.id().value(),
-          RecordEntry.What.done(Act.SEAT_ACCEPTED, new Actor.OfClient(contact.id(), contact.name()), pane.name(), Map.of("address", contact.email(), "role", seat.role())), clock.instant());
+          RecordEntry.What.done(new PeopleActs.SeatAccepted(new Actor.OfClient(contact.id(), contact.name()), pane.name(), contact.email(), seat.role())), clock.instant());
     }
   }
 

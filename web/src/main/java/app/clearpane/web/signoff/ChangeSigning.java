@@ -1,11 +1,11 @@
 package app.clearpane.web.signoff;
 
+import app.clearpane.core.record.event.DecisionActs;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.deliverable.Allowance;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.project.ProjectId;
-import app.clearpane.core.record.Act;
 import app.clearpane.core.signoff.Rule;
 import app.clearpane.core.signoff.Signatories;
 import app.clearpane.core.signoff.SigningTerms;
@@ -171,10 +171,8 @@ public class ChangeSigning {
     Deliverable wanted = meaning.wanted();
     deliverables.change(wanted);
     Map<ContactId, String> names = meaning.signers().stream().collect(Collectors.toMap(SeatRow::contact, SeatRow::name));
-    Map<String, Object> told = new HashMap<>(Map.of("who", meaning.panel().inWords(names::get), "rule", wanted.rule().keptAs(), "reviewDays", wanted.reviewDays(), "rounds", wanted.allowance().rounds(),
-        "fee", wanted.allowance().fee().toPlainString()));
-    meaning.open().ifPresent(round -> told.put("means", meaning.sentences()));
-    tell.of(wanted.project(), id.value(), new Tell.Happening(Act.SIGNING_CHANGED, by, wanted.name(), told));
+    tell.of(wanted.project(), id.value(), new DecisionActs.SigningChanged(by, wanted.name(), meaning.panel().inWords(names::get), wanted.rule().keptAs(), wanted.reviewDays(), wanted.allowance().rounds(),
+        wanted.allowance().fee().toPlainString(), meaning.open().map(round -> meaning.sentences())));
     meaning.open().ifPresent(round -> apply(meaning, round, by));
   }
 
@@ -185,7 +183,7 @@ public class ChangeSigning {
     if (change.closes()) {
       deliverables.close(round.id(), change.after(), by.name(), "who signs was changed", clock.instant());
       reviewsFollow.closed(wanted.project(), wanted.id(), round.number(), change.after().agreed(), by);
-      tell.of(wanted.project(), wanted.id().value(), new Tell.Happening(Act.ROUND_CLOSED, by, wanted.name(), Map.of("round", round.number(), "outcome", change.after(), "reason", "who signs was changed")));
+      tell.of(wanted.project(), wanted.id().value(), new DecisionActs.RoundClosed(by, wanted.name(), round.number(), Optional.empty(), change.after(), Optional.of("who signs was changed")));
       return;
     }
     meaning.signers().stream().filter(seat -> change.added().contains(seat.contact())).forEach(seat -> mail.to(people.contact(seat.contact()).orElseThrow(), new Letter("Sign off: " + wanted.name(),
@@ -198,7 +196,6 @@ public class ChangeSigning {
   public void usual(ProjectId project, SigningForm form, List<String> checklist, Actor by) {
     SigningTerms terms = form.terms();
     defaults.set(new SigningDefaults.Usual(project, terms, checklist, form.revision()));
-    tell.of(project, project.value(), new Tell.Happening(Act.SIGNING_USUAL, by, "How signing goes here", Map.of("rule", terms.rule().keptAs(), "reviewDays", terms.reviewDays(),
-        "rounds", terms.allowance().rounds(), "fee", terms.allowance().fee().toPlainString(), "checklist", checklist)));
+    tell.of(project, project.value(), new DecisionActs.SigningUsual(by, "How signing goes here", terms.rule().keptAs(), terms.reviewDays(), terms.allowance().rounds(), terms.allowance().fee().toPlainString(), checklist));
   }
 }

@@ -1,8 +1,9 @@
 package app.clearpane.web.signoff;
 
+import app.clearpane.core.record.event.DecisionActs;
+import java.util.Optional;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.deliverable.VersionId;
-import app.clearpane.core.record.Act;
 import app.clearpane.core.signoff.Outcome;
 import app.clearpane.core.signoff.RoundState;
 import app.clearpane.store.deliverable.Deliverable;
@@ -19,7 +20,6 @@ import app.clearpane.web.post.TellManager;
 import app.clearpane.web.record.Tell;
 import java.time.Clock;
 import java.util.List;
-import java.util.Map;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -77,8 +77,7 @@ public class CloseRound {
     Outcome outcome = new RoundState(version.sha256(), false, round.panel(), round.decisions(), 0, 0, 0).closedByHand();
     deliverables.close(round.id(), outcome, by.name(), reason, clock.instant());
     reviewsFollow.closed(deliverable.project(), deliverable.id(), round.number(), outcome.agreed(), by);
-    tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening(Act.ROUND_CLOSED, by, deliverable.name(),
-        Map.of("round", round.number(), "version", version.number(), "outcome", outcome, "reason", reason)));
+    tell.of(deliverable.project(), deliverable.id().value(), new DecisionActs.RoundClosed(by, deliverable.name(), round.number(), Optional.of(version.number()), outcome, Optional.of(reason)));
     return outcome;
   }
 }

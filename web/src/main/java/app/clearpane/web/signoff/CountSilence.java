@@ -1,10 +1,10 @@
 package app.clearpane.web.signoff;
 
+import app.clearpane.core.record.event.DecisionActs;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.project.ProjectId;
-import app.clearpane.core.record.Act;
 import app.clearpane.core.reminders.Silence;
 import app.clearpane.store.deliverable.Deliverable;
 import app.clearpane.store.deliverable.Deliverables;
@@ -77,7 +77,7 @@ public class CountSilence {
     input.require(days.isBlank() || !where.isEmpty(), "Say where it was agreed in writing; without that, silence is no answer.");
     input.allGood();
     terms.set(project, counted.map(number -> new SilenceTerms.Terms(new Silence(number), where, by.name(), clock.instant())));
-    tell.of(project, project.value(), new Tell.Happening(Act.SILENCE_SET, by, name, Map.of("workingDays", counted.map(String::valueOf).orElse("off"), "agreed", where)));
+    tell.of(project, project.value(), new DecisionActs.SilenceSet(by, name, counted.map(String::valueOf).orElse("off"), where));
   }
 
   /** Every hour. */

@@ -1,5 +1,7 @@
 package app.clearpane.web.signoff;
 
+import java.util.Objects;
+import app.clearpane.core.record.event.DecisionActs;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.files.Sha256;
@@ -17,8 +19,6 @@ import app.clearpane.web.plan.ReviewsFollow;
 import app.clearpane.web.record.Tell;
 import java.time.Clock;
 import java.time.Instant;
-import java.util.HashMap;
-import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -77,25 +77,13 @@ class KeepDecision {
     Optional<String> drawn = ready.form().signature().map(DrawnSignature::text);
     deliverables.say(round.id(), new Round.Said(ready.signer(), ready.signerName(), ready.form().decision(), ready.sentence(), ready.form().typedName(), ready.version().sha256(), now, batch,
         standsIn ? decider.contact() : null, standsIn ? decider.name() : null, decider.silent(), drawn.orElse(null)));
-    Map<String, Object> payload = new HashMap<>(Map.of("version", ready.version().number(), "sha256", ready.version().sha256(), "decision", ready.form().decision(), "sentence", ready.sentence(),
-        "typedName", ready.form().typedName(), "round", round.number(), "outcome", ready.taken().outcome()));
-    payload.put("signatory", ready.signer().toString());
-    if (standsIn) {
-      payload.put("insteadOf", ready.signerName());
-    }
-    drawn.ifPresent(text -> payload.put("drawnSignature", Sha256.ofText(text)));
-    if (decider.silent()) {
-      payload.put("bySilence", true);
-    }
-    if (batch != null) {
-      payload.put("batch", batch.toString());
-    }
-    tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening(Act.SIGNOFF_MADE, decider.actor(), deliverable.name(), payload));
+    tell.of(deliverable.project(), deliverable.id().value(), new DecisionActs.SignoffMade(decider.actor(), deliverable.name(), Objects.requireNonNull(ready.version().number()), ready.version().sha256(), ready.form().decision(),
+        ready.sentence(), ready.form().typedName(), round.number(), ready.taken().outcome(), ready.signer().toString(), standsIn ? Optional.of(ready.signerName()) : Optional.empty(), drawn.map(Sha256::ofText),
+        decider.silent() ? Optional.of(true) : Optional.empty(), Optional.ofNullable(batch).map(UUID::toString)));
     if (ready.taken().closes()) {
       deliverables.close(round.id(), ready.taken().outcome(), "the last decision", null, now);
       reviewsFollow.closed(deliverable.project(), deliverable.id(), round.number(), ready.taken().outcome().agreed(), decider.actor());
-      tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening(Act.ROUND_CLOSED, decider.actor(), deliverable.name(),
-          Map.of("round", round.number(), "version", ready.version().number(), "outcome", ready.taken().outcome())));
+      tell.of(deliverable.project(), deliverable.id().value(), new DecisionActs.RoundClosed(decider.actor(), deliverable.name(), round.number(), Optional.of(ready.version().number()), ready.taken().outcome(), Optional.empty()));
     }
     if (ready.form().decision().signs()) {
       confirm(decider, ready, now);
@@ -105,8 +93,7 @@ class KeepDecision {
 
   private void accept(Decider decider, Deliverable deliverable, int number, Instant now) {
     if (extraRounds.accept(new ExtraRounds.Accepted(deliverable.id(), number, deliverable.allowance().fee(), decider.contact(), decider.name(), now))) {
-      tell.of(deliverable.project(), deliverable.id().value(), new Tell.Happening(Act.EXTRA_ACCEPTED, decider.actor(), deliverable.name(),
-          Map.of("round", number, "included", deliverable.allowance().rounds(), "fee", deliverable.allowance().fee().toPlainString())));
+      tell.of(deliverable.project(), deliverable.id().value(), new DecisionActs.ExtraAccepted(decider.actor(), deliverable.name(), number, deliverable.allowance().rounds(), deliverable.allowance().fee().toPlainString()));
     }
   }
 

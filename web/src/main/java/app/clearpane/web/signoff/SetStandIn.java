@@ -1,10 +1,10 @@
 package app.clearpane.web.signoff;
 
+import app.clearpane.core.record.event.DecisionActs;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.exposure.SeatState;
 import app.clearpane.core.project.ProjectId;
-import app.clearpane.core.record.Act;
 import app.clearpane.core.signoff.StandIn;
 import app.clearpane.store.deliverable.StandIns;
 import app.clearpane.store.exposure.Panes;
@@ -81,7 +81,7 @@ public class SetStandIn {
     }
     standIns.add(UUID.randomUUID(), project, wanted, by.name());
     signing.changed(project);
-    tell.of(project, wanted.away().value(), new Tell.Happening(Act.STAND_IN_NAMED, by, Objects.requireNonNull(names.get(away)), Map.of("by", Objects.requireNonNull(names.get(standsIn)), "from", wanted.from().toString(), "until", wanted.until().toString())));
+    tell.of(project, wanted.away().value(), new DecisionActs.StandInNamed(by, Objects.requireNonNull(names.get(away)), Objects.requireNonNull(names.get(standsIn)), wanted.from().toString(), wanted.until().toString()));
   }
 
   /** Ends one. @return its project */
@@ -90,7 +90,7 @@ public class SetStandIn {
     StandIns.Row row = NotThere.unless(standIns.find(id));
     standIns.end(id, clock.instant());
     signing.changed(row.project());
-    tell.of(row.project(), row.standIn().away().value(), new Tell.Happening(Act.STAND_IN_ENDED, by, row.away(), Map.of("by", row.by())));
+    tell.of(row.project(), row.standIn().away().value(), new DecisionActs.StandInEnded(by, row.away(), row.by()));
     return row.project();
   }
 }

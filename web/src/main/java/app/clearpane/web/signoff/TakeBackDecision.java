@@ -1,8 +1,8 @@
 package app.clearpane.web.signoff;
 
+import app.clearpane.core.record.event.DecisionActs;
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.markup.MarkupProgress;
-import app.clearpane.core.record.Act;
 import app.clearpane.core.signoff.TakingBack;
 import app.clearpane.store.agency.People;
 import app.clearpane.store.clearance.Releases;
@@ -26,7 +26,6 @@ import app.clearpane.web.record.Tell;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
-import java.util.Map;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -94,8 +93,7 @@ public class TakeBackDecision {
       deliverables.reopen(round.id());
       reviewsFollow.reopened(viewer.project(), deliverable.id(), viewer.actor());
     }
-    tell.of(viewer.project(), deliverable.id().value(), new Tell.Happening(Act.SIGNOFF_TAKEN_BACK, viewer.actor(), deliverable.name(),
-        Map.of("version", version.number(), "decision", said.decision(), "round", round.number(), "madeAt", said.at())));
+    tell.of(viewer.project(), deliverable.id().value(), new DecisionActs.SignoffTakenBack(viewer.actor(), deliverable.name(), version.number(), said.decision(), round.number(), said.at()));
     if (!mail.takeBack(DecideOnVersion.about(round.id(), viewer.contact(), said.at()))) {
       tellManager(viewer, deliverable, version, said);
     }

@@ -1,0 +1,38 @@
+package app.clearpane.core.record.event;
+
+import app.clearpane.core.files.Sha256;
+import app.clearpane.core.people.Actor;
+import app.clearpane.core.record.Act;
+import app.clearpane.core.record.Happening;
+
+/** What a Record tells of files. */
+public final class FileActs {
+  private FileActs() {}
+
+  /** In words: somebody added the file … */
+  public record FileAdded(Actor actor, String subject, Sha256 sha256, long size) implements Happening {
+    @Override
+    public Act act() {
+      return Act.FILE_ADDED;
+    }
+  }
+
+  /** In words: somebody added the folder … */
+  public record FolderAdded(Actor actor, String subject) implements Happening {
+    @Override
+    public Act act() {
+      return Act.FOLDER_ADDED;
+    }
+  }
+
+  /** In words: somebody moved the file … */
+  public record FileMoved(Actor actor, String subject, String from, String into) implements Happening {
+    @Override
+    public Act act() {
+      return Act.FILE_MOVED;
+    }
+  }
+
+  /** Somebody deleted a file, or brought it back. */
+  public record FileTurned(Act act, Actor actor, String subject, Sha256 sha256) implements Happening {}
+}
