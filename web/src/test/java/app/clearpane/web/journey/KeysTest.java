@@ -44,7 +44,7 @@ class KeysTest extends Journey {
   void sashOpensAndCloses() {
     Someone ines = atDesk().comesBy(linkOfTeam("ines@marram-finch.example"));
     ines.follows("Visitor map").follows("Panes");
-    assertThat(ines.page.frameLocator(".sash iframe").locator("main")).isVisible();
+    ines.seesThrough(".sash iframe", frame -> frame.locator("main"));
     ines.page.keyboard().press("v");
     assertThat(ines.page.locator(".sash")).isHidden();
     ines.page.keyboard().press("v");
@@ -56,11 +56,11 @@ class KeysTest extends Journey {
     Someone ines = atDesk().comesBy(linkOfTeam("ines@marram-finch.example"));
     ines.follows("Visitor map").sees("What they see");
     ines.page.keyboard().press("v");
-    assertThat(ines.page.frameLocator("#sash iframe").getByRole(AriaRole.HEADING, new FrameLocator.GetByRoleOptions().setName("Visitor map"))).isVisible();
+    ines.seesThrough("#sash iframe", frame -> frame.getByRole(AriaRole.HEADING, new FrameLocator.GetByRoleOptions().setName("Visitor map")));
     ines.follows("Files");
-    assertThat(ines.page.frameLocator("#sash iframe").getByText("Waiting for you, Ottoline")).isVisible();
+    ines.seesThrough("#sash iframe", frame -> frame.getByText("Waiting for you, Ottoline"));
     ines.page.getByLabel("Look through as").selectOption(new SelectOption().setLabel("Dov Castellan"));
-    assertThat(ines.page.frameLocator("#sash iframe").getByText("Waiting for you, Dov")).isVisible();
+    ines.seesThrough("#sash iframe", frame -> frame.getByText("Waiting for you, Dov"));
     ines.looksItOver().presses("Close what they see");
     assertThat(ines.page.locator("#sash")).isHidden();
     ines.follows("Record").sees("looked through a seat at");

@@ -3,6 +3,8 @@ package app.clearpane.web.journey;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.microsoft.playwright.PlaywrightException;
+import com.microsoft.playwright.FrameLocator;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.deque.html.axecore.playwright.AxeBuilder;
 import com.microsoft.playwright.BrowserContext;
@@ -20,6 +22,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.function.Function;
 import java.util.regex.Pattern;
 
 /** Somebody at a browser: what they see, press and type. What goes wrong in the browser meanwhile is kept and fails the journey. */
@@ -163,6 +166,20 @@ final class Someone {
   Someone seesNot(String words) {
     assertThat(page.getByText(words)).hasCount(0);
     return this;
+  }
+
+  /** Sees something in what clients see; its frame may just be exchanged for the next one. */
+  Someone seesThrough(String iframe, Function<FrameLocator, Locator> what) {
+    for (int tried = 1;; tried++) {
+      try {
+        assertThat(what.apply(page.frameLocator(iframe))).isVisible();
+        return this;
+      } catch (PlaywrightException exchanged) {
+        if (tried == 5 || !String.valueOf(exchanged.getMessage()).contains("detached")) {
+          throw exchanged;
+        }
+      }
+    }
   }
 
   /** Drags over the sheet on the light table, from and to in parts of its width and height. */

@@ -54,7 +54,7 @@ class WholeJobTest extends Journey {
     }
     assertThat(ines.page.getByText("held to Filtered")).isVisible();
     ines.page.locator("#sight").selectOption("after-publishing");
-    assertThat(ines.page.frameLocator(".sash iframe").getByText("Waiting for you, Ottoline")).isVisible();
+    ines.seesThrough(".sash iframe", frame -> frame.getByText("Waiting for you, Ottoline"));
     ines.looksItOver().presses("Publish to The trustees");
     assertThat(ines.page.locator(".pending")).hasCount(0);
   }
