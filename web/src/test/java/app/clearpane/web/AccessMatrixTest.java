@@ -175,9 +175,7 @@ class AccessMatrixTest extends DemoHouse {
 
   private static String answer(Visitor visitor, String route, Map<String, String> ids) throws Exception {
     String path = route.substring(route.indexOf(' ') + 1);
-    for (Map.Entry<String, String> id : ids.entrySet()) {
-      path = path.replace("{" + id.getKey() + "}", id.getValue());
-    }
+    path = filled(path, ids);
     HttpResponse<String> response = visitor.get(path);
     String location = response.headers().firstValue("Location").orElse("");
     return switch (response.statusCode()) {
@@ -189,4 +187,50 @@ class AccessMatrixTest extends DemoHouse {
     };
   }
 
+
+  /** Whatever a page takes from its address, it prints nothing of it but in the fields that people type into: an address cannot put words into the house's mouth. */
+  @Test
+  void noPagePrintsTextsFromItsAddress() throws Exception {
+    Visitor owner = Visitor.by(address(), linkOfTeam("bastian@marram-finch.example"));
+    Visitor reader = Visitor.by(address(), linkOf("jasper@penwether.example"));
+    Map<String, String> ids = ids();
+    List<String> printed = new ArrayList<>();
+    for (Map.Entry<String, Set<String>> page : parameters().entrySet()) {
+      for (String name : page.getValue()) {
+        String path = filled(page.getKey(), ids) + "?" + name + "=Paytoanotheraccount";
+        HttpResponse<String> response = (page.getKey().startsWith("/c") ? reader : owner).get(path);
+        org.jsoup.nodes.Document shown = org.jsoup.Jsoup.parse(response.body());
+        shown.select("input, textarea").remove();
+        if (shown.text().contains("Paytoanotheraccount")) {
+          printed.add(path);
+        }
+      }
+    }
+    assertThat(printed).as("of what was searched for, the page says that it was not found").isSubsetOf("/t/search?q=Paytoanotheraccount");
+  }
+
+  /** What each page takes from its address, by its route. */
+  private Map<String, Set<String>> parameters() {
+    Map<String, Set<String>> parameters = new java.util.TreeMap<>();
+    requestMappingHandlerMapping.getHandlerMethods().forEach((info, method) -> {
+      if (method.getBeanType().getPackageName().startsWith("app.clearpane") && info.getMethodsCondition().getMethods().contains(RequestMethod.GET)) {
+        Set<String> names = new TreeSet<>(Set.of("left", "said", "wrong", "added", "deleted", "moved", "undo"));
+        for (java.lang.reflect.Parameter parameter : method.getMethod().getParameters()) {
+          if (parameter.isAnnotationPresent(org.springframework.web.bind.annotation.RequestParam.class)) {
+            names.add(parameter.getName());
+          }
+        }
+        info.getPatternValues().stream().filter(route -> !route.endsWith("/live")).forEach(route -> parameters.put(route, names));
+      }
+    });
+    return parameters;
+  }
+
+  private static String filled(String route, Map<String, String> ids) {
+    String path = route;
+    for (Map.Entry<String, String> id : ids.entrySet()) {
+      path = path.replace("{" + id.getKey() + "}", id.getValue());
+    }
+    return path;
+  }
 }

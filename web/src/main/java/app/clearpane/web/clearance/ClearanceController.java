@@ -70,12 +70,14 @@ class ClearanceController {
   }
 
   @GetMapping("/t/projects/{project}/clearance")
-  String board(@PathVariable ProjectId project, @RequestParam(required = false) List<String> left, Model model) {
+  String board(@PathVariable ProjectId project, Model model) {
     frame.above(model, project, "Deliverables");
     List<ClearanceOf.Sheet> sheets = clearance.of(states.withoutThumbnails(project));
     model.addAttribute("sheets", sheets);
     model.addAttribute("windows", windows.across(sheets.stream().map(sheet -> sheet.state().deliverable().id()).toList()));
-    model.addAttribute("left", left == null ? List.of() : left);
+    if (!model.containsAttribute("left")) {
+      model.addAttribute("left", List.of());
+    }
     return "clearance/board";
   }
 
@@ -93,7 +95,7 @@ class ClearanceController {
         left.add(name + ": " + String.join(" ", refused.sentences()));
       }
     }
-    redirect.addAttribute("left", left);
+    redirect.addFlashAttribute("left", left);
     return "redirect:/t/projects/" + project + "/clearance";
   }
 
