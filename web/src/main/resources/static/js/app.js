@@ -24,6 +24,11 @@ document.addEventListener("htmx:xhr:progress", event => {
   }
 });
 
+document.addEventListener("htmx:afterRequest", event => {
+  const bar = event.target.closest?.("[data-upload]")?.querySelector("progress");
+  if (bar && !(event.detail.xhr?.status < 400)) { bar.hidden = true; }
+});
+
 document.addEventListener("htmx:beforeRequest", () => { const notice = document.getElementById("notice"); if (notice) { notice.replaceChildren(); } });
 
 document.addEventListener("htmx:afterSwap", event => {
