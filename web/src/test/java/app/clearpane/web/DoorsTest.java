@@ -8,6 +8,7 @@ import java.io.ByteArrayInputStream;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
+import java.util.List;
 import java.util.Map;
 import java.util.function.Supplier;
 import java.util.regex.Matcher;
@@ -23,19 +24,22 @@ class DoorsTest extends AtTheMill {
   @Autowired private DSLContext db;
   @Autowired private MakeLink makeLink;
 
-  private int sessions() {
-    return db.fetchSingle("select count(*) from spring_session where principal_name is null").get(0, Integer.class);
+  /** The sessions of nobody by name, each with what is kept in it. */
+  private List<String> sessionsOfNobody() {
+    return db.fetch("select s.session_id || ' ' || coalesce(a.attribute_name, 'empty') from spring_session s left join spring_session_attributes a on a.session_primary_id = s.primary_id"
+        + " where s.principal_name is null order by 1").getValues(0, String.class);
   }
 
   @Test
   void lookingAtTheFrontDoorKeepsNothing() throws Exception {
-    int before = sessions();
+    List<String> before = sessionsOfNobody();
     Visitor nobody = new Visitor(address());
     for (String page : new String[] {"/", "/sign-in", "/come-in", "/sign-in/forgotten", "/p/no-such-key", "/t", "/c"}) {
       nobody.open(page);
     }
     assertThat(nobody.post("/come-in", nobody.token(), Map.of("email", "nobody@nowhere.example")).statusCode()).isEqualTo(200);
-    assertThat(sessions()).isEqualTo(before);
+    assertThat(nobody.cookies()).doesNotContain("clearpane");
+    assertThat(sessionsOfNobody()).isEqualTo(before);
   }
 
   @Test

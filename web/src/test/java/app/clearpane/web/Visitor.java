@@ -2,6 +2,7 @@ package app.clearpane.web;
 
 import java.io.IOException;
 import java.net.CookieManager;
+import java.net.HttpCookie;
 import java.net.URI;
 import java.net.URLEncoder;
 import java.net.http.HttpClient;
@@ -22,12 +23,18 @@ import java.util.stream.Stream;
 /** Somebody with a browser of their own, as far as requests and cookies go. Redirects are not followed. */
 public final class Visitor {
   private static final Pattern TOKEN = Pattern.compile("name=\"_csrf\" value=\"([^\"]+)\"|X-CSRF-TOKEN(?:&quot;|\"):(?:&quot;|\")([^&\"]+)");
-  private final HttpClient client = HttpClient.newBuilder().cookieHandler(new CookieManager()).build();
+  private final CookieManager cookies = new CookieManager();
+  private final HttpClient client = HttpClient.newBuilder().cookieHandler(cookies).build();
   private final String base;
   private String token = "";
 
   public Visitor(String base) {
     this.base = base;
+  }
+
+  /** The names of what the house keeps in this browser. */
+  public List<String> cookies() {
+    return cookies.getCookieStore().getCookies().stream().map(HttpCookie::getName).toList();
   }
 
   /** Comes in by a link. */
