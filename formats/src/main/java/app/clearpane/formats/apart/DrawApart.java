@@ -14,6 +14,7 @@ import java.io.EOFException;
 import java.io.IOException;
 import java.io.InterruptedIOException;
 import java.time.Duration;
+import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ConcurrentLinkedDeque;
@@ -43,6 +44,8 @@ public final class DrawApart implements AutoCloseable {
   private static final Duration IDLE = Duration.ofMinutes(5);
   /** One of several that wait ends after so long: many files come at once, and then none. */
   private static final Duration SPARE = Duration.ofSeconds(20);
+  /** On a machine with much else to do, drawing may take so many times its limit before it is stopped. */
+  private static final int SLOWEST = 10;
   private final Duration limit;
   private final Slots slots;
   private final ConcurrentLinkedDeque<Apart> idle = new ConcurrentLinkedDeque<>();
@@ -54,7 +57,7 @@ public final class DrawApart implements AutoCloseable {
   });
   private volatile boolean closed;
 
-  /** @param limit how long one page may take, and opening a file */
+  /** @param limit how long one page may be worked on, and opening a file: what a process waits for its turn does not count */
   public DrawApart(Duration limit) {
     this(limit, new Slots(MOST, MOST_WAITING, PATIENCE));
   }
@@ -242,13 +245,23 @@ public final class DrawApart implements AutoCloseable {
       }
     }
 
-    /** The sign of what comes next, -1 at the end; whoever takes longer than the limit is stopped. */
+    /** How long the process has worked until now; none where the system does not say. */
+    private Optional<Duration> worked() {
+      return process.info().totalCpuDuration();
+    }
+
+    /** The sign of what comes next, -1 at the end; whoever works longer than the limit is stopped. */
     private int next() {
       try {
-        ScheduledFuture<?> stop = watch.schedule(() -> {
-          stopped.set(true);
-          process.destroyForcibly();
-        }, limit.toMillis(), TimeUnit.MILLISECONDS);
+        Optional<Duration> before = worked();
+        long since = System.nanoTime();
+        ScheduledFuture<?> stop = watch.scheduleWithFixedDelay(() -> {
+          Optional<Duration> used = worked().flatMap(now -> before.map(now::minus));
+          if (used.isEmpty() || used.get().compareTo(limit) >= 0 || System.nanoTime() - since > SLOWEST * limit.toNanos()) {
+            stopped.set(true);
+            process.destroyForcibly();
+          }
+        }, limit.toMillis(), Math.max(1, limit.toMillis() / 8), TimeUnit.MILLISECONDS);
         try {
           return in.read();
         } finally {
