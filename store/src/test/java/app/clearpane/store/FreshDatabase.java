@@ -11,7 +11,7 @@ import org.postgresql.ds.PGSimpleDataSource;
 
 /** A database with the real migrations. */
 public final class FreshDatabase {
-  private static final String OPTIONS = ";MODE=PostgreSQL;DATABASE_TO_LOWER=TRUE;DEFAULT_NULL_ORDERING=HIGH;WRITE_DELAY=0";
+  private static final String OPTIONS = ";MODE=PostgreSQL;DATABASE_TO_LOWER=TRUE;DEFAULT_NULL_ORDERING=HIGH;OPTIMIZE_REUSE_RESULTS=FALSE;WRITE_DELAY=0";
 
   /** Names a PostgreSQL database, as a JDBC address with user and password, for the tests to run there instead of in memory. */
   private static final String ELSEWHERE = "CLEARPANE_TEST_POSTGRESQL";

@@ -3,12 +3,9 @@ package app.clearpane.web;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.springframework.security.test.web.servlet.setup.SecurityMockMvcConfigurers.springSecurity;
 
-import app.clearpane.core.agency.EmailAddress;
 import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.files.Sha256;
 import app.clearpane.core.project.ProjectId;
-import app.clearpane.store.agency.People;
-import app.clearpane.store.agency.TeamMember;
 import app.clearpane.store.deliverable.Deliverables;
 import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.store.exposure.LinkSeats;
@@ -53,7 +50,6 @@ class AccessOfActsTest extends DemoHouse {
   @Autowired private RequestMappingHandlerMapping requestMappingHandlerMapping;
   @Autowired private WebApplicationContext context;
   @Autowired private TransactionTemplate transaction;
-  @Autowired private People people;
   @Autowired private LinkSeats linkSeats;
   @Autowired private MakeLink makeLink;
   @Autowired private Deliverables deliverables;
@@ -247,26 +243,17 @@ class AccessOfActsTest extends DemoHouse {
   private Map<String, Person> everybody() throws Exception {
     Map<String, Person> everybody = new LinkedHashMap<>();
     everybody.put("nobody", null);
-    everybody.put("reader", contact("per@penwether.example"));
-    everybody.put("reviewer", contact("mirela@penwether.example"));
-    everybody.put("signatory", contact("jasper@penwether.example"));
-    everybody.put("lead-voice", contact("ottoline@penwether.example"));
-    everybody.put("other-client", contact("imre@hobandbarley.example"));
+    everybody.put("reader", ofClient("per@penwether.example"));
+    everybody.put("reviewer", ofClient("mirela@penwether.example"));
+    everybody.put("signatory", ofClient("jasper@penwether.example"));
+    everybody.put("lead-voice", ofClient("ottoline@penwether.example"));
+    everybody.put("other-client", ofClient("imre@hobandbarley.example"));
     everybody.put("maker", member("teo@marram-finch.example"));
     everybody.put("manager", member("ines@marram-finch.example"));
     everybody.put("owner", member("bastian@marram-finch.example"));
     everybody.put("looking-link", link(false));
     everybody.put("marking-link", link(true));
     return everybody;
-  }
-
-  private Person contact(String address) {
-    return people.contactAt(new EmailAddress(address)).map(contact -> new Person.OfClient(contact.id().value(), contact.name())).orElseThrow();
-  }
-
-  private Person.OfTeam member(String address) {
-    TeamMember member = people.memberAt(new EmailAddress(address)).orElseThrow();
-    return new Person.OfTeam(member.id().value(), member.name(), member.role());
   }
 
   private Person link(boolean marks) throws Exception {
@@ -289,7 +276,7 @@ class AccessOfActsTest extends DemoHouse {
     named.put("deliverable", map.deliverable().toString());
     named.put("mark", markups.of(map.deliverable()).get(0).id().toString());
     for (String who : List.of("per", "mirela", "jasper", "ottoline")) {
-      named.put(who, ((Person.OfClient) contact(who + "@penwether.example")).contactId().toString());
+      named.put(who, ofClient(who + "@penwether.example").contactId().toString());
     }
     named.put("seat", seats.of(board).get(0).id().toString());
     for (String who : List.of("wanda", "teo", "bastian")) {

@@ -5,12 +5,14 @@ import static org.awaitility.Awaitility.await;
 import app.clearpane.core.agency.EmailAddress;
 import app.clearpane.core.exposure.PaneId;
 import app.clearpane.store.agency.People;
+import app.clearpane.store.agency.TeamMember;
 import app.clearpane.store.agency.WaysIn;
 import app.clearpane.store.deliverable.Drawings;
 import app.clearpane.store.exposure.Panes;
 import app.clearpane.store.project.Projects;
 import app.clearpane.web.layout.TheAgency;
 import app.clearpane.web.security.LinkKeys;
+import app.clearpane.web.security.Person;
 import com.icegreen.greenmail.util.GreenMail;
 import java.io.IOException;
 import java.net.ServerSocket;
@@ -76,6 +78,17 @@ public abstract class DemoHouse {
 
   protected static Path data() {
     return DATA;
+  }
+
+  /** This contact, signed in. */
+  protected Person.OfClient ofClient(String address) {
+    return people.contactAt(new EmailAddress(address)).map(contact -> new Person.OfClient(contact.id().value(), contact.name())).orElseThrow();
+  }
+
+  /** This member of the team, signed in. */
+  protected Person.OfTeam member(String address) {
+    TeamMember member = people.memberAt(new EmailAddress(address)).orElseThrow();
+    return new Person.OfTeam(member.id().value(), member.name(), member.role());
   }
 
   /** A link that lets this contact in, to their home. */

@@ -36,6 +36,7 @@ class DoorsTest extends AtTheMill {
     Visitor nobody = new Visitor(address());
     for (String page : new String[] {"/", "/sign-in", "/come-in", "/sign-in/forgotten", "/p/no-such-key", "/t", "/c"}) {
       nobody.open(page);
+      assertThat(nobody.cookies()).as(page).doesNotContain("clearpane");
     }
     assertThat(nobody.post("/come-in", nobody.token(), Map.of("email", "nobody@nowhere.example")).statusCode()).isEqualTo(200);
     assertThat(nobody.cookies()).doesNotContain("clearpane");

@@ -2,16 +2,17 @@ package app.clearpane.web;
 
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.anonymous;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.authentication;
-import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
 
 import app.clearpane.web.security.Person;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Base64;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Element;
@@ -21,6 +22,9 @@ import org.springframework.mock.web.MockHttpServletResponse;
 import org.springframework.mock.web.MockMultipartFile;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.springframework.security.core.authority.AuthorityUtils;
+import org.springframework.security.web.csrf.CsrfToken;
+import org.springframework.security.web.csrf.DefaultCsrfToken;
+import org.springframework.security.web.csrf.HttpSessionCsrfTokenRepository;
 import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.request.AbstractMockHttpServletRequestBuilder;
 import org.springframework.test.web.servlet.request.MockMvcRequestBuilders;
@@ -28,19 +32,23 @@ import org.springframework.test.web.servlet.request.RequestPostProcessor;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /** Sends what would be done if it were allowed, as anybody, and undoes whatever came of it. */
-final class WouldSucceed {
+public final class WouldSucceed {
+  private static final String TOKEN_IN_SESSION = HttpSessionCsrfTokenRepository.class.getName() + ".CSRF_TOKEN";
+  private static final CsrfToken TOKEN = new DefaultCsrfToken("X-CSRF-TOKEN", "_csrf", "what-this-test-sends");
+  /** The token as forms carry it: as many random bytes, here none, and the token mixed with them. */
+  private static final String MASKED = Base64.getUrlEncoder().encodeToString(("\0".repeat(TOKEN.getToken().length()) + TOKEN.getToken()).getBytes(StandardCharsets.UTF_8));
   private final MockMvc house;
   private final TransactionTemplate transaction;
   private final Instant now;
 
-  WouldSucceed(MockMvc house, TransactionTemplate transaction, Instant now) {
+  public WouldSucceed(MockMvc house, TransactionTemplate transaction, Instant now) {
     this.house = house;
     this.transaction = transaction;
     this.now = now;
   }
 
   /** What is sent. @param files the fields that carry a file, each with its name */
-  record Sent(String path, Map<String, List<String>> fields, Map<String, String> files) {
+  public record Sent(String path, Map<String, List<String>> fields, Map<String, String> files) {
     /** The same with fields as they stand in a query, instead of or beside its own. */
     Sent with(String query) {
       Map<String, List<String>> all = new LinkedHashMap<>(fields);
@@ -58,6 +66,25 @@ final class WouldSucceed {
     }
   }
 
+  /** One after the other, by whom; nothing of it stays. @param between what is asked after each */
+  public <T> List<T> inTurn(List<Sent> all, Person by, Function<String, T> between) {
+    return Objects.requireNonNull(transaction.<List<T>>execute(status -> {
+      status.setRollbackOnly();
+      return all.stream().map(sent -> between.apply(told(performed(sent, by)))).toList();
+    }));
+  }
+
+  /** Sends it, and what it asks about before it is done. */
+  private MockHttpServletResponse performed(Sent sent, Person by) {
+    try {
+      MockHttpServletResponse came = perform(sent, by);
+      List<Sent> asked = came.getStatus() == 200 ? forms(came).stream().filter(form -> form.path.equals(sent.path) && !form.fields.equals(sent.fields)).toList() : List.of();
+      return asked.isEmpty() ? came : perform(asked.get(0), by);
+    } catch (Exception broken) {
+      throw new IllegalStateException(sent + " as " + by, broken);
+    }
+  }
+
   private static RequestPostProcessor as(@Nullable Person person) {
     return person == null ? anonymous() : authentication(UsernamePasswordAuthenticationToken.authenticated(person, "",
         person instanceof Person.OfTeam member ? AuthorityUtils.createAuthorityList("ROLE_TEAM", "ROLE_" + member.role()) : AuthorityUtils.createAuthorityList("ROLE_CLIENT")));
@@ -69,17 +96,20 @@ final class WouldSucceed {
   /** A page; without anything if it is none of theirs. */
   Page page(String path, Person person) throws Exception {
     MockHttpServletResponse response = house.perform(MockMvcRequestBuilders.get(java.net.URI.create(path)).with(as(person)).sessionAttr("clearpane.password-given", now)).andReturn().getResponse();
-    List<Sent> forms = new ArrayList<>();
+    List<Sent> forms = List.of();
     List<String> links = new ArrayList<>();
     if (response.getStatus() == 302) {
       links.add(String.valueOf(response.getHeader("Location")));
     }
     if (response.getStatus() == 200 && String.valueOf(response.getContentType()).startsWith("text/html")) {
-      org.jsoup.nodes.Document page = Jsoup.parse(response.getContentAsString(StandardCharsets.UTF_8));
-      page.select("form[method=post]").forEach(form -> forms.add(sent((FormElement) form)));
-      page.select("[href], [hx-get]").forEach(link -> links.add(link.hasAttr("hx-get") ? link.attr("hx-get") : link.attr("href")));
+      forms = forms(response);
+      Jsoup.parse(response.getContentAsString(StandardCharsets.UTF_8)).select("[href], [hx-get]").forEach(link -> links.add(link.hasAttr("hx-get") ? link.attr("hx-get") : link.attr("href")));
     }
     return new Page(forms, links.stream().map(link -> link.replaceAll("#.*", "")).filter(link -> link.matches("/[tc](/.*)?(\\?.*)?") && !link.contains(" ") && !link.matches(".*[.](pdf|csv|xlsx|ics|jsonld|png|svg|css|js)$|.*/(content|played|live)$")).toList());
+  }
+
+  private static List<Sent> forms(MockHttpServletResponse response) throws java.io.UnsupportedEncodingException {
+    return Jsoup.parse(response.getContentAsString(StandardCharsets.UTF_8)).select("form[method=post]").stream().map(form -> sent((FormElement) form)).toList();
   }
 
   private static Sent sent(FormElement form) {
@@ -136,7 +166,7 @@ final class WouldSucceed {
   }
 
   private MockHttpServletResponse perform(Sent sent, @Nullable Person person) throws Exception {
-    return house.perform(request(sent).with(as(person)).with(csrf()).sessionAttr("clearpane.password-given", now)).andReturn().getResponse();
+    return house.perform(request(sent).with(as(person)).header(TOKEN.getHeaderName(), MASKED).sessionAttr(TOKEN_IN_SESSION, TOKEN).sessionAttr("clearpane.password-given", now)).andReturn().getResponse();
   }
 
   private static AbstractMockHttpServletRequestBuilder<?> request(Sent sent) throws Exception {

@@ -9,8 +9,10 @@ import java.util.Set;
 
 /** Something that somebody did, as a Record keeps it. Of a record, every component that is not named here is told in the payload, by its name. */
 public interface Happening {
-  /** What was done. */
-  Act act();
+  /** What was done: what the record is named after, unless it says. */
+  default Act act() {
+    return NamedAfter.ACT.get(getClass());
+  }
 
   /** Who did it. */
   Actor actor();

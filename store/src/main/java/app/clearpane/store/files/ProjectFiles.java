@@ -37,9 +37,14 @@ public final class ProjectFiles {
     return FileRows.where(db, ITEM.PROJECT_ID.eq(project).and(ITEM.DELETED_AT.isNull()));
   }
 
-  /** One file, deleted or not. */
+  /** One file that was not deleted. */
   public Optional<FileRow> find(ItemId id) {
-    return FileRows.where(db, ITEM.ID.eq(id)).stream().findFirst();
+    return FileRows.where(db, ITEM.ID.eq(id).and(ITEM.DELETED_AT.isNull())).stream().findFirst();
+  }
+
+  /** A file that was deleted. */
+  public Optional<FileRow> findDeleted(ItemId id) {
+    return FileRows.where(db, ITEM.ID.eq(id).and(ITEM.DELETED_AT.isNotNull())).stream().findFirst();
   }
 
   /** The folders of a project, by name. */

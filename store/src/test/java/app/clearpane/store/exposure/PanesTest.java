@@ -58,6 +58,19 @@ class PanesTest {
   }
 
   @Test
+  void whatWasJustDoneIsSeenBeforeItIsCommitted() {
+    ItemId file = house.deliverable("Leaflet", board);
+    house.db.transaction(inside -> {
+      Panes there = new Panes(inside.dsl());
+      assertThat(there.isHeldBackEverywhere(file)).isFalse();
+      there.holdBackEverywhere(file, "Bastian", AHouse.NOW);
+      assertThat(there.isHeldBackEverywhere(file)).isTrue();
+      there.letGo(file);
+      assertThat(there.isHeldBackEverywhere(file)).isFalse();
+    });
+  }
+
+  @Test
   void givingItItsOwnCopiesTheValuesOfThatMoment() {
     startingPoint(Aperture.PICKED);
     panes.giveItsOwn(board);

@@ -118,13 +118,13 @@ public class AddFile {
   /** Deletes a file; it can be brought back. */
   @Transactional
   public ProjectId delete(ItemId id, Actor by) {
-    return change(id, by, Act.FILE_DELETED, () -> deleteItem.delete(id, by));
+    return change(files.find(id), id, by, Act.FILE_DELETED, () -> deleteItem.delete(id, by));
   }
 
   /** Brings a deleted file back. */
   @Transactional
   public ProjectId restore(ItemId id, boolean sure, Actor by) {
-    return change(id, by, Act.FILE_RESTORED, () -> deleteItem.restore(id, sure, by));
+    return change(files.findDeleted(id), id, by, Act.FILE_RESTORED, () -> deleteItem.restore(id, sure, by));
   }
 
   /**
@@ -147,8 +147,8 @@ public class AddFile {
     moved.forEach(file -> tell.of(project, file.id().value(), new FileActs.FileMoved(by, file.name(), Objects.requireNonNullElse(file.folderName(), ""), into)));
   }
 
-  private ProjectId change(ItemId id, Actor by, Act act, Runnable change) {
-    FileRow file = NotThere.unless(files.find(id));
+  private ProjectId change(Optional<FileRow> found, ItemId id, Actor by, Act act, Runnable change) {
+    FileRow file = NotThere.unless(found);
     ProjectId project = items.find(id).orElseThrow().project();
     change.run();
     tell.of(project, id.value(), new FileActs.FileTurned(act, by, file.name(), file.sha256()));

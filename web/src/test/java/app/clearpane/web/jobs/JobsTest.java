@@ -39,7 +39,7 @@ class JobsTest {
   private @org.jspecify.annotations.Nullable Jobs jobs;
 
   private static DataSource migrated() {
-    DataSource source = JdbcConnectionPool.create("jdbc:h2:mem:" + UUID.randomUUID() + ";MODE=PostgreSQL;DATABASE_TO_LOWER=TRUE;DEFAULT_NULL_ORDERING=HIGH;DB_CLOSE_DELAY=-1", "sa", "");
+    DataSource source = JdbcConnectionPool.create("jdbc:h2:mem:" + UUID.randomUUID() + ";MODE=PostgreSQL;DATABASE_TO_LOWER=TRUE;DEFAULT_NULL_ORDERING=HIGH;OPTIMIZE_REUSE_RESULTS=FALSE;DB_CLOSE_DELAY=-1", "sa", "");
     Flyway.configure().dataSource(source).locations("classpath:db/migration", "classpath:db/vendor/h2").load().migrate();
     return source;
   }

@@ -1,6 +1,7 @@
 package app.clearpane.web.layout;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.springframework.security.test.web.servlet.setup.SecurityMockMvcConfigurers.springSecurity;
 
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.deliverable.Deliverables;
@@ -9,13 +10,16 @@ import app.clearpane.store.plan.Tasks;
 import app.clearpane.web.Acting;
 import app.clearpane.web.DemoHouse;
 import app.clearpane.web.Visitor;
+import app.clearpane.web.WouldSucceed;
 import app.clearpane.web.exposure.MakeLink;
 import java.net.URI;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
@@ -25,6 +29,9 @@ import org.jsoup.nodes.FormElement;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.mock.web.MockHttpServletRequest;
+import org.springframework.test.web.servlet.setup.MockMvcBuilders;
+import org.springframework.transaction.support.TransactionTemplate;
+import org.springframework.web.context.WebApplicationContext;
 import org.springframework.web.servlet.HandlerMapping;
 import org.springframework.web.util.pattern.PathPattern;
 import org.springframework.web.util.pattern.PathPatternParser;
@@ -38,35 +45,128 @@ class ChangedMeanwhileTest extends DemoHouse {
   @Autowired private MakeLink makeLink;
   @Autowired private LinkSeats links;
 
+  @Autowired private WebApplicationContext context;
+  @Autowired private TransactionTemplate transaction;
+
   /** A form as it stands on a page, with the state that guards it. */
-  private record Guarded(String page, String action, Map<String, List<String>> fields, FormStates.FormState state, PathPattern.PathMatchInfo match) {}
+  private record Guarded(String page, String action, Map<String, List<String>> fields, FormStates.FormState state, PathPattern.PathMatchInfo match, FormElement form) {}
+
+  /** What came of one sending. @param now how it stood after it */
+  private record Came(String answer, Optional<String> now) {}
 
   @Test
   void everyFormSaysWhatItsPageShowedAndIsStoppedWhereThatIsNoLongerSo() throws Exception {
     Visitor owner = Visitor.by(address(), linkOfTeam("bastian@marram-finch.example"));
-    Map<PathPattern, FormStates.FormState> states = rooms.stream().flatMap(room -> room.states().stream()).collect(Collectors.toMap(state -> PathPatternParser.defaultInstance.parse(state.route()), state -> state));
-    List<Guarded> forms = new ArrayList<>();
-    for (String page : pages()) {
-      forms.addAll(forms(page, owner, states));
-    }
+    Map<PathPattern, FormStates.FormState> states = states();
+    List<Guarded> forms = forms(owner, states);
     Set<String> found = forms.stream().map(form -> form.state().route()).collect(Collectors.toCollection(TreeSet::new));
     assertThat(found).as("guarded forms that stand on a page").containsExactlyInAnyOrderElementsOf(states.values().stream().map(FormStates.FormState::route).collect(Collectors.toCollection(TreeSet::new)));
     List<String> wrong = new ArrayList<>();
     for (Guarded form : forms.stream().collect(Collectors.toMap(form -> form.state().route() + form.action() + form.fields().get(FormStates.BEFORE) + form.fields().get("kind") + form.fields().get("item"), form -> form, (one, other) -> one)).values()) {
       String before = form.fields().get(FormStates.BEFORE).get(0);
-      if (!form.state().now().apply(asked(form)).equals(java.util.Optional.of(before))) {
+      if (!form.state().now().apply(asked(form)).equals(Optional.of(before))) {
         wrong.add(form.page() + ": " + form.action() + " shows " + before + ", and it is " + form.state().now().apply(asked(form)));
       }
     }
     assertThat(wrong).isEmpty();
     for (Guarded form : forms.stream().collect(Collectors.toMap(form -> form.state().route(), form -> form, (one, other) -> one)).values()) {
-      Map<String, List<String>> stale = new java.util.HashMap<>(form.fields());
+      Map<String, List<String>> stale = new HashMap<>(form.fields());
       stale.put(FormStates.BEFORE, List.of("as it was long ago"));
       stale.remove(form.state().wanted());
       HttpResponse<String> answer = owner.postMany(form.action(), owner.token(), stale);
       assertThat(answer.statusCode()).as(form.action()).isEqualTo(409);
       assertThat(answer.body()).as(form.action()).contains("It stands now as", "as it was long ago", "Nothing was saved over it");
     }
+  }
+
+  @Test
+  void ofTwoFromOnePageTheSecondNeverChangesWhatTheFirstLeft() throws Exception {
+    Visitor owner = Visitor.by(address(), linkOfTeam("bastian@marram-finch.example"));
+    Map<PathPattern, FormStates.FormState> states = states();
+    WouldSucceed sending = new WouldSucceed(MockMvcBuilders.webAppContextSetup(context).apply(springSecurity()).build(), transaction, clock.instant());
+    Set<String> walked = new TreeSet<>();
+    List<String> wrong = new ArrayList<>();
+    for (Guarded form : forms(owner, states)) {
+      if (!walked.contains(form.state().route())) {
+        walk(form, sending, walked, wrong);
+      }
+    }
+    assertThat(wrong).isEmpty();
+    Set<String> never = states.values().stream().map(FormStates.FormState::route).collect(Collectors.toCollection(TreeSet::new));
+    never.removeAll(walked);
+    assertThat(never).as("forms whose first saving changed nothing").isEmpty();
+  }
+
+  private void walk(Guarded form, WouldSucceed sending, Set<String> walked, List<String> wrong) {
+    Optional<String> before = Optional.of(form.fields().get(FormStates.BEFORE).get(0));
+    List<Map<String, List<String>>> ways = otherwise(form);
+    for (int i = 0; i < ways.size(); i++) {
+      List<WouldSucceed.Sent> both = List.of(sent(form, ways.get(i)), sent(form, ways.get((i + 1) % ways.size())));
+      List<Came> came = sending.inTurn(both, member("bastian@marram-finch.example"), answer -> new Came(answer, form.state().now().apply(asked(form))));
+      if (came.get(0).answer().equals("done") && !came.get(0).now().equals(before)) {
+        walked.add(form.state().route());
+        if (!came.get(0).now().equals(came.get(1).now())) {
+          wrong.add(form.action() + " from " + form.page() + ": " + before + ", then " + came);
+        }
+        return;
+      }
+    }
+  }
+
+  private static WouldSucceed.Sent sent(Guarded form, Map<String, List<String>> fields) {
+    return new WouldSucceed.Sent(form.action(), fields, Map.of());
+  }
+
+  /** The form as it stands, with each of its fields otherwise, and with all of them. */
+  private static List<Map<String, List<String>>> otherwise(Guarded form) {
+    List<Map<String, List<String>>> ways = new ArrayList<>(List.of(form.fields()));
+    Map<String, List<String>> allOnce = new HashMap<>(form.fields());
+    Map<String, List<String>> allAgain = new HashMap<>(form.fields());
+    form.form().elements().stream().filter(field -> !field.attr("name").isEmpty()).forEach(field -> {
+      List<String> values = values(field);
+      values.forEach(value -> ways.add(with(form.fields(), field.attr("name"), value)));
+      if (!values.isEmpty()) {
+        allOnce.putAll(with(allOnce, field.attr("name"), values.get(0)));
+        allAgain.putAll(with(allAgain, field.attr("name"), values.get(values.size() - 1)));
+      }
+    });
+    ways.addAll(List.of(allOnce, allAgain));
+    return ways;
+  }
+
+  /** What could stand in a field instead; an empty one for nothing. */
+  private static List<String> values(Element field) {
+    return switch (field.tagName() + " " + field.attr("type")) {
+      case "textarea ", "input text", "input " -> field.attr("inputmode").equals("numeric") ? List.of("2", "3") : List.of(field.val() + " anew", field.val() + " another time");
+      case "input number" -> List.of("2", "3");
+      case "input date" -> List.of("2029-06-04", "2029-06-05");
+      case "input radio", "button ", "button submit" -> List.of(field.val());
+      case "input checkbox" -> field.hasAttr("checked") ? List.of("") : List.of(field.val());
+      case "select " -> field.select("option").eachAttr("value");
+      default -> List.of();
+    };
+  }
+
+  private static Map<String, List<String>> with(Map<String, List<String>> fields, String name, String value) {
+    Map<String, List<String>> way = new HashMap<>(fields);
+    if (value.isEmpty()) {
+      way.remove(name);
+    } else {
+      way.put(name, List.of(value));
+    }
+    return way;
+  }
+
+  private Map<PathPattern, FormStates.FormState> states() {
+    return rooms.stream().flatMap(room -> room.states().stream()).collect(Collectors.toMap(state -> PathPatternParser.defaultInstance.parse(state.route()), state -> state));
+  }
+
+  private List<Guarded> forms(Visitor owner, Map<PathPattern, FormStates.FormState> states) throws Exception {
+    List<Guarded> forms = new ArrayList<>();
+    for (String page : pages()) {
+      forms.addAll(forms(page, owner, states));
+    }
+    return forms;
   }
 
   @Test
@@ -119,7 +219,8 @@ class ChangedMeanwhileTest extends DemoHouse {
           boolean undo = one.hasClass("notice");
           assertThat(undo || fields.containsKey(FormStates.BEFORE)).as(page + ": " + action + " says what its page showed").isTrue();
           if (!undo) {
-            found.add(new Guarded(page, action, fields, state, match));
+            one.ownerDocument().select("[form]").stream().filter(field -> field.attr("form").equals(one.id())).forEach(((FormElement) one)::addElement);
+            found.add(new Guarded(page, action, fields, state, match, (FormElement) one));
           }
         }
       });

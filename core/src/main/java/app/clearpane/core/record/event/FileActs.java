@@ -10,28 +10,13 @@ public final class FileActs {
   private FileActs() {}
 
   /** In words: somebody added the file … */
-  public record FileAdded(Actor actor, String subject, Sha256 sha256, long size) implements Happening {
-    @Override
-    public Act act() {
-      return Act.FILE_ADDED;
-    }
-  }
+  public record FileAdded(Actor actor, String subject, Sha256 sha256, long size) implements Happening {}
 
   /** In words: somebody added the folder … */
-  public record FolderAdded(Actor actor, String subject) implements Happening {
-    @Override
-    public Act act() {
-      return Act.FOLDER_ADDED;
-    }
-  }
+  public record FolderAdded(Actor actor, String subject) implements Happening {}
 
   /** In words: somebody moved the file … */
-  public record FileMoved(Actor actor, String subject, String from, String into) implements Happening {
-    @Override
-    public Act act() {
-      return Act.FILE_MOVED;
-    }
-  }
+  public record FileMoved(Actor actor, String subject, String from, String into) implements Happening {}
 
   /** Somebody deleted a file, or brought it back. */
   public record FileTurned(Act act, Actor actor, String subject, Sha256 sha256) implements Happening {}

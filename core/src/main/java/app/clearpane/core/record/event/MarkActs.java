@@ -17,39 +17,19 @@ public final class MarkActs {
   /** In words: somebody changed a mark on … */
   public record MarkEdited(Actor actor, String subject, MarkupId mark, String label, String note, Intent intent, String before, boolean forTeam) implements Happening {
     @Override
-    public Act act() {
-      return Act.MARK_EDITED;
-    }
-
-    @Override
     public boolean leavesTheHouse() {
       return !forTeam;
     }
   }
 
   /** In words: somebody brought notes along to … */
-  public record MarksBrought(Actor actor, String subject, int count, String saidToBeBy, Sha256 file, Sha256 sha256) implements Happening {
-    @Override
-    public Act act() {
-      return Act.MARKS_BROUGHT;
-    }
-  }
+  public record MarksBrought(Actor actor, String subject, int count, String saidToBeBy, Sha256 file, Sha256 sha256) implements Happening {}
 
   /** In words: somebody made a task of a mark on … */
-  public record MarkBecameTask(Actor actor, String subject, MarkupId mark, String label, ItemId task) implements Happening {
-    @Override
-    public Act act() {
-      return Act.MARK_BECAME_TASK;
-    }
-  }
+  public record MarkBecameTask(Actor actor, String subject, MarkupId mark, String label, ItemId task) implements Happening {}
 
   /** In words: somebody gave to somebody of the team a mark on … */
-  public record MarkGiven(Actor actor, String subject, MarkupId mark, String label, String to) implements Happening {
-    @Override
-    public Act act() {
-      return Act.MARK_GIVEN;
-    }
-  }
+  public record MarkGiven(Actor actor, String subject, MarkupId mark, String label, String to) implements Happening {}
 
   /** In words: somebody answered or moved a mark on … */
   public record MarkAnswered(Act act, Actor actor, String subject, MarkupId mark, String label, String said, boolean forTeam, Optional<List<String>> files) implements Happening {
@@ -63,18 +43,8 @@ public final class MarkActs {
   public record MarkPlaced(Act act, Actor actor, String subject, MarkupId mark, String label, Sha256 sha256, String where, Intent intent, String note, Optional<String> instead, Optional<List<String>> files) implements Happening {}
 
   /** In words: somebody joined two marks that ask for the same on … */
-  public record MarkJoined(Actor actor, String subject, MarkupId mark, String label, String with) implements Happening {
-    @Override
-    public Act act() {
-      return Act.MARK_JOINED;
-    }
-  }
+  public record MarkJoined(Actor actor, String subject, MarkupId mark, String label, String with) implements Happening {}
 
   /** In words: somebody lets a mark stand alone again on … */
-  public record MarkParted(Actor actor, String subject, MarkupId mark, String label) implements Happening {
-    @Override
-    public Act act() {
-      return Act.MARK_PARTED;
-    }
-  }
+  public record MarkParted(Actor actor, String subject, MarkupId mark, String label) implements Happening {}
 }

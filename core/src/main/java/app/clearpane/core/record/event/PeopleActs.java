@@ -13,28 +13,13 @@ public final class PeopleActs {
   private PeopleActs() {}
 
   /** In words: somebody reminded somebody of … */
-  public record ReminderSent(Actor actor, String subject, String to, Instant due, String occasion) implements Happening {
-    @Override
-    public Act act() {
-      return Act.REMINDER_SENT;
-    }
-  }
+  public record ReminderSent(Actor actor, String subject, String to, Instant due, String occasion) implements Happening {}
 
   /** In words: somebody added the contact … */
-  public record ContactAdded(Actor actor, String subject, String address) implements Happening {
-    @Override
-    public Act act() {
-      return Act.CONTACT_ADDED;
-    }
-  }
+  public record ContactAdded(Actor actor, String subject, String address) implements Happening {}
 
   /** In words: somebody chose a password … */
-  public record TeamPasswordChosen(Actor actor, String subject, Optional<String> how) implements Happening {
-    @Override
-    public Act act() {
-      return Act.TEAM_PASSWORD_CHOSEN;
-    }
-  }
+  public record TeamPasswordChosen(Actor actor, String subject, Optional<String> how) implements Happening {}
 
   /** Somebody changed how the team signs in. */
   public record SecondStepTurned(Act act, Actor actor, String subject) implements Happening {}
@@ -43,128 +28,53 @@ public final class PeopleActs {
   public record HouseFounded(Act act, Actor actor, String subject) implements Happening {}
 
   /** In words: somebody came by a link to … */
-  public record LinkOpened(Actor actor, String subject, String link, String address) implements Happening {
-    @Override
-    public Act act() {
-      return Act.LINK_OPENED;
-    }
-  }
+  public record LinkOpened(Actor actor, String subject, String link, String address) implements Happening {}
 
   /** In words: somebody took their seat at … */
-  public record SeatAccepted(Actor actor, String subject, String address, SeatRole role) implements Happening {
-    @Override
-    public Act act() {
-      return Act.SEAT_ACCEPTED;
-    }
-  }
+  public record SeatAccepted(Actor actor, String subject, String address, SeatRole role) implements Happening {}
 
   /** In words: somebody made a link to … */
-  public record LinkMade(Actor actor, String subject, String link, boolean mayMark, String passcode, String lastDay) implements Happening {
-    @Override
-    public Act act() {
-      return Act.LINK_MADE;
-    }
-  }
+  public record LinkMade(Actor actor, String subject, String link, boolean mayMark, String passcode, String lastDay) implements Happening {}
 
   /** Somebody renewed a link, or took it back. */
   public record LinkTurned(Act act, Actor actor, String subject, String link) implements Happening {}
 
   /** In words: somebody said how everybody works at … */
-  public record HouseRulesSet(Actor actor, String subject, String rules) implements Happening {
-    @Override
-    public Act act() {
-      return Act.HOUSE_RULES_SET;
-    }
-  }
+  public record HouseRulesSet(Actor actor, String subject, String rules) implements Happening {}
 
   /** Somebody said whether clients may be given tasks. */
   public record ClientsAndTasks(Act act, Actor actor, String subject) implements Happening {}
 
   /** In words: somebody said when people are reminded at … */
-  public record RemindersSet(Actor actor, String subject, Optional<Integer> hour, Optional<Integer> every, Optional<Integer> most, Optional<String> remind) implements Happening {
-    @Override
-    public Act act() {
-      return Act.REMINDERS_SET;
-    }
-  }
+  public record RemindersSet(Actor actor, String subject, Optional<Integer> hour, Optional<Integer> every, Optional<Integer> most, Optional<String> remind) implements Happening {}
 
   /** In words: somebody took into the team … */
-  public record TeamJoined(Actor actor, String subject, String address, TeamRole role) implements Happening {
-    @Override
-    public Act act() {
-      return Act.TEAM_JOINED;
-    }
-  }
+  public record TeamJoined(Actor actor, String subject, String address, TeamRole role) implements Happening {}
 
   /** In words: somebody sent a link to … */
-  public record TeamLinkSent(Actor actor, String subject, String address) implements Happening {
-    @Override
-    public Act act() {
-      return Act.TEAM_LINK_SENT;
-    }
-  }
+  public record TeamLinkSent(Actor actor, String subject, String address) implements Happening {}
 
   /** In words: somebody changed the role of … */
-  public record TeamRoleChanged(Actor actor, String subject, TeamRole from, TeamRole to) implements Happening {
-    @Override
-    public Act act() {
-      return Act.TEAM_ROLE_CHANGED;
-    }
-  }
+  public record TeamRoleChanged(Actor actor, String subject, TeamRole from, TeamRole to) implements Happening {}
 
   /** In words: somebody let go from the team … */
-  public record TeamLeft(Actor actor, String subject, String takesOver, int projects, int tasks) implements Happening {
-    @Override
-    public Act act() {
-      return Act.TEAM_LEFT;
-    }
-  }
+  public record TeamLeft(Actor actor, String subject, String takesOver, int projects, int tasks) implements Happening {}
 
   /** In words: somebody said how long the team stays signed in at … */
-  public record TeamSessionsSet(Actor actor, String subject, int idleHours, int days) implements Happening {
-    @Override
-    public Act act() {
-      return Act.TEAM_SESSIONS_SET;
-    }
-  }
+  public record TeamSessionsSet(Actor actor, String subject, int idleHours, int days) implements Happening {}
 
   /** In words: somebody gave a seat at … */
-  public record SeatGiven(Actor actor, String subject, String name, String address, SeatRole role) implements Happening {
-    @Override
-    public Act act() {
-      return Act.SEAT_GIVEN;
-    }
-  }
+  public record SeatGiven(Actor actor, String subject, String name, String address, SeatRole role) implements Happening {}
 
   /** In words: somebody changed a seat at … */
-  public record SeatChanged(Actor actor, String subject, String name, SeatRole role) implements Happening {
-    @Override
-    public Act act() {
-      return Act.SEAT_CHANGED;
-    }
-  }
+  public record SeatChanged(Actor actor, String subject, String name, SeatRole role) implements Happening {}
 
   /** In words: somebody named the lead voice of … */
-  public record LeadVoiceNamed(Actor actor, String subject, String name) implements Happening {
-    @Override
-    public Act act() {
-      return Act.LEAD_VOICE_NAMED;
-    }
-  }
+  public record LeadVoiceNamed(Actor actor, String subject, String name) implements Happening {}
 
   /** In words: somebody ended a seat at … */
-  public record SeatEnded(Actor actor, String subject, String name) implements Happening {
-    @Override
-    public Act act() {
-      return Act.SEAT_ENDED;
-    }
-  }
+  public record SeatEnded(Actor actor, String subject, String name) implements Happening {}
 
   /** In words: somebody sent a link to … */
-  public record SeatInvited(Actor actor, String subject, String name, String address) implements Happening {
-    @Override
-    public Act act() {
-      return Act.SEAT_INVITED;
-    }
-  }
+  public record SeatInvited(Actor actor, String subject, String name, String address) implements Happening {}
 }

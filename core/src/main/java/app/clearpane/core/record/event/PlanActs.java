@@ -19,186 +19,76 @@ public final class PlanActs {
   public record ConcernTurned(Act act, Actor actor, String subject) implements Happening {}
 
   /** In words: somebody deleted the concern … */
-  public record ConcernDeleted(Actor actor, String subject) implements Happening {
-    @Override
-    public Act act() {
-      return Act.CONCERN_DELETED;
-    }
-  }
+  public record ConcernDeleted(Actor actor, String subject) implements Happening {}
 
   /** In words: somebody added the task … */
-  public record TaskAdded(Actor actor, String subject, int days, Side side) implements Happening {
-    @Override
-    public Act act() {
-      return Act.TASK_ADDED;
-    }
-  }
+  public record TaskAdded(Actor actor, String subject, int days, Side side) implements Happening {}
 
   /** In words: somebody deleted the task … */
-  public record TaskDeleted(Actor actor, String subject) implements Happening {
-    @Override
-    public Act act() {
-      return Act.TASK_DELETED;
-    }
-  }
+  public record TaskDeleted(Actor actor, String subject) implements Happening {}
 
   /** In words: somebody brought back the task … */
-  public record TaskRestored(Actor actor, String subject) implements Happening {
-    @Override
-    public Act act() {
-      return Act.TASK_RESTORED;
-    }
-  }
+  public record TaskRestored(Actor actor, String subject) implements Happening {}
 
   /** In words: somebody brought back to us the task … */
-  public record TaskBroughtBack(Actor actor, String subject, String from, String because) implements Happening {
-    @Override
-    public Act act() {
-      return Act.TASK_BROUGHT_BACK;
-    }
-  }
+  public record TaskBroughtBack(Actor actor, String subject, String from, String because) implements Happening {}
 
   /** Somebody moved a task to another stage. */
   public record TaskMoved(Act act, Actor actor, String subject, Stage was) implements Happening {}
 
   /** In words: somebody moved to another step the task … */
-  public record TaskStepped(Actor actor, String subject, String was, String is) implements Happening {
-    @Override
-    public Act act() {
-      return Act.TASK_STEPPED;
-    }
-  }
+  public record TaskStepped(Actor actor, String subject, String was, String is) implements Happening {}
 
   /** In words: somebody put a file beside the task … */
-  public record TaskFileAdded(Actor actor, String subject, String file, Sha256 sha256, long size) implements Happening {
-    @Override
-    public Act act() {
-      return Act.TASK_FILE_ADDED;
-    }
-  }
+  public record TaskFileAdded(Actor actor, String subject, String file, Sha256 sha256, long size) implements Happening {}
 
   /** In words: somebody brought tasks along in … */
-  public record TasksBrought(Actor actor, String subject, int added, int leftOut) implements Happening {
-    @Override
-    public Act act() {
-      return Act.TASKS_BROUGHT;
-    }
-  }
+  public record TasksBrought(Actor actor, String subject, int added, int leftOut) implements Happening {}
 
   /** In words: somebody named the steps of work in … */
-  public record StepsNamed(Actor actor, String subject, List<String> steps) implements Happening {
-    @Override
-    public Act act() {
-      return Act.STEPS_NAMED;
-    }
-  }
+  public record StepsNamed(Actor actor, String subject, List<String> steps) implements Happening {}
 
   /** In words: somebody said something of the task … */
-  public record TaskSaid(Actor actor, String subject, String said) implements Happening {
-    @Override
-    public Act act() {
-      return Act.TASK_SAID;
-    }
-  }
+  public record TaskSaid(Actor actor, String subject, String said) implements Happening {}
 
   /** In words: somebody agreed on the dates of … */
-  public record DatesAgreed(Actor actor, String subject, LocalDate agreedOn, LocalDate forecast, boolean withTheClient) implements Happening {
-    @Override
-    public Act act() {
-      return Act.DATES_AGREED;
-    }
-  }
+  public record DatesAgreed(Actor actor, String subject, LocalDate agreedOn, LocalDate forecast, boolean withTheClient) implements Happening {}
 
   /** In words: somebody paused the project … */
-  public record ProjectPaused(Actor actor, String subject, String reason) implements Happening {
-    @Override
-    public Act act() {
-      return Act.PROJECT_PAUSED;
-    }
-  }
+  public record ProjectPaused(Actor actor, String subject, String reason) implements Happening {}
 
   /** In words: somebody let go on the project … */
-  public record ProjectGoesOn(Actor actor, String subject) implements Happening {
-    @Override
-    public Act act() {
-      return Act.PROJECT_GOES_ON;
-    }
-  }
+  public record ProjectGoesOn(Actor actor, String subject) implements Happening {}
 
   /** In words: somebody opened the project … */
-  public record ProjectOpened(Actor actor, String subject, LocalDate startsOn, LocalDate agreedOn, String currency, BigDecimal taxPercent, String like) implements Happening {
-    @Override
-    public Act act() {
-      return Act.PROJECT_OPENED;
-    }
-  }
+  public record ProjectOpened(Actor actor, String subject, LocalDate startsOn, LocalDate agreedOn, String currency, BigDecimal taxPercent, String like) implements Happening {}
 
   /** In words: somebody changed the phase … */
-  public record PhaseChanged(Actor actor, String subject, LocalDate startsOn, LocalDate endsOn, String stage) implements Happening {
-    @Override
-    public Act act() {
-      return Act.PHASE_CHANGED;
-    }
-  }
+  public record PhaseChanged(Actor actor, String subject, LocalDate startsOn, LocalDate endsOn, String stage) implements Happening {}
 
   /** In words: somebody added the milestone … */
-  public record MilestoneAdded(Actor actor, String subject, LocalDate fallsOn) implements Happening {
-    @Override
-    public Act act() {
-      return Act.MILESTONE_ADDED;
-    }
-  }
+  public record MilestoneAdded(Actor actor, String subject, LocalDate fallsOn) implements Happening {}
 
   /** In words: somebody changed the milestone … */
-  public record MilestoneChanged(Actor actor, String subject, LocalDate fallsOn, boolean reached) implements Happening {
-    @Override
-    public Act act() {
-      return Act.MILESTONE_CHANGED;
-    }
-  }
+  public record MilestoneChanged(Actor actor, String subject, LocalDate fallsOn, boolean reached) implements Happening {}
 
   /** In words: somebody archived the project … */
-  public record ProjectArchived(Actor actor, String subject) implements Happening {
-    @Override
-    public Act act() {
-      return Act.PROJECT_ARCHIVED;
-    }
-  }
+  public record ProjectArchived(Actor actor, String subject) implements Happening {}
 
   /** In words: somebody took up again the project … */
-  public record ProjectRestored(Actor actor, String subject) implements Happening {
-    @Override
-    public Act act() {
-      return Act.PROJECT_RESTORED;
-    }
-  }
+  public record ProjectRestored(Actor actor, String subject) implements Happening {}
 
   /** In words: somebody noted a concern, or changed it … */
   public record ConcernSaid(Act act, Actor actor, String subject, boolean issue, int likelihood, int effect, String about, String measure, String owner) implements Happening {}
 
   /** In words: somebody made days free at … */
-  public record FreeDaysSet(Actor actor, String subject, int days, LocalDate from, LocalDate until) implements Happening {
-    @Override
-    public Act act() {
-      return Act.FREE_DAYS_SET;
-    }
-  }
+  public record FreeDaysSet(Actor actor, String subject, int days, LocalDate from, LocalDate until) implements Happening {}
 
   /** In words: somebody lets work again on a free day … */
-  public record FreeDayDropped(Actor actor, String subject, LocalDate day) implements Happening {
-    @Override
-    public Act act() {
-      return Act.FREE_DAY_DROPPED;
-    }
-  }
+  public record FreeDayDropped(Actor actor, String subject, LocalDate day) implements Happening {}
 
   /** In words: somebody changed the task … */
   public record TaskChanged(Actor actor, String subject, Map<String, Object> changes) implements Happening {
-    @Override
-    public Act act() {
-      return Act.TASK_CHANGED;
-    }
-  
     @Override
     public Map<String, Object> payload() {
       return changes;

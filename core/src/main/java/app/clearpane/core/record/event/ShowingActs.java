@@ -13,28 +13,13 @@ public final class ShowingActs {
   private ShowingActs() {}
 
   /** In words: somebody gave sections their words and order at the pane … */
-  public record PaneSections(Actor actor, String subject, String order) implements Happening {
-    @Override
-    public Act act() {
-      return Act.PANE_SECTIONS;
-    }
-  }
+  public record PaneSections(Actor actor, String subject, String order) implements Happening {}
 
   /** In words: somebody named the folders that pass the ceiling of … */
-  public record CeilingFolders(Actor actor, String subject, ContentKind kind, String folders) implements Happening {
-    @Override
-    public Act act() {
-      return Act.CEILING_FOLDERS;
-    }
-  }
+  public record CeilingFolders(Actor actor, String subject, ContentKind kind, String folders) implements Happening {}
 
   /** In words: somebody named the folders that pass at the start for … */
-  public record StartingPointFolders(Actor actor, String subject, ContentKind kind, String folders) implements Happening {
-    @Override
-    public Act act() {
-      return Act.STARTING_POINT_FOLDERS;
-    }
-  }
+  public record StartingPointFolders(Actor actor, String subject, ContentKind kind, String folders) implements Happening {}
 
   /** Somebody set a ceiling or where panes start. */
   public record ForAllPanesSet(Act act, Actor actor, String subject, ContentKind kind, Aperture aperture) implements Happening {}
@@ -46,36 +31,16 @@ public final class ShowingActs {
   public record ThingCameOrWent(Act act, Actor actor, String subject, String pane, ContentKind kind, String because) implements Happening {}
 
   /** In words: somebody made the pane … */
-  public record PaneAdded(Actor actor, String subject, Optional<String> like) implements Happening {
-    @Override
-    public Act act() {
-      return Act.PANE_ADDED;
-    }
-  }
+  public record PaneAdded(Actor actor, String subject, Optional<String> like) implements Happening {}
 
   /** In words: somebody changed the pane … */
-  public record PaneChanged(Actor actor, String subject, String welcome, String guide, String cover, String firstDay, String lastDay) implements Happening {
-    @Override
-    public Act act() {
-      return Act.PANE_CHANGED;
-    }
-  }
+  public record PaneChanged(Actor actor, String subject, String welcome, String guide, String cover, String firstDay, String lastDay) implements Happening {}
 
   /** In words: somebody set an aperture of the pane … */
-  public record ApertureSet(Actor actor, String subject, ContentKind kind, Aperture aperture) implements Happening {
-    @Override
-    public Act act() {
-      return Act.APERTURE_SET;
-    }
-  }
+  public record ApertureSet(Actor actor, String subject, ContentKind kind, Aperture aperture) implements Happening {}
 
   /** In words: somebody named the folders that pass at the pane … */
-  public record FilterSet(Actor actor, String subject, ContentKind kind, String folders) implements Happening {
-    @Override
-    public Act act() {
-      return Act.FILTER_SET;
-    }
-  }
+  public record FilterSet(Actor actor, String subject, ContentKind kind, String folders) implements Happening {}
 
   /** Somebody said how new things arrive at a pane. */
   public record ArrivalsTurned(Act act, Actor actor, String subject, ContentKind kind) implements Happening {}
@@ -84,12 +49,7 @@ public final class ShowingActs {
   public record PaneTurned(Act act, Actor actor, String subject) implements Happening {}
 
   /** In words: somebody looked through a seat at … */
-  public record LookedThrough(Actor actor, String subject, String as) implements Happening {
-    @Override
-    public Act act() {
-      return Act.LOOKED_THROUGH;
-    }
-  }
+  public record LookedThrough(Actor actor, String subject, String as) implements Happening {}
 
   /** Somebody chose whether something is shown. */
   public record ShowingChosen(Act act, Actor actor, String subject, String pane, ContentKind kind) implements Happening {}
@@ -98,34 +58,14 @@ public final class ShowingActs {
   public record ShowingChosenForMany(Act act, Actor actor, String subject, ContentKind kind, int count, String names) implements Happening {}
 
   /** In words: somebody held back, for everybody … */
-  public record ItemHeldBackEverywhere(Actor actor, String subject, ContentKind kind) implements Happening {
-    @Override
-    public Act act() {
-      return Act.ITEM_HELD_BACK_EVERYWHERE;
-    }
-  }
+  public record ItemHeldBackEverywhere(Actor actor, String subject, ContentKind kind) implements Happening {}
 
   /** In words: somebody no longer holds back, for everybody … */
-  public record ItemLetGo(Actor actor, String subject, ContentKind kind) implements Happening {
-    @Override
-    public Act act() {
-      return Act.ITEM_LET_GO;
-    }
-  }
+  public record ItemLetGo(Actor actor, String subject, ContentKind kind) implements Happening {}
 
   /** In words: somebody published the pane … */
-  public record PanePublished(Actor actor, String subject, List<String> shown, List<String> taken) implements Happening {
-    @Override
-    public Act act() {
-      return Act.PANE_PUBLISHED;
-    }
-  }
+  public record PanePublished(Actor actor, String subject, List<String> shown, List<String> taken) implements Happening {}
 
   /** In words: somebody dropped what was pending at the pane … */
-  public record PaneDiscarded(Actor actor, String subject, List<String> notShown, List<String> shownAgain) implements Happening {
-    @Override
-    public Act act() {
-      return Act.PANE_DISCARDED;
-    }
-  }
+  public record PaneDiscarded(Actor actor, String subject, List<String> notShown, List<String> shownAgain) implements Happening {}
 }
