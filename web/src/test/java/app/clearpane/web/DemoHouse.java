@@ -11,6 +11,7 @@ import app.clearpane.store.deliverable.Drawings;
 import app.clearpane.store.exposure.Panes;
 import app.clearpane.store.project.Projects;
 import app.clearpane.web.layout.TheAgency;
+import app.clearpane.web.plan.AsTold;
 import app.clearpane.web.security.LinkKeys;
 import app.clearpane.web.security.Person;
 import com.icegreen.greenmail.util.GreenMail;
@@ -33,7 +34,7 @@ import org.springframework.test.context.DynamicPropertySource;
 /** The running application with the demo data, shared by all tests of this module. */
 @SpringBootTest(classes = ClearPane.class, webEnvironment = SpringBootTest.WebEnvironment.DEFINED_PORT)
 @ActiveProfiles("demo")
-@Import(SecretsInModels.class)
+@Import({SecretsInModels.class, AsTold.class})
 public abstract class DemoHouse {
   private static final int PORT = freePort();
   private static final Path DATA = temporary();

@@ -54,16 +54,24 @@ public enum MarkupProgress {
   /**
    * Who acts, as far as it matters.
    *
-   * @param ofTeam true for the agency's people
+   * @param party whose people they are of
    * @param author whether they wrote the markup
    */
-  public record Actor(boolean ofTeam, boolean author) {}
+  public record Actor(Party party, boolean author) {}
+
+  /** Whose people somebody is of. */
+  public enum Party {
+    TEAM,
+    CLIENT,
+    /** Whoever comes by a link: they mark and answer, and settle nothing. */
+    GUEST
+  }
 
   /** What this becomes by an act of this person; empty if the act is not theirs or not possible now. */
   public Optional<MarkupProgress> after(Act act, Actor actor) {
-    boolean theirs = switch (act.side) {
-      case TEAM -> actor.ofTeam();
-      case CLIENT -> !actor.ofTeam() || actor.author();
+    boolean theirs = actor.party() != Party.GUEST && switch (act.side) {
+      case TEAM -> actor.party() == Party.TEAM;
+      case CLIENT -> actor.party() == Party.CLIENT || actor.author();
       case EITHER -> true;
       case AUTHOR -> actor.author();
     };
@@ -75,9 +83,39 @@ public enum MarkupProgress {
     return this == OPEN || this == TAKEN_ON;
   }
 
+  /**
+   * Whether nobody can sign while it is so (R2): a change that is asked for, unsettled. What a guest asks for, or the team among themselves, blocks nobody.
+   *
+   * @param party who asks for it
+   */
+  public boolean blocksSigning(Intent intent, Party party, boolean teamOnly) {
+    return intent == Intent.CHANGE && unsettled() && !teamOnly && party != Party.GUEST;
+  }
+
   /** Whether it stays on later versions until somebody settles it (M5). */
   public boolean carriesOver() {
     return unsettled() || this == FIXED;
+  }
+
+  /**
+   * Whether it stands on a version (M5): it was placed there, or earlier and nobody settled it, or it was fixed there, so that it can be reopened where that is seen.
+   *
+   * @param placedHere whether it was placed on that version
+   * @param placedEarlier whether it was placed on one before
+   * @param fixedHere whether it was fixed in that version
+   */
+  public boolean stands(boolean placedHere, boolean placedEarlier, boolean fixedHere) {
+    return placedHere || placedEarlier && (carriesOver() || this == CONFIRMED && fixedHere);
+  }
+
+  /**
+   * Whether a sign-off confirms it (R2): the signer's own where it is fixed, and every other with the sign-off that completes the rule.
+   *
+   * @param signersOwn whether it is the signer's, or of whoever they stand in for
+   * @param completes whether the sign-off completes the rule
+   */
+  public boolean confirmedBySigning(boolean signersOwn, boolean completes) {
+    return this == FIXED && (signersOwn || completes);
   }
 
   /**

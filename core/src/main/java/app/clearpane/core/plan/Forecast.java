@@ -75,8 +75,9 @@ public final class Forecast {
     }
   }
 
-  /** A day that waits for something is reached with the last of it; one that waits for nothing stands on its own day and slips from the next. */
-  private void milestone(int i, Task task, int ready, boolean allDone) {
+  /** A day that waits for something is reached with the last of it, and not before its own day; one that waits for nothing stands on its own day and slips from the next. */
+  private void milestone(int i, Task task, int waited, boolean allDone) {
+    int ready = Math.max(waited, task.shape().notBefore().map(timeline::offsetAfter).orElse(0));
     boolean waits = network.predecessors[i].length > 0;
     Optional<Integer> reached = task.actual().done().map(timeline::offsetAfter);
     if (reached.isPresent()) {
@@ -94,7 +95,7 @@ public final class Forecast {
   }
 
   private int began(Task task, LocalDate day) {
-    return task.side() == Side.CLIENTS ? timeline.offsetAfter(day) : timeline.offset(day);
+    return task.side() == Side.CLIENTS ? timeline.offsetAfter(timeline.calendar().rollForward(day)) : timeline.offset(day);
   }
 
   /** The activities it is of. */
@@ -227,7 +228,8 @@ public final class Forecast {
     return of.reduce((a, b) -> starts[b] < starts[a] || starts[b] == starts[a] && ours(b) && !ours(a) ? b : a);
   }
 
+  /** Ours to do, or not sent to them yet. */
   private boolean ours(int i) {
-    return network.activities().get(i).side() == Side.OURS;
+    return network.activities().get(i).side() == Side.OURS || !begun.get(i);
   }
 }

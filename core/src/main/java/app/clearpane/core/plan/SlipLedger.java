@@ -12,11 +12,13 @@ import java.util.stream.IntStream;
 /**
  * What moved the finish of a project, day by day, and who (D5). From one morning to the next, first the plan's change is taken with what was known before, then
  * the rest of the movement goes to the side that held the head of the chain: the one after where the finish moved out, the one before where it came in.
+ * A finish is measured in working days from the agreed one, on the calendar as it was known then, so that a holiday more or less is a change of the plan.
  *
  * @param reserve working days between the finish of the plan as it was agreed and the agreed finish
+ * @param planned the last day of the plan as it was agreed
  * @param days one line for every working day since the plan was agreed on, moved or not, the oldest first
  */
-public record SlipLedger(int reserve, List<Day> days) {
+public record SlipLedger(int reserve, LocalDate planned, List<Day> days) {
 
   /**
    * All that was known on the morning of a working day.
@@ -29,6 +31,11 @@ public record SlipLedger(int reserve, List<Day> days) {
   public record State(LocalDate morning, Timeline timeline, Network activities, Map<ItemId, Side> holders, boolean paused) {
     public State {
       holders = Map.copyOf(holders);
+    }
+
+    /** This plan with what was known in another state of what was done, and who held what then. */
+    public State knowing(State other) {
+      return new State(morning, timeline, SlipLedger.knowing(activities, other.activities), other.holders, paused);
     }
   }
 
@@ -47,9 +54,14 @@ public record SlipLedger(int reserve, List<Day> days) {
     days = List.copyOf(days);
   }
 
-  /** All of it together; equals {@code F(today) - F(agreed)}. */
+  /** All of it together; equals {@code F(today) - F(agreed)}, and with the reserve taken off the working days after the agreed finish. */
   public Slip sum() {
     return days.stream().map(Day::slip).reduce(Slip.NONE, Slip::plus);
+  }
+
+  /** Working days by which everything ends after the agreed finish; below 0 before it. What each side lost, less the reserve. */
+  public int late() {
+    return sum().total() - reserve;
   }
 
   /**
@@ -63,22 +75,22 @@ public record SlipLedger(int reserve, List<Day> days) {
     if (states.isEmpty()) {
       throw new IllegalArgumentException("a ledger needs the morning on which the plan was agreed");
     }
-    Timeline ruler = states.get(states.size() - 1).timeline();
     Forecast before = forecast(states.get(0));
-    int reserve = ruler.offsetAfter(agreed) - finish(before, ruler);
+    int reserve = -late(before, agreed);
+    LocalDate planned = before.timeline().lastDay(before.finish());
     List<Day> days = new ArrayList<>();
     for (int i = 1; i < states.size(); i++) {
       State from = states.get(i - 1);
       State to = states.get(i);
       Forecast after = forecast(to);
-      Forecast between = samePlan(from, to) ? before : Forecast.of(knownBefore(to.activities(), from.activities()), to.timeline(), to.timeline().offset(from.morning()));
-      int planChange = finish(between, ruler) - finish(before, ruler);
-      int rest = finish(after, ruler) - finish(between, ruler);
+      Forecast between = samePlan(from, to) ? before : Forecast.of(knowing(to.activities(), from.activities()), to.timeline(), to.timeline().offset(from.morning()));
+      int planChange = late(between, agreed) - late(before, agreed);
+      int rest = late(after, agreed) - late(between, agreed);
       Optional<Task> head = rest == 0 ? Optional.empty() : (rest > 0 ? after : between).head();
       days.add(new Day(from.morning(), slip(planChange, rest, head.map(task -> holder(task, from, to)), from.paused()), from.paused() ? Optional.empty() : head, after.timeline().lastDay(after.finish()), before.head().map(task -> holder(task, from, to)).orElse(Side.OURS)));
       before = after;
     }
-    return new SlipLedger(reserve, days);
+    return new SlipLedger(reserve, planned, days);
   }
 
   /** Whether nothing but what is known of the days differs. */
@@ -96,24 +108,27 @@ public record SlipLedger(int reserve, List<Day> days) {
     return holder.get() == Side.CLIENTS ? new Slip(rest, 0, planChange) : new Slip(0, rest, planChange);
   }
 
+  /** Who held it when the day began; who held it at its end, if nobody did then: it was not there, or done, and came back. */
   private static Side holder(Task task, State from, State to) {
-    return from.activities().place(task.id()).isPresent() ? from.holders().getOrDefault(task.id(), Side.OURS) : to.holders().getOrDefault(task.id(), Side.OURS);
+    OptionalInt then = from.activities().place(task.id());
+    boolean held = then.isPresent() && from.activities().activities().get(then.getAsInt()).stage().open();
+    return (held ? from : to).holders().getOrDefault(task.id(), Side.OURS);
   }
 
   private static Forecast forecast(State state) {
     return Forecast.of(state.activities(), state.timeline(), state.timeline().offset(state.morning()));
   }
 
-  /** Every finish is measured on today's timeline, so that the days add up whatever became of the calendar. */
-  private static int finish(Forecast forecast, Timeline ruler) {
-    return forecast.timeline().equals(ruler) ? forecast.finish() : ruler.offset(forecast.timeline().day(forecast.finish()));
+  /** Working days by which everything is finished after the agreed day. */
+  private static int late(Forecast forecast, LocalDate agreed) {
+    return forecast.finish() - forecast.timeline().offsetAfter(agreed);
   }
 
-  /** The new plan with what was known the day before. */
-  private static Network knownBefore(Network now, Network before) {
-    return now.knowing(task -> {
-      OptionalInt place = before.place(task.id());
-      Task then = place.isEmpty() ? null : before.activities().get(place.getAsInt());
+  /** One plan with what was known of it in another: of what was not in that, nothing. */
+  private static Network knowing(Network plan, Network known) {
+    return plan.knowing(task -> {
+      OptionalInt place = known.place(task.id());
+      Task then = place.isEmpty() ? null : known.activities().get(place.getAsInt());
       return then == task || then != null && then.actual().equals(task.actual()) && then.stage() == task.stage() ? task
           : new Task(task.id(), task.parent(), task.name(), task.side(), task.shape(), then == null ? Stage.TO_DO : then.stage(), then == null ? Task.Actual.NONE : then.actual());
     });

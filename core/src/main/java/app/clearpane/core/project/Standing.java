@@ -16,15 +16,14 @@ public enum Standing {
    *
    * @param archived whether it was put away
    * @param paused whether it rests
-   * @param begun whether its start has come
    * @param items leaves that were not dropped, and deliverables
    * @param open those of them that are open
    * @param inCheck those of the open ones that somebody looks over
-   * @param touched those with which anything was done yet
+   * @param touched those with which anything was done yet, or that were sent
    * @param critical the open ones that can lose no day
    * @param criticalAtClient those of the critical ones that are the client's turn
    */
-  public record Facts(boolean archived, boolean paused, boolean begun, int items, int open, int inCheck, int touched, int critical, int criticalAtClient) {}
+  public record Facts(boolean archived, boolean paused, int items, int open, int inCheck, int touched, int critical, int criticalAtClient) {}
 
   /** The first that applies. */
   public static Standing of(Facts facts) {
@@ -40,7 +39,7 @@ public enum Standing {
     if (facts.open() == 0) {
       return COMPLETE;
     }
-    if (!facts.begun() && facts.touched() == 0) {
+    if (facts.touched() == 0) {
       return NOT_STARTED;
     }
     if (facts.critical() > 0 && facts.criticalAtClient() == facts.critical()) {

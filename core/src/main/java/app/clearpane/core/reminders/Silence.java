@@ -7,6 +7,7 @@ import app.clearpane.core.signoff.Rule;
 import app.clearpane.core.signoff.Signatories;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -43,10 +44,10 @@ public record Silence(int workingDays) {
         .filter(one -> !countsFrom(asked, one, calendar).isAfter(now)).toList();
   }
 
-  /** In order the clock starts when somebody's place is reached. */
+  /** In order the clock starts when somebody's place is reached: with the last decision of all before them. */
   private Instant countsFrom(Asked asked, ContactId one, WorkingCalendar calendar) {
-    int place = asked.panel().inOrder().indexOf(one);
-    Instant reached = asked.panel().rule() instanceof Rule.InOrder && place > 0 ? asked.decidedAt().getOrDefault(asked.panel().inOrder().get(place - 1), asked.due()) : asked.due();
+    List<ContactId> before = asked.panel().inOrder().subList(0, asked.panel().inOrder().indexOf(one));
+    Instant reached = asked.panel().rule() instanceof Rule.InOrder ? before.stream().map(earlier -> asked.decidedAt().getOrDefault(earlier, asked.due())).max(Comparator.naturalOrder()).orElse(asked.due()) : asked.due();
     Instant from = reached.isAfter(asked.due()) ? reached : asked.due();
     LocalDate day = from.minusNanos(1).atZone(calendar.zone()).toLocalDate();
     return calendar.addWorkingDays(day.plusDays(1), workingDays - 1).plusDays(1).atStartOfDay(calendar.zone()).toInstant();

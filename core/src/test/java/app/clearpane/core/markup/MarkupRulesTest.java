@@ -5,18 +5,21 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.clearpane.core.markup.MarkupProgress.Act;
 import app.clearpane.core.markup.MarkupProgress.Actor;
+import app.clearpane.core.markup.MarkupProgress.Party;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 class MarkupRulesTest {
-  private static final Actor TEO = new Actor(true, false);
-  private static final Actor JASPER = new Actor(false, true);
-  private static final Actor MIRELA = new Actor(false, false);
+  private static final Actor TEO = new Actor(Party.TEAM, false);
+  private static final Actor JASPER = new Actor(Party.CLIENT, true);
+  private static final Actor MIRELA = new Actor(Party.CLIENT, false);
+  private static final Actor GUEST = new Actor(Party.GUEST, false);
 
   /** The whole table: what each act makes of each progress, for one of the team, the author at the client, and somebody else there. */
   @ParameterizedTest(name = "{0} from {1}: team {2}, author {3}, other {4}")
@@ -34,10 +37,44 @@ class MarkupRulesTest {
     int allowed = 0;
     for (Act act : Act.values()) {
       for (MarkupProgress from : MarkupProgress.values()) {
+        assertThat(from.after(act, GUEST)).as("a guest settles nothing").isEmpty();
+        assertThat(from.after(act, new Actor(Party.GUEST, true))).isEmpty();
         allowed += from.after(act, TEO).isPresent() || from.after(act, JASPER).isPresent() || from.after(act, MIRELA).isPresent() ? 1 : 0;
       }
     }
     assertThat(allowed).isEqualTo(13);
+  }
+
+  @ParameterizedTest
+  @EnumSource(MarkupProgress.class)
+  void blocksSigningWhereAClientOrTheTeamAsksForAChangeAndNobodySettledIt(MarkupProgress progress) {
+    for (Intent intent : Intent.values()) {
+      boolean blocks = intent == Intent.CHANGE && (progress == MarkupProgress.OPEN || progress == MarkupProgress.TAKEN_ON);
+      assertThat(progress.blocksSigning(intent, Party.CLIENT, false)).isEqualTo(blocks);
+      assertThat(progress.blocksSigning(intent, Party.TEAM, false)).isEqualTo(blocks);
+      assertThat(progress.blocksSigning(intent, Party.GUEST, false)).isFalse();
+      assertThat(progress.blocksSigning(intent, Party.TEAM, true)).isFalse();
+    }
+  }
+
+  /** Where a mark stands: on its own version always; later until it is settled, and where it was fixed. */
+  @ParameterizedTest(name = "{0}: later {1}, where it was fixed {2}")
+  @CsvSource({"OPEN, true, true", "TAKEN_ON, true, true", "FIXED, true, true", "CONFIRMED, false, true", "SET_ASIDE, false, false", "WITHDRAWN, false, false"})
+  void standsUntilItIsSettled(MarkupProgress progress, boolean later, boolean whereFixed) {
+    for (boolean fixedHere : new boolean[] {false, true}) {
+      assertThat(progress.stands(true, false, fixedHere)).isTrue();
+      assertThat(progress.stands(false, true, fixedHere)).isEqualTo(fixedHere ? whereFixed : later);
+      assertThat(progress.stands(false, false, fixedHere)).as("placed on a later one").isFalse();
+    }
+  }
+
+  @ParameterizedTest
+  @EnumSource(MarkupProgress.class)
+  void signingConfirmsOnesOwnFixesAndAllWithTheLast(MarkupProgress progress) {
+    boolean fixed = progress == MarkupProgress.FIXED;
+    assertThat(progress.confirmedBySigning(true, false)).isEqualTo(fixed);
+    assertThat(progress.confirmedBySigning(false, true)).isEqualTo(fixed);
+    assertThat(progress.confirmedBySigning(false, false)).isFalse();
   }
 
   private static String shown(Optional<MarkupProgress> progress) {

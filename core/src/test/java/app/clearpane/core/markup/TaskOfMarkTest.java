@@ -12,7 +12,7 @@ import org.junit.jupiter.api.Test;
 
 /** A mark and its task say the same, whichever is moved, from every state of both. */
 class TaskOfMarkTest {
-  private static final MarkupProgress.Actor TEAM = new MarkupProgress.Actor(true, false);
+  private static final MarkupProgress.Actor TEAM = new MarkupProgress.Actor(MarkupProgress.Party.TEAM, false);
 
   @Test
   void afterAMarkIsMovedItsTaskSaysTheSame() {

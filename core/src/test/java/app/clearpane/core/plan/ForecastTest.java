@@ -47,7 +47,25 @@ class ForecastTest {
     private final WorkingCalendar calendar = new WorkingCalendar(WorkingCalendar.weekdays(java.time.ZoneOffset.UTC).hours(),
         java.util.Set.of(LocalDate.of(2027, 3, 26), LocalDate.of(2027, 3, 29)), java.time.ZoneOffset.UTC);
 
-    @Test
+    /** Sent on a Saturday, it counts as sent on the Monday: three days from the Tuesday on, and due on the Thursday as the rule of D6 has it. */
+  @ParameterizedTest(name = "sent on {0}: until {1}")
+  @CsvSource({"2027-03-05, 2027-03-10", "2027-03-06, 2027-03-11", "2027-03-07, 2027-03-11", "2027-03-08, 2027-03-11"})
+  void endsOnTheDayItIsDue(LocalDate sent, LocalDate until) {
+    Forecast forecast = Forecast.of(new Network(List.of(begun(clients("R", 3), sent))), LINE, 5);
+    assertThat(LINE.lastDay(forecast.finish(id("R")))).isEqualTo(until);
+    assertThat(LINE.calendar().due(sent.atTime(10, 0).toInstant(java.time.ZoneOffset.UTC), 3).atZone(java.time.ZoneOffset.UTC).toLocalDate()).isEqualTo(until);
+  }
+
+  @Test
+  void aMilestoneThatWaitsIsNotReachedBeforeItsOwnDay() {
+    Task opening = shaped(ours("M", 0, "A"), 0, Optional.of(LocalDate.of(2027, 3, 12)), OptionalInt.empty());
+    Forecast forecast = Forecast.of(new Network(List.of(ours("A", 2), opening)), LINE, 0);
+    assertThat(LINE.lastDay(forecast.finish(id("M")))).isEqualTo(LocalDate.of(2027, 3, 12));
+    assertThat(Forecast.of(new Network(List.of(done(ours("A", 2), START, START), opening)), LINE, 8).isDone(id("M"))).isFalse();
+    assertThat(Forecast.of(new Network(List.of(ours("A", 20), opening)), LINE, 0).finish(id("M"))).isEqualTo(20);
+  }
+
+  @Test
     void endsTheArtworkAndOpensOnThe30th() {
       Timeline line = new Timeline(calendar, START);
       Forecast plan = Forecast.of(new Network(worked()), line, 0);
@@ -140,14 +158,14 @@ class ForecastTest {
     assertThat(of(later, 15).head().orElseThrow().name()).isEqualTo("R");
   }
 
-  /** Slow and plain: everything that leads to an activity, path by path. */
-  private static int longestTo(List<Task> tasks, Task task) {
-    int ready = task.shape().notBefore().map(day -> Math.max(0, LINE.offset(day))).orElse(0);
+  /** Slow and plain: everything that leads to an activity, path by path, if one of them took some days longer. What takes no time falls on its day, at the end of it. */
+  private static int longestTo(List<Task> tasks, Task task, Task longer, int days) {
+    int ready = task.shape().notBefore().map(day -> Math.max(0, task.milestone() ? LINE.offsetAfter(day) : LINE.offset(day))).orElse(0);
     for (Task.After link : task.shape().after()) {
       Task before = tasks.stream().filter(one -> one.id().equals(link.predecessor())).findFirst().orElseThrow();
-      ready = Math.max(ready, longestTo(tasks, before) + link.lagDays());
+      ready = Math.max(ready, longestTo(tasks, before, longer, days) + link.lagDays());
     }
-    return ready + task.shape().days();
+    return ready + task.shape().days() + (task == longer ? days : 0);
   }
 
   @ParameterizedTest(name = "seed {0}")
@@ -157,10 +175,10 @@ class ForecastTest {
     for (int round = 0; round < 60; round++) {
       List<Task> tasks = Plans.random(random, 8);
       Forecast plan = of(tasks, 0);
-      int last = tasks.stream().mapToInt(task -> longestTo(tasks, task)).max().orElse(0);
+      int last = tasks.stream().mapToInt(task -> longestTo(tasks, task, task, 0)).max().orElse(0);
       assertThat(plan.finish()).isEqualTo(last);
       for (Task task : tasks) {
-        assertThat(plan.finish(task.id())).as(task.name()).isEqualTo(longestTo(tasks, task));
+        assertThat(plan.finish(task.id())).as(task.name()).isEqualTo(longestTo(tasks, task, task, 0));
         int spare = plan.floatOf(task.id(), last);
         assertThat(finishWhenLonger(tasks, task, spare)).as("its float moves nothing").isLessThanOrEqualTo(last);
         assertThat(finishWhenLonger(tasks, task, spare + 1)).as("a day more does").isGreaterThan(last);
@@ -170,9 +188,6 @@ class ForecastTest {
   }
 
   private static int finishWhenLonger(List<Task> tasks, Task longer, int days) {
-    List<Task> changed = new ArrayList<>();
-    tasks.forEach(task -> changed.add(task != longer ? task : new Task(task.id(), task.parent(), task.name(), task.side(),
-        new Task.Shape(task.shape().days() + days, task.shape().notBefore(), task.shape().after(), task.shape().effortMinutes()), task.stage(), task.actual())));
-    return changed.stream().mapToInt(task -> longestTo(changed, task)).max().orElse(0);
+    return tasks.stream().mapToInt(task -> longestTo(tasks, task, longer, days)).max().orElse(0);
   }
 }

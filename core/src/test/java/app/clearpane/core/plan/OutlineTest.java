@@ -89,6 +89,12 @@ class OutlineTest {
     assertThat(Progress.percent(List.of())).isEmpty();
   }
 
+  @Test
+  void countsWhatTakesNoTimeLikeAllElse() {
+    assertThat(Progress.percent(List.of(staged("a", Stage.DONE), shaped(staged("b", Stage.TO_DO), 0, Optional.empty(), OptionalInt.empty())))).hasValue(50);
+    assertThat(Progress.percent(List.of(shaped(staged("b", Stage.TO_DO), 0, Optional.empty(), OptionalInt.empty())))).hasValue(0);
+  }
+
   @ParameterizedTest(name = "seed {0}")
   @ValueSource(longs = {1, 2, 3})
   void neverSaysAllWhileSomethingIsOpenNorNothingWhenSomethingIsDone(long seed) {

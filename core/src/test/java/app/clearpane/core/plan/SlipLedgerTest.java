@@ -92,7 +92,38 @@ class SlipLedgerTest {
     later.set(0, begun(later.get(0), START));
     SlipLedger.State after = new SlipLedger.State(START.plusDays(1), EASTER, new Network(later), Map.of(), false);
     SlipLedger ledger = SlipLedger.of(List.of(before, after), AGREED);
-    assertThat(ledger.sum()).as("what was to be done on the 26th is done on the next day of work").isEqualTo(new Slip(0, 0, 1));
+    assertThat(ledger.sum()).as("what was to be done two days before the agreed day is done on it").isEqualTo(new Slip(0, 0, 2));
+    assertThat(ledger.reserve()).as("as it was when it was agreed").isEqualTo(2);
+    assertThat(ledger.planned()).isEqualTo(LocalDate.of(2027, 3, 26));
+  }
+
+  @ParameterizedTest(name = "holidays taken away: {0}")
+  @ValueSource(booleans = {true, false})
+  void holidaysMoveTheFinishAndNeverTheReserve(boolean away) {
+    List<Task> later = new ArrayList<>(worked());
+    later.set(0, begun(later.get(0), START));
+    SlipLedger ledger = SlipLedger.of(List.of(new SlipLedger.State(START, EASTER, new Network(worked()), Map.of(), false), new SlipLedger.State(START.plusDays(1), away ? LINE : EASTER, new Network(later), Map.of(), false)), AGREED);
+    assertThat(ledger.reserve()).isZero();
+    assertThat(ledger.sum()).isEqualTo(new Slip(0, 0, away ? -2 : 0));
+  }
+
+  @Test
+  void aReviewThatIsOpenedAgainIsTheirs() {
+    List<Task> shut = List.of(done(Plans.clients("R", 3), LocalDate.of(2027, 2, 26), LocalDate.of(2027, 3, 3)), ours("Dd", 4, "R"));
+    List<Task> open = List.of(begun(Plans.clients("R", 3), LocalDate.of(2027, 2, 26)), ours("Dd", 4, "R"));
+    LocalDate thursday = LocalDate.of(2027, 3, 4);
+    SlipLedger ledger = SlipLedger.of(List.of(new SlipLedger.State(thursday, LINE, new Network(shut), Map.of(), false), new SlipLedger.State(thursday.plusDays(1), LINE, new Network(open), Map.of(id("R"), Side.CLIENTS), false)), AGREED);
+    assertThat(ledger.sum()).isEqualTo(new Slip(2, 0, 0));
+  }
+
+  @Test
+  void aPlanKnowsWhatWasDoneSinceAndNotWhatWasChangedOfIt() {
+    SlipLedger.State friday = new SlipLedger.State(START, LINE, new Network(List.of(ours("A", 5), ours("B", 2, "A"))), Map.of(), false);
+    SlipLedger.State saturday = new SlipLedger.State(START, LINE, new Network(List.of(begun(ours("A", 8), START), ours("C", 2, "A"))), Map.of(id("A"), Side.CLIENTS), true);
+    SlipLedger.State both = friday.knowing(saturday);
+    assertThat(both.activities().activities()).containsExactly(begun(ours("A", 5), START), ours("B", 2, "A"));
+    assertThat(both.holders()).isEqualTo(saturday.holders());
+    assertThat(both.paused()).isFalse();
   }
 
   @Test

@@ -63,6 +63,16 @@ class SilenceTest {
     assertThat(new Silence(1).agreed(asked(inOrder, Map.of(JASPER, Decision.SIGN_OFF, MIRELA, Decision.SIGN_OFF), Map.of(MIRELA, DUE), all), at("2027-06-01T00:00"), EASTER)).as("the lead voice is last").isEmpty();
   }
 
+  @Test
+  void startsWithTheLastOfAllBeforeThemWhoeverStandsNext() {
+    Map<ContactId, Decision> both = Map.of(JASPER, Decision.SIGN_OFF, MIRELA, Decision.SIGN_OFF);
+    Map<ContactId, Instant> anew = Map.of(JASPER, at("2027-04-05T10:00"), MIRELA, at("2027-03-25T10:00"));
+    ContactId per = new ContactId(UUID.randomUUID());
+    Silence.Asked asked = new Silence.Asked(new Signatories(new Rule.InOrder(), List.of(JASPER, MIRELA, per), Optional.empty()), DUE, both, anew, Set.of(per));
+    assertThat(new Silence(1).agreed(asked, at("2027-04-06T23:00"), EASTER)).as("Jasper, before both of them, decided on Monday").isEmpty();
+    assertThat(new Silence(1).agreed(asked, at("2027-04-07T00:00"), EASTER)).containsExactly(per);
+  }
+
   @ParameterizedTest
   @CsvSource({"0", "-1", "61"})
   void isRefusedOutOfBounds(int days) {

@@ -27,6 +27,7 @@ public final class SlipTable {
             day.slip().client() != 0 ? Side.CLIENTS : day.slip().team() != 0 ? Side.OURS : "", day.finish());
       }
       table.printRecord("sum", ledger.sum().client(), ledger.sum().team(), ledger.sum().planChange(), "", "", "");
+      table.printRecord("reserve", "", "", ledger.reserve(), "working days that the plan as agreed left before the agreed finish", "", ledger.planned());
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }

@@ -115,6 +115,21 @@ public record MarkupRow(MarkupId id, VersionId version, @Nullable Integer versio
     return progress.toldToClients(fixedInNumber != null);
   }
 
+  /** Whose people wrote it: a guest is of neither side. */
+  public MarkupProgress.Party party() {
+    return author.member() != null ? MarkupProgress.Party.TEAM : author.contact() != null ? MarkupProgress.Party.CLIENT : MarkupProgress.Party.GUEST;
+  }
+
+  /** Whether nobody can sign while it is as clients are told that it is (R2). */
+  public boolean blocksSigning() {
+    return told().blocksSigning(intent, party(), teamOnly());
+  }
+
+  /** Whether one of these contacts wrote it. */
+  public boolean isOf(Set<ContactId> some) {
+    return author.contact() != null && some.contains(author.contact());
+  }
+
   /** Whether clients never see it. */
   public boolean teamOnly() {
     return number == null;

@@ -15,4 +15,9 @@ public record Phase(UUID id, String name, LocalDate startsOn, LocalDate endsOn, 
     UNDER_WAY,
     DONE
   }
+
+  /** As it stands, whatever was said of it: not done while something in it is open. */
+  public Phase standing(boolean somethingIsOpen) {
+    return stage == Stage.DONE && somethingIsOpen ? new Phase(id, name, startsOn, endsOn, Stage.UNDER_WAY, revision) : this;
+  }
 }

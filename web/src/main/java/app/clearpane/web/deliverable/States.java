@@ -3,6 +3,7 @@ package app.clearpane.web.deliverable;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.files.Sha256;
 import app.clearpane.core.markup.Intent;
+import app.clearpane.core.markup.MarkupProgress;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.turns.TurnEvent;
 import app.clearpane.core.turns.TurnLedger;
@@ -132,7 +133,7 @@ public class States {
   }
 
   private static int asking(List<MarkupRow> marks, Deliverable deliverable) {
-    return (int) marks.stream().filter(m -> m.intent() == Intent.CHANGE && m.pane().equals(deliverable.pane()) && !m.teamOnly() && m.progress().carriesOver()).count();
+    return (int) marks.stream().filter(m -> m.intent() == Intent.CHANGE && m.pane().equals(deliverable.pane()) && !m.teamOnly() && m.party() != MarkupProgress.Party.GUEST && m.progress().carriesOver()).count();
   }
 
   private static TurnLedger ledger(Deliverable deliverable, List<Round> rounds, List<Releases.Release> released) {

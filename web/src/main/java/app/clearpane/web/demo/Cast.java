@@ -170,8 +170,15 @@ class Cast {
 
   /** The day that many working days ago, or ahead, at an hour. */
   LocalDate day(int workingDays) {
-    LocalDate today = LocalDate.ofInstant(clock.present(), LONDON);
+    return day(LocalDate.ofInstant(clock.present(), LONDON), workingDays);
+  }
+
+  /** A working day so many from a day; from a free day they are counted on from the next working day, and back from itself. */
+  static LocalDate day(LocalDate today, int workingDays) {
     LocalDate day = today;
+    while (workingDays > 0 && day.getDayOfWeek().getValue() > 5) {
+      day = day.plusDays(1);
+    }
     for (int left = Math.abs(workingDays); left > 0;) {
       day = workingDays < 0 ? day.minusDays(1) : day.plusDays(1);
       left -= day.getDayOfWeek().getValue() <= 5 ? 1 : 0;

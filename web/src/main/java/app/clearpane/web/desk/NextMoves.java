@@ -62,7 +62,7 @@ class NextMoves {
   List<Line> of(List<DeliverableState> works, Map<ProjectId, ThePlan> plans, Map<ItemId, TurnLedger> ledgers) {
     List<Line> lines = new ArrayList<>();
     works.stream().filter(state -> state.turn() != Turn.NOBODYS && plans.containsKey(state.deliverable().project())).forEach(state -> lines.add(work(state, plans.get(state.deliverable().project()))));
-    plans.values().forEach(plan -> plan.open().stream().filter(task -> !task.task().milestone() && task.details().deliverable().isEmpty()).filter(task -> ThePlan.isClientsTurn(task) || task.task().side() == Side.OURS && plan.outline().mayBegin(task.id(), plan.today())).forEach(task -> lines.add(task(task, plan, ledgers.get(task.id())))));
+    plans.values().forEach(plan -> plan.open().stream().filter(task -> task.details().deliverable().isEmpty()).filter(task -> ThePlan.isClientsTurn(task) || task.task().side() == Side.OURS && plan.outline().mayBegin(task.id(), plan.today())).forEach(task -> lines.add(task(task, plan, ledgers.get(task.id())))));
     lines.sort(Comparator.comparing(Line::move, NextMove.ORDER));
     return lines;
   }

@@ -62,7 +62,7 @@ class ThisWeek {
     LocalDate sunday = lastDay();
     List<Due> due = new ArrayList<>();
     plans.values().forEach(plan -> {
-      plan.open().stream().filter(task -> !task.task().milestone() && task.details().deliverable().isEmpty() && task.details().due().isPresent()).forEach(task -> due.add(task(task, plan.project())));
+      plan.open().stream().filter(task -> task.details().deliverable().isEmpty() && task.details().due().isPresent()).forEach(task -> due.add(task(task, plan.project())));
       plan.milestones().stream().filter(milestone -> !milestone.reached()).forEach(milestone -> due.add(milestone(milestone, plan)));
     });
     works.stream().filter(state -> plans.containsKey(state.deliverable().project())).forEach(state -> state.round().filter(round -> round.open()).ifPresent(round -> {

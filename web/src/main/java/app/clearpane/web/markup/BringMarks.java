@@ -175,7 +175,7 @@ class BringMarks {
 
   /** Nobody can prove who wrote what stands in a file: it is by whoever brought it. */
   private static MarkupRow.Author saidToBeBy(Actor broughtBy, String said) {
-    return new MarkupRow.Author(broughtBy.name() + ", said to be by " + said, null, broughtBy.member().orElse(null));
+    return new MarkupRow.Author(broughtBy.name() + ", said to be by " + said, broughtBy.contact().orElse(null), broughtBy.member().orElse(null));
   }
 
   private void add(BroughtMark mark, VersionRow version, Deliverable deliverable, MarkupRow.Author author) {

@@ -4,7 +4,6 @@ import app.clearpane.core.agency.TeamMemberId;
 import app.clearpane.core.compare.Touch;
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.exposure.ItemId;
-import app.clearpane.core.markup.Intent;
 import app.clearpane.core.markup.MarkupId;
 import app.clearpane.core.markup.MarkupProgress;
 import app.clearpane.core.markup.Place;
@@ -230,7 +229,7 @@ public record LightTable(String base, String deliverable, VersionRow version, Li
   static LightTable of(String base, String deliverable, VersionRow version, List<VersionRow> versions, int page, Drawings.Drawing drawing,
       Optional<Drawings.Sheet> sheet, List<MarkupRow> all, Across across, Optional<Writing> writing, Around around, Side side) {
     boolean ofTeam = side instanceof Side.Team;
-    List<Note> notes = all.stream().filter(mark -> stands(mark, version, versions)).map(mark -> note(mark, version, versions, across, around, side))
+    List<Note> notes = all.stream().filter(mark -> Standing.stands(mark, version, versions)).map(mark -> note(mark, version, versions, across, around, side))
         .sorted(Comparator.comparing((Note note) -> note.at().orElse(note.mark().place()), ReadingOrder.BY_BANDS).thenComparing(note -> note.mark().createdAt())).toList();
     List<PageTab> tabs = IntStream.rangeClosed(1, drawing.pages())
         .filter(p -> drawing.pages() <= 2 * TABS_EACH_WAY || p == 1 || p == drawing.pages() || Math.abs(p - page) <= TABS_EACH_WAY)
@@ -254,19 +253,15 @@ public record LightTable(String base, String deliverable, VersionRow version, Li
     return passages;
   }
 
-  /** Whether a mark stands on this version: placed on it, carried over from an earlier one (M5), or fixed in it and confirmed, so that it can be reopened there. */
-  private static boolean stands(MarkupRow mark, VersionRow version, List<VersionRow> versions) {
-    List<VersionId> order = versions.stream().map(VersionRow::id).toList();
-    boolean earlier = order.indexOf(mark.version()) >= 0 && order.indexOf(mark.version()) < order.indexOf(version.id());
-    boolean confirmedHere = mark.progress() == MarkupProgress.CONFIRMED && mark.fixedInNumber() != null && mark.fixedInNumber().equals(version.number());
-    return mark.version().equals(version.id()) || earlier && (mark.progress().carriesOver() || confirmedHere);
+  private static String confirmedBy(MarkupRow mark) {
+    return mark.answers().stream().filter(answer -> MarkupProgress.Act.CONFIRM.name().equals(answer.act())).reduce((earlier, later) -> later).map(answer -> " by " + answer.author().name()).orElse("");
   }
 
   private static Note note(MarkupRow mark, VersionRow version, List<VersionRow> versions, Across across, Around around, Side side) {
     boolean ofTeam = side instanceof Side.Team;
     boolean newer = !versions.get(versions.size() - 1).id().equals(mark.version());
     MarkupProgress told = ofTeam ? mark.progress() : mark.told();
-    String progress = MarkWords.progress(told) + (told != MarkupProgress.FIXED ? "" : mark.fixedInNumber() == null ? " in the draft" : " in " + mark.fixedInNumber());
+    String progress = MarkWords.progress(told) + (told == MarkupProgress.CONFIRMED ? confirmedBy(mark) : told != MarkupProgress.FIXED ? "" : mark.fixedInNumber() == null ? " in the draft" : " in " + mark.fixedInNumber());
     List<Button> buttons = side instanceof Side.Client client && (!client.viewer().role().mayMarkUp() || client.viewer().looking()) ? List.of()
         : Arrays.stream(MarkupProgress.Act.values()).filter(act -> told.after(act, side.actorOn(mark)).isPresent()).filter(act -> mark.intent().asks() || !act.works())
             .filter(act -> act != MarkupProgress.Act.FIX || newer).map(act -> new Button(act, MarkWords.button(act))).toList();
@@ -276,7 +271,7 @@ public record LightTable(String base, String deliverable, VersionRow version, Li
 
   /** How many Change marks on this page and others are open or taken on. */
   public static int unsettledChanges(List<MarkupRow> marks) {
-    return (int) marks.stream().filter(m -> m.intent() == Intent.CHANGE && !m.teamOnly() && m.told().unsettled()).count();
+    return (int) marks.stream().filter(MarkupRow::blocksSigning).count();
   }
 
   /** The version before this one that may be looked at; empty for the first. */

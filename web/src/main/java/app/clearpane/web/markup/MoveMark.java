@@ -35,6 +35,9 @@ public class MoveMark {
    * @throws Refused if the act is not theirs, or not possible now
    */
   void by(MarkupRow mark, MarkupProgress.Act act, Side side) {
+    if (side instanceof Side.Client client && client.viewer().byLink()) {
+      throw Refused.because("Whoever comes by a link marks and answers. Confirming and reopening is for the people who have a seat; write what you think of it instead.");
+    }
     MarkupProgress next = mark.progress().after(act, side.actorOn(mark))
         .orElseThrow(() -> Refused.because("Mark " + mark.label() + " is “" + MarkWords.progress(mark.progress()) + "”, so this cannot be done to it now. Nothing was changed."));
     Optional<VersionId> fixedIn = next == MarkupProgress.FIXED ? Optional.of(fixedIn(mark)) : Optional.empty();

@@ -20,14 +20,20 @@ class Standing {
     this.compared = compared;
   }
 
+  /** Whether a mark stands on this version. @param versions oldest first */
+  static boolean stands(MarkupRow mark, VersionRow version, List<VersionRow> versions) {
+    List<VersionId> order = versions.stream().map(VersionRow::id).toList();
+    int placed = order.indexOf(mark.version());
+    return mark.progress().stands(mark.version().equals(version.id()), placed >= 0 && placed < order.indexOf(version.id()), mark.fixedInNumber() != null && mark.fixedInNumber().equals(version.number()));
+  }
+
   /** Those marks with their places on the version, in reading order. Marks whose page is gone are not among them. @param versions oldest first */
   List<MarkupRow> on(VersionRow version, List<VersionRow> versions, List<MarkupRow> marks) {
     List<VersionId> order = versions.stream().map(VersionRow::id).toList();
     Across across = compared.across(versions.subList(0, order.indexOf(version.id()) + 1));
     List<MarkupRow> result = new ArrayList<>();
     for (MarkupRow mark : marks) {
-      boolean own = mark.version().equals(version.id());
-      if (own || across.versions().contains(mark.version()) && mark.progress().carriesOver()) {
+      if (stands(mark, version, versions)) {
         across.place(mark.place(), mark.version(), version.id()).ifPresent(place -> result.add(mark.at(place)));
       }
     }

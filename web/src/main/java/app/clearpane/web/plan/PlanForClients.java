@@ -48,7 +48,7 @@ public class PlanForClients {
     ThePlan plan = book.of(viewer.project(), viewer.planRevision());
     Map<UUID, Integer> byPhase = new HashMap<>();
     plan.phases().forEach(phase -> plan.percentOf(phase.id()).ifPresent(percent -> byPhase.put(phase.id(), percent)));
-    return new HowFar(plan.phases(), plan.percent().isPresent() ? plan.percent().getAsInt() : null, byPhase);
+    return new HowFar(plan.phasesAsTheyStand(), plan.percent().isPresent() ? plan.percent().getAsInt() : null, byPhase);
   }
 
   /**
@@ -58,8 +58,8 @@ public class PlanForClients {
    */
   public record DayLost(LocalDate on, int days, String side, String because) {}
 
-  /** All of it. */
-  public record Account(LocalDate agreedOn, LocalDate agreedFinish, Slip sum, List<DayLost> days, LocalDate finish) {}
+  /** All of it. @param reserve working days the plan as agreed left before the agreed finish @param late working days after that finish as forecast */
+  public record Account(LocalDate agreedOn, LocalDate agreedFinish, Slip sum, int reserve, int late, List<DayLost> days, LocalDate finish) {}
 
   /** The account since the latest agreement. @param seen the tasks the viewer sees, by their names */
   public Optional<Account> account(Viewer viewer, Map<ItemId, String> seen) {
@@ -73,7 +73,7 @@ public class PlanForClients {
         add(days, new DayLost(day.on(), day.slip().planChange(), "plan", ""));
       }
       ThePlan.Agreed agreed = plan.agreed().orElseThrow();
-      return new Account(agreed.setOn(), agreed.finish(), ledger.sum(), days, plan.finish());
+      return new Account(agreed.setOn(), agreed.finish(), ledger.sum(), ledger.reserve(), ledger.late(), days, plan.finish());
     });
   }
 

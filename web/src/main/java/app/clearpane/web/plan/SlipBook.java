@@ -47,7 +47,7 @@ public class SlipBook {
   }
 
   /**
-   * Since one agreement.
+   * Since one agreement. What is changed of a plan on a free day counts on the next working day; what was done then is known in its morning.
    *
    * @param until the day on which the next one was made, where it ends; empty for today
    */
@@ -57,17 +57,23 @@ public class SlipBook {
     TreeMap<LocalDate, String> days = agreements.days(plan.project().id(), agreement.setOn());
     LocalDate last = until.orElse(plan.today());
     List<SlipLedger.State> all = new ArrayList<>();
-    all.add(states.on(calendar.rollForward(agreement.setOn()), agreement.plan()));
-    for (LocalDate morning = next(calendar, all.get(0).morning()); !morning.isAfter(last); morning = next(calendar, morning)) {
-      all.add(states.on(morning, before(days, morning).orElse(agreement.plan())));
+    LocalDate worked = calendar.rollForward(agreement.setOn());
+    all.add(states.on(worked, agreement.plan()));
+    for (LocalDate morning = next(calendar, worked); !morning.isAfter(until.isEmpty() ? calendar.rollForward(last) : last); morning = next(calendar, morning)) {
+      String known = before(days, morning).orElse(agreement.plan());
+      String planned = before(days, worked.plusDays(1)).orElse(agreement.plan());
+      SlipLedger.State state = states.on(morning, planned);
+      all.add(known.equals(planned) ? state : state.knowing(states.on(morning, known)));
+      worked = morning;
     }
     if (until.isEmpty()) {
       PlanText now = PlanBook.text(plan);
-      all.add(new SlipLedger.State(plan.today(), plan.timeline(), plan.forecast().network(), now.holders(), now.paused()));
+      all.add(new SlipLedger.State(calendar.rollForward(plan.today()), plan.timeline(), plan.forecast().network(), now.holders(), now.paused()));
     }
     return SlipLedger.of(all, agreement.finish());
   }
 
+  /** The working day after a day. */
   private static LocalDate next(WorkingCalendar calendar, LocalDate day) {
     return calendar.rollForward(day.plusDays(1));
   }

@@ -59,10 +59,15 @@ class SlipController {
    * @param on whether it was counted on past that day
    * @param moved the days that moved the finish
    */
-  record Account(Agreements.Agreement agreement, Optional<LocalDate> until, boolean on, SlipLedger ledger, List<SlipLedger.Day> moved, LocalDate planned, LocalDate finish) {
+  record Account(Agreements.Agreement agreement, Optional<LocalDate> until, boolean on, SlipLedger ledger, List<SlipLedger.Day> moved, LocalDate finish) {
     /** The working days the plan left before the agreed finish. */
     public int reserve() {
       return ledger.reserve();
+    }
+
+    /** The last day of the plan as it was agreed. */
+    public LocalDate planned() {
+      return ledger.planned();
     }
   }
 
@@ -85,8 +90,7 @@ class SlipController {
         Optional<LocalDate> until = i == 0 ? Optional.empty() : Optional.of(all.get(i - 1).setOn());
         SlipLedger ledger = slips.since(plan, all.get(i), on ? Optional.empty() : until);
         LocalDate finish = ledger.days().isEmpty() ? plan.finish() : ledger.days().get(ledger.days().size() - 1).finish();
-        LocalDate planned = plan.timeline().lastDay(plan.timeline().offsetAfter(all.get(i).finish()) - ledger.reserve());
-        return Optional.of(new Account(all.get(i), until, on, ledger, ledger.days().stream().filter(day -> day.slip().client() != 0 || day.slip().team() != 0 || day.slip().planChange() != 0).toList(), planned, finish));
+        return Optional.of(new Account(all.get(i), until, on, ledger, ledger.days().stream().filter(day -> day.slip().client() != 0 || day.slip().team() != 0 || day.slip().planChange() != 0).toList(), finish));
       }
     }
     return Optional.empty();

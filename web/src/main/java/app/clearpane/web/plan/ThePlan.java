@@ -103,6 +103,16 @@ public record ThePlan(Project project, LocalDate today, List<PlannedTask> tasks,
     return Progress.percent(tasks.stream().filter(task -> outline.isLeaf(task.id()) && phaseOf(task).filter(phase::equals).isPresent()).map(PlannedTask::task).toList());
   }
 
+  /** How many tasks of a phase are open. */
+  public int openIn(UUID phase) {
+    return (int) open().stream().filter(task -> phaseOf(task).filter(phase::equals).isPresent()).count();
+  }
+
+  /** The phases as they stand: one that was said to be done is under way while a task of it is open. */
+  public List<Phase> phasesAsTheyStand() {
+    return phases.stream().map(phase -> phase.standing(openIn(phase.id()) > 0)).toList();
+  }
+
   /** The phase of a task: its own, else that of what it is a part of. */
   public Optional<UUID> phaseOf(PlannedTask task) {
     return task.details().phase().or(() -> task.task().parent().flatMap(this::task).flatMap(this::phaseOf));
@@ -151,14 +161,14 @@ public record ThePlan(Project project, LocalDate today, List<PlannedTask> tasks,
 
   /** How the project stands. @param deliverables by their holders */
   public Standing standing(TurnCounts.Counts deliverables) {
-    List<Task> leaves = outline.leaves().stream().filter(task -> task.stage() != Stage.DROPPED && !task.milestone()).toList();
+    List<Task> leaves = outline.leaves().stream().filter(task -> task.stage() != Stage.DROPPED).toList();
     int works = deliverables.ours() + deliverables.clients() + deliverables.nobodys();
     List<PlannedTask> open = open();
     List<PlannedTask> holding = open.stream().filter(task -> critical.contains(task.id())).toList();
     boolean byWorks = leaves.isEmpty();
-    return Standing.of(new Standing.Facts(project.archivedAt() != null, project.pausedAt() != null, !project.startsOn().isAfter(today), leaves.size() + works,
+    return Standing.of(new Standing.Facts(project.archivedAt() != null, project.pausedAt() != null, leaves.size() + works,
         open.size() + deliverables.ours() + deliverables.clients(), (int) open.stream().filter(task -> task.task().stage() == Stage.IN_CHECK).count() + deliverables.clients(),
-        (int) leaves.stream().filter(task -> task.stage() != Stage.TO_DO).count() + deliverables.clients() + deliverables.nobodys(),
+        (int) leaves.stream().filter(task -> task.stage() != Stage.TO_DO || task.actual().began().isPresent()).count() + deliverables.clients() + deliverables.nobodys(),
         byWorks ? deliverables.ours() + deliverables.clients() : holding.size(), byWorks ? deliverables.clients() : (int) holding.stream().filter(ThePlan::isClientsTurn).count()));
   }
 

@@ -52,7 +52,7 @@ public class ProjectFrame {
       case PAUSED -> "Paused since " + words.dayOf(project.pausedAt()) + ": " + project.pausedBecause();
       case TO_BE_PLANNED -> "To be planned. " + timing(plan, standing);
       case COMPLETE -> "Complete. " + timing(plan, standing);
-      case NOT_STARTED -> "Starts on " + words.day(project.startsOn()) + ". " + timing(plan, standing);
+      case NOT_STARTED -> (project.startsOn().isAfter(plan.today()) ? "Starts on " : "Nothing is sent or begun yet; it was to start on ") + words.day(project.startsOn()) + ". " + timing(plan, standing);
       case WAITING_ON_THE_CLIENT -> "Waiting on the client for " + atClient + ". " + timing(plan, standing);
       case IN_REVIEW -> "In review" + (waiting > 0 ? ", with " + atClient + " at the client" : "") + ". " + timing(plan, standing);
       case UNDER_WAY -> "Under way" + (waiting > 0 ? ", with " + atClient + " at the client" : "") + ". " + timing(plan, standing);

@@ -55,6 +55,6 @@ public sealed interface Side {
     ContactId contact = author().contact();
     TeamMemberId member = author().member();
     boolean own = contact != null && contact.equals(mark.author().contact()) || member != null && member.equals(mark.author().member());
-    return new MarkupProgress.Actor(!(this instanceof Client), own);
+    return new MarkupProgress.Actor(this instanceof Client client ? client.viewer().byLink() ? MarkupProgress.Party.GUEST : MarkupProgress.Party.CLIENT : MarkupProgress.Party.TEAM, own);
   }
 }

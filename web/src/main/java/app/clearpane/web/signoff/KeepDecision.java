@@ -19,7 +19,10 @@ import app.clearpane.web.plan.ReviewsFollow;
 import app.clearpane.web.record.Tell;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.HashSet;
+import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
@@ -99,7 +102,8 @@ class KeepDecision {
 
   /** Signing confirms the signer's own fixed marks; the sign-off that completes the rule confirms the rest (R2). */
   private void confirm(Decider decider, WeighDecision.Ready ready, Instant now) {
-    ready.marks().stream().filter(m -> m.told() == MarkupProgress.FIXED).filter(m -> ready.taken().outcome().agreed() || decider.contact().equals(m.author().contact()) || ready.signer().equals(m.author().contact())).forEach(mark -> {
+    Set<ContactId> both = new HashSet<>(List.of(decider.contact(), ready.signer()));
+    ready.marks().stream().filter(m -> m.told().confirmedBySigning(m.isOf(both), ready.taken().outcome().agreed())).forEach(mark -> {
       markups.move(mark, MarkupProgress.CONFIRMED, mark.fixedIn());
       markups.answer(mark.id(), new MarkupRow.Answer(MarkupProgress.Act.CONFIRM.name(), "", false, new MarkupRow.Author(decider.name(), decider.contact(), null), now));
     });

@@ -104,7 +104,7 @@ class WeighDecision {
     List<MarkupRow> changes = marks.stream().filter(m -> m.intent() == Intent.CHANGE).toList();
     VersionRow current = deliverables.versions(version.deliverable()).stream().filter(v -> !v.draft()).reduce((earlier, later) -> later.number() > earlier.number() ? later : earlier).orElseThrow();
     return new RoundState(current.id().equals(version.id()) ? version.sha256() : Sha256.ofText("replaced:" + current.sha256()), !round.open(), round.panel(), round.decisions(),
-        (int) changes.stream().filter(m -> m.told().unsettled()).count(),
+        (int) marks.stream().filter(MarkupRow::blocksSigning).count(),
         (int) changes.stream().filter(m -> (decider.equals(m.author().contact()) || signer.equals(m.author().contact())) && m.progress() != MarkupProgress.WITHDRAWN).count(),
         clashes.of(version, deliverable.pane(), marks).size());
   }

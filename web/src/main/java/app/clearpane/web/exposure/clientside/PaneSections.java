@@ -48,9 +48,9 @@ class PaneSections {
    * @param today for "late" and for days of another year
    */
   record Sections(String base, boolean mayMarkUp, List<Part> parts, PaneContents.Contents all, Map<ItemId, String> marks, LocalDate today) {
-    /** The phase that is under way. */
+    /** The phase that is under way; the last, where something is left open in an earlier one. */
     public Optional<Phase> current() {
-      return all.howFar().phases().stream().filter(phase -> phase.stage() == Phase.Stage.UNDER_WAY).findFirst();
+      return all.howFar().phases().stream().filter(phase -> phase.stage() == Phase.Stage.UNDER_WAY).reduce((earlier, later) -> later);
     }
 
     /** The tasks that do not await the reader, and those they have done. */
