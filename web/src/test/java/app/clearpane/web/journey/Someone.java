@@ -39,7 +39,7 @@ final class Someone {
   /** The mail of the post room runs no scripts, so nothing can look inside it. */
   private static final String MAIL = ".reading iframe";
   /** How many ms anything may take to show on a slow machine. */
-  private static final double PATIENCE = 20_000;
+  private static final double PATIENCE = 90_000;
   private final BrowserContext context;
   private final boolean scripts;
   private final List<String> faults = new ArrayList<>();
