@@ -23,12 +23,27 @@ public final class FoundAgain {
   private static Optional<Place.TextRange> exactly(String later, Place.TextRange range) {
     int best = -1;
     for (int at = later.indexOf(range.quote()); at >= 0; at = later.indexOf(range.quote(), at + 1)) {
+      if (!standsAlone(later, at, at + range.quote().length(), range)) {
+        continue;
+      }
       if (best < 0 || fits(later, at, at + range.quote().length(), range) > fits(later, best, best + range.quote().length(), range)
           || fits(later, at, at + range.quote().length(), range) == fits(later, best, best + range.quote().length(), range) && Math.abs(at - range.start()) < Math.abs(best - range.start())) {
         best = at;
       }
     }
     return best < 0 ? Optional.empty() : Optional.of(Place.TextRange.in(later, best, best + range.quote().length()));
+  }
+
+  /** Whether no letter or figure is stuck to a stretch where none was stuck to the range: a 9 is not the 9 of 19. */
+  private static boolean standsAlone(String later, int start, int end, Place.TextRange range) {
+    boolean left = start > 0 && stuck(later.charAt(start - 1), range.quote().charAt(0)) && (range.before().isEmpty() || !stuck(range.before().charAt(range.before().length() - 1), range.quote().charAt(0)));
+    char last = range.quote().charAt(range.quote().length() - 1);
+    boolean right = end < later.length() && stuck(last, later.charAt(end)) && (range.after().isEmpty() || !stuck(last, range.after().charAt(0)));
+    return !left && !right;
+  }
+
+  private static boolean stuck(char one, char other) {
+    return Character.isLetterOrDigit(one) && Character.isLetterOrDigit(other);
   }
 
   /** How many characters around a stretch are those that stood around the range. */

@@ -21,11 +21,15 @@ public record CanonicalJson(String text) {
   /**
    * Brings JSON text to its canonical form.
    *
-   * @throws IllegalArgumentException if the text is not a JSON object or array
+   * @throws IllegalArgumentException if the text is not a JSON object or array, or holds half a character
    */
   public static CanonicalJson parse(String json) {
     try {
-      return new CanonicalJson(new JsonCanonicalizer(json).getEncodedString());
+      String canonical = new JsonCanonicalizer(json).getEncodedString();
+      if (canonical.codePoints().anyMatch(point -> point >= Character.MIN_SURROGATE && point <= Character.MAX_SURROGATE)) {
+        throw new IllegalArgumentException("a surrogate stands without the other half of its character");
+      }
+      return new CanonicalJson(canonical);
     } catch (IOException e) {
       throw new IllegalArgumentException("not JSON: " + e.getMessage(), e);
     }

@@ -112,6 +112,12 @@ class WritingTest {
       assertThat(FoundAgain.in(PANEL.replace("need twenty minutes to see", "hurt"), sentence)).as("its text is gone").isEmpty();
     }
 
+    @ParameterizedTest(name = "{1} of “{0}” in “{2}”: {3}")
+    @CsvSource({"open from 9 to 5, 9, open from 19 to 5, -1", "open from 9 to 5, 9, at 19 and 9, 10", "room 12b, 12, room 112b, -1", "room 12b, 12, room 12c, 5", "the sky, sky, the skylight, -1", "the skylight, sky, the skylark, 4", "9, 9, 90, -1"})
+    void neverAsAPartOfALongerWordOrNumber(String text, String quote, String later, int start) {
+      assertThat(FoundAgain.in(later, at(text, quote)).map(TextRange::start)).isEqualTo(start < 0 ? Optional.empty() : Optional.of(start));
+    }
+
     @Test
     void shortWordsMustBeTheSame() {
       assertThat(FoundAgain.in("The rod torch", at(PANEL, "red"))).isEmpty();

@@ -77,6 +77,11 @@ class RecordChainTest {
   void writesJsonCanonically() {
     assertThat(CanonicalJson.of(Map.of("b", List.of(1, true, "x"), "a", "\u20ac\n\"\ud83c\udf12")).text()).isEqualTo("{\"a\":\"€\\n\\\"🌒\",\"b\":[\"1\",true,\"x\"]}");
     assertThatIllegalArgumentException().isThrownBy(() -> CanonicalJson.of(Map.of("a", new Object())));
+    for (String half : List.of("\ud83c", "a\udf12b", "\udf12\ud83c")) {
+      assertThatIllegalArgumentException().isThrownBy(() -> CanonicalJson.of(Map.of("a", half))).withMessageContaining("other half");
+      assertThatIllegalArgumentException().isThrownBy(() -> CanonicalJson.of(Map.of(half, "a")));
+    }
+    assertThatIllegalArgumentException().isThrownBy(() -> CanonicalJson.parse("[\"\\ud83c\"]"));
     assertThatIllegalArgumentException().isThrownBy(() -> CanonicalJson.parse("{"));
     assertThatIllegalArgumentException().isThrownBy(() -> new Sha256("ABC"));
     assertThat(Sha256.ofText("").brief()).isEqualTo("e3b0 c442 … 7852 b855");

@@ -10,10 +10,12 @@ import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.Comparator;
+import java.util.HexFormat;
 import java.util.List;
 import java.util.Objects;
 import java.util.stream.Stream;
@@ -56,6 +58,7 @@ public final class ReleaseBag {
       Files.writeString(bag.resolve("record.jsonl"), contents.record(), StandardCharsets.UTF_8);
       addVerifier(bag);
       BagCreator.bagInPlace(bag, List.of(StandardSupportedAlgorithms.SHA256), false, metadata(contents));
+      amend(bag, contents);
       zip(workshop, bag, out);
     } catch (NoSuchAlgorithmException e) {
       throw new IllegalStateException("every Java platform has SHA-256", e);
@@ -76,8 +79,27 @@ public final class ReleaseBag {
     Metadata metadata = new Metadata();
     metadata.add("Source-Organization", contents.organisation());
     metadata.add("External-Description", "Release of " + contents.releasedName());
-    metadata.add("Bagging-Date", contents.at().atOffset(ZoneOffset.UTC).toLocalDate().toString());
+    metadata.add("Bagging-Date", day(contents));
     return metadata;
+  }
+
+  /** What the one who bags leaves otherwise than it should be: the date of the contents, and per cent signs in names written as RFC 8493 (2.1.3) says. The tags are summed up again. */
+  private static void amend(Path bag, Contents contents) throws IOException, NoSuchAlgorithmException {
+    Path info = bag.resolve("bag-info.txt");
+    Files.writeString(info, Files.readString(info).replaceAll("(?m)^Bagging-Date:.*$", "Bagging-Date: " + day(contents)));
+    Path manifest = bag.resolve("manifest-sha256.txt");
+    Files.writeString(manifest, Files.readString(manifest).replace("%", "%25"));
+    Path tags = bag.resolve("tagmanifest-sha256.txt");
+    StringBuilder summed = new StringBuilder();
+    for (String line : Files.readAllLines(tags)) {
+      String name = line.substring(line.indexOf(' ')).strip();
+      summed.append(HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(Files.readAllBytes(bag.resolve(name))))).append("  ").append(name).append('\n');
+    }
+    Files.writeString(tags, summed);
+  }
+
+  private static String day(Contents contents) {
+    return contents.at().atOffset(ZoneOffset.UTC).toLocalDate().toString();
   }
 
   private static void zip(Path root, Path bag, OutputStream out) throws IOException {

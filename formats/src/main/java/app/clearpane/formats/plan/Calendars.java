@@ -9,18 +9,25 @@ import biweekly.property.Status;
 import biweekly.util.Duration;
 import java.io.IOException;
 import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.ZoneOffset;
 import java.util.Date;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
+import java.util.TreeSet;
 
 /** Calendars as other programs read and write them (iCalendar, RFC 5545). */
 public final class Calendars {
   private static final int MOST_DAYS_AT_ONCE = 400;
+  private static final int MOST_BYTES_OF_A_LINE = 75;
+  /** How long something that falls on an instant is shown: an event ends after it begins. */
+  private static final java.time.Duration SHOWN_FOR = java.time.Duration.ofMinutes(15);
 
   private Calendars() {}
 
@@ -59,7 +66,7 @@ public final class Calendars {
       }
       entry.at().ifPresentOrElse(at -> {
         event.setDateStart(Date.from(at), true);
-        event.setDateEnd(Date.from(at), true);
+        event.setDateEnd(Date.from(at.plus(SHOWN_FOR)), true);
       }, () -> {
         event.setDateStart(date(entry.day()), false);
         event.setDateEnd(date(entry.day().plusDays(1)), false);
@@ -67,7 +74,27 @@ public final class Calendars {
       event.setStatus(entry.cancelled() ? Status.cancelled() : Status.confirmed());
       calendar.addEvent(event);
     }
-    return Biweekly.write(calendar).go();
+    return folded(Biweekly.write(calendar).go());
+  }
+
+  /** The lines of a calendar folded after 75 bytes at most, never within a character (RFC 5545, 3.1). */
+  static String folded(String text) {
+    StringBuilder folded = new StringBuilder();
+    text.replace("\r\n ", "").lines().forEach(line -> {
+      int bytes = 0;
+      for (int i = 0; i < line.length(); i += Character.charCount(line.codePointAt(i))) {
+        String one = Character.toString(line.codePointAt(i));
+        int more = one.getBytes(StandardCharsets.UTF_8).length;
+        if (bytes + more > MOST_BYTES_OF_A_LINE) {
+          folded.append("\r\n ");
+          bytes = 1;
+        }
+        folded.append(one);
+        bytes += more;
+      }
+      folded.append("\r\n");
+    });
+    return folded.toString();
   }
 
   /** Dates are written in the zone of this machine, so they are made in it. */
@@ -76,7 +103,8 @@ public final class Calendars {
   }
 
   /**
-   * The days that the events of a calendar fall on, with their names: whole-day events only, for these are holidays. Events that repeat yearly are taken up to a last day.
+   * The days that the events of a calendar fall on, with their names: whole-day events only, for these are holidays. Events that repeat are taken up to a last day, with the
+   * days that are left out or added, and with those of their days that were moved; what was cancelled does not take place. A file may hold several calendars.
    *
    * @param last the last day that counts
    * @throws IllegalArgumentException if it is no calendar, or one event lasts longer than a year
@@ -84,32 +112,55 @@ public final class Calendars {
   public static TreeMap<LocalDate, String> holidays(InputStream file, LocalDate last) throws IOException {
     TreeMap<LocalDate, String> days = new TreeMap<>();
     try (ICalReader reader = new ICalReader(file)) {
-      ICalendar calendar = reader.readNext();
-      if (calendar == null) {
+      List<ICalendar> calendars = reader.readAll();
+      if (calendars.isEmpty()) {
         throw new IllegalArgumentException("it holds no calendar");
       }
-      for (VEvent event : calendar.getEvents()) {
-        if (event.getDateStart() != null && !event.getDateStart().getValue().hasTime()) {
-          take(event, days, last);
+      List<VEvent> events = calendars.stream().flatMap(calendar -> calendar.getEvents().stream()).filter(event -> event.getDateStart() != null && !event.getDateStart().getValue().hasTime()).toList();
+      for (VEvent event : events) {
+        if (event.getStatus() == null || !event.getStatus().isCancelled()) {
+          take(event, moved(event, events), days, last);
         }
       }
     }
     return days;
   }
 
-  private static void take(VEvent event, TreeMap<LocalDate, String> days, LocalDate last) {
+  /** The days of an event that repeats which are told by an event of their own, or are left out. */
+  private static Set<LocalDate> moved(VEvent event, List<VEvent> all) {
+    Set<LocalDate> moved = new HashSet<>();
+    if (event.getRecurrenceId() == null) {
+      event.getExceptionDates().forEach(out -> out.getValues().forEach(date -> moved.add(day(date))));
+      all.stream().filter(other -> other.getRecurrenceId() != null && other.getUid() != null && other.getUid().equals(event.getUid())).forEach(other -> moved.add(day(other.getRecurrenceId().getValue())));
+    }
+    return moved;
+  }
+
+  private static long length(VEvent event, LocalDate first) {
+    if (event.getDateEnd() != null) {
+      return Math.max(1, day(event.getDateEnd().getValue()).toEpochDay() - first.toEpochDay());
+    }
+    return event.getDuration() == null ? 1 : Math.max(1, java.time.Duration.ofMillis(event.getDuration().getValue().toMillis()).toDays());
+  }
+
+  private static void take(VEvent event, Set<LocalDate> without, TreeMap<LocalDate, String> days, LocalDate last) {
     LocalDate first = day(event.getDateStart().getValue());
-    LocalDate end = event.getDateEnd() == null ? first.plusDays(1) : day(event.getDateEnd().getValue());
-    long length = Math.max(1, end.toEpochDay() - first.toEpochDay());
+    long length = length(event, first);
     String name = event.getSummary() == null ? "Holiday" : event.getSummary().getValue();
     if (length > MOST_DAYS_AT_ONCE) {
       throw new IllegalArgumentException("“" + name + "” lasts " + length + " days");
     }
+    TreeSet<LocalDate> starts = new TreeSet<>();
     for (Optional<LocalDate> start = Optional.of(first); start.isPresent() && !start.get().isAfter(last); start = again(event, first, start.get())) {
-      for (int i = 0; i < length; i++) {
-        days.put(start.get().plusDays(i), name);
-      }
+      starts.add(start.get());
     }
+    event.getRecurrenceDates().forEach(also -> also.getDates().stream().map(Calendars::day).filter(day -> !day.isAfter(last)).forEach(starts::add));
+    starts.removeAll(without);
+    starts.forEach(start -> {
+      for (int i = 0; i < length; i++) {
+        days.put(start.plusDays(i), name);
+      }
+    });
   }
 
   private static Optional<LocalDate> again(VEvent event, LocalDate first, LocalDate after) {

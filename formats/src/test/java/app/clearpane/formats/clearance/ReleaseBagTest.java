@@ -39,12 +39,27 @@ class ReleaseBagTest {
     }
   }
 
+  @Test
+  void saysTheDateOfItsContentsAndWritesPerCentAsTheFormatAsks() throws Exception {
+    Path bag = unzipped(bag("100 % rye, 5%25.pdf"));
+    assertThat(bag.resolve("bag-info.txt")).content().contains("Bagging-Date: 1970-01-01").containsOnlyOnce("Bagging-Date");
+    assertThat(bag.resolve("manifest-sha256.txt")).content().contains("data/released/100 %25 rye, 5%2525.pdf");
+    assertThat(bag.resolve("data/released/100 % rye, 5%25.pdf")).content().isEqualTo("the released bytes");
+    Process verifier = new ProcessBuilder(Path.of(System.getProperty("java.home"), "bin", "java").toString(), bag.resolve("data/Verify.java").toString(), bag.toString()).redirectErrorStream(true).start();
+    String said = new String(verifier.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+    assertThat(said).doesNotContain("is in no manifest").doesNotContain("is not what").doesNotContain("missing");
+  }
+
   private Path bag() throws IOException {
+    return bag("map, é.pdf");
+  }
+
+  private Path bag(String name) throws IOException {
     Path released = Files.writeString(folder.resolve("stored"), "the released bytes");
     Path workshop = Files.createDirectories(folder.resolve("workshop"));
     Path zip = folder.resolve("bundle.zip");
     try (OutputStream out = Files.newOutputStream(zip)) {
-      ReleaseBag.write(new ReleaseBag.Contents("map-version-2", released, "map, é.pdf", new byte[] {1, 2}, "{}", "{}\n", "Marram & Finch", Instant.EPOCH), workshop, out);
+      ReleaseBag.write(new ReleaseBag.Contents("map-version-2", released, name, new byte[] {1, 2}, "{}", "{}\n", "Marram & Finch", Instant.EPOCH), workshop, out);
     }
     assertThat(workshop).isEmptyDirectory();
     return zip;
