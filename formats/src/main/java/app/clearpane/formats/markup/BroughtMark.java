@@ -2,6 +2,7 @@ package app.clearpane.formats.markup;
 
 import app.clearpane.core.markup.Intent;
 import app.clearpane.core.markup.Place;
+import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Optional;
 
@@ -13,6 +14,17 @@ import java.util.Optional;
  * @param replacement the wording asked for instead; empty if none is given
  */
 public record BroughtMark(String origin, Place place, Intent intent, String note, String author, Optional<String> replacement) {
+
+  public BroughtMark {
+    note = whole(note);
+    author = whole(author);
+    replacement = replacement.map(BroughtMark::whole);
+  }
+
+  /** A text in which half a character is told by a question mark, since nothing that is kept may hold one. */
+  private static String whole(String text) {
+    return new String(text.getBytes(StandardCharsets.UTF_8), StandardCharsets.UTF_8);
+  }
 
   /** A mark that asks for no wording. */
   public BroughtMark(String origin, Place place, Intent intent, String note, String author) {

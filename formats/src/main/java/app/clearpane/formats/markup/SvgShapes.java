@@ -56,6 +56,9 @@ final class SvgShapes {
     if (root == null || shape == null) {
       throw new IllegalArgumentException("its drawing has no shape that is known here");
     }
+    if (shape.hasAttr("transform") || shape.parents().stream().anyMatch(above -> above.hasAttr("transform"))) {
+      throw new IllegalArgumentException("its shape is moved or turned by a transform, which is not read here");
+    }
     List<Double> view = numbers(root.attr("viewBox"));
     double left = view.size() == 4 ? view.get(0) : 0;
     double top = view.size() == 4 ? view.get(1) : 0;

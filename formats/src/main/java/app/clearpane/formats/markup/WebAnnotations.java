@@ -36,15 +36,25 @@ public final class WebAnnotations {
   /** An annotation collection over one file. */
   public static String write(Sha256 file, String mediaType, List<Annotation> annotations) {
     List<Object> items = new ArrayList<>();
-    annotations.forEach(annotation -> {
+    for (Annotation annotation : annotations) {
       items.add(mark(file, mediaType, annotation));
-      annotation.replies().forEach(reply -> items.add(reply(annotation, reply)));
-    });
+      for (int i = 0; i < annotation.replies().size(); i++) {
+        items.add(reply(annotation, i));
+      }
+    }
+    String id = "urn:sha256:" + file.hex() + ":annotations";
     Map<String, Object> page = new LinkedHashMap<>();
     page.put("@context", "http://www.w3.org/ns/anno.jsonld");
+    page.put("id", id);
     page.put("type", "AnnotationCollection");
     page.put("total", items.size());
-    page.put("first", Map.of("type", "AnnotationPage", "items", items));
+    Map<String, Object> first = new LinkedHashMap<>();
+    first.put("id", id + ":1");
+    first.put("type", "AnnotationPage");
+    first.put("partOf", id);
+    first.put("startIndex", 0);
+    first.put("items", items);
+    page.put("first", first);
     return JSON.writerWithDefaultPrettyPrinter().writeValueAsString(page) + "\n";
   }
 
@@ -104,8 +114,9 @@ public final class WebAnnotations {
     return BigDecimal.valueOf(seconds).setScale(3, RoundingMode.HALF_UP).stripTrailingZeros().toPlainString();
   }
 
-  private static Map<String, Object> reply(Annotation annotation, Annotation.Reply reply) {
-    Map<String, Object> out = created(annotation.id() + "#" + annotation.replies().indexOf(reply), reply.author(), reply.at());
+  private static Map<String, Object> reply(Annotation annotation, int number) {
+    Annotation.Reply reply = annotation.replies().get(number);
+    Map<String, Object> out = created(annotation.id() + "#" + number, reply.author(), reply.at());
     out.put("motivation", "replying");
     out.put("body", Map.of("type", "TextualBody", "value", reply.said(), "format", "text/plain"));
     out.put("target", annotation.id());
@@ -154,6 +165,9 @@ public final class WebAnnotations {
       if (!"replying".equals(item.path("motivation").asString(""))) {
         try {
           marks.add(mark(item, sizes, number, of));
+          if (item.path("target").isArray() && item.path("target").size() > 1) {
+            skipped.add(called + ": it has " + item.path("target").size() + " places, of which the first was read");
+          }
         } catch (IllegalArgumentException unread) {
           skipped.add(called + ": " + unread.getMessage());
         }
@@ -175,11 +189,12 @@ public final class WebAnnotations {
 
   private static BroughtMark mark(JsonNode item, Map<Integer, PageSize> sizes, int number, String text) {
     JsonNode target = item.path("target").isArray() ? item.path("target").path(0) : item.path("target");
-    Place place = place(target.path("selector").isArray() ? target.path("selector").path(0) : target.path("selector"), sizes, text);
+    Place place = anyPlace(target, sizes, text);
     Optional<String> replacement = Optional.empty();
     String note = "";
     Intent intent = Intent.CHANGE;
-    for (JsonNode body : item.path("body").isArray() ? item.path("body") : List.of(item.path("body"))) {
+    JsonNode bodies = item.has("body") ? item.path("body") : item.path("bodyValue");
+    for (JsonNode body : bodies.isArray() ? bodies : List.of(bodies)) {
       String value = body.isString() ? body.stringValue() : body.path("value").asString("");
       switch (body.path("purpose").asString("")) {
         case "tagging" -> intent = intent(value, intent);
@@ -206,10 +221,52 @@ public final class WebAnnotations {
     return otherwise;
   }
 
-  private static Place place(JsonNode selector, Map<Integer, PageSize> sizes, String text) {
+  /** The first of the ways in which a target says where it is that can be read. */
+  private static Place anyPlace(JsonNode target, Map<Integer, PageSize> sizes, String text) {
+    List<JsonNode> selectors = new ArrayList<>();
+    JsonNode said = target.path("selector");
+    (said.isArray() ? said : List.of(said)).forEach(selectors::add);
+    String source = target.isString() ? target.stringValue() : target.path("source").isString() ? target.path("source").stringValue() : target.path("source").path("id").asString(target.path("id").asString(""));
+    if (source.contains("#") && !target.has("selector")) {
+      fragments(source.substring(source.indexOf('#') + 1)).ifPresent(selectors::add);
+    }
+    selectors.removeIf(one -> one.isMissingNode() || one.isNull());
+    Optional<Integer> start = selectors.stream().filter(one -> one.path("type").asString("").equals("TextPositionSelector") && one.path("start").isIntegralNumber()).map(one -> one.path("start").intValue()).findFirst();
+    IllegalArgumentException first = new IllegalArgumentException("it names no place on a page that can be read here");
+    for (int i = 0; i < selectors.size(); i++) {
+      try {
+        return place(selectors.get(i), sizes, text, start.orElse(0));
+      } catch (IllegalArgumentException unread) {
+        first = i == 0 ? unread : first;
+      }
+    }
+    throw first;
+  }
+
+  /** A fragment of an address as a selector: "page=2&xywh=percent:1,2,3,4". */
+  private static Optional<JsonNode> fragments(String fragment) {
+    tools.jackson.databind.node.ObjectNode last = null;
+    for (String part : java.net.URLDecoder.decode(fragment, java.nio.charset.StandardCharsets.UTF_8).split("&")) {
+      tools.jackson.databind.node.ObjectNode selector = JSON.createObjectNode().put("type", "FragmentSelector").put("value", part);
+      if (last != null && part.startsWith("page=")) {
+        last = selector.set("refinedBy", last);
+      } else if (last != null) {
+        last.set("refinedBy", selector);
+      } else {
+        last = selector;
+      }
+    }
+    return Optional.ofNullable(last);
+  }
+
+  /** @param start where a quote stood, by the place that was written beside it; 0 if none was */
+  private static Place place(JsonNode selector, Map<Integer, PageSize> sizes, String text, int start) {
     int page = 1;
     if (selector.path("type").asString("").equals("TextQuoteSelector")) {
-      return range(selector, text);
+      return range(selector, text, start);
+    }
+    if (selector.path("type").asString("").equals("TextPositionSelector")) {
+      return stretch(selector, text);
     }
     if (selector.path("value").asString("").startsWith("t=")) {
       return moment(selector, sizes);
@@ -230,25 +287,43 @@ public final class WebAnnotations {
     throw new IllegalArgumentException("it names no place on a page that can be read here");
   }
 
-  private static Place range(JsonNode selector, String text) {
+  private static Place stretch(JsonNode selector, String text) {
+    int from = selector.path("start").asInt(-1);
+    int to = selector.path("end").asInt(-1);
+    if (from < 0 || to <= from || to > text.length()) {
+      throw new IllegalArgumentException("its characters are not in this text");
+    }
+    return Place.TextRange.in(text, from, to);
+  }
+
+  private static Place range(JsonNode selector, String text, int start) {
     String quote = selector.path("exact").asString("");
     if (quote.isEmpty()) {
       throw new IllegalArgumentException("it quotes nothing");
     }
-    return FoundAgain.in(text, new Place.TextRange(0, quote.length(), quote, selector.path("prefix").asString(""), selector.path("suffix").asString("")))
+    return FoundAgain.in(text, new Place.TextRange(start, start + quote.length(), quote, selector.path("prefix").asString(""), selector.path("suffix").asString("")))
         .orElseThrow(() -> new IllegalArgumentException("its words are not in this text"));
   }
 
   private static Place moment(JsonNode selector, Map<Integer, PageSize> sizes) {
     String[] times = selector.path("value").asString("").substring(2).replace("npt:", "").split(",", 2);
     try {
-      double from = times[0].isEmpty() ? 0 : Double.parseDouble(times[0]);
+      double from = times[0].isEmpty() ? 0 : clock(times[0]);
       JsonNode within = selector.path("refinedBy");
       Optional<Place> shape = within.path("type").asString("").equals("SvgSelector") ? Optional.of(SvgShapes.read(within.path("value").asString(""), 1, size(sizes, 1))) : Optional.empty();
-      return new Place.Moment(from, times.length > 1 ? Double.parseDouble(times[1]) : from, shape);
+      return new Place.Moment(from, times.length > 1 ? clock(times[1]) : from, shape);
     } catch (NumberFormatException unreadable) {
       throw new IllegalArgumentException("its time is not in seconds: " + String.join(",", times));
     }
+  }
+
+  /** Seconds of a time as "75.5", "1:15.5" or "0:01:15.5". @throws NumberFormatException if it is none */
+  private static double clock(String time) {
+    double seconds = 0;
+    for (String part : time.split(":", -1)) {
+      seconds = seconds * 60 + Double.parseDouble(part);
+    }
+    return seconds;
   }
 
   private static int page(String fragment) {

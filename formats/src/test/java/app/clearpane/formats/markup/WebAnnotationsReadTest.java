@@ -3,10 +3,13 @@ package app.clearpane.formats.markup;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import app.clearpane.core.markup.MarkupProgress;
 import app.clearpane.core.deliverable.PageSize;
 import app.clearpane.core.files.Sha256;
 import app.clearpane.core.markup.Intent;
 import app.clearpane.core.markup.Place;
+import java.time.Instant;
+import java.util.Optional;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
@@ -78,6 +81,55 @@ class WebAnnotationsReadTest {
   @ValueSource(strings = {"{}", "[]", "{\"items\": 3}", "\"words\"", "12"})
   void findsNothingInJsonOfAnotherKind(String json) {
     assertThat(WebAnnotations.read(json, PAGES)).isEqualTo(new BroughtMark.Read(List.of(), List.of()));
+  }
+
+  private static final String REFRAIN = "The dome turns. The dome rests. The dome turns.";
+
+  /** Words that stand three times come back where they were. */
+  @ParameterizedTest
+  @ValueSource(ints = {0, 16, 32})
+  void bringsWordsThatRepeatBackWhereTheyWere(int start) {
+    Place.TextRange dome = new Place.TextRange(start, start + 8, "The dome", "", "");
+    Annotation mark = new Annotation("urn:uuid:1", "1·1", dome, SIZE, Intent.CHANGE, MarkupProgress.OPEN, "Which?", "Ottoline", Instant.EPOCH, List.of(), Optional.empty());
+    BroughtMark.Read read = WebAnnotations.read(WebAnnotations.write(Sha256.ofText("file"), "text/plain", List.of(mark)), Map.of(), REFRAIN);
+    assertThat(read.marks()).singleElement().satisfies(brought -> assertThat(((Place.TextRange) brought.place()).start()).isEqualTo(start));
+  }
+
+  @Test
+  void takesTheFirstWayToSayWhereThatItCanRead() {
+    assertThat(place("[{\"type\": \"CssSelector\", \"value\": \"#main\"}, {\"type\": \"FragmentSelector\", \"value\": \"xywh=percent:10,20,30,40\"}]")).isEqualTo(new Place.Rectangle(1, 0.1, 0.2, 0.3, 0.4));
+    assertThat(place("{\"type\": \"FragmentSelector\", \"value\": \"t=npt:0:01:15.5,1:20\"}")).isEqualTo(new Place.Moment(75.5, 80, Optional.empty()));
+    BroughtMark.Read position = WebAnnotations.read("""
+        {"bodyValue": "These", "target": {"source": "x", "selector": {"type": "TextPositionSelector", "start": 4, "end": 8}}}""", Map.of(), REFRAIN);
+    assertThat(position.marks().get(0)).satisfies(mark -> {
+      assertThat(mark.note()).isEqualTo("These");
+      assertThat(((Place.TextRange) mark.place()).quote()).isEqualTo("dome");
+    });
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"\"http://x.example/map.pdf#page=2&xywh=percent:10,20,30,40\"", "{\"source\": \"http://x.example/map.pdf#page=2&xywh=percent:10,20,30,40\"}", "{\"id\": \"http://x.example/map.pdf#xywh=percent:10,20,30,40&page=2\"}"})
+  void readsAPlaceBehindTheAddress(String target) {
+    BroughtMark.Read read = WebAnnotations.read("{\"body\": \"Here\", \"target\": " + target + "}", PAGES);
+    assertThat(read.marks()).singleElement().extracting(BroughtMark::place).isEqualTo(new Place.Rectangle(2, 0.1, 0.2, 0.3, 0.4));
+  }
+
+  @Test
+  void saysWhatItLeftOutAndPlacesNothingWrong() {
+    assertThat(read("{\"type\": \"SvgSelector\", \"value\": \"<svg><g transform='rotate(45)'><rect x='1' y='1' width='9' height='9'/></g></svg>\"}").skipped()).singleElement().asString().contains("transform");
+    BroughtMark.Read two = WebAnnotations.read("{\"body\": \"Both\", \"target\": [\"x#xywh=percent:1,1,5,5\", \"x#xywh=percent:50,50,5,5\"]}", PAGES);
+    assertThat(two.marks()).hasSize(1);
+    assertThat(two.skipped()).singleElement().asString().contains("2 places, of which the first was read");
+    BroughtMark.Read half = WebAnnotations.read("{\"body\": \"Moon \\ud83c here\", \"target\": \"x#xywh=percent:1,1,5,5\"}", PAGES);
+    assertThat(half.marks().get(0).note()).isEqualTo("Moon ? here");
+  }
+
+  @Test
+  void givesWhatItWritesNamesAndEqualRepliesTwoOfThem() {
+    Annotation.Reply same = new Annotation.Reply("Yes", "Ines", Instant.EPOCH);
+    Annotation mark = new Annotation("urn:uuid:1", "1·1", new Place.Rectangle(1, 0.1, 0.2, 0.3, 0.4), SIZE, Intent.CHANGE, MarkupProgress.OPEN, "Wider", "Ottoline", Instant.EPOCH, List.of(same, same), Optional.empty());
+    String written = WebAnnotations.write(Sha256.ofText("file"), "image/png", List.of(mark));
+    assertThat(written).contains("\"urn:uuid:1#0\"", "\"urn:uuid:1#1\"", ":annotations\"", ":annotations:1\"", "\"partOf\"", "\"startIndex\" : 0");
   }
 
   @Test
