@@ -119,9 +119,9 @@ class PanePage {
       return waiting().size() + toSettle().size() + yourTasks().size() + waitingPapers().size();
     }
 
-    /** The last milestone ahead. */
+    /** The last milestone, for the cover: where the dates are a part of the page at all. */
     public Optional<Milestone> last() {
-      return contents.dates().milestones().stream().reduce((earlier, later) -> later);
+      return parts.stream().noneMatch(part -> part.kind() == ContentKind.DATES) ? Optional.empty() : contents.dates().milestones().stream().reduce((earlier, later) -> later);
     }
 
     /** The day of a milestone, as it is forecast now. */
