@@ -1,5 +1,7 @@
 package app.clearpane.web;
 
+import static org.awaitility.Awaitility.await;
+
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.deliverable.Deliverable;
@@ -68,7 +70,7 @@ abstract class AtTheMill extends DemoHouse {
   Callable<HttpResponse<String>> deciding(Visitor who, VersionRow version, String decision) throws Exception {
     String token = who.token();
     return () -> who.post("/c/panes/" + pane().id() + "/versions/" + version.id() + "/decisions", token,
-        Map.of("decision", decision, "sha256", version.sha256().hex(), "sentence", "as it should be", "typedName", "Signed"));
+        Map.of("decision", decision, "sha256", version.sha256().hex(), "sentence", decision.equals("SIGN_OFF") ? "" : "as it should be", "typedName", "Signed", "sure", "true"));
   }
 
   Round round(ItemId deliverable) {
@@ -83,6 +85,11 @@ abstract class AtTheMill extends DemoHouse {
       found += mail.getAllRecipients()[0].toString().contains(address) && mail.getSubject().contains(words) ? 1 : 0;
     }
     return found;
+  }
+
+  /** Waits for the one mail that somebody gets whose subject has these words in it. */
+  void mailArrives(String address, String words) {
+    await().until(() -> mailsAbout(address, words) == 1);
   }
 
   Visitor imre() throws Exception {

@@ -116,7 +116,7 @@ class PapersTest extends AtTheMill {
     assertThat(imre().get(at(dates) + "/file").body()).startsWith("%PDF");
     for (Visitor one : List.of(imre(), grete())) {
       assertThat(agreements.ofProject(mill())).hasSize(before);
-      assertThat(one.post(at(dates) + "/name", one.token(), Map.of("sha256", dates.sha256().hex(), "typedName", "Me")).statusCode()).isEqualTo(302);
+      assertThat(one.post(at(dates) + "/name", one.token(), Map.of("sha256", dates.sha256().hex(), "typedName", "Me", "sure", "true")).statusCode()).isEqualTo(302);
     }
     assertThat(agreements.ofProject(mill())).hasSize(before + 1).first().satisfies(made -> {
       assertThat(made.withClient()).isTrue();

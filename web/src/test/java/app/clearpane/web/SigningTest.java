@@ -61,7 +61,7 @@ class SigningTest extends AtTheMill {
   }
 
   private HttpResponse<String> decide(Visitor who, VersionRow version, String decision, Map<String, String> more) throws Exception {
-    Map<String, String> form = new HashMap<>(Map.of("decision", decision, "sha256", version.sha256().hex(), "sentence", "as it should be", "typedName", "Signed"));
+    Map<String, String> form = new HashMap<>(Map.of("decision", decision, "sha256", version.sha256().hex(), "sentence", decision.equals("SIGN_OFF") ? "" : "as it should be", "typedName", "Signed", "sure", "true"));
     form.putAll(more);
     return who.post("/c/panes/" + pane().id() + "/versions/" + version.id() + "/decisions", who.token(), form);
   }
@@ -80,9 +80,13 @@ class SigningTest extends AtTheMill {
     VersionRow version = sent(ines, bag);
     assertThat(round(bag).whoSigns()).startsWith("Grete").contains(", then Imre");
     assertThat(decide(imre(), version, "SIGN_OFF", Map.of()).body()).contains("It is not your turn to sign yet");
-    assertThat(imre().get("/c/panes/" + pane().id() + "/versions/" + version.id()).body()).contains("signs before you");
-    assertThat(imre().get("/c/panes/" + pane().id() + "/to-sign").body()).contains("turn first: you sign one after another");
+    assertThat(imre().get("/c/panes/" + pane().id() + "/versions/" + version.id()).body()).contains("decides before you");
+    assertThat(imre().get("/c/panes/" + pane().id() + "/to-sign").body()).as("only whose place it is waits").doesNotContain("In order");
+    assertThat(imre().get("/c/panes/" + pane().id()).body()).contains("others sign first");
+    assertThat(mailsAbout("imre@", "Your turn to sign: In order")).isZero();
     decide(grete(), version, "SIGN_OFF", Map.of());
+    mailArrives("imre@", "Your turn to sign: In order");
+    assertThat(imre().get("/c/panes/" + pane().id() + "/to-sign").body()).contains("In order");
     assertThat(decide(imre(), version, "SIGN_OFF", Map.of()).statusCode()).isEqualTo(302);
     assertThat(round(bag).soFar()).isEqualTo(Outcome.SIGNED);
     assertThat(takeBack(grete(), version).statusCode()).as("the next has gone on from it").isEqualTo(422);

@@ -1,6 +1,9 @@
 package app.clearpane.core.agency;
 
 import java.text.Normalizer;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
 
 /**
  * The name of a person, firm, project or thing: 1 to 120 characters as a reader counts them, in Unicode form NFC, without
@@ -35,8 +38,23 @@ public record Name(String value) {
     return value.split(" ")[0];
   }
 
+  /**
+   * Whether what somebody typed can be meant for this name: every word of it is one of the name's, or the first letter of one, and at least one is whole. Case, accents and
+   * punctuation do not matter: "J. Quill" is Jasper Quill-Adeyemi.
+   */
+  public boolean isMeantBy(String typed) {
+    List<String> own = words(value);
+    List<String> said = words(typed);
+    return said.stream().anyMatch(own::contains) && said.stream().allMatch(word -> own.contains(word) || word.length() == 1 && own.stream().anyMatch(one -> one.startsWith(word)));
+  }
+
+  private static List<String> words(String text) {
+    String plain = Normalizer.normalize(text, Normalizer.Form.NFD).replaceAll("\\p{M}", "").toLowerCase(Locale.ROOT);
+    return Arrays.stream(plain.split("[^\\p{L}\\p{N}]+")).filter(word -> !word.isEmpty()).toList();
+  }
+
   private static String firstLetter(String word) {
-    return word.substring(0, word.offsetByCodePoints(0, 1)).toUpperCase(java.util.Locale.ROOT);
+    return word.substring(0, word.offsetByCodePoints(0, 1)).toUpperCase(Locale.ROOT);
   }
 
   @Override

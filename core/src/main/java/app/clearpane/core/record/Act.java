@@ -12,6 +12,7 @@ import java.util.stream.Collectors;
 public enum Act {
   SIGNOFF_MADE("signoff.made", Kind.DECISIONS, Told.OUTSIDE, "decided on"),
   SIGNOFF_TAKEN_BACK("signoff.taken-back", Kind.DECISIONS, Told.OUTSIDE, "took back a decision on"),
+  SIGNOFF_ASKED_AGAIN("signoff.asked-again", Kind.DECISIONS, Told.OUTSIDE, "settled a clash, so that a signatory is asked again about"),
   ROUND_CLOSED("round.closed", Kind.DECISIONS, Told.OUTSIDE, "closed the round of"),
   EXTRA_ACCEPTED("extra.accepted", Kind.DECISIONS, Told.OUTSIDE, "accepted a further round of"),
   SIGNING_CHANGED("signing.changed", Kind.DECISIONS, Told.OUTSIDE, "changed who signs"),

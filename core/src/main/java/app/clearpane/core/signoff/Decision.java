@@ -7,6 +7,11 @@ public enum Decision {
   SEND_BACK,
   STAND_ASIDE;
 
+  /** The decision as it counts with these words beside it: a sign-off with words is one with notes. @param words may be blank */
+  public Decision saidWith(String words) {
+    return this == SIGN_OFF && !words.isBlank() ? SIGN_OFF_WITH_NOTES : this;
+  }
+
   /** Whether this is a sign-off, with notes or without. */
   public boolean signs() {
     return this == SIGN_OFF || this == SIGN_OFF_WITH_NOTES;

@@ -2,7 +2,6 @@ package app.clearpane.core.signoff;
 
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.files.Sha256;
-import java.util.LinkedHashMap;
 import java.util.Map;
 
 /**
@@ -59,10 +58,8 @@ public record RoundState(Sha256 current, boolean closed, Signatories signatories
   }
 
   private Answer taken(Attempt attempt) {
-    Map<ContactId, Decision> after = new LinkedHashMap<>(decisions);
-    after.put(attempt.by(), attempt.decision());
-    Outcome outcome = signatories.outcome(after);
-    return new Answer.Taken(outcome, outcome.agreed() || signatories.everyoneHasDecided(after));
+    Signatories.Effect effect = signatories.with(attempt.by(), attempt.decision(), decisions);
+    return new Answer.Taken(effect.outcome(), effect.closes());
   }
 
   /**

@@ -76,11 +76,35 @@ public record Signatories(Rule rule, List<ContactId> inOrder, Optional<ContactId
     return tally.withNotes() ? Outcome.SIGNED_WITH_NOTES : Outcome.SIGNED;
   }
 
+  /**
+   * What one more decision would bring (R3).
+   *
+   * @param outcome what the decisions come to with it
+   * @param closes whether the round closes with it
+   */
+  public record Effect(Outcome outcome, boolean closes) {}
+
+  /** What the decisions come to with one more on top of these, and whether the round closes with it. */
+  public Effect with(ContactId signer, Decision decision, Map<ContactId, Decision> decisions) {
+    Map<ContactId, Decision> after = new LinkedHashMap<>(decisions);
+    after.put(signer, decision);
+    Outcome outcome = outcome(after);
+    return new Effect(outcome, outcome.agreed() || everyoneHasDecided(after));
+  }
+
   /** Whether a sign-off of this signatory, on top of these decisions, would complete the rule. */
   public boolean completedBy(ContactId signer, Map<ContactId, Decision> decisions) {
-    Map<ContactId, Decision> after = new LinkedHashMap<>(decisions);
-    after.put(signer, Decision.SIGN_OFF);
-    return outcome(after).agreed();
+    return with(signer, Decision.SIGN_OFF, decisions).outcome().agreed();
+  }
+
+  /** Those who did not decide yet, in order. */
+  public List<ContactId> undecided(Map<ContactId, Decision> decisions) {
+    return inOrder.stream().filter(one -> !decisions.containsKey(one)).toList();
+  }
+
+  /** Those who are asked to decide now: all who did not yet; in order, only the one whose place it is. */
+  public List<ContactId> askedNow(Map<ContactId, Decision> decisions) {
+    return rule instanceof Rule.InOrder ? nextInOrder(decisions).stream().toList() : undecided(decisions);
   }
 
   /** Whether everyone has decided or stood aside. */

@@ -37,6 +37,11 @@ public record StandIn(ContactId away, ContactId by, LocalDate from, LocalDate un
     return others.stream().filter(this::meets).noneMatch(other -> other.away.equals(away) || other.away.equals(by) || other.by.equals(away));
   }
 
+  /** Who decides for a signatory on a day: whoever stands in for them, or they themselves. */
+  public static ContactId deciding(ContactId signatory, LocalDate day, Collection<StandIn> all) {
+    return all.stream().filter(one -> one.away.equals(signatory) && one.on(day)).findFirst().map(StandIn::by).orElse(signatory);
+  }
+
   /** Those for whom somebody decides on a day. @return none on days on which they are away themselves */
   public static List<ContactId> of(ContactId by, LocalDate day, Collection<StandIn> all) {
     List<StandIn> now = all.stream().filter(one -> one.on(day)).toList();

@@ -73,6 +73,18 @@ class SignatoriesTest {
     assertThat(cases).isGreaterThan(20_000);
   }
 
+  @ParameterizedTest(name = "{0} of 3: with {1}, {2} are asked")
+  @CsvSource({"ALL, ---, 0 1 2", "ALL, y--, 1 2", "ANY, n-a, 1", "ORDER, ---, 0", "ORDER, y--, 1", "ORDER, -y-, 0", "ORDER, yyy, ''"})
+  void asksOnlyWhosePlaceItIs(String rule, String decisions, String asked) {
+    assertThat(of(rule, 3, -1).askedNow(said(decisions)).stream().map(one -> String.valueOf(PEOPLE.indexOf(one))).toList()).isEqualTo(asked.isEmpty() ? List.of() : List.of(asked.split(" ")));
+  }
+
+  @ParameterizedTest(name = "{0}, lead {1}: {2}, then {3} by {4}: {5}, closes {6}")
+  @CsvSource({"ALL, 0, -n, y, 0, BACK, true", "ALL, 0, --, y, 0, PENDING, false", "ALL, -1, y-, y, 1, SIGNED, true", "ALL, -1, n--, y, 1, BACK, false", "ANY, -1, n-, y, 1, SIGNED, true", "ALL, -1, a-, a, 1, NOBODY_LEFT, true"})
+  void foretellsWhatOneMoreDecisionDoes(String rule, int lead, String before, char decision, int by, Outcome outcome, boolean closes) {
+    assertThat(of(rule, before.length(), lead).with(PEOPLE.get(by), decision(decision), said(before))).isEqualTo(new Signatories.Effect(outcome, closes));
+  }
+
   private static List<String> every(int n) {
     List<String> all = List.of("");
     for (int i = 0; i < n; i++) {

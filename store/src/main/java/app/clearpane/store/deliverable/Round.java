@@ -98,9 +98,23 @@ public record Round(RoundId id, VersionId version, int number, Instant sentAt, I
 
   /** Who signs, as a sentence without its end. */
   public String whoSigns() {
-    Map<ContactId, String> names = new LinkedHashMap<>();
-    signatories.forEach(one -> names.put(one.contact(), one.name()));
-    return panel().inWords(names::get);
+    return panel().inWords(this::nameOf);
+  }
+
+  /** What one of the signatories is called. */
+  public String nameOf(ContactId signatory) {
+    return signatories.stream().filter(one -> one.contact().equals(signatory)).map(Signatory::name).findFirst().orElseThrow();
+  }
+
+  /** Those who are asked to decide now; nobody once it is closed. */
+  public List<ContactId> askedNow() {
+    return open() ? panel().askedNow(decisions()) : List.of();
+  }
+
+  /** The names of those whose latest decision is this one. */
+  public List<String> whoDecided(Decision decision) {
+    Map<ContactId, Decision> latest = decisions();
+    return signatories.stream().filter(one -> latest.get(one.contact()) == decision).map(Signatory::name).toList();
   }
 
   /** The latest that one person said. */

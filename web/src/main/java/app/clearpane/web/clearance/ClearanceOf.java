@@ -79,7 +79,7 @@ class ClearanceOf {
 
   private Sheet sheet(DeliverableState state, Set<Clash> ruled, List<Checklists.Line> lines, List<Checklists.Waiver> waivers) {
     List<Integer> notAgreed = state.deliverable().toAccept(state.round().map(Round::number).orElse(0));
-    Clearance clearance = Clearance.of(new Clearance.Facts(state.round().filter(r -> !r.open()).map(Round::soFar), state.asking(),
+    Clearance clearance = Clearance.of(new Clearance.Facts(state.round().filter(r -> !r.open()).map(Round::soFar), state.asked().inTheWay(),
         state.current().map(version -> clashes.of(version, state.deliverable().pane(), state.marks(), () -> ruled).size()).orElse(0), notAgreed.size(),
         (int) lines.stream().filter(line -> !line.ticked()).count(), state.current().filter(this::intact).isPresent(), waivers.stream().map(Checklists.Waiver::condition).collect(Collectors.toSet())));
     return new Sheet(state, clearance, lines, waivers, notAgreed);

@@ -1,6 +1,6 @@
 package app.clearpane.web.deliverable;
 
-import app.clearpane.core.markup.MarkupProgress;
+import app.clearpane.core.markup.AskedFor;
 import app.clearpane.core.signoff.Outcome;
 import app.clearpane.core.turns.Turn;
 import app.clearpane.store.clearance.Releases;
@@ -23,14 +23,14 @@ import java.util.Optional;
  * @param round of the current version
  * @param turn who holds it
  * @param daysHeld for how many working days
- * @param asking Change marks that ask for something still: open, taken on or fixed
+ * @param asked what its marks come to
  * @param marks all marks on all versions
  * @param release of the current version, if it stands
  * @param releases all of them, newest first
  * @param thumbnail the first sheet of the newest version, once drawn
  */
 public record DeliverableState(Deliverable deliverable, List<VersionRow> versions, List<Round> rounds, Optional<VersionRow> current, Optional<VersionRow> draft,
-    Optional<Round> round, Turn turn, Instant heldSince, double daysHeld, int asking, List<MarkupRow> marks, Optional<Releases.Release> release, List<Releases.Release> releases,
+    Optional<Round> round, Turn turn, Instant heldSince, double daysHeld, AskedFor asked, List<MarkupRow> marks, Optional<Releases.Release> release, List<Releases.Release> releases,
     Optional<Drawings.Sheet> thumbnail, Instant asOf) {
 
   /** Where it is in its life, for words and colours. */
@@ -72,16 +72,6 @@ public record DeliverableState(Deliverable deliverable, List<VersionRow> version
   /** How many are asked to sign. */
   public int signatories() {
     return round.map(r -> r.signatories().size()).orElse(0);
-  }
-
-  /** Marks that ask for something and are open or taken on. What is to be kept asks for nothing. */
-  public long openMarks() {
-    return marks.stream().filter(m -> m.intent().asks() && m.progress().unsettled()).count();
-  }
-
-  /** Marks that are fixed and wait to be confirmed. */
-  public long fixedMarks() {
-    return marks.stream().filter(m -> m.progress() == MarkupProgress.FIXED).count();
   }
 
   /** The version that lists show: the draft if there is one, else the current one. */

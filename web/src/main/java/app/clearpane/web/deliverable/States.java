@@ -2,8 +2,6 @@ package app.clearpane.web.deliverable;
 
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.files.Sha256;
-import app.clearpane.core.markup.Intent;
-import app.clearpane.core.markup.MarkupProgress;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.turns.TurnEvent;
 import app.clearpane.core.turns.TurnLedger;
@@ -13,6 +11,7 @@ import app.clearpane.store.deliverable.Deliverables;
 import app.clearpane.store.deliverable.Drawings;
 import app.clearpane.store.deliverable.Round;
 import app.clearpane.store.deliverable.VersionRow;
+import app.clearpane.store.markup.CountMarks;
 import app.clearpane.store.markup.MarkupRow;
 import app.clearpane.store.markup.Markups;
 import app.clearpane.web.layout.NotThere;
@@ -119,7 +118,7 @@ public class States {
     TurnLedger ledger = ledger(deliverable, rounds, released);
     Instant now = clock.instant();
     return new DeliverableState(deliverable, versions, rounds, current, draft, round, ledger.holder(), ledger.heldSince(),
-        agency.calendar().workingDaysHeld(ledger.heldSince(), now), asking(marks, deliverable), marks,
+        agency.calendar().workingDaysHeld(ledger.heldSince(), now), CountMarks.forTeam(marks, deliverable.pane(), rounds), marks,
         released.stream().filter(r -> r.stands() && current.isPresent() && r.version().equals(current.get().id())).findFirst(), released,
         Optional.ofNullable(versions.isEmpty() ? null : thumbnails.get(versions.get(versions.size() - 1).sha256())), now);
   }
@@ -130,10 +129,6 @@ public class States {
       events.add(new TurnLedger.Event(clash.withClient() ? TurnEvent.CLASH_WITH_CLIENT : TurnEvent.CLASH_WITH_US, clash.openedAt()));
       Optional.ofNullable(clash.settledAt()).filter(until::isAfter).ifPresent(settled -> events.add(new TurnLedger.Event(clash.withClient() ? TurnEvent.CLASH_LEFT_CLIENT : TurnEvent.CLASH_LEFT_US, settled)));
     });
-  }
-
-  private static int asking(List<MarkupRow> marks, Deliverable deliverable) {
-    return (int) marks.stream().filter(m -> m.intent() == Intent.CHANGE && m.pane().equals(deliverable.pane()) && !m.teamOnly() && m.party() != MarkupProgress.Party.GUEST && m.progress().carriesOver()).count();
   }
 
   private static TurnLedger ledger(Deliverable deliverable, List<Round> rounds, List<Releases.Release> released) {

@@ -407,7 +407,7 @@ class Cast {
 
   void names(PaneId pane, People person, PaperId paper) {
     handlePaper.open(through(pane, person), paper);
-    handlePaper.name(through(pane, person), paper, papers.find(paper).orElseThrow().sha256(), person.called().value(), person == People.OTTOLINE ? SIGNATURE : null);
+    handlePaper.name(through(pane, person), paper, papers.find(paper).orElseThrow().sha256(), person.called().value(), person == People.OTTOLINE ? SIGNATURE : null, false);
   }
 
   void paid(PaperId paper, java.time.LocalDate day) {

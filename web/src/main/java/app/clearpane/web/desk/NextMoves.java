@@ -62,6 +62,7 @@ class NextMoves {
   List<Line> of(List<DeliverableState> works, Map<ProjectId, ThePlan> plans, Map<ItemId, TurnLedger> ledgers) {
     List<Line> lines = new ArrayList<>();
     works.stream().filter(state -> state.turn() != Turn.NOBODYS && plans.containsKey(state.deliverable().project())).forEach(state -> lines.add(work(state, plans.get(state.deliverable().project()))));
+    works.stream().filter(state -> state.turn() == Turn.NOBODYS && state.asked().later() > 0 && plans.containsKey(state.deliverable().project())).forEach(state -> lines.add(afterwards(state, plans.get(state.deliverable().project()))));
     plans.values().forEach(plan -> plan.open().stream().filter(task -> task.details().deliverable().isEmpty()).filter(task -> ThePlan.isClientsTurn(task) || task.task().side() == Side.OURS && plan.outline().mayBegin(task.id(), plan.today())).forEach(task -> lines.add(task(task, plan, ledgers.get(task.id())))));
     lines.sort(Comparator.comparing(Line::move, NextMove.ORDER));
     return lines;
@@ -109,6 +110,16 @@ class NextMoves {
     return new Line(move, name, "/t/deliverables/" + id, todo(state), spare.isPresent() ? cost(move, plan) : "", move.everyDayCounts(), chip + " · " + words.held(state.daysHeld()), tone, state.turn(), plan.project(), Set.of(plan.project().manager()));
   }
 
+  /** What was asked for once it was agreed, where nothing else of it is to be done. */
+  private Line afterwards(DeliverableState state, ThePlan plan) {
+    ItemId id = state.deliverable().id();
+    return new Line(new NextMove(id, false, OptionalInt.empty(), Optional.empty(), 0), state.deliverable().name(), "/t/deliverables/" + id, later(state), "", false, "afterwards", "ours", Turn.OURS, plan.project(), Set.of(plan.project().manager()));
+  }
+
+  private String later(DeliverableState state) {
+    return words.count(state.asked().later(), "thing was", "things were") + " asked for after it was signed";
+  }
+
   private String todo(DeliverableState state) {
     Optional<Round> clashing = state.round().filter(round -> round.clashesWith(true) + round.clashesWith(false) > 0 && state.turn() != Turn.NOBODYS);
     if (clashing.isPresent()) {
@@ -117,8 +128,8 @@ class NextMoves {
       return words.count(clashing.get().clashesWith(client), "clash", "clashes") + " for " + who + " to settle";
     }
     return switch (state.phase()) {
-      case CAME_BACK -> words.count(state.asking(), "change", "changes") + " to make";
-      case SIGNED -> "signed off; see whether it may be released";
+      case CAME_BACK -> words.count(state.asked().toMake(), "change", "changes") + " to make";
+      case SIGNED -> "signed off; see whether it may be released" + (state.asked().later() > 0 ? "; " + later(state) : "");
       case NOBODY_LEFT -> "nobody is left to sign; name somebody";
       case WILL_GO_BACK -> "will go back; others may still decide · due " + words.when(state.round().orElseThrow().dueAt());
       case WITH_CLIENT -> state.signed() + " of " + state.signatories() + " signed · due " + words.when(state.round().orElseThrow().dueAt());

@@ -86,6 +86,11 @@ public class Words implements Speech {
 
   /** "Ottoline, Jasper and Per". */
   public String and(List<String> names) {
+    return listed(names);
+  }
+
+  /** The same, for what is written elsewhere than on a page. */
+  public static String listed(List<String> names) {
     int last = names.size() - 1;
     return last < 1 ? String.join("", names) : String.join(", ", names.subList(0, last)) + " and " + names.get(last);
   }

@@ -11,6 +11,7 @@ import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.store.deliverable.clientside.VisibleDeliverables;
 import app.clearpane.store.exposure.clientside.Viewer;
 import app.clearpane.store.exposure.clientside.Viewers;
+import app.clearpane.store.markup.CountMarks;
 import app.clearpane.store.markup.MarkupRow;
 import app.clearpane.store.markup.clientside.VisibleMarkups;
 import app.clearpane.web.compare.Compared;
@@ -97,13 +98,19 @@ public class ClientTable {
    * @param next who signs before them, in order; empty if nobody does
    * @param signingCosts what a round beyond those included costs, if it was not accepted yet
    * @param sendingBackCosts the same for the round that sending back begins
+   * @param signer whose decision they would make
    * @param takeBackUntil until when they can take back what they said
    */
   public record Bar(Optional<Round> round, boolean asked, Optional<Round.Said> mine, int unsettled, int clashes, List<String> fixed, boolean current, boolean leadVoice, Optional<String> insteadOf, String whoSigns, Optional<String> next,
-      Optional<String> signingCosts, Optional<String> sendingBackCosts, Optional<Instant> takeBackUntil) {
-    /** Whether they may decide now. */
+      Optional<String> signingCosts, Optional<String> sendingBackCosts, ContactId signer, Optional<Instant> takeBackUntil) {
+    /** Whether they are asked in a round that is open, now or once others have decided. */
     public boolean mayDecide() {
       return asked && current && round.filter(Round::open).isPresent();
+    }
+
+    /** Whether their decision is waited for now. */
+    public boolean awaited() {
+      return current && round.filter(one -> one.askedNow().contains(signer)).isPresent();
     }
 
     /** Whether they may sign now. */
@@ -147,9 +154,9 @@ public class ClientTable {
     boolean current = versions.get(versions.size() - 1).id().equals(version.id());
     Optional<Deliverable> own = round.isEmpty() ? Optional.empty() : terms.find(version.deliverable()).filter(deliverable -> deliverable.pane().equals(viewer.pane()));
     int number = round.map(Round::number).orElse(0);
-    return new Bar(round, asked, round.flatMap(r -> r.saidBy(signer)), LightTable.unsettledChanges(marks), clashes, fixed, current, viewer.leadVoice(), round.filter(Round::open).flatMap(r -> signing.other(viewer, r)).filter(s -> asked).map(Round.Signatory::name), own.isEmpty() ? "" : round.map(Round::whoSigns).orElse(""),
+    return new Bar(round, asked, round.flatMap(r -> r.saidBy(signer)), CountMarks.forClients(marks, viewer.pane(), round.stream().toList()).blocking(), clashes, fixed, current, viewer.leadVoice(), round.filter(Round::open).flatMap(r -> signing.other(viewer, r)).filter(s -> asked).map(Round.Signatory::name), own.isEmpty() ? "" : round.map(Round::whoSigns).orElse(""),
         round.flatMap(r -> r.panel().nextInOrder(r.decisions()).filter(contact -> asked && !r.panel().isPlaceOf(signer, r.decisions())).flatMap(contact -> r.signatories().stream().filter(s -> s.contact().equals(contact)).map(Round.Signatory::name).findFirst())),
-        costs(own.filter(deliverable -> asked), number), costs(own.filter(deliverable -> asked), number + 1),
+        costs(own.filter(deliverable -> asked), number), costs(own.filter(deliverable -> asked), number + 1), signer,
         viewer.looking() ? Optional.empty() : round.flatMap(r -> r.mayTakeBackUntil(viewer.contact(), clock.instant())));
   }
 

@@ -269,11 +269,6 @@ public record LightTable(String base, String deliverable, VersionRow version, Li
         buttons, side.actorOn(mark).author(), around);
   }
 
-  /** How many Change marks on this page and others are open or taken on. */
-  public static int unsettledChanges(List<MarkupRow> marks) {
-    return (int) marks.stream().filter(MarkupRow::blocksSigning).count();
-  }
-
   /** The version before this one that may be looked at; empty for the first. */
   public Optional<VersionRow> earlier() {
     int at = versions.stream().map(VersionRow::id).toList().indexOf(version.id());

@@ -12,14 +12,10 @@ import java.util.stream.Stream;
  *
  * @param changes every change that is asked for and not settled, in reading order
  * @param others what else was said: questions, ideas, what is to be kept
+ * @param toMake how many changes are open or taken on
  * @param settled how many marks were confirmed, set aside or withdrawn
  */
-record RoundLetter(String deliverable, VersionRow version, List<Line> changes, List<Line> others, int settled) {
-
-  /** How many changes are open or taken on: to be made. */
-  public int toMake() {
-    return (int) changes.stream().filter(line -> line.mark().progress().unsettled()).count();
-  }
+record RoundLetter(String deliverable, VersionRow version, List<Line> changes, List<Line> others, int toMake, int settled) {
 
   /**
    * One mark.

@@ -77,6 +77,7 @@ public class RuleClash {
     markups.answer(loses.id(), new MarkupRow.Answer(MarkupProgress.Act.SET_ASIDE.name(), said, false, side.author(), now));
     tell.of(deliverable.project(), deliverable.id().value(), new DecisionActs.ClashRuled(side.actor(), deliverable.name(), holds.label().toString(), loses.label().toString(), reason, version.sha256()));
     events.publishEvent(new MarksMoved(deliverable.id(), false));
+    events.publishEvent(new ClashSettled(deliverable, version, holds, loses, reason, side.actor()));
     return open.page();
   }
 

@@ -37,6 +37,11 @@ public class SigningFor {
     return viewer.byLink() ? viewer.contact() : round.panel().signer(viewer.contact(), StandIn.of(viewer.contact(), agency.today(), known.get(viewer.project())), round.decisions());
   }
 
+  /** Who decides for a signatory today. */
+  public ContactId deciding(ProjectId project, ContactId signatory) {
+    return StandIn.deciding(signatory, agency.today(), known.get(project));
+  }
+
   /** The signatory a viewer would decide for in a round, if it is not themselves. */
   public Optional<Round.Signatory> other(Viewer viewer, Round round) {
     ContactId signer = signer(viewer, round);

@@ -78,7 +78,7 @@ class WriteLetter {
       }
     }
     return new RoundLetter(state.deliverable().name(), version, lines.stream().filter(line -> line.mark().intent() == Intent.CHANGE).toList(),
-        lines.stream().filter(line -> line.mark().intent() != Intent.CHANGE).toList(), (int) state.marks().stream().filter(mark -> !mark.progress().carriesOver()).count());
+        lines.stream().filter(line -> line.mark().intent() != Intent.CHANGE).toList(), state.asked().toMake() + state.asked().later(), (int) state.marks().stream().filter(mark -> !mark.progress().carriesOver()).count());
   }
 
   /** Whether it is told with the mark it was joined to. */

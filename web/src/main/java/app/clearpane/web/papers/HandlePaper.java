@@ -33,6 +33,7 @@ import app.clearpane.web.layout.Input;
 import app.clearpane.web.layout.NotThere;
 import app.clearpane.web.layout.Refused;
 import app.clearpane.web.layout.SignatureField;
+import app.clearpane.web.layout.SignedName;
 import app.clearpane.web.layout.TheAgency;
 import app.clearpane.web.layout.Words;
 import app.clearpane.web.post.Letter;
@@ -297,13 +298,10 @@ public class HandlePaper {
 
   /** Takes the name that a recipient puts to exactly this file, and the signature that they draw beside it. */
   @Transactional
-  public void name(Viewer viewer, PaperId id, Sha256 seen, String typedName, @Nullable String drawn) {
+  public void name(Viewer viewer, PaperId id, Sha256 seen, String typedName, @Nullable String drawn, boolean sure) {
     NotThere.unless(visible.find(viewer, id));
     Optional<DrawnSignature> signature = SignatureField.read(drawn);
-    Input input = new Input();
-    input.require(!typedName.isBlank(), "Type your name, " + viewer.name() + ".");
-    input.require(typedName.length() <= 120, "Your name may have 120 characters.");
-    input.allGood();
+    SignedName.check(typedName, viewer.name(), sure);
     papers.lock(id);
     Paper paper = NotThere.unless(visible.find(viewer, id));
     if (!paper.kind().takesNames() || paper.withdrawal().isPresent() || !paper.sha256().equals(seen)) {

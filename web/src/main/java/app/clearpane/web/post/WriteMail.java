@@ -53,6 +53,12 @@ public class WriteMail {
     jobs.enqueue(SendMail.NAME, mails.addWaiting(mail(member.name(), member.email(), letter), about, at).toString(), at);
   }
 
+  /** To a contact, once what it tells of cannot be taken back any more. @param about what that is */
+  public void onceCertain(Contact contact, Letter letter, UUID about, Instant certain) {
+    Instant at = house.mailWaits() ? certain : Instant.EPOCH;
+    jobs.enqueue(SendMail.NAME, mails.addWaiting(mail(contact.name(), contact.email(), letter), about, at).toString(), at);
+  }
+
   /** To somebody, at an instant, unless it is taken back before and told together with more. @param about what it tells of */
   public void together(String name, String address, Letter letter, UUID about, Instant at) {
     jobs.enqueue(SendMail.NAME, mails.addWaiting(mail(name, address, letter), about, at).toString(), at);

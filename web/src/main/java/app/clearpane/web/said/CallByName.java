@@ -149,7 +149,7 @@ public class CallByName {
   }
 
   /** Whether a contact may read what is said there; empty if not, else through which seat. */
-  Optional<SeatRow> reads(ContactId contact, Where where) {
+  public Optional<SeatRow> reads(ContactId contact, Where where) {
     return where.forTeam() ? Optional.empty() : seats.of(where.deliverable().pane()).stream().filter(seat -> seat.contact().equals(contact) && seat.state() != SeatState.ENDED && sees(seat, where.version())).findFirst();
   }
 

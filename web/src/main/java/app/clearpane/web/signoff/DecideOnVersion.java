@@ -91,9 +91,10 @@ public class DecideOnVersion {
     Decision decision = ready.form().decision();
     String what = ready.deliverable().name() + ", version " + ready.version().number();
     String said = viewer.name() + (ready.signer().equals(viewer.contact()) ? " " : ", standing in for " + ready.signerName() + ", ") + DecisionWords.said(decision) + " " + what + (ready.sentence().isEmpty() ? "." : ": “" + ready.sentence() + "”");
-    List<String> lines = new ArrayList<>(List.of(said, stands(ready.taken())));
+    boolean anyway = decision.signs() && ready.taken().outcome() == Outcome.BACK;
+    List<String> lines = new ArrayList<>(List.of(said, anyway ? DecisionWords.told(ready.round(), ready.signer()) : stands(ready.taken())));
     ready.accepts().forEach(number -> lines.add("With it, round " + number + " of " + ready.deliverable().allowance().rounds() + " was accepted: " + ready.deliverable().allowance().fee().toPlainString() + " more."));
-    tell(viewer, new Letter(DecisionWords.subject(decision) + ": " + what, lines, "See " + ready.deliverable().name(), house.address() + "/t/deliverables/" + ready.deliverable().id(), agency.get().name()), about(ready.round().id(), viewer.contact(), at), at);
+    tell(viewer, new Letter((anyway ? ready.taken().closes() ? "Comes back" : "Will go back" : DecisionWords.subject(decision)) + ": " + what, lines, "See " + ready.deliverable().name(), house.address() + "/t/deliverables/" + ready.deliverable().id(), agency.get().name()), about(ready.round().id(), viewer.contact(), at), at);
   }
 
   private static String stands(RoundState.Answer.Taken taken) {
@@ -107,7 +108,7 @@ public class DecideOnVersion {
 
   private void tellManagerOfMany(Viewer viewer, List<WeighDecision.Ready> ready, UUID batch, Instant at) {
     List<String> lines = new ArrayList<>(List.of(viewer.name() + " signed off " + ready.size() + (ready.size() == 1 ? " deliverable." : " deliverables at once.")));
-    ready.forEach(one -> lines.add(one.deliverable().name() + ", version " + one.version().number() + ": " + stands(one.taken())));
+    ready.forEach(one -> lines.add(one.deliverable().name() + ", version " + one.version().number() + ": " + (one.taken().outcome() == Outcome.BACK ? DecisionWords.told(one.round(), one.signer()) : stands(one.taken()))));
     tell(viewer, new Letter("Signed off: " + String.join(", ", ready.stream().map(one -> one.deliverable().name()).limit(3).toList()) + (ready.size() > 3 ? " and " + (ready.size() - 3) + " more" : ""), lines,
         "See the deliverables", house.address() + "/t/projects/" + viewer.project() + "/deliverables", agency.get().name()), batch, at);
   }

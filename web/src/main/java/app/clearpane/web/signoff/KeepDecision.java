@@ -36,14 +36,16 @@ class KeepDecision {
   private final ExtraRounds extraRounds;
   private final Markups markups;
   private final ReviewsFollow reviewsFollow;
+  private final AskToSign ask;
   private final Tell tell;
   private final Clock clock;
 
-  KeepDecision(Deliverables deliverables, ExtraRounds extraRounds, Markups markups, ReviewsFollow reviewsFollow, Tell tell, Clock clock) {
+  KeepDecision(Deliverables deliverables, ExtraRounds extraRounds, Markups markups, ReviewsFollow reviewsFollow, AskToSign ask, Tell tell, Clock clock) {
     this.deliverables = deliverables;
     this.extraRounds = extraRounds;
     this.markups = markups;
     this.reviewsFollow = reviewsFollow;
+    this.ask = ask;
     this.tell = tell;
     this.clock = clock;
   }
@@ -91,6 +93,7 @@ class KeepDecision {
     if (ready.form().decision().signs()) {
       confirm(decider, ready, now);
     }
+    deliverables.round(ready.version().id()).ifPresent(after -> ask.next(new AskToSign.What(deliverable, ready.version(), after), round, DecideOnVersion.about(round.id(), decider.contact(), now), now));
     return now;
   }
 

@@ -1,6 +1,5 @@
 package app.clearpane.web.signoff;
 
-import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.exposure.SeatState;
 import app.clearpane.core.signoff.Rule;
@@ -52,21 +51,13 @@ class SignOffsAwait implements AwaitsSomebody {
   }
 
   private Stream<Thing> things(Round round, VersionRow version, Deliverable deliverable, List<StandIn> away) {
-    return round.signatories().stream().map(Round.Signatory::contact).filter(contact -> isAsked(round, contact)).map(contact -> new Thing(deliverable.id().value(), deliverable.project(), doing(contact, away), "Sign off " + deliverable.name() + ", " + version.called(),
+    return round.askedNow().stream().map(contact -> new Thing(deliverable.id().value(), deliverable.project(), StandIn.deciding(contact, agency.today(), away), "Sign off " + deliverable.name() + ", " + version.called(),
         round.dueAt(), since(round), "/c/panes/" + deliverable.pane() + "/versions/" + version.id()));
-  }
-
-  private static boolean isAsked(Round round, ContactId contact) {
-    return round.saidBy(contact).isEmpty() && (!(round.rule() instanceof Rule.InOrder) || round.panel().nextInOrder(round.decisions()).filter(contact::equals).isPresent());
   }
 
   /** In order, it is theirs since the one before them decided. */
   private static Instant since(Round round) {
     return round.rule() instanceof Rule.InOrder ? round.said().stream().map(Round.Said::at).reduce(round.sentAt(), (earlier, later) -> later) : round.sentAt();
-  }
-
-  private ContactId doing(ContactId signatory, List<StandIn> away) {
-    return away.stream().filter(one -> one.away().equals(signatory) && one.on(agency.today())).findFirst().map(StandIn::by).orElse(signatory);
   }
 
   @Override

@@ -94,7 +94,8 @@ public class TakeBackDecision {
       reviewsFollow.reopened(viewer.project(), deliverable.id(), viewer.actor());
     }
     tell.of(viewer.project(), deliverable.id().value(), new DecisionActs.SignoffTakenBack(viewer.actor(), deliverable.name(), version.number(), said.decision(), round.number(), said.at()));
-    if (!mail.takeBack(DecideOnVersion.about(round.id(), viewer.contact(), said.at()))) {
+    boolean dropped = mail.takeBack(DecideOnVersion.about(round.id(), viewer.contact(), said.at()));
+    if (!dropped || said.batch() != null) {
       tellManager(viewer, deliverable, version, said);
     }
   }

@@ -2,7 +2,7 @@ package app.clearpane.web.signoff;
 
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.deliverable.VersionId;
-import app.clearpane.core.markup.MarkupProgress;
+import app.clearpane.core.markup.AskedFor;
 import app.clearpane.core.signoff.Decision;
 import app.clearpane.store.deliverable.Deliverables;
 import app.clearpane.store.deliverable.Drawings;
@@ -11,12 +11,13 @@ import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.store.deliverable.clientside.VisibleDeliverables;
 import app.clearpane.store.exposure.clientside.Viewer;
 import app.clearpane.store.exposure.clientside.Viewers;
+import app.clearpane.store.markup.CountMarks;
 import app.clearpane.store.markup.MarkupRow;
 import app.clearpane.store.markup.clientside.VisibleMarkups;
 import app.clearpane.web.layout.Input;
 import app.clearpane.web.layout.Refused;
+import app.clearpane.web.layout.SignedName;
 import app.clearpane.web.markup.Clashes;
-import app.clearpane.web.markup.LightTable;
 import app.clearpane.web.markup.SigningFor;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -55,8 +56,9 @@ public class ToSign {
    * @param openMarks marks that ask for something and are open or taken on
    * @param why it cannot be signed now; empty if it can
    * @param extra what signing it costs; empty if nothing
+   * @param anyway why it goes back even if it is signed; empty if it does not
    */
-  public record Waiting(String name, VersionRow version, Round round, Optional<Drawings.Sheet> thumbnail, long openMarks, Optional<String> why, Optional<String> extra) {}
+  public record Waiting(String name, VersionRow version, Round round, Optional<Drawings.Sheet> thumbnail, int openMarks, Optional<String> why, Optional<String> extra, Optional<String> anyway) {}
 
   /** The sheet's model. */
   public Map<String, Object> of(Viewer viewer, String base) {
@@ -73,7 +75,7 @@ public class ToSign {
     List<Waiting> result = new ArrayList<>();
     for (Round round : visible.rounds(viewer)) {
       Optional<VersionRow> version = newest.values().stream().filter(one -> one.id().equals(round.version())).findFirst();
-      if (version.isPresent() && round.open() && asked(round, signing.signer(viewer, round)) && round.saidBy(signing.signer(viewer, round)).isEmpty()) {
+      if (version.isPresent() && round.askedNow().contains(signing.signer(viewer, round))) {
         result.add(waiting(viewer, version.get(), round, Optional.ofNullable(thumbnails.get(version.get().sha256()))));
       }
     }
@@ -81,23 +83,19 @@ public class ToSign {
     return result;
   }
 
-  private static boolean asked(Round round, ContactId signer) {
-    return round.signatories().stream().anyMatch(one -> one.contact().equals(signer));
-  }
-
   private Waiting waiting(Viewer viewer, VersionRow version, Round round, Optional<Drawings.Sheet> thumbnail) {
     List<MarkupRow> marks = markups.of(viewer, version.deliverable());
-    int changes = LightTable.unsettledChanges(marks);
-    Optional<String> next = round.panel().nextInOrder(round.decisions()).filter(contact -> !contact.equals(signing.signer(viewer, round)))
-        .flatMap(contact -> round.signatories().stream().filter(one -> one.contact().equals(contact)).map(Round.Signatory::name).findFirst());
-    Optional<String> why = next.map(name -> "It is " + name + "’s turn first: you sign one after another.")
-        .or(() -> changes > 0 ? Optional.of((changes == 1 ? "A change is" : changes + " changes are") + " still asked for on it.") : Optional.empty())
+    AskedFor asked = CountMarks.forClients(marks, viewer.pane(), List.of(round));
+    int changes = asked.blocking();
+    ContactId signer = signing.signer(viewer, round);
+    Optional<String> why = (changes > 0 ? Optional.of((changes == 1 ? "A change is" : changes + " changes are") + " still asked for on it.") : Optional.<String>empty())
         .or(() -> clashes.of(version, viewer.pane(), marks).isEmpty() ? Optional.empty() : Optional.of("Two people want different things on it; that is settled first."));
     Optional<String> extra = Optional.of(deliverables.find(version.deliverable()).orElseThrow()).flatMap(deliverable -> {
       List<Integer> rounds = WeighDecision.toAccept(deliverable, round, Decision.SIGN_OFF);
       return rounds.isEmpty() ? Optional.empty() : Optional.of(deliverable.allowance().inWords(rounds));
     });
-    return new Waiting(name(viewer, version.id()), version, round, thumbnail, marks.stream().filter(mark -> mark.intent().asks() && mark.told().unsettled() && mark.progress() != MarkupProgress.WITHDRAWN).count(), why, extra);
+    return new Waiting(name(viewer, version.id()), version, round, thumbnail, asked.open(), why, extra,
+        DecisionWords.goesBackAnyway(round, signer) ? Optional.of(DecisionWords.foretold(round, signer)) : Optional.empty());
   }
 
   /** What a version is of, as the viewer knows it; "something" if they do not see it. */
@@ -106,12 +104,11 @@ public class ToSign {
   }
 
   /** Signs several. @throws Refused if nothing was chosen or no name was typed */
-  public DecideOnVersion.Many sign(Viewer viewer, List<DecideOnVersion.Pick> picks, String typedName) {
+  public DecideOnVersion.Many sign(Viewer viewer, List<DecideOnVersion.Pick> picks, String typedName, boolean sure) {
     Input input = new Input();
     input.require(!picks.isEmpty(), "Choose what you sign first.");
-    input.require(!typedName.isBlank(), "Type your name, " + viewer.name() + ", to sign.");
-    input.require(typedName.length() <= 120, "Your name may have 120 characters.");
     input.allGood();
+    SignedName.check(typedName, viewer.name(), sure);
     return decide.byMany(viewer, picks);
   }
 }

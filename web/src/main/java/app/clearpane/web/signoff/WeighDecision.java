@@ -1,6 +1,7 @@
 package app.clearpane.web.signoff;
 
 import app.clearpane.core.agency.ContactId;
+import app.clearpane.core.agency.Name;
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.files.Sha256;
 import app.clearpane.core.markup.Intent;
@@ -14,11 +15,13 @@ import app.clearpane.store.deliverable.Round;
 import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.store.deliverable.clientside.VisibleDeliverables;
 import app.clearpane.store.exposure.clientside.Viewer;
+import app.clearpane.store.markup.CountMarks;
 import app.clearpane.store.markup.MarkupRow;
 import app.clearpane.store.markup.Markups;
 import app.clearpane.web.layout.Input;
 import app.clearpane.web.layout.NotThere;
 import app.clearpane.web.layout.Refused;
+import app.clearpane.web.layout.SignedName;
 import app.clearpane.web.markup.Clashes;
 import app.clearpane.web.markup.SigningFor;
 import java.util.List;
@@ -94,9 +97,11 @@ class WeighDecision {
   private static String checked(DecisionForm form, Viewer viewer) {
     Input input = new Input();
     String sentence = input.text("Your words", form.sentence(), LONGEST_SENTENCE);
-    input.require(!form.decision().signs() || !form.typedName().isBlank(), "Type your name, " + viewer.name() + ", to sign.");
-    input.require(form.typedName().length() <= 120, "Your name may have 120 characters.");
+    input.require(form.decision().signs() || form.typedName().length() <= Name.LONGEST, "Your name may have " + Name.LONGEST + " characters.");
     input.allGood();
+    if (form.decision().signs()) {
+      SignedName.check(form.typedName(), viewer.name(), form.isSure());
+    }
     return sentence;
   }
 
@@ -104,7 +109,7 @@ class WeighDecision {
     List<MarkupRow> changes = marks.stream().filter(m -> m.intent() == Intent.CHANGE).toList();
     VersionRow current = deliverables.versions(version.deliverable()).stream().filter(v -> !v.draft()).reduce((earlier, later) -> later.number() > earlier.number() ? later : earlier).orElseThrow();
     return new RoundState(current.id().equals(version.id()) ? version.sha256() : Sha256.ofText("replaced:" + current.sha256()), !round.open(), round.panel(), round.decisions(),
-        (int) marks.stream().filter(MarkupRow::blocksSigning).count(),
+        CountMarks.forClients(marks, deliverable.pane(), List.of(round)).blocking(),
         (int) changes.stream().filter(m -> (decider.equals(m.author().contact()) || signer.equals(m.author().contact())) && m.progress() != MarkupProgress.WITHDRAWN).count(),
         clashes.of(version, deliverable.pane(), marks).size());
   }

@@ -25,6 +25,9 @@ public final class DecisionActs {
   /** In words: somebody took back a decision on … */
   public record SignoffTakenBack(Actor actor, String subject, Integer version, Decision decision, int round, Instant madeAt) implements Happening {}
 
+  /** In words: somebody's ruling asks a signatory again about … */
+  public record SignoffAskedAgain(Actor actor, String subject, Integer version, Decision decision, int round, String signatory, String by, Instant madeAt) implements Happening {}
+
   /** In words: somebody said how signing goes … */
   public record SigningUsual(Actor actor, String subject, String rule, int reviewDays, int rounds, String fee, List<String> checklist) implements Happening {}
 

@@ -1,5 +1,6 @@
 package app.clearpane.web.exposure.clientside;
 
+import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.signoff.Outcome;
 import app.clearpane.store.Writes;
@@ -18,6 +19,7 @@ import app.clearpane.store.project.clientside.VisibleConcerns;
 import app.clearpane.store.project.clientside.VisibleDates;
 import app.clearpane.web.layout.KeptReading;
 import app.clearpane.web.layout.TheAgency;
+import app.clearpane.web.markup.SigningFor;
 import app.clearpane.web.plan.PlanForClients;
 import java.time.Clock;
 import java.time.Instant;
@@ -45,11 +47,12 @@ class PaneContents {
   private final VisibleDeliverables deliverables;
   private final Drawings drawings;
   private final VisiblePapers papers;
+  private final SigningFor signing;
   private final TheAgency agency;
   private final Clock clock;
   private final KeptReading<Key, Contents> kept;
 
-  PaneContents(Viewers viewers, VisibleDates dates, PlanForClients plans, VisibleTasks tasks, VisibleConcerns concerns, VisibleFiles files, VisibleDeliverables deliverables, Drawings drawings, VisiblePapers papers, TheAgency agency,
+  PaneContents(Viewers viewers, VisibleDates dates, PlanForClients plans, VisibleTasks tasks, VisibleConcerns concerns, VisibleFiles files, VisibleDeliverables deliverables, Drawings drawings, VisiblePapers papers, SigningFor signing, TheAgency agency,
       Writes writes, Clock clock) {
     this.viewers = viewers;
     this.dates = dates;
@@ -60,6 +63,7 @@ class PaneContents {
     this.deliverables = deliverables;
     this.drawings = drawings;
     this.papers = papers;
+    this.signing = signing;
     this.agency = agency;
     this.clock = clock;
     this.kept = new KeptReading<>(writes, KEPT, key -> read(key.viewer()));
@@ -70,6 +74,7 @@ class PaneContents {
   /** Where a deliverable is, in words for those who look at it. */
   enum Word {
     YOUR_TURN("your turn", "client"),
+    AFTER_OTHERS("others sign first", "client"),
     WITH_OTHERS("you have decided", "client"),
     TO_LOOK_AT("to look at", "client"),
     WITH_US("with us", "ours"),
@@ -146,12 +151,15 @@ class PaneContents {
     }).toList();
   }
 
-  private static Word word(Viewer viewer, @Nullable Round round, boolean released) {
+  private Word word(Viewer viewer, @Nullable Round round, boolean released) {
     if (round == null || !round.open()) {
       Outcome outcome = round == null ? Outcome.BACK : round.soFar();
       return outcome.agreed() ? released ? Word.RELEASED : Word.SIGNED : Word.WITH_US;
     }
-    boolean asked = round.signatories().stream().anyMatch(s -> s.contact().equals(viewer.contact()));
-    return !asked ? Word.TO_LOOK_AT : round.saidBy(viewer.contact()).isPresent() ? Word.WITH_OTHERS : Word.YOUR_TURN;
+    ContactId signer = signing.signer(viewer, round);
+    if (round.askedNow().contains(signer)) {
+      return Word.YOUR_TURN;
+    }
+    return !round.panel().inOrder().contains(signer) ? Word.TO_LOOK_AT : round.saidBy(signer).isPresent() ? Word.WITH_OTHERS : Word.AFTER_OTHERS;
   }
 }

@@ -65,8 +65,9 @@ class PapersForYouController {
   }
 
   @PostMapping("/c/panes/{pane}/papers/{paper}/name")
-  String name(Viewer viewer, @PathVariable PaperId paper, @RequestParam(defaultValue = "") String sha256, @RequestParam(defaultValue = "") String typedName, @RequestParam(required = false) @Nullable String drawn) {
-    handle.name(viewer, paper, sha256.matches("[0-9a-f]{64}") ? new Sha256(sha256) : Sha256.ofText(""), typedName, drawn);
+  String name(Viewer viewer, @PathVariable PaperId paper, @RequestParam(defaultValue = "") String sha256, @RequestParam(defaultValue = "") String typedName, @RequestParam(required = false) @Nullable String drawn,
+      @RequestParam(defaultValue = "false") boolean sure) {
+    handle.name(viewer, paper, sha256.matches("[0-9a-f]{64}") ? new Sha256(sha256) : Sha256.ofText(""), typedName, drawn, sure);
     return "redirect:" + Through.base(viewer) + "/papers/" + paper;
   }
 }

@@ -62,17 +62,17 @@ class DecisionController {
   /** Signs several at once. @param pick each the version and the digest the page showed, as {@code version:digest} */
   @PostMapping("/c/panes/{pane}/to-sign")
   String signMany(Viewer viewer, @RequestParam(required = false) @Nullable List<String> pick, @RequestParam(defaultValue = "") String typedName,
-      @RequestParam(required = false) @Nullable Boolean acceptExtra, @RequestParam(required = false) @Nullable String drawn, Model model) {
+      @RequestParam(required = false) @Nullable Boolean acceptExtra, @RequestParam(required = false) @Nullable String drawn, @RequestParam(defaultValue = "false") boolean sure, Model model) {
     List<DecideOnVersion.Pick> picks = new ArrayList<>();
     Input input = new Input();
     for (String one : pick == null ? List.<String>of() : pick) {
       String[] parts = one.split(":", 2);
       if (parts.length == 2 && parts[1].matches("[0-9a-f]{64}")) {
-        input.one("What is signed", parts[0], VersionId::of).ifPresent(version -> picks.add(new DecideOnVersion.Pick(version, toSign.name(viewer, version), new DecisionForm(Decision.SIGN_OFF, new Sha256(parts[1]), "", typedName, acceptExtra, drawn))));
+        input.one("What is signed", parts[0], VersionId::of).ifPresent(version -> picks.add(new DecideOnVersion.Pick(version, toSign.name(viewer, version), new DecisionForm(Decision.SIGN_OFF, new Sha256(parts[1]), "", typedName, acceptExtra, drawn, sure))));
       }
     }
     input.allGood();
-    DecideOnVersion.Many many = toSign.sign(viewer, picks, typedName);
+    DecideOnVersion.Many many = toSign.sign(viewer, picks, typedName, sure);
     model.addAllAttributes(toSign.of(viewer, Through.base(viewer)));
     model.addAttribute("many", many);
     return "signoff/clientside/to-sign";
