@@ -13,6 +13,7 @@ import app.clearpane.formats.markup.Annotation;
 import app.clearpane.formats.markup.BroughtMark;
 import app.clearpane.formats.markup.MarkedSheet;
 import app.clearpane.formats.markup.PdfAnnotations;
+import app.clearpane.formats.markup.PdfNotes;
 import app.clearpane.formats.markup.SameDocument;
 import java.awt.image.BufferedImage;
 import java.io.BufferedOutputStream;
@@ -151,7 +152,7 @@ public sealed interface Wish<P, A> {
   record Notes(Path came, Optional<Path> sent) implements Wish<None, Noted> {
     @Override
     public Noted granted(Pieces<None> pieces) throws IOException {
-      return new Noted(PdfAnnotations.read(came), sent.isPresent() ? SameDocument.doubt(sent.get(), came) : Optional.empty());
+      return new Noted(PdfNotes.read(came), sent.isPresent() ? SameDocument.doubt(sent.get(), came) : Optional.empty());
     }
   }
 

@@ -1,7 +1,5 @@
 package app.clearpane.formats.markup;
 
-import app.clearpane.core.files.Sha256;
-import app.clearpane.core.markup.Box;
 import app.clearpane.core.markup.Intent;
 import app.clearpane.core.markup.MarkupProgress;
 import app.clearpane.core.markup.Place;
@@ -10,13 +8,11 @@ import java.io.OutputStream;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.time.ZoneOffset;
-import java.util.ArrayList;
 import java.util.GregorianCalendar;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import org.apache.pdfbox.Loader;
-import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.io.IOUtils;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
@@ -29,14 +25,12 @@ import org.apache.pdfbox.pdmodel.interactive.annotation.PDAnnotationInk;
 import org.apache.pdfbox.pdmodel.interactive.annotation.PDAnnotationLine;
 import org.apache.pdfbox.pdmodel.interactive.annotation.PDAnnotationMarkup;
 import org.apache.pdfbox.pdmodel.interactive.annotation.PDAnnotationSquare;
-import org.apache.pdfbox.pdmodel.interactive.annotation.PDAnnotationSquareCircle;
 import org.apache.pdfbox.pdmodel.interactive.annotation.PDAnnotationText;
 import org.apache.pdfbox.pdmodel.interactive.annotation.PDBorderStyleDictionary;
-import org.jspecify.annotations.Nullable;
 
 /**
  * Marks as annotations of a PDF (ISO 32000, 12.5): Text, Square, Circle, Line and Ink with author, date, subject (what is wanted), contents, answers
- * and the state of review; and such annotations, written anywhere, as marks.
+ * and the state of review. {@link PdfNotes} reads such annotations, written anywhere.
  */
 public final class PdfAnnotations {
   private static final float ICON = 20;
@@ -168,7 +162,7 @@ public final class PdfAnnotations {
   }
 
   private static PDAnnotationText state(PDAnnotationMarkup of, PDPage page, Annotation mark, String state) {
-    PDAnnotationText text = reply(of, page, state, mark.author(), mark.at());
+    PDAnnotationText text = reply(of, page, state, mark.moved().map(Annotation.Reply::author).orElse(mark.author()), mark.moved().map(Annotation.Reply::at).orElse(mark.at()));
     text.setState(state);
     text.setStateModel("Review");
     text.setHidden(true);
@@ -188,96 +182,5 @@ public final class PdfAnnotations {
 
   private static GregorianCalendar calendar(Instant at) {
     return GregorianCalendar.from(at.atZone(ZoneOffset.UTC));
-  }
-
-  /**
-   * Reads the annotations of a PDF as marks. Answers, links, form fields and the little windows of annotations are no marks and are not mentioned.
-   *
-   * @throws IOException if it cannot be read as a PDF
-   */
-  public static BroughtMark.Read read(Path pdf) throws IOException {
-    List<BroughtMark> marks = new ArrayList<>();
-    List<String> skipped = new ArrayList<>();
-    try (PDDocument document = Loader.loadPDF(pdf.toFile(), IOUtils.createTempFileOnlyStreamCache())) {
-      for (int number = 1; number <= document.getNumberOfPages(); number++) {
-        PDPage page = document.getPage(number - 1);
-        for (PDAnnotation annotation : page.getAnnotations()) {
-          if (annotation instanceof PDAnnotationMarkup markup && markup.getInReplyTo() == null && !"Popup".equals(markup.getSubtype())) {
-            read(markup, number, UserSpace.of(page), marks, skipped);
-          }
-        }
-      }
-    } catch (RuntimeException damaged) {
-      throw new IOException("its annotations could not be read", damaged);
-    }
-    return new BroughtMark.Read(marks, skipped);
-  }
-
-  private static void read(PDAnnotationMarkup annotation, int page, UserSpace space, List<BroughtMark> marks, List<String> skipped) {
-    String note = annotation.getContents() == null ? "" : annotation.getContents().strip();
-    String called = annotation.getSubtype() + " on sheet " + page;
-    if (note.isEmpty()) {
-      skipped.add(called + ": it says nothing");
-      return;
-    }
-    try {
-      Place place = place(annotation, page, space);
-      String author = annotation.getTitlePopup() == null ? "" : annotation.getTitlePopup();
-      String name = annotation.getAnnotationName();
-      marks.add(new BroughtMark(name == null || name.isBlank() ? "pdf:" + Sha256.ofText(place + "|" + note + "|" + author).hex() : name, place, intent(annotation.getSubject()), note, author));
-    } catch (IllegalArgumentException outside) {
-      skipped.add(called + ": " + outside.getMessage());
-    }
-  }
-
-  private static Place place(PDAnnotationMarkup annotation, int page, UserSpace space) {
-    if (annotation instanceof PDAnnotationLine line && line.getLine() != null) {
-      Place.Spot from = space.spot(line.getLine()[0], line.getLine()[1]);
-      Place.Spot to = space.spot(line.getLine()[2], line.getLine()[3]);
-      boolean tip = !PDAnnotationLine.LE_NONE.equals(line.getEndPointEndingStyle());
-      boolean tail = !PDAnnotationLine.LE_NONE.equals(line.getStartPointEndingStyle());
-      return tip ? new Place.Arrow(page, from.x(), from.y(), to.x(), to.y()) : tail ? new Place.Arrow(page, to.x(), to.y(), from.x(), from.y())
-          : new Place.Line(page, from.x(), from.y(), to.x(), to.y());
-    }
-    if (annotation instanceof PDAnnotationInk ink && ink.getInkList() != null && ink.getInkList().length > 0) {
-      return freehand(page, space, ink.getInkList());
-    }
-    float[] vertices = annotation.getCOSObject().getCOSArray(COSName.VERTICES) == null ? null : annotation.getCOSObject().getCOSArray(COSName.VERTICES).toFloatArray();
-    if (vertices != null && vertices.length >= 4) {
-      return freehand(page, space, new float[][] {vertices});
-    }
-    PDRectangle rectangle = annotation instanceof PDAnnotationSquareCircle framed ? within(framed) : annotation.getRectangle();
-    if (annotation instanceof PDAnnotationText) {
-      Place.Spot spot = space.spot(rectangle.getLowerLeftX() + rectangle.getWidth() / 2, rectangle.getLowerLeftY() + rectangle.getHeight() / 2);
-      return new Place.Point(page, spot.x(), spot.y());
-    }
-    Box box = space.box(rectangle);
-    return annotation instanceof PDAnnotationCircle ? new Place.Ellipse(page, box.x(), box.y(), box.width(), box.height()) : new Place.Rectangle(page, box.x(), box.y(), box.width(), box.height());
-  }
-
-  /** The shape itself: its rectangle less the differences at left, top, right and bottom, which leave room for its line. */
-  private static PDRectangle within(PDAnnotationSquareCircle framed) {
-    PDRectangle all = framed.getRectangle();
-    float[] less = framed.getRectDifferences();
-    return less.length < 4 ? all : new PDRectangle(all.getLowerLeftX() + less[0], all.getLowerLeftY() + less[3], all.getWidth() - less[0] - less[2], all.getHeight() - less[1] - less[3]);
-  }
-
-  private static Place freehand(int page, UserSpace space, float[][] lines) {
-    List<Place.Spot> spots = new ArrayList<>();
-    for (float[] line : lines) {
-      for (int i = 0; i + 1 < line.length; i += 2) {
-        spots.add(space.spot(line[i], line[i + 1]));
-      }
-    }
-    return new Place.Freehand(page, spots);
-  }
-
-  private static Intent intent(@Nullable String subject) {
-    for (Intent intent : Intent.values()) {
-      if (intent.name().equalsIgnoreCase(subject)) {
-        return intent;
-      }
-    }
-    return Intent.CHANGE;
   }
 }

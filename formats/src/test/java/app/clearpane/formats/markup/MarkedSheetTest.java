@@ -71,7 +71,7 @@ class MarkedSheetTest {
     List<Annotation> marks = Marks.ofEveryKind(4, 2, SIZE);
     ByteArrayOutputStream out = new ByteArrayOutputStream();
     MarkedSheet.pdf(List.of(sheet, sheet), marks, out);
-    List<BroughtMark> read = PdfAnnotations.read(Files.write(folder.resolve("marked.pdf"), out.toByteArray())).marks();
+    List<BroughtMark> read = PdfNotes.read(Files.write(folder.resolve("marked.pdf"), out.toByteArray())).marks();
     assertThat(read).hasSameSizeAs(marks);
     for (int i = 0; i < marks.size(); i++) {
       assertThat(Marks.apart(marks.get(i).place(), read.get(i).place())).isLessThan(0.0005);

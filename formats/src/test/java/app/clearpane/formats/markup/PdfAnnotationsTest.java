@@ -64,7 +64,7 @@ class PdfAnnotationsTest {
       }
     });
     List<Annotation> marks = Marks.ofEveryKind(seed, 2, SIZE);
-    BroughtMark.Read read = PdfAnnotations.read(marked(pdf, marks));
+    BroughtMark.Read read = PdfNotes.read(marked(pdf, marks));
     assertThat(read.skipped()).isEmpty();
     assertThat(read.marks()).hasSameSizeAs(marks);
     for (int i = 0; i < marks.size(); i++) {
@@ -93,7 +93,7 @@ class PdfAnnotationsTest {
   @Test
   void leavesOutMarksOnPagesThatAreNotThere() throws IOException {
     Path pdf = pdf("plain.pdf", document -> document.addPage(new PDPage(PDRectangle.A4)));
-    assertThat(PdfAnnotations.read(marked(pdf, List.of(Marks.of(1, new Place.Point(7, 0.5, 0.5), Intent.CHANGE, SIZE)))).marks()).isEmpty();
+    assertThat(PdfNotes.read(marked(pdf, List.of(Marks.of(1, new Place.Point(7, 0.5, 0.5), Intent.CHANGE, SIZE)))).marks()).isEmpty();
   }
 
   @Test
@@ -112,18 +112,18 @@ class PdfAnnotationsTest {
       outside.setContents("Lost");
       page.setAnnotations(List.of(highlight, silent, outside, new PDAnnotationLink()));
     });
-    BroughtMark.Read read = PdfAnnotations.read(pdf);
+    BroughtMark.Read read = PdfNotes.read(pdf);
     assertThat(read.marks()).hasSize(1);
     assertThat(read.marks().get(0).intent()).isEqualTo(Intent.CHANGE);
     assertThat(read.marks().get(0).place()).isInstanceOf(Place.Rectangle.class);
     assertThat(read.marks().get(0).place().centreX()).isCloseTo(200 / PDRectangle.A4.getWidth(), org.assertj.core.data.Offset.offset(0.001));
     assertThat(read.skipped()).hasSize(2).anyMatch(reason -> reason.contains("says nothing")).anyMatch(reason -> reason.contains("between 0 and 1"));
-    assertThat(PdfAnnotations.read(pdf).marks().get(0).origin()).as("the same each time").isEqualTo(read.marks().get(0).origin());
+    assertThat(PdfNotes.read(pdf).marks().get(0).origin()).as("the same each time").isEqualTo(read.marks().get(0).origin());
   }
 
   @Test
   void refusesWhatIsNoPdf() throws IOException {
     Path text = Files.writeString(folder.resolve("notes.pdf"), "no PDF at all");
-    assertThatThrownBy(() -> PdfAnnotations.read(text)).isInstanceOf(IOException.class);
+    assertThatThrownBy(() -> PdfNotes.read(text)).isInstanceOf(IOException.class);
   }
 }

@@ -39,6 +39,6 @@ public class Annotations {
   private static Annotation annotation(MarkupRow mark, PageSize size) {
     return new Annotation("urn:uuid:" + mark.id(), mark.label().toString(), mark.place(), size, mark.intent(), mark.progress(), mark.note(), mark.author().name(), mark.createdAt(),
         mark.answers().stream().filter(answer -> !answer.teamOnly() && !answer.said().isEmpty()).map(answer -> new Annotation.Reply(answer.said(), answer.author().name(), answer.at())).toList(),
-        Optional.ofNullable(mark.replacement()));
+        Optional.ofNullable(mark.replacement()), mark.answers().stream().filter(answer -> answer.act() != null).reduce((earlier, later) -> later).map(answer -> new Annotation.Reply(answer.said(), answer.author().name(), answer.at())));
   }
 }

@@ -23,6 +23,7 @@ import app.clearpane.store.markup.MarkupRow;
 import app.clearpane.store.markup.Markups;
 import app.clearpane.web.House;
 import app.clearpane.web.compare.Writings;
+import app.clearpane.web.layout.Lasting;
 import app.clearpane.web.layout.NotThere;
 import app.clearpane.web.layout.Refused;
 import app.clearpane.web.record.Tell;
@@ -31,6 +32,7 @@ import java.io.InputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.time.Instant;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
@@ -58,11 +60,12 @@ class BringMarks {
   private final Vault vault;
   private final DrawApart apart;
   private final House house;
+  private final Lasting lasting;
   private final Tell tell;
   private final ApplicationEventPublisher events;
   private final Clock clock;
 
-  BringMarks(Deliverables deliverables, Markups markups, Seats seats, Annotations annotations, Writings writings, Vault vault, DrawApart apart, House house, Tell tell, ApplicationEventPublisher events, Clock clock) {
+  BringMarks(Deliverables deliverables, Markups markups, Seats seats, Annotations annotations, Writings writings, Vault vault, DrawApart apart, House house, Lasting lasting, Tell tell, ApplicationEventPublisher events, Clock clock) {
     this.events = events;
     this.deliverables = deliverables;
     this.markups = markups;
@@ -72,6 +75,7 @@ class BringMarks {
     this.vault = vault;
     this.apart = apart;
     this.house = house;
+    this.lasting = lasting;
     this.tell = tell;
     this.clock = clock;
   }
@@ -167,7 +171,7 @@ class BringMarks {
     Deliverable deliverable = deliverables.find(preview.version().deliverable()).orElseThrow();
     deliverables.lock(deliverable.id());
     for (BroughtMark mark : preview.fresh()) {
-      add(mark, preview.version(), deliverable, saidToBeBy(broughtBy, author.name()));
+      add(mark, preview.version(), deliverable, saidToBeBy(broughtBy, author.name()), broughtBy);
     }
     tell.of(deliverable.project(), deliverable.id().value(), new MarkActs.MarksBrought(broughtBy, deliverable.name(), preview.fresh().size(), author.name(), form.file(), preview.version().sha256()));
     events.publishEvent(new MarksMoved(deliverable.id(), preview.version().draft()));
@@ -178,11 +182,23 @@ class BringMarks {
     return new MarkupRow.Author(broughtBy.name() + ", said to be by " + said, broughtBy.contact().orElse(null), broughtBy.member().orElse(null));
   }
 
-  private void add(BroughtMark mark, VersionRow version, Deliverable deliverable, MarkupRow.Author author) {
+  private void add(BroughtMark mark, VersionRow version, Deliverable deliverable, MarkupRow.Author author, Actor broughtBy) {
     boolean draft = version.draft();
-    String note = mark.note().length() <= LONGEST_NOTE ? mark.note() : mark.note().substring(0, mark.note().offsetByCodePoints(0, LONGEST_NOTE - 2)) + "…";
-    markups.bring(new MarkupRow(new MarkupId(UUID.randomUUID()), version.id(), version.number(), deliverable.pane(), draft ? null : markups.nextNumber(version.id(), deliverable.pane()),
+    String note = shortened(mark.note());
+    MarkupId id = new MarkupId(UUID.randomUUID());
+    markups.bring(new MarkupRow(id, version.id(), version.number(), deliverable.pane(), draft ? null : markups.nextNumber(version.id(), deliverable.pane()),
         draft ? markups.nextTeamNumber(version.id(), deliverable.pane()) : null, mark.place(), mark.intent(), MarkupProgress.OPEN, note, mark.replacement().orElse(null), author,
         null, null, 1, clock.instant(), List.of()), mark.origin());
+    mark.thread().replies().forEach(reply -> markups.answer(id, new MarkupRow.Answer(null, shortened(reply.said()), draft, said(broughtBy, reply.author(), reply.at()), clock.instant())));
+    mark.thread().state().ifPresent(state -> markups.answer(id, new MarkupRow.Answer(null, "“" + state.state() + "”, it says in the file.", draft, said(broughtBy, state.by(), state.at()), clock.instant())));
+  }
+
+  /** Whoever brought something, said to be by somebody on a day; a file proves neither. */
+  private MarkupRow.Author said(Actor broughtBy, String name, Optional<Instant> at) {
+    return saidToBeBy(broughtBy, (name.isBlank() ? "somebody" : name) + at.map(instant -> ", " + lasting.dayOf(instant)).orElse(""));
+  }
+
+  private static String shortened(String words) {
+    return words.length() <= LONGEST_NOTE ? words : words.substring(0, words.offsetByCodePoints(0, LONGEST_NOTE - 2)) + "…";
   }
 }
