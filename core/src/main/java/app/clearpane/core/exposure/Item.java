@@ -4,6 +4,8 @@ import app.clearpane.core.agency.ContactId;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * One thing that may be seen or not, with all that the decision needs to know of it.
@@ -26,10 +28,16 @@ public record Item(ItemId id, ContentKind kind, String name, List<Ancestor> ance
     DELETED
   }
 
-  /** A folder or heading above an item. */
-  public record Ancestor(ItemId id, String name, Set<Filter.Trait> traits) {
+  /** A folder or heading above an item. @param addressedTo the contacts it was sent to by name */
+  public record Ancestor(ItemId id, String name, Set<Filter.Trait> traits, Set<ContactId> addressedTo) {
     public Ancestor {
       traits = Set.copyOf(traits);
+      addressedTo = Set.copyOf(addressedTo);
+    }
+
+    /** One that was sent to nobody by name. */
+    public Ancestor(ItemId id, String name, Set<Filter.Trait> traits) {
+      this(id, name, traits, Set.of());
     }
 
     /** One that no filter but those of folders asks for. */
@@ -46,7 +54,12 @@ public record Item(ItemId id, ContentKind kind, String name, List<Ancestor> ance
   /** What it stands in, as an item; empty at the top. */
   Optional<Item> parent() {
     return ancestors.isEmpty() ? Optional.empty()
-        : Optional.of(new Item(ancestors.get(0).id(), kind, ancestors.get(0).name(), ancestors.subList(1, ancestors.size()), state, Set.of(), true, ancestors.get(0).traits()));
+        : Optional.of(new Item(ancestors.get(0).id(), kind, ancestors.get(0).name(), ancestors.subList(1, ancestors.size()), state, ancestors.get(0).addressedTo(), true, ancestors.get(0).traits()));
+  }
+
+  /** Everybody to whom it, or something it stands in, was sent by name. */
+  public Set<ContactId> named() {
+    return Stream.concat(addressedTo.stream(), ancestors.stream().flatMap(above -> above.addressedTo().stream())).collect(Collectors.toUnmodifiableSet());
   }
 
   public Item {

@@ -142,31 +142,28 @@ public final class Items {
 
   /** All items of a project with what the core needs to decide on them, deleted ones too, in a fixed order. */
   public List<Item> ofProject(ProjectId project) {
-    return ofProject(project, addressed(project));
+    return read(ITEM.PROJECT_ID.eq(project), true).getOrDefault(project, List.of());
   }
 
   /** The same as somebody meets them to whom nothing was sent by name. */
   public List<Item> forAnybody(ProjectId project) {
-    return ofProject(project, Map.of());
+    return read(ITEM.PROJECT_ID.eq(project), false).getOrDefault(project, List.of());
   }
 
-  /** The same of some items of any projects, by project; what stands above and inside them comes along, and the tasks beside them, which say what is a phase head. */
-  public Map<ProjectId, List<Item>> forAnybody(Collection<ItemId> some) {
+  /** Some items of any projects with what the core needs to decide on them, by project; what stands above and inside them comes along, and the tasks beside them, which say what is a phase head. */
+  public Map<ProjectId, List<Item>> some(Collection<ItemId> some) {
     Select<Record1<ItemId>> inside = DSL.select(ITEM_ANCESTOR.ITEM_ID).from(ITEM_ANCESTOR).where(ITEM_ANCESTOR.ANCESTOR_ID.in(some));
     Select<Record1<ItemId>> beside = DSL.select(BESIDE.ID).from(BESIDE).where(BESIDE.KIND.eq(ContentKind.TASKS), BESIDE.PARENT_ID.in(above(some)));
-    return read(ITEM.ID.in(above(some).union(inside).union(beside)), Map.of());
+    return read(ITEM.ID.in(above(some).union(inside).union(beside)), true);
   }
 
   private static Select<Record1<ItemId>> above(Collection<ItemId> some) {
     return DSL.select(ITEM_ANCESTOR.ANCESTOR_ID).from(ITEM_ANCESTOR).where(ITEM_ANCESTOR.ITEM_ID.in(some));
   }
 
-  private List<Item> ofProject(ProjectId project, Map<ItemId, Set<ContactId>> addressed) {
-    return read(ITEM.PROJECT_ID.eq(project), addressed).getOrDefault(project, List.of());
-  }
-
-  /** @param which where one is of these, all above it are */
-  private Map<ProjectId, List<Item>> read(Condition which, Map<ItemId, Set<ContactId>> addressed) {
+  /** @param which where one is of these, all above it are @param byName whether it is told what was sent by name */
+  private Map<ProjectId, List<Item>> read(Condition which, boolean byName) {
+    Map<ItemId, Set<ContactId>> addressed = byName ? addressed(which) : Map.of();
     Map<ItemId, Known> known = new LinkedHashMap<>();
     db.select(ITEM.ID, ITEM.KIND, ITEM.NAME, ITEM.PARENT_ID, ITEM.DELETED_AT, FOLDER.ITEM_ID, MILESTONE.ITEM_ID, TASK.STAGE, TASK.DAYS, ITEM.PROJECT_ID).from(ITEM)
         .leftJoin(FOLDER).on(FOLDER.ITEM_ID.eq(ITEM.ID)).leftJoin(MILESTONE).on(MILESTONE.ITEM_ID.eq(ITEM.ID)).leftJoin(TASK).on(TASK.ITEM_ID.eq(ITEM.ID))
@@ -175,7 +172,7 @@ public final class Items {
         .forEach(row -> known.put(row.value1(), new Known(row.value10(), row.value2(), row.value3(), Optional.ofNullable(row.value4()), row.value5() != null, row.value6() != null, row.value7() != null || Integer.valueOf(0).equals(row.value9()), row.value8() == Stage.DONE)));
     Set<ItemId> heads = known.values().stream().filter(item -> item.kind() == ContentKind.TASKS && !item.deleted()).flatMap(item -> item.parent().stream()).filter(parent -> known.get(parent).parent().isEmpty()).collect(Collectors.toSet());
     Map<ProjectId, List<Item>> items = new HashMap<>();
-    known.forEach((id, item) -> items.computeIfAbsent(item.project(), none -> new ArrayList<>()).add(new Item(id, item.kind(), item.name(), above(item, known, heads),
+    known.forEach((id, item) -> items.computeIfAbsent(item.project(), none -> new ArrayList<>()).add(new Item(id, item.kind(), item.name(), above(item, known, heads, addressed),
         item.deleted() ? Item.State.DELETED : Item.State.THERE, addressed.getOrDefault(id, Set.of()), item.folder(), item.traits(heads.contains(id)))));
     return items;
   }
@@ -196,21 +193,21 @@ public final class Items {
     }
   }
 
-  private static List<Item.Ancestor> above(Known item, Map<ItemId, Known> known, Set<ItemId> heads) {
+  private static List<Item.Ancestor> above(Known item, Map<ItemId, Known> known, Set<ItemId> heads, Map<ItemId, Set<ContactId>> addressed) {
     List<Item.Ancestor> ancestors = new ArrayList<>();
     for (Optional<ItemId> next = item.parent(); next.isPresent(); next = known.get(next.get()).parent()) {
-      ancestors.add(new Item.Ancestor(next.get(), known.get(next.get()).name(), known.get(next.get()).traits(heads.contains(next.get()))));
+      ancestors.add(new Item.Ancestor(next.get(), known.get(next.get()).name(), known.get(next.get()).traits(heads.contains(next.get())), addressed.getOrDefault(next.get(), Set.of())));
     }
     return ancestors;
   }
 
-  private Map<ItemId, Set<ContactId>> addressed(ProjectId project) {
+  private Map<ItemId, Set<ContactId>> addressed(Condition which) {
     Map<ItemId, Set<ContactId>> addressed = new HashMap<>();
     db.selectDistinct(VERSION.DELIVERABLE_ID, ROUND_SIGNATORY.CONTACT_ID).from(ROUND_SIGNATORY)
         .join(ROUND).on(ROUND.ID.eq(ROUND_SIGNATORY.ROUND_ID)).join(VERSION).on(VERSION.ID.eq(ROUND.VERSION_ID))
-        .join(ITEM).on(ITEM.ID.eq(VERSION.DELIVERABLE_ID)).where(ITEM.PROJECT_ID.eq(project))
+        .join(ITEM).on(ITEM.ID.eq(VERSION.DELIVERABLE_ID)).where(which)
         .unionAll(db.select(TASK.ITEM_ID, TASK.CONTACT_ID).from(TASK).join(ITEM).on(ITEM.ID.eq(TASK.ITEM_ID)).crossJoin(AGENCY)
-            .where(ITEM.PROJECT_ID.eq(project), TASK.CONTACT_ID.isNotNull(), AGENCY.CLIENTS_DO_TASKS.isTrue()))
+            .where(which, TASK.CONTACT_ID.isNotNull(), AGENCY.CLIENTS_DO_TASKS.isTrue()))
         .forEach(row -> addressed.computeIfAbsent(row.value1(), id -> new HashSet<>()).add(row.value2()));
     return addressed;
   }

@@ -12,6 +12,7 @@ import app.clearpane.core.exposure.SeatState;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.Stale;
 import java.time.Instant;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -65,6 +66,11 @@ public final class Seats {
   /** The seats at all panes of a project, ended ones too. */
   public List<SeatRow> ofProject(ProjectId project) {
     return fetch(PANE.PROJECT_ID.eq(project));
+  }
+
+  /** The seats at all panes of some projects that were not ended. */
+  public List<SeatRow> ofProjects(Collection<ProjectId> projects) {
+    return fetch(PANE.PROJECT_ID.in(projects).and(SEAT.STATE.ne(SeatState.ENDED)));
   }
 
   private List<SeatRow> fetch(Condition condition) {

@@ -144,8 +144,8 @@ class OneTruthTest {
   /** Some items read across projects are decided on as when their whole project is read. */
   private void someReadByThemselves(Random random, List<ItemId> everything) {
     List<ItemId> some = everything.stream().filter(item -> random.nextInt(4) == 0).toList();
-    List<Item> whole = items.forAnybody(house.project).stream().filter(item -> some.contains(item.id())).toList();
-    Map<ProjectId, List<Item>> found = items.forAnybody(some);
+    List<Item> whole = items.ofProject(house.project).stream().filter(item -> some.contains(item.id())).toList();
+    Map<ProjectId, List<Item>> found = items.some(some);
     List<Item> read = found.getOrDefault(house.project, List.of());
     assertThat(read).containsAll(whole);
     List<Pane> asWhole = panes.withSettings(house.project);
@@ -156,7 +156,7 @@ class OneTruthTest {
         assertThat(Visibility.decide(item, asRead.get(i), Optional.of(anybody), AHouse.NOW)).as(item.name()).isEqualTo(Visibility.decide(item, asWhole.get(i), Optional.of(anybody), AHouse.NOW));
       }
     }
-    assertThat(items.forAnybody(List.<ItemId>of())).isEmpty();
+    assertThat(items.some(List.<ItemId>of())).isEmpty();
   }
 
   /** Wherever somebody comes in, what they see there and at the other panes it leads on to is what any of their seats shows them (V3). */

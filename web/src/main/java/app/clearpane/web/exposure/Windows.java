@@ -1,10 +1,12 @@
 package app.clearpane.web.exposure;
 
 import app.clearpane.core.agency.ContactId;
+import app.clearpane.core.agency.Name;
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.Item;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.exposure.Pane;
+import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.exposure.Reason;
 import app.clearpane.core.exposure.Seat;
 import app.clearpane.core.exposure.SeatId;
@@ -16,6 +18,8 @@ import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.Writes;
 import app.clearpane.store.exposure.Items;
 import app.clearpane.store.exposure.Panes;
+import app.clearpane.store.exposure.SeatRow;
+import app.clearpane.store.exposure.Seats;
 import app.clearpane.web.layout.KeptReading;
 import java.time.Clock;
 import java.time.Instant;
@@ -30,6 +34,8 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 
 /** The little window on every row: to which audiences an item is shown, and why not to the others. */
@@ -39,14 +45,16 @@ public class Windows {
   private static final int KEPT = 40;
   private final Panes panes;
   private final Items items;
+  private final Seats seats;
   private final ReasonWords reasons;
   private final Clock clock;
   private final KeptReading<Asked, Map<ItemId, Window>> kept;
 
-  Windows(Panes panes, Items items, ReasonWords reasons, Writes writes, Clock clock) {
+  Windows(Panes panes, Items items, Seats seats, ReasonWords reasons, Writes writes, Clock clock) {
     this.kept = new KeptReading<>(writes, KEPT, this::read);
     this.panes = panes;
     this.items = items;
+    this.seats = seats;
     this.reasons = reasons;
     this.clock = clock;
   }
@@ -56,12 +64,26 @@ public class Windows {
    *
    * @param look "shown", "held", "mixed" where it is a folder of which some is shown and some is not, or "out"
    * @param audiences the names of those who see it
+   * @param named who else sees it by name
    * @param reason a sentence for every audience
    */
-  public record Window(String look, List<String> audiences, String reason) {
+  public record Window(String look, List<String> audiences, List<String> named, String reason) {
+    /** The window of a paper, which is no item: it never goes by what a pane lets through. */
+    public static final Window BY_NAME_ONLY = new Window("shown", List.of(), List.of(), "Papers are seen by those they are addressed to, and by nobody else.");
+
     /** Who sees it, in a few words. */
     public String words() {
-      return look.equals("mixed") ? "some of it is shown" : !audiences.isEmpty() ? "shown to " + String.join(", ", audiences) : look.equals("held") ? "held back" : "not shown";
+      return look.equals("mixed") ? "some of it is shown" : isSeen() ? "shown to " + String.join(", ", whom()) : look.equals("held") ? "held back" : "not shown";
+    }
+
+    /** Who sees it: audiences, and people by name. */
+    public List<String> whom() {
+      return Stream.concat(audiences.stream(), named.stream().map(name -> new Name(name).first() + " by name")).toList();
+    }
+
+    /** Whether anybody sees it. */
+    public boolean isSeen() {
+      return !audiences.isEmpty() || !named.isEmpty();
     }
   }
 
@@ -76,8 +98,8 @@ public class Windows {
   /** The panes and windows of a project. */
   public All all(ProjectId project) {
     Panes.All all = panes.all(project);
-    List<Item> everything = items.forAnybody(project);
-    return new All(all.rows(), everything, of(all.panes(), everything));
+    List<Item> everything = items.ofProject(project);
+    return new All(all.rows(), everything, of(all.panes(), everything, seats.ofProjects(List.of(project))));
   }
 
   /** The windows of all items of a project. */
@@ -99,29 +121,32 @@ public class Windows {
   private record Asked(Set<ItemId> items, Instant minute) {}
 
   private Map<ItemId, Window> read(Asked asked) {
-    Map<ProjectId, List<Item>> found = items.forAnybody(asked.items());
+    Map<ProjectId, List<Item>> found = items.some(asked.items());
     Map<ProjectId, List<Pane>> ofProjects = panes.withSettings(found);
+    List<SeatRow> seated = seats.ofProjects(found.keySet());
     Map<ItemId, Window> windows = new HashMap<>();
-    found.forEach((project, there) -> windows.putAll(of(ofProjects.getOrDefault(project, List.of()), there)));
+    found.forEach((project, there) -> windows.putAll(of(ofProjects.getOrDefault(project, List.of()), there, seated)));
     return windows;
   }
 
-  private Map<ItemId, Window> of(List<Pane> all, List<Item> everything) {
+  private Map<ItemId, Window> of(List<Pane> all, List<Item> everything, List<SeatRow> seated) {
+    Map<PaneId, List<SeatRow>> byPane = seated.stream().collect(Collectors.groupingBy(SeatRow::pane));
     Map<ItemId, Window> windows = new HashMap<>();
-    everything.forEach(item -> windows.put(item.id(), window(item, all)));
+    everything.forEach(item -> windows.put(item.id(), window(item, all, byPane)));
     Map<ItemId, Set<Boolean>> inside = new HashMap<>();
     everything.stream().filter(item -> !item.folder() && item.state() == Item.State.THERE)
-        .forEach(item -> item.ancestors().forEach(above -> inside.computeIfAbsent(above.id(), none -> new HashSet<>()).add(!windows.get(item.id()).audiences().isEmpty())));
+        .forEach(item -> item.ancestors().forEach(above -> inside.computeIfAbsent(above.id(), none -> new HashSet<>()).add(windows.get(item.id()).isSeen())));
     inside.forEach((folder, seen) -> {
       if (seen.size() > 1) {
-        windows.computeIfPresent(folder, (id, window) -> new Window("mixed", window.audiences(), "Some of what lies in it is shown, some is not. " + window.reason()));
+        windows.computeIfPresent(folder, (id, window) -> new Window("mixed", window.audiences(), window.named(), "Some of what lies in it is shown, some is not. " + window.reason()));
       }
     });
     return windows;
   }
 
-  private Window window(Item item, List<Pane> all) {
+  private Window window(Item item, List<Pane> all, Map<PaneId, List<SeatRow>> seated) {
     List<String> audiences = new ArrayList<>();
+    List<String> named = new ArrayList<>();
     List<String> sentences = new ArrayList<>();
     boolean held = false;
     for (Pane pane : all) {
@@ -132,7 +157,19 @@ public class Windows {
       }
       held |= verdict.reason() == Reason.HELD_BACK || verdict.reason() == Reason.HELD_BACK_ABOVE;
       sentences.add(pane.name() + ": " + reasons.of(verdict) + ".");
+      if (!verdict.visible()) {
+        byName(item, pane, seated.getOrDefault(pane.id(), List.of())).forEach(seat -> {
+          named.add(seat.name());
+          sentences.add(seat.name() + ": " + reasons.of(Visibility.decide(item, pane, Optional.of(seat.seat()), clock.instant())) + ".");
+        });
+      }
     }
-    return new Window(audiences.isEmpty() ? held ? "held" : "out" : "shown", audiences, sentences.isEmpty() ? "There is no pane yet." : String.join(" ", sentences));
+    boolean seen = !audiences.isEmpty() || !named.isEmpty();
+    return new Window(seen ? "shown" : held ? "held" : "out", audiences, named.stream().distinct().toList(), sentences.isEmpty() ? "There is no pane yet." : String.join(" ", sentences));
+  }
+
+  /** The people at a pane who see something through it because it, or what it stands in, was sent to them by name. */
+  private List<SeatRow> byName(Item item, Pane pane, List<SeatRow> seated) {
+    return seated.stream().filter(seat -> item.named().contains(seat.contact()) && Visibility.decide(item, pane, Optional.of(seat.seat()), clock.instant()).visible()).toList();
   }
 }

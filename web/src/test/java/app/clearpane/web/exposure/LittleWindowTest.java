@@ -2,13 +2,22 @@ package app.clearpane.web.exposure;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.clearpane.core.exposure.Item;
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.exposure.Pane;
+import app.clearpane.core.exposure.SeatState;
+import app.clearpane.core.exposure.Visibility;
 import app.clearpane.core.project.ProjectId;
+import app.clearpane.store.exposure.SeatRow;
+import app.clearpane.store.exposure.Seats;
+import app.clearpane.store.project.Project;
 import app.clearpane.web.DemoHouse;
 import app.clearpane.web.Visitor;
+import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.UUID;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
@@ -21,6 +30,7 @@ import org.springframework.beans.factory.annotation.Autowired;
 /** Every row of every list of the team says who sees it, and why. */
 class LittleWindowTest extends DemoHouse {
   @Autowired Windows windows;
+  @Autowired Seats seats;
 
   private ProjectId project() {
     return projects.active().stream().filter(one -> one.name().equals("Visitor centre")).findFirst().orElseThrow().id();
@@ -64,6 +74,37 @@ class LittleWindowTest extends DemoHouse {
     whole.forEach((item, window) -> assertThat(windows.across(List.of(item)).get(item)).isEqualTo(window));
     assertThat(windows.across(List.of())).isEmpty();
     assertThat(windows.across(List.of(new ItemId(UUID.randomUUID())))).isEmpty();
+  }
+
+  /** Every person at every pane of every project, against what the window of each item says; and what each list says is that window. */
+  @Test
+  void itSaysWhatEveryPersonSees() throws Exception {
+    Visitor ines = Visitor.by(address(), linkOfTeam("ines@marram-finch.example"));
+    int byName = 0;
+    int rows = 0;
+    for (Project project : projects.active()) {
+      Windows.All all = windows.all(project.id());
+      List<SeatRow> seated = seats.ofProject(project.id());
+      for (Pane pane : panes.withSettings(project.id())) {
+        for (SeatRow seat : seated.stream().filter(one -> one.pane().equals(pane.id()) && one.state() == SeatState.ACCEPTED).toList()) {
+          for (Item item : all.items()) {
+            Windows.Window window = all.windows().get(item.id());
+            boolean sees = Visibility.decide(item, pane, Optional.of(seat.seat()), clock.instant()).visible();
+            assertThat(window.audiences().contains(pane.name()) || window.named().contains(seat.name())).as(seat.name() + " at " + pane.name() + ", " + item.name() + ": " + window).isEqualTo(sees || window.named().contains(seat.name()));
+            byName += sees && !window.audiences().contains(pane.name()) ? 1 : 0;
+          }
+        }
+      }
+      for (String list : List.of("/plan?as=lines", "/plan?as=time", "/plan?as=columns", "/plan?as=month", "/plan?as=dates", "/deliverables", "/clearance", "/files", "/concerns")) {
+        for (Element shown : Jsoup.parse(new String(ines.get("/t/projects/" + project.id() + list).body().getBytes(StandardCharsets.ISO_8859_1), StandardCharsets.UTF_8)).select("[data-window]")) {
+          Windows.Window window = all.windows().get(new ItemId(UUID.fromString(shown.attr("data-window"))));
+          assertThat(shown.attr("aria-label")).as(list + " of " + project.name()).startsWith(window.words() + ". " + window.reason());
+          rows++;
+        }
+      }
+    }
+    assertThat(byName).as("somebody sees something by name alone").isPositive();
+    assertThat(rows).isGreaterThan(60);
   }
 
   /** A window is turned where it stands, on a list that reaches over projects too. */

@@ -24,6 +24,7 @@ import app.clearpane.core.exposure.Passage;
 import app.clearpane.core.exposure.Showing;
 import app.clearpane.core.plan.Stage;
 import app.clearpane.store.schema.tables.Item;
+import app.clearpane.store.schema.tables.ItemAncestor;
 import java.util.Map;
 import java.util.Set;
 import org.jooq.Condition;
@@ -58,20 +59,24 @@ public final class VisibleTo {
     return switch (passage.aperture()) {
       case CLOSED -> falseCondition();
       case PICKED -> shown;
-      case FILTERED -> kind.filterable() ? shown.or(passage.sieves().stream().map(sieve -> sifted(kind, sieve)).reduce(trueCondition(), Condition::and)) : shown;
+      case FILTERED -> kind.filterable() ? shown.or(passage.sieves().stream().map(sieve -> sifted(viewer, kind, sieve)).reduce(trueCondition(), Condition::and)) : shown;
       case OPEN -> trueCondition();
     };
   }
 
-  private static Condition sifted(ContentKind kind, Set<Filter> filters) {
-    return kind == ContentKind.FILES ? inTopFolder(filters) : allAbovePass(filters);
+  private static Condition sifted(Viewer viewer, ContentKind kind, Set<Filter> filters) {
+    return kind == ContentKind.FILES ? inTopFolder(filters) : allAbovePass(viewer, filters);
   }
 
-  /** What passes a filter under parents that all pass one too; where one of them is Shown, so is what stands in it. */
-  private static Condition allAbovePass(Set<Filter> filters) {
+  /** What passes a filter under parents that all pass one too, up to one that the viewer sees by name; where one of them is Shown, so is what stands in it. */
+  private static Condition allAbovePass(Viewer viewer, Set<Filter> filters) {
     Item above = ITEM.as("above");
+    ItemAncestor way = ITEM_ANCESTOR.as("way");
+    ItemAncestor over = ITEM_ANCESTOR.as("over");
     Condition passes = filters.stream().map(filter -> is((Filter.Trait) filter, above)).reduce(falseCondition(), Condition::or);
-    return notExists(selectOne().from(ITEM_ANCESTOR).join(above).on(above.ID.eq(ITEM_ANCESTOR.ANCESTOR_ID)).where(ITEM_ANCESTOR.ITEM_ID.eq(ITEM.ID), not(passes)));
+    Condition seenByName = exists(selectOne().from(way).join(TASK).on(TASK.ITEM_ID.eq(way.ANCESTOR_ID)).crossJoin(AGENCY).join(over).on(over.ITEM_ID.eq(way.ANCESTOR_ID))
+        .where(way.ITEM_ID.eq(ITEM.ID), way.ANCESTOR_ID.ne(ITEM.ID), over.ANCESTOR_ID.eq(above.ID), TASK.CONTACT_ID.eq(viewer.contact()), AGENCY.CLIENTS_DO_TASKS.isTrue()));
+    return notExists(selectOne().from(ITEM_ANCESTOR).join(above).on(above.ID.eq(ITEM_ANCESTOR.ANCESTOR_ID)).where(ITEM_ANCESTOR.ITEM_ID.eq(ITEM.ID), not(passes), not(seenByName)));
   }
 
   private static Condition is(Filter.Trait trait, Item item) {
