@@ -10,6 +10,8 @@ import java.util.Set;
 /** The computed answer to "may this be released?", condition by condition (R6). */
 public record Clearance(List<Finding> findings) {
 
+  private static final List<Condition> NEXT = List.of(Condition.NO_CLASH_OPEN, Condition.NO_CHANGE_LEFT, Condition.SIGNED, Condition.ROUNDS_AGREED, Condition.CHECKLIST_DONE, Condition.SAME_BYTES);
+
   /** How a condition stands. */
   public enum Standing {
     MET,
@@ -70,6 +72,14 @@ public record Clearance(List<Finding> findings) {
     facts.waived().stream().filter(Condition::mayBeWaived).forEach(waived::add);
     return new Clearance(Arrays.stream(Condition.values())
         .map(condition -> new Finding(condition, facts.meet(condition) ? Standing.MET : waived.contains(condition) ? Standing.WAIVED : Standing.NOT_MET)).toList());
+  }
+
+  /**
+   * The one of the open conditions that is to be seen to first; the others follow from it or wait for it. What people ask for on the work comes before its signature, and its signature before
+   * all that hangs on it. Empty once nothing is open.
+   */
+  public Optional<Condition> next() {
+    return NEXT.stream().filter(condition -> findings.stream().anyMatch(finding -> finding.condition() == condition && finding.open())).findFirst();
   }
 
   /** Whether it may be released: all conditions are met or waived. */

@@ -27,6 +27,12 @@ class ClearanceTest {
     assertThat(clearance.findings()).extracting(Clearance.Finding::condition).containsExactly(Condition.values());
   }
 
+  @ParameterizedTest(name = "{0}, {1} changes, {2} clashes, {3} lines: {4} is next")
+  @CsvSource({", 0, 0, 3, SIGNED", "BACK, 2, 1, 3, NO_CLASH_OPEN", "BACK, 2, 0, 3, NO_CHANGE_LEFT", "BACK, 0, 0, 3, SIGNED", "SIGNED, 0, 0, 3, CHECKLIST_DONE", "SIGNED, 0, 0, 0, "})
+  void saysWhatComesNext(Outcome outcome, int changes, int clashes, int lines, Condition next) {
+    assertThat(Clearance.of(new Clearance.Facts(Optional.ofNullable(outcome), changes, clashes, 0, lines, true, Set.of())).next()).isEqualTo(Optional.ofNullable(next));
+  }
+
   @ParameterizedTest(name = "{0} waived: {1} open")
   @CsvSource({"'', 4", "NO_CHANGE_LEFT, 3", "'NO_CHANGE_LEFT NO_CLASH_OPEN ROUNDS_AGREED CHECKLIST_DONE', 0", "'SIGNED SAME_BYTES', 4"})
   void anOwnerMayWaiveAllButWhatWasNeverSigned(String waived, int open) {
