@@ -3,6 +3,7 @@ package app.clearpane.web.record;
 import app.clearpane.core.record.Act;
 import app.clearpane.core.record.RecordEntry;
 import app.clearpane.store.record.Records;
+import app.clearpane.web.layout.Lasting;
 import app.clearpane.web.layout.Words;
 import java.time.DateTimeException;
 import java.time.Instant;
@@ -32,9 +33,11 @@ class Story {
       Map.entry("role", "as"), Map.entry("occasion", "reminder"), Map.entry("forTeam", "for the team only:"), Map.entry("decidedBy", "decided by"), Map.entry("insteadOf", "in place of"), Map.entry("drawnSignature", "drawn signature"));
   private static final Pattern WHOLE_DIGEST = Pattern.compile("\\b([0-9a-f]{12})[0-9a-f]{52}\\b");
   private final Words words;
+  private final Lasting lasting;
 
-  Story(Words words) {
+  Story(Words words, Lasting lasting) {
     this.words = words;
+    this.lasting = lasting;
   }
 
   /**
@@ -102,9 +105,9 @@ class Story {
       case "sha256" -> text.substring(0, Math.min(12, text.length())) + "…";
       case "occasion" -> text.equals("before") ? "for the working day before" : text.equals("day") ? "for the day itself" : text.replaceFirst("^late ", "for when it is late, number ");
       case "size" -> words.size(Long.parseLong(text));
-      case "dueAt" -> words.due(Instant.parse(text));
-      case "due" -> text.contains("T") ? words.due(Instant.parse(text)) : words.day(LocalDate.parse(text));
-      case "fallsOn", "lastDay", "startsOn", "endsOn", "agreedOn" -> words.day(LocalDate.parse(text));
+      case "dueAt" -> lasting.due(Instant.parse(text));
+      case "due" -> text.contains("T") ? lasting.due(Instant.parse(text)) : lasting.day(LocalDate.parse(text));
+      case "fallsOn", "lastDay", "startsOn", "endsOn", "agreedOn" -> lasting.day(LocalDate.parse(text));
       case "said", "sentence", "note", "reason", "welcome", "whatChanged" -> "“" + text + "”";
       case "name", "address", "label", "file", "currency" -> text;
       default -> inWordsIfCode(WHOLE_DIGEST.matcher(text).replaceAll("$1…"));

@@ -2,6 +2,7 @@ package app.clearpane.web.layout;
 
 import app.clearpane.store.agency.Agency;
 import app.clearpane.store.agency.People;
+import app.clearpane.store.plan.Agreements;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.ZoneId;
@@ -15,8 +16,16 @@ public final class WordsOfATest {
   private WordsOfATest() {}
 
   public static Words at(Instant now) {
+    return new Words(agency(now));
+  }
+
+  public static Lasting lasting(Instant now) {
+    return new Lasting(agency(now));
+  }
+
+  private static TheAgency agency(Instant now) {
     People people = Mockito.mock(People.class);
     Mockito.when(people.agency()).thenReturn(Optional.of(new Agency(UUID.randomUUID(), "Marram & Finch", ZoneId.of("Europe/London"))));
-    return new Words(new TheAgency(people, org.mockito.Mockito.mock(app.clearpane.store.plan.Agreements.class), Clock.fixed(now, ZoneOffset.UTC)));
+    return new TheAgency(people, Mockito.mock(Agreements.class), Clock.fixed(now, ZoneOffset.UTC));
   }
 }

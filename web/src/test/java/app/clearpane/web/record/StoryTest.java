@@ -23,7 +23,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 class StoryTest {
   private static final Instant NOW = Instant.parse("2027-05-13T12:00:00Z");
   private static final UUID ABOUT = UUID.fromString("0190c0de-0000-7000-8000-000000000001");
-  private final Story story = new Story(WordsOfATest.at(NOW));
+  private final Story story = new Story(WordsOfATest.at(NOW), WordsOfATest.lasting(NOW));
 
   private Story.Line line(String act, String payload) {
     RecordEntry entry = RecordEntry.following(7, "0".repeat(64), new RecordEntry.What(act, "Ottoline Vance", "Visitor map", CanonicalJson.of(Map.of())), NOW.minusSeconds(86_400));
@@ -47,11 +47,11 @@ class StoryTest {
   @CsvSource(delimiter = '|', value = {
       "said           | Too small at 2 m            | said “Too small at 2 m”",
       "whatChanged    | Larger lifts                | what changed “Larger lifts”",
-      "dueAt          | 2027-05-13T16:30:00Z        | due today 17:30",
-      "dueAt          | 2027-05-14T23:00:00Z        | due Fri 14 May",
-      "due            | 2027-05-13T23:00:00Z        | due today",
-      "due            | 2027-05-12T23:00:00Z        | due yesterday",
-      "due            | 2027-05-20                  | due Thu 20 May",
+      "dueAt          | 2027-05-13T16:30:00Z        | due Thu 13 May 2027, 17:30 (Europe/London)",
+      "dueAt          | 2027-05-14T23:00:00Z        | due Fri 14 May 2027",
+      "due            | 2027-05-13T23:00:00Z        | due Thu 13 May 2027",
+      "due            | 2027-05-12T23:00:00Z        | due Wed 12 May 2027",
+      "due            | 2027-05-20                  | due Thu 20 May 2027",
       "due            | 2027-05-20 → none           | due 2027-05-20 → none",
       "dueAt          | tomorrow                    | due tomorrow",
       "occasion       | before                      | reminder for the working day before",
@@ -59,10 +59,10 @@ class StoryTest {
       "occasion       | late 2                      | reminder for when it is late, number 2",
       "fallsOn        | 2028-02-29                  | on Tue 29 Feb 2028",
       "fallsOn        | 2027-02-29                  | on 2027-02-29",
-      "lastDay        | 2027-06-01                  | until Tue 1 Jun",
-      "startsOn       | 2027-06-01                  | from Tue 1 Jun",
-      "endsOn         | 2027-06-01                  | to Tue 1 Jun",
-      "agreedOn       | 2027-06-01                  | agreed finish Tue 1 Jun",
+      "lastDay        | 2027-06-01                  | until Tue 1 Jun 2027",
+      "startsOn       | 2027-06-01                  | from Tue 1 Jun 2027",
+      "endsOn         | 2027-06-01                  | to Tue 1 Jun 2027",
+      "agreedOn       | 2027-06-01                  | agreed finish Tue 1 Jun 2027",
       "size           | 1234567                     | size 1.2 MB",
       "size           | 99999999999999999999        | size 99999999999999999999",
       "role           | SIGNATORY                   | as signatory",
