@@ -78,6 +78,11 @@ public enum MarkupProgress {
     return theirs && act.from.contains(this) ? Optional.of(act.to) : Optional.empty();
   }
 
+  /** The same on a version that was agreed: its clients asked for nothing more then, so they open nothing again but ask anew, for the next version. */
+  public Optional<MarkupProgress> after(Act act, Actor actor, boolean agreed) {
+    return agreed && act == Act.REOPEN && actor.party() == Party.CLIENT ? Optional.empty() : after(act, actor);
+  }
+
   /** Whether it still asks for something: open or taken on. */
   public boolean unsettled() {
     return this == OPEN || this == TAKEN_ON;

@@ -23,6 +23,11 @@ public enum PaperKind {
     return this != DATES;
   }
 
+  /** Whether something is expected of its recipients beside reading it. */
+  public boolean asks() {
+    return this != OTHER;
+  }
+
   /** Whether its recipients put their name to it. */
   public boolean takesNames() {
     return this == PROPOSAL || this == CONTRACT || this == DATES;

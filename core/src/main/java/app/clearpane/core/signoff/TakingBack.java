@@ -37,6 +37,18 @@ public final class TakingBack {
         .map(one -> one.at().plus(WITHIN)).filter(now::isBefore);
   }
 
+  /**
+   * Whether somebody went on from a decision, so that it cannot be taken back any more.
+   *
+   * @param said when it was made
+   * @param open whether its round is open still
+   * @param released whether its version was released
+   * @param versions when each version of the deliverable was made
+   */
+  public static boolean isBuiltOn(Instant said, boolean open, boolean released, List<Instant> versions) {
+    return released || !open && versions.stream().anyMatch(said::isBefore);
+  }
+
   private static Made later(Made earlier, Made later) {
     return later;
   }

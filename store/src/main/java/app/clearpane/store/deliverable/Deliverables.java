@@ -5,6 +5,7 @@ import static app.clearpane.store.schema.Tables.DELIVERABLE_SIGNATORY;
 import static app.clearpane.store.schema.Tables.ITEM;
 import static app.clearpane.store.schema.Tables.PANE;
 import static app.clearpane.store.schema.Tables.PROJECT;
+import static app.clearpane.store.schema.Tables.RELEASE;
 import static app.clearpane.store.schema.Tables.ROUND;
 import static app.clearpane.store.schema.Tables.ROUND_SIGNATORY;
 import static app.clearpane.store.schema.Tables.SIGN_OFF;
@@ -185,6 +186,11 @@ public final class Deliverables {
   /** The rounds of all projects that are worked on, oldest first. */
   public List<Round> roundsOfActiveProjects() {
     return RoundRows.where(db, activeProjects());
+  }
+
+  /** Whether a version was ever released, recalled or not. */
+  public boolean isReleased(VersionId version) {
+    return db.fetchExists(RELEASE, RELEASE.VERSION_ID.eq(version));
   }
 
   /** Adds a decision. */

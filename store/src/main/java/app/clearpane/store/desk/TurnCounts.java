@@ -4,6 +4,7 @@ import static app.clearpane.store.schema.Tables.CLASH_TURN;
 import static app.clearpane.store.schema.Tables.CLIENT;
 import static app.clearpane.store.schema.Tables.DELIVERABLE;
 import static app.clearpane.store.schema.Tables.ITEM;
+import static app.clearpane.store.schema.Tables.MARKUP;
 import static app.clearpane.store.schema.Tables.TASK_LINK;
 import static app.clearpane.store.schema.Tables.TASK;
 import static app.clearpane.store.schema.Tables.PROJECT;
@@ -14,9 +15,12 @@ import static org.jooq.impl.DSL.exists;
 import static org.jooq.impl.DSL.max;
 import static org.jooq.impl.DSL.selectOne;
 
+import app.clearpane.core.markup.Intent;
+import app.clearpane.core.markup.MarkupProgress;
 import app.clearpane.core.plan.Side;
 import app.clearpane.core.plan.Stage;
 import app.clearpane.core.project.ProjectId;
+import app.clearpane.core.signoff.Outcome;
 import app.clearpane.store.project.Project;
 import app.clearpane.store.project.Projects;
 import java.time.LocalDate;
@@ -40,24 +44,31 @@ public final class TurnCounts {
    *
    * @param ourTasks leaves of the plan that we are on or could begin
    * @param clientTasks those that were given to the client and are not done
+   * @param afterwards of those that nobody holds, how many something was asked for once they were agreed
+   * @param papers that wait for the client
    */
-  public record Counts(int ours, int clients, int nobodys, int ourTasks, int clientTasks) {
+  public record Counts(int ours, int clients, int nobodys, int ourTasks, int clientTasks, int afterwards, int papers) {
     /** No deliverable at all. */
-    public static final Counts NONE = new Counts(0, 0, 0, 0, 0);
+    public static final Counts NONE = new Counts(0, 0, 0, 0, 0, 0, 0);
+
+    /** These with so many papers that wait for the client. */
+    public Counts with(int waiting) {
+      return new Counts(ours, clients, nobodys, ourTasks, clientTasks, afterwards, waiting);
+    }
 
     /** These and those. */
     public Counts plus(Counts more) {
-      return new Counts(ours + more.ours, clients + more.clients, nobodys + more.nobodys, ourTasks + more.ourTasks, clientTasks + more.clientTasks);
+      return new Counts(ours + more.ours, clients + more.clients, nobodys + more.nobodys, ourTasks + more.ourTasks, clientTasks + more.clientTasks, afterwards + more.afterwards, papers + more.papers);
     }
 
     /** All that is our turn. */
     public int allOurs() {
-      return ours + ourTasks;
+      return ours + ourTasks + afterwards;
     }
 
     /** All that is the clients’ turn. */
     public int allClients() {
-      return clients + clientTasks;
+      return clients + clientTasks + papers;
     }
   }
 
@@ -85,7 +96,8 @@ public final class TurnCounts {
     Field<Integer> ours = DSL.count().filterWhere(withClients.not().and(released.not()));
     Field<Integer> clients = DSL.count().filterWhere(withClients);
     Field<Integer> nobodys = DSL.count().filterWhere(withClients.not().and(released));
-    var counts = db.select(of, ours.as("ours"), clients.as("clients"), nobodys.as("nobodys")).from(DELIVERABLE).join(ITEM).on(ITEM.ID.eq(DELIVERABLE.ITEM_ID))
+    Field<Integer> afterwards = DSL.count().filterWhere(withClients.not().and(released).and(askedAfterwards()));
+    var counts = db.select(of, ours.as("ours"), clients.as("clients"), nobodys.as("nobodys"), afterwards.as("afterwards")).from(DELIVERABLE).join(ITEM).on(ITEM.ID.eq(DELIVERABLE.ITEM_ID))
         .join(PROJECT).on(PROJECT.ID.eq(ITEM.PROJECT_ID)).where(ITEM.DELETED_AT.isNull()).and(condition).groupBy(ITEM.PROJECT_ID).asTable("counts");
     Field<ProjectId> inProject = ITEM.PROJECT_ID.as("in_project");
     Condition client = TASK.SIDE.eq(Side.CLIENTS).and(TASK.BEGAN_ON.isNotNull());
@@ -95,7 +107,7 @@ public final class TurnCounts {
         .where(TASK.STAGE.in(Stage.TO_DO, Stage.UNDER_WAY, Stage.IN_CHECK), TASK.DAYS.gt(0), TASK.DELIVERABLE_ID.isNull(), isLeaf(), ITEM.DELETED_AT.isNull()).and(condition).groupBy(ITEM.PROJECT_ID).asTable("tasks");
     return db.select(Projects.fields()).select(counts.fields()).select(tasks.fields()).from(PROJECT).join(CLIENT).on(CLIENT.ID.eq(PROJECT.CLIENT_ID)).leftJoin(counts).on(counts.field(of).eq(PROJECT.ID)).leftJoin(tasks).on(tasks.field(inProject).eq(PROJECT.ID))
         .where(condition).orderBy(CLIENT.NAME, PROJECT.NAME, PROJECT.ID)
-        .fetch(row -> new Worked(Projects.project(row), new Counts(zero(row.get("ours", Integer.class)), zero(row.get("clients", Integer.class)), zero(row.get("nobodys", Integer.class)), zero(row.get("our_tasks", Integer.class)), zero(row.get("client_tasks", Integer.class)))));
+        .fetch(row -> new Worked(Projects.project(row), new Counts(zero(row.get("ours", Integer.class)), zero(row.get("clients", Integer.class)), zero(row.get("nobodys", Integer.class)), zero(row.get("our_tasks", Integer.class)), zero(row.get("client_tasks", Integer.class)), zero(row.get("afterwards", Integer.class)), 0)));
   }
 
   /** Wishes on the version sent last clash, and one side is to rule; where both are, the client's counts. */
@@ -103,6 +115,14 @@ public final class TurnCounts {
     var later = VERSION.as("later");
     return exists(selectOne().from(CLASH_TURN).join(ROUND).on(ROUND.ID.eq(CLASH_TURN.ROUND_ID)).join(VERSION).on(VERSION.ID.eq(ROUND.VERSION_ID))
         .where(VERSION.DELIVERABLE_ID.eq(DELIVERABLE.ITEM_ID), CLASH_TURN.SETTLED_AT.isNull(), CLASH_TURN.WITH_CLIENT.eq(client))
+        .andNotExists(selectOne().from(later).where(later.DELIVERABLE_ID.eq(VERSION.DELIVERABLE_ID), later.NUMBER.gt(VERSION.NUMBER))));
+  }
+
+  /** Something was asked for on the version sent last, once it was agreed. */
+  private static Condition askedAfterwards() {
+    var later = VERSION.as("later_version");
+    return exists(selectOne().from(MARKUP).join(VERSION).on(VERSION.ID.eq(MARKUP.VERSION_ID)).join(ROUND).on(ROUND.VERSION_ID.eq(VERSION.ID))
+        .where(VERSION.DELIVERABLE_ID.eq(DELIVERABLE.ITEM_ID), ROUND.OUTCOME.in(Outcome.SIGNED, Outcome.SIGNED_WITH_NOTES), MARKUP.CREATED_AT.gt(ROUND.CLOSED_AT), MARKUP.PROGRESS.in(MarkupProgress.OPEN, MarkupProgress.TAKEN_ON), MARKUP.INTENT.ne(Intent.KEEP))
         .andNotExists(selectOne().from(later).where(later.DELIVERABLE_ID.eq(VERSION.DELIVERABLE_ID), later.NUMBER.gt(VERSION.NUMBER))));
   }
 

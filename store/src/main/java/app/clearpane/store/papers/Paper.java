@@ -64,6 +64,16 @@ public record Paper(PaperId id, ProjectId project, PaperKind kind, String name, 
         (int) recipients.stream().filter(one -> one.namedAt() != null).count(), Optional.ofNullable(due)), today);
   }
 
+  /** Whether its recipients are waited for: what is only to be read waits for nobody. */
+  public boolean waits(LocalDate today) {
+    return kind.asks() && state(today).waits();
+  }
+
+  /** Whether one of its recipients is waited for. */
+  public boolean waitsFor(ContactId contact, LocalDate today) {
+    return waits(today) && recipient(contact).filter(one -> one.namedAt() == null).isPresent();
+  }
+
   /** What somebody did with it; empty if it is not for them. */
   public Optional<Recipient> recipient(ContactId contact) {
     return recipients.stream().filter(one -> one.contact().equals(contact)).findFirst();

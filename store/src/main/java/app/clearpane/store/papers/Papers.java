@@ -11,6 +11,7 @@ import app.clearpane.core.signoff.DrawnSignature;
 import app.clearpane.store.Stale;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import org.jooq.DSLContext;
@@ -27,6 +28,11 @@ public final class Papers {
   /** Those of a project, newest first. */
   public List<Paper> of(ProjectId project) {
     return PaperRows.where(db, PAPER.PROJECT_ID.eq(project));
+  }
+
+  /** Those of some projects that wait for the client. */
+  public List<Paper> waiting(Collection<ProjectId> projects, LocalDate today) {
+    return PaperRows.where(db, PAPER.PROJECT_ID.in(projects).and(PAPER.SENT_AT.isNotNull()).and(PAPER.WITHDRAWN_AT.isNull()).and(PAPER.PAID_ON.isNull())).stream().filter(paper -> paper.waits(today)).toList();
   }
 
   /** Those of the projects that are worked on that were sent, have a day and are not settled for all we know of money. */

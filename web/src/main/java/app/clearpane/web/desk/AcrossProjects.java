@@ -4,11 +4,13 @@ import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.turns.TurnLedger;
 import app.clearpane.store.Writes;
+import app.clearpane.store.papers.Papers;
 import app.clearpane.store.plan.Tasks;
 import app.clearpane.store.project.Project;
 import app.clearpane.web.deliverable.DeliverableState;
 import app.clearpane.web.deliverable.States;
 import app.clearpane.web.layout.KeptReading;
+import app.clearpane.web.layout.TheAgency;
 import app.clearpane.web.layout.WorkedOn;
 import app.clearpane.web.plan.PlanBook;
 import app.clearpane.web.plan.ThePlan;
@@ -27,16 +29,20 @@ class AcrossProjects {
   private final WorkedOn workedOn;
   private final PlanBook book;
   private final Tasks tasks;
+  private final Papers papers;
+  private final TheAgency agency;
   private final NextMoves nextMoves;
   private final ThisWeek thisWeek;
   private final Clock clock;
   private final KeptReading<Instant, All> kept;
 
-  AcrossProjects(States states, WorkedOn workedOn, PlanBook book, Tasks tasks, NextMoves nextMoves, ThisWeek thisWeek, Writes writes, Clock clock) {
+  AcrossProjects(States states, WorkedOn workedOn, PlanBook book, Tasks tasks, Papers papers, TheAgency agency, NextMoves nextMoves, ThisWeek thisWeek, Writes writes, Clock clock) {
     this.states = states;
     this.workedOn = workedOn;
     this.book = book;
     this.tasks = tasks;
+    this.papers = papers;
+    this.agency = agency;
     this.nextMoves = nextMoves;
     this.thisWeek = thisWeek;
     this.clock = clock;
@@ -65,6 +71,6 @@ class AcrossProjects {
     List<Project> projects = workedOn.projects();
     Map<ProjectId, ThePlan> plans = book.of(projects);
     Map<ItemId, TurnLedger> ledgers = plans.values().stream().anyMatch(ThePlan::isPlanned) ? tasks.ledgers(plans.keySet()) : Map.of();
-    return new All(projects, plans, works.stream().collect(Collectors.groupingBy(state -> state.deliverable().project())), nextMoves.of(works, plans, ledgers), thisWeek.due(works, plans), thisWeek.unsorted(works, plans));
+    return new All(projects, plans, works.stream().collect(Collectors.groupingBy(state -> state.deliverable().project())), nextMoves.of(works, plans, ledgers, papers.waiting(plans.keySet(), agency.today())), thisWeek.due(works, plans), thisWeek.unsorted(works, plans));
   }
 }

@@ -110,10 +110,15 @@ class DeskController {
   }
 
   /** A next move with its little window. */
-  record Shown(NextMoves.Line line, Windows.Window window) {}
+  record Shown(NextMoves.Line line, Windows.Window window) {
+    /** Whether it is a paper, which no window is turned for. */
+    public boolean isByName() {
+      return window == Windows.Window.BY_NAME_ONLY;
+    }
+  }
 
   private String html(List<NextMoves.Line> lines, Map<ItemId, Windows.Window> windowOf) {
-    return rows.html("desk/_move", lines.stream().map(line -> new Shown(line, Objects.requireNonNull(windowOf.get(line.move().item())))).toList(), "");
+    return rows.html("desk/_move", lines.stream().map(line -> new Shown(line, windowOf.getOrDefault(line.move().item(), Windows.Window.BY_NAME_ONLY))).toList(), "");
   }
 
   private static Map<String, String> clients(List<Project> active) {

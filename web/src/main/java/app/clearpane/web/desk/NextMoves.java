@@ -2,12 +2,14 @@ package app.clearpane.web.desk;
 
 import app.clearpane.core.agency.TeamMemberId;
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.papers.PaperState;
 import app.clearpane.core.plan.Side;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.turns.NextMove;
 import app.clearpane.core.turns.Turn;
 import app.clearpane.core.turns.TurnLedger;
 import app.clearpane.store.deliverable.Round;
+import app.clearpane.store.papers.Paper;
 import app.clearpane.store.plan.PlannedTask;
 import app.clearpane.store.project.Milestone;
 import app.clearpane.store.project.Project;
@@ -58,12 +60,13 @@ class NextMoves {
     }
   }
 
-  /** All of them in order, of works and tasks. */
-  List<Line> of(List<DeliverableState> works, Map<ProjectId, ThePlan> plans, Map<ItemId, TurnLedger> ledgers) {
+  /** All of them in order, of works, tasks and papers. @param papers that wait for the client */
+  List<Line> of(List<DeliverableState> works, Map<ProjectId, ThePlan> plans, Map<ItemId, TurnLedger> ledgers, List<Paper> papers) {
     List<Line> lines = new ArrayList<>();
     works.stream().filter(state -> state.turn() != Turn.NOBODYS && plans.containsKey(state.deliverable().project())).forEach(state -> lines.add(work(state, plans.get(state.deliverable().project()))));
     works.stream().filter(state -> state.turn() == Turn.NOBODYS && state.asked().later() > 0 && plans.containsKey(state.deliverable().project())).forEach(state -> lines.add(afterwards(state, plans.get(state.deliverable().project()))));
     plans.values().forEach(plan -> plan.open().stream().filter(task -> task.details().deliverable().isEmpty()).filter(task -> ThePlan.isClientsTurn(task) || task.task().side() == Side.OURS && plan.outline().mayBegin(task.id(), plan.today())).forEach(task -> lines.add(task(task, plan, ledgers.get(task.id())))));
+    papers.stream().filter(paper -> plans.containsKey(paper.project())).forEach(paper -> lines.add(paper(paper, plans.get(paper.project()))));
     lines.sort(Comparator.comparing(Line::move, NextMove.ORDER));
     return lines;
   }
@@ -77,15 +80,23 @@ class NextMoves {
     boolean overdue = task.details().due().filter(day -> day.isBefore(plan.today())).isPresent();
     String when = task.details().due().map(day -> overdue ? "was due " + words.day(day) : "due " + words.day(day)).orElse("");
     String who = task.hands().name().isEmpty() ? "" : words.first(task.hands().name());
-    return new Line(move, task.name(), "/t/tasks/" + task.id(), when, cost(move, plan), move.everyDayCounts(), (client ? who.isEmpty() ? "client" : who : who.isEmpty() ? "us" : who) + " · " + words.held(held),
+    return new Line(move, task.name(), "/t/tasks/" + task.id(), when, cost(move, plan, task.id()), move.everyDayCounts(), (client ? who.isEmpty() ? "client" : who : who.isEmpty() ? "us" : who) + " · " + words.held(held),
         overdue ? "late" : client ? "client" : "ours", client ? Turn.CLIENTS : Turn.OURS, plan.project(), Stream.concat(task.hands().member().stream(), task.details().also().helpers().stream().map(PlannedTask.Helper::id)).collect(Collectors.toSet()));
   }
 
-  private String cost(NextMove move, ThePlan plan) {
+  private Line paper(Paper paper, ThePlan plan) {
+    double held = paper.sentAt() == null ? 0 : agency.calendar().workingDaysHeld(paper.sentAt(), clock.instant());
+    Optional<Instant> due = Optional.ofNullable(paper.due()).map(day -> day.plusDays(1).atStartOfDay(agency.get().zone()).toInstant());
+    boolean overdue = paper.state(plan.today()) == PaperState.OVERDUE;
+    String todo = (paper.kind().takesNames() ? "to be agreed" : "to be paid") + (paper.due() == null ? "" : (overdue ? " · was due " : " · due ") + words.day(paper.due()));
+    return new Line(new NextMove(new ItemId(paper.id().value()), false, OptionalInt.empty(), due, held), paper.name(), "/t/projects/" + paper.project() + "/papers", todo, "", false, (overdue ? "late" : "client") + " · " + words.held(held), overdue ? "late" : "client", Turn.CLIENTS, plan.project(), Set.of(plan.project().manager()));
+  }
+
+  private String cost(NextMove move, ThePlan plan, ItemId of) {
     if (move.everyDayCounts()) {
       return "each working day moves " + plan.milestones().stream().reduce((earlier, later) -> later).map(Milestone::name).map(name -> "“" + name + "”").orElse("the finish") + " by one day";
     }
-    return move.spareDays().isPresent() ? words.count(move.spareDays().getAsInt(), "working day", "working days") + " to spare" : "";
+    return move.spareDays().isPresent() ? plan.room(of).inWords() : "";
   }
 
   private Line work(DeliverableState state, ThePlan plan) {
@@ -107,7 +118,7 @@ class NextMoves {
       case SIGNED -> "sign";
       default -> "ours";
     };
-    return new Line(move, name, "/t/deliverables/" + id, todo(state), spare.isPresent() ? cost(move, plan) : "", move.everyDayCounts(), chip + " · " + words.held(state.daysHeld()), tone, state.turn(), plan.project(), Set.of(plan.project().manager()));
+    return new Line(move, name, "/t/deliverables/" + id, todo(state), spare.isPresent() ? cost(move, plan, review.orElseThrow().id()) : "", move.everyDayCounts(), chip + " · " + words.held(state.daysHeld()), tone, state.turn(), plan.project(), Set.of(plan.project().manager()));
   }
 
   /** What was asked for once it was agreed, where nothing else of it is to be done. */

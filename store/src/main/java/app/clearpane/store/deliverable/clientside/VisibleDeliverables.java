@@ -7,6 +7,7 @@ import static app.clearpane.store.schema.Tables.RELEASE;
 import static app.clearpane.store.schema.Tables.VERSION;
 import static org.jooq.impl.DSL.exists;
 import static org.jooq.impl.DSL.field;
+import static org.jooq.impl.DSL.select;
 import static org.jooq.impl.DSL.selectOne;
 
 import app.clearpane.core.deliverable.VersionId;
@@ -22,6 +23,7 @@ import java.util.Optional;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.Records;
+import org.jspecify.annotations.Nullable;
 
 /** The deliverables a viewer sees, with their sent versions: one that was not sent does not exist here (V4). */
 public final class VisibleDeliverables {
@@ -35,9 +37,10 @@ public final class VisibleDeliverables {
    * A deliverable on the clients' side.
    *
    * @param released whether any of its versions was
+   * @param certified the version that was released, once the certificate of that is made; null before
    * @param own whether it goes out through the viewer's own pane
    */
-  public record Row(ItemId id, String name, String about, boolean released, boolean own) {}
+  public record Row(ItemId id, String name, String about, boolean released, @Nullable VersionId certified, boolean own) {}
 
   /** All of them, in the team's order. */
   public List<Row> all(Viewer viewer) {
@@ -45,7 +48,8 @@ public final class VisibleDeliverables {
   }
 
   private List<Row> rows(Condition condition, Viewer viewer) {
-    return db.select(ITEM.ID, ITEM.NAME, DELIVERABLE.ABOUT, field(exists(selectOne().from(RELEASE).where(RELEASE.DELIVERABLE_ID.eq(ITEM.ID), RELEASE.RECALLED_AT.isNull()))), field(DELIVERABLE.PANE_ID.eq(viewer.pane())))
+    return db.select(ITEM.ID, ITEM.NAME, DELIVERABLE.ABOUT, field(exists(selectOne().from(RELEASE).where(RELEASE.DELIVERABLE_ID.eq(ITEM.ID), RELEASE.RECALLED_AT.isNull()))),
+        field(select(RELEASE.VERSION_ID).from(RELEASE).where(RELEASE.DELIVERABLE_ID.eq(ITEM.ID), RELEASE.RECALLED_AT.isNull(), RELEASE.CERTIFICATE_SHA256.isNotNull()).orderBy(RELEASE.RELEASED_AT.desc()).limit(1)), field(DELIVERABLE.PANE_ID.eq(viewer.pane())))
         .from(DELIVERABLE).join(ITEM).on(ITEM.ID.eq(DELIVERABLE.ITEM_ID)).where(condition).orderBy(DELIVERABLE.POSITION, ITEM.CREATED_AT, ITEM.ID).fetch(Records.mapping(Row::new));
   }
 

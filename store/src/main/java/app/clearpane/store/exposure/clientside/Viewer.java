@@ -26,13 +26,26 @@ import java.util.Optional;
  * @param elsewhere whether the same person has a seat at another pane of the project
  * @param until when the pane closes to them; null if it stays open
  * @param planRevision of the project's plan, so that what was computed of it can be found again
+ * @param rest that the project rests or was put away, since when; empty while it is worked on
  * @param looking whether this is one of the team looking through the seat, who may change nothing
  */
 public record Viewer(ContactId contact, String name, SeatId seat, SeatRole role, boolean leadVoice, PaneId pane, ProjectId project,
-    Map<ContentKind, Passage> published, Map<ContentKind, Passage> pending, Sight sight, boolean looking, Optional<String> link, boolean elsewhere, @Nullable Instant until, int planRevision) {
+    Map<ContentKind, Passage> published, Map<ContentKind, Passage> pending, Sight sight, boolean looking, Optional<String> link, boolean elsewhere, @Nullable Instant until, int planRevision, Optional<Rest> rest) {
 
   /** What a guest is called who gave no name. */
   public static final String NAMELESS = "Guest";
+
+  /** That a project rests, or was put away for good: it can be looked at, and nothing can be added. */
+  public record Rest(boolean archived, Instant since) {
+    static Optional<Rest> of(@Nullable Instant archivedAt, @Nullable Instant pausedAt) {
+      return archivedAt != null ? Optional.of(new Rest(true, archivedAt)) : Optional.ofNullable(pausedAt).map(since -> new Rest(false, since));
+    }
+  }
+
+  /** Whether they may do something here at all, beside looking. */
+  public boolean mayAct() {
+    return !looking && rest.isEmpty();
+  }
 
   /** Which settings count. */
   public enum Sight {

@@ -48,7 +48,7 @@ import org.jooq.impl.DSL;
 public final class Viewers {
   private static final List<TableField<?, Aperture>> FILTERABLE = List.of(PANE_APERTURE.PUBLISHED, PANE_APERTURE.PENDING, AGENCY_APERTURE.CEILING, AGENCY_APERTURE.STARTING_POINT);
   private static final List<Field<?>> OF_PANE = List.of(PANE.ID, PANE.PROJECT_ID, PANE_APERTURE.KIND, PANE_APERTURE.PUBLISHED, PANE_APERTURE.PENDING, PANE.FOLLOWS, PANE.FOLLOWS_PENDING,
-      AGENCY_APERTURE.CEILING, AGENCY_APERTURE.STARTING_POINT, PROJECT.PLAN_REVISION, PANE.CLOSES_AT);
+      AGENCY_APERTURE.CEILING, AGENCY_APERTURE.STARTING_POINT, PROJECT.PLAN_REVISION, PANE.CLOSES_AT, PROJECT.ARCHIVED_AT, PROJECT.PAUSED_AT);
   private static final State PUBLISHED = new State(PANE.FOLLOWS, PANE_APERTURE.PUBLISHED);
   private static final State PENDING = new State(PANE.FOLLOWS_PENDING, PANE_APERTURE.PENDING);
   private static final app.clearpane.store.schema.tables.Seat OTHER_SEAT = SEAT.as("other_seat");
@@ -95,7 +95,7 @@ public final class Viewers {
     FilterRows filters = filters(rows);
     return rows.stream().findFirst().map(row -> new Viewer(new ContactId(row.get(LINK_SEAT.ID).value()), guest.isEmpty() ? Viewer.NAMELESS : guest, row.get(LINK_SEAT.ID),
         row.get(LINK_SEAT.MAY_MARK) && !guest.isEmpty() ? SeatRole.REVIEWER : SeatRole.READER, false, row.get(PANE.ID), row.get(PANE.PROJECT_ID), passages(rows, PUBLISHED, filters, filters.published()),
-        passages(rows, PENDING, filters, filters.pending()), sight, looking, Optional.of(row.get(LINK_SEAT.NAME)), false, row.get(PANE.CLOSES_AT), row.get(PROJECT.PLAN_REVISION)));
+        passages(rows, PENDING, filters, filters.pending()), sight, looking, Optional.of(row.get(LINK_SEAT.NAME)), false, row.get(PANE.CLOSES_AT), row.get(PROJECT.PLAN_REVISION), Viewer.Rest.of(row.get(PROJECT.ARCHIVED_AT), row.get(PROJECT.PAUSED_AT))));
   }
 
   private FilterRows filters(Result<? extends Record> rows) {
@@ -125,7 +125,7 @@ public final class Viewers {
         .leftJoin(AGENCY_APERTURE).on(AGENCY_APERTURE.KIND.eq(PANE_APERTURE.KIND)).where(condition).fetch();
     FilterRows filters = filters(rows);
     return rows.stream().findFirst().map(row -> new Viewer(row.get(SEAT.CONTACT_ID), row.get(CONTACT.NAME), row.get(SEAT.ID), row.get(SEAT.ROLE),
-        row.get(SEAT.LEAD_VOICE), row.get(PANE.ID), row.get(PANE.PROJECT_ID), passages(rows, PUBLISHED, filters, filters.published()), passages(rows, PENDING, filters, filters.pending()), sight, looking, Optional.empty(), row.get(ELSEWHERE), row.get(PANE.CLOSES_AT), row.get(PROJECT.PLAN_REVISION)));
+        row.get(SEAT.LEAD_VOICE), row.get(PANE.ID), row.get(PANE.PROJECT_ID), passages(rows, PUBLISHED, filters, filters.published()), passages(rows, PENDING, filters, filters.pending()), sight, looking, Optional.empty(), row.get(ELSEWHERE), row.get(PANE.CLOSES_AT), row.get(PROJECT.PLAN_REVISION), Viewer.Rest.of(row.get(PROJECT.ARCHIVED_AT), row.get(PROJECT.PAUSED_AT))));
   }
 
   /** The columns that say how a pane is set at one state. */

@@ -39,7 +39,7 @@ public final class VisibleTasks {
    * A task as clients see it.
    *
    * @param headings the names of what it stands in, outermost first
-   * @param yours whether it was given to the viewer
+   * @param yours whether it waits for the viewer: it was given to them, and the project is worked on
    * @param due the day it is to be done by, if one was set
    * @param notes Markdown; of what is not theirs, none
    * @param changed when its name, stage or due day was last changed, if ever
@@ -63,10 +63,10 @@ public final class VisibleTasks {
     db.select(ITEM.ID, ITEM.NAME, TASK.SIDE, TASK.STAGE, TASK.CONTACT_ID, TASK.DUE_ON, TASK.DONE_ON, TASK.NOTES, TASK.REVISION, above.NAME, ITEM.CHANGED_AT).from(ITEM).join(TASK).on(TASK.ITEM_ID.eq(ITEM.ID))
         .leftJoin(ITEM_ANCESTOR).on(ITEM_ANCESTOR.ITEM_ID.eq(ITEM.ID), ITEM_ANCESTOR.DEPTH.gt(0)).leftJoin(above).on(above.ID.eq(ITEM_ANCESTOR.ANCESTOR_ID)).where(condition)
         .orderBy(TASK.POSITION, ITEM.CREATED_AT, ITEM.ID, ITEM_ANCESTOR.DEPTH.desc()).forEach(row -> {
-          boolean yours = viewer.contact().equals(row.value5());
+          boolean own = viewer.contact().equals(row.value5());
           List<String> names = headings.computeIfAbsent(row.value1(), none -> new ArrayList<>());
           Optional.ofNullable(row.value10()).ifPresent(names::add);
-          rows.put(row.value1(), new Row(row.value1(), row.value2(), names, row.value3(), row.value4(), yours, row.value6(), row.value7(), yours ? row.value8() : "", row.value11(), row.value9()));
+          rows.put(row.value1(), new Row(row.value1(), row.value2(), names, row.value3(), row.value4(), own && viewer.rest().isEmpty(), row.value6(), row.value7(), own ? row.value8() : "", row.value11(), row.value9()));
         });
     return List.copyOf(rows.values());
   }
