@@ -56,7 +56,70 @@ function say(sentence) {
 }
 
 /* Choosing in a form marked so sends it at once; its button is for those without scripts. */
-document.addEventListener("change", event => { event.target.form?.closest("form[data-at-once]")?.requestSubmit(); });
+/* With the arrow keys one passes by what lies between, so what is chosen with them is sent by Enter, or when one leaves. */
+let steered = null;
+
+function sendAtOnce(field) {
+  steered = null;
+  field.form?.classList.remove("waits-for-enter");
+  field.form?.requestSubmit();
+}
+
+document.addEventListener("keydown", event => {
+  if (!event.target.matches?.("form[data-at-once] select")) {
+    return;
+  }
+  const chosen = steered === event.target && event.target.form.classList.contains("waits-for-enter");
+  if (event.key === "Enter") {
+    steered = null;
+    if (chosen) {
+      event.preventDefault();
+      sendAtOnce(event.target);
+    }
+  } else if (event.key !== "Tab") {
+    steered = event.target;
+  }
+});
+document.addEventListener("pointerdown", () => { steered = null; });
+document.addEventListener("change", event => {
+  if (!event.target.form?.matches("[data-at-once]")) {
+    return;
+  }
+  if (steered === event.target) {
+    event.target.form.classList.add("waits-for-enter");
+  } else {
+    sendAtOnce(event.target);
+  }
+});
+document.addEventListener("focusout", event => {
+  if (steered === event.target && event.target.form?.classList.contains("waits-for-enter")) {
+    sendAtOnce(event.target);
+  }
+});
+
+/* What was chosen and not done stands as it was. */
+document.addEventListener("htmx:afterRequest", event => {
+  const form = event.detail.elt?.closest?.("form[data-at-once]");
+  if (form && !(event.detail.xhr?.status < 400)) {
+    form.reset();
+  }
+});
+
+/* The focus stays where it was when the page comes back after something was sent from it. */
+let stood = null;
+document.addEventListener("htmx:beforeRequest", event => {
+  const form = event.detail.elt?.closest?.("form");
+  const field = form?.contains(document.activeElement) ? document.activeElement : null;
+  stood = field ? { action: form.getAttribute("action"), name: field.name || "", value: field.matches("button") ? field.value : null } : null;
+});
+document.addEventListener("htmx:afterSettle", event => {
+  if (event.detail.target === document.body && stood && (document.activeElement === document.body || !document.activeElement)) {
+    const form = [...document.querySelectorAll("form")].find(one => one.getAttribute("action") === stood.action);
+    const field = [...(form?.elements || [])].find(one => one.type !== "hidden" && one.name === stood.name && (stood.value === null || one.value === stood.value));
+    field?.focus({ preventScroll: true });
+  }
+  stood = event.detail.target === document.body ? null : stood;
+});
 
 /* A panel that opened closes with Escape and gives the focus back; only one is open in a bar. */
 document.addEventListener("keydown", event => {

@@ -154,7 +154,23 @@ function take(index) {
   const { area, names, words } = offering;
   const end = area.selectionStart;
   area.setRangeText(`${names[index]} `, end - words.length, end, "end");
+  area.dispatchEvent(new Event("input", { bubbles: true }));
   close();
+  tell(area, names[index]);
+}
+
+/** Says beside a note that somebody who is called by name gets a mail, before it is left. */
+function tell(area, name) {
+  if (!name.startsWith("@")) {
+    return;
+  }
+  const told = area.parentElement.querySelector(".gets-mail") || document.createElement("p");
+  const called = [...new Set([...(told.dataset.called || "").split("\n").filter(Boolean), name.slice(1)])].filter(one => area.value.includes(`@${one}`));
+  told.className = "gets-mail";
+  told.setAttribute("role", "status");
+  told.dataset.called = called.join("\n");
+  told.textContent = `${called.join(", ")} ${called.length === 1 ? "gets" : "get"} a mail when you leave this.`;
+  area.after(told);
 }
 
 let soon = null;

@@ -13,6 +13,14 @@ const SETTLED = 60;
 const RESTED = 200;
 const TOOLS = { p: "POINT", r: "RECTANGLE", e: "ELLIPSE", a: "ARROW", l: "LINE", f: "FREEHAND" };
 
+/** An identifier that no other note has; also where the page came without encryption. */
+function onceOnly() {
+  const bytes = crypto.getRandomValues(new Uint8Array(16));
+  bytes[6] = (bytes[6] & 0x0f) | 0x40;
+  bytes[8] = (bytes[8] & 0x3f) | 0x80;
+  return [...bytes].map((byte, i) => ([4, 6, 8, 10].includes(i) ? "-" : "") + byte.toString(16).padStart(2, "0")).join("");
+}
+
 export class Table {
   constructor(root) {
     this.root = root;
@@ -37,6 +45,11 @@ export class Table {
     this.layOut();
     this.beginFilters();
     this.watchOthers();
+    if (this.form) {
+      this.on(this.root, "note:resume", event => this.resume(event.detail));
+      this.on(this.root, "note:aside", () => this.cancel());
+      this.on(this.root, "note:arrived", () => this.refresh());
+    }
   }
 
   /* ---- which notes are shown ---- */
@@ -509,6 +522,8 @@ export class Table {
   /** Opens the form for a new note and puts the cursor into it. */
   ask() {
     this.form.hidden = false;
+    this.form.elements.once.value = onceOnly();
+    this.root.querySelector(".kept-note")?.remove();
     this.layOut();
     this.form.elements.note.focus({ preventScroll: this.page.clientWidth >= WIDE });
   }
@@ -518,6 +533,23 @@ export class Table {
     this.form.reset();
     this.drawing.replaceChildren();
     this.layOut();
+    this.root.dispatchEvent(new CustomEvent("note:closed", { bubbles: true }));
+  }
+
+  /** Goes on with a note that was begun before: at its place, with its words. */
+  resume(fields) {
+    Object.entries(fields).forEach(([name, value]) => { if (this.form.elements[name] && name !== "page") { this.form.elements[name].value = value; } });
+    this.drawAgain(fields);
+    this.ask();
+  }
+
+  drawAgain(fields) {
+    const from = { x: Number(fields.x1), y: Number(fields.y1) };
+    const box = BOXES.includes(fields.shape);
+    this.trace = (fields.spots || "").split(" ").filter(Boolean).map(spot => { const [x, y] = spot.split(",").map(Number); return { x, y }; });
+    this.tool = fields.shape;
+    this.draw(from, box ? { x: from.x + Number(fields.x2), y: from.y + Number(fields.y2) } : ["ARROW", "LINE"].includes(fields.shape) ? { x: Number(fields.x2), y: Number(fields.y2) } : from);
+    this.tool = null;
   }
 
   /* ---- keys ---- */

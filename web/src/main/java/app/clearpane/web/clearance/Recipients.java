@@ -17,6 +17,7 @@ import app.clearpane.web.layout.Input;
 import app.clearpane.web.layout.NotThere;
 import app.clearpane.web.layout.Refused;
 import app.clearpane.web.layout.TheAgency;
+import app.clearpane.web.layout.Lasting;
 import app.clearpane.web.layout.Words;
 import app.clearpane.web.post.Letter;
 import app.clearpane.web.post.WriteMail;
@@ -41,17 +42,19 @@ class Recipients {
   private final WriteMail mail;
   private final TheAgency agency;
   private final Words words;
+  private final Lasting lasting;
   private final House house;
   private final Tell tell;
   private final Clock clock;
 
-  Recipients(Releases releases, Deliverables deliverables, LinkKeys keys, WriteMail mail, TheAgency agency, Words words, House house, Tell tell, Clock clock) {
+  Recipients(Releases releases, Deliverables deliverables, LinkKeys keys, WriteMail mail, TheAgency agency, Words words, Lasting lasting, House house, Tell tell, Clock clock) {
     this.releases = releases;
     this.deliverables = deliverables;
     this.keys = keys;
     this.mail = mail;
     this.agency = agency;
     this.words = words;
+    this.lasting = lasting;
     this.house = house;
     this.tell = tell;
     this.clock = clock;
@@ -77,7 +80,7 @@ class Recipients {
     tell.of(deliverable.project(), deliverable.id().value(), new VersionActs.ReleaseHanded(by, deliverable.name(), id.toString(), recipient.name(), recipient.email()));
     mail.toOutside(recipient.name(), recipient.email(), new Letter("Released: " + deliverable.name() + ", " + version.called(),
         List.of(agency.get().name() + " has released " + deliverable.name() + ", " + version.called() + ", for you: " + version.fileName() + ", " + words.size(version.size()) + ".",
-            "The link is yours. It works until " + words.dayOf(recipient.expiresAt()) + ", and the studio sees how often it was used."),
+            "The link is yours. It works until " + lasting.dayOf(recipient.expiresAt()) + ", and we see how often it was used."),
         "Get the file", key.address().replace(house.address() + "/p/", house.address() + "/p/releases/"), agency.get().name()));
     return release.deliverable();
   }

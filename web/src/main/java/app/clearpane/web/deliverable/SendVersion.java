@@ -23,6 +23,7 @@ import app.clearpane.web.layout.NotThere;
 import app.clearpane.web.layout.Refused;
 import app.clearpane.web.layout.TheAgency;
 import app.clearpane.web.layout.Words;
+import app.clearpane.web.layout.Lasting;
 import app.clearpane.web.post.Letter;
 import app.clearpane.web.post.WriteMail;
 import app.clearpane.web.plan.ReviewsFollow;
@@ -52,11 +53,11 @@ public class SendVersion {
   private final ReviewsFollow reviewsFollow;
   private final Tell tell;
   private final TheAgency agency;
-  private final Words words;
+  private final Lasting lasting;
   private final Clock clock;
 
   SendVersion(Deliverables deliverables, Markups markups, Seats seats, People people, Readers readers, WriteMail mail, LinkKeys keys, ReviewsFollow reviewsFollow, Tell tell, TheAgency agency,
-      Words words, Clock clock) {
+      Lasting lasting, Clock clock) {
     this.deliverables = deliverables;
     this.markups = markups;
     this.seats = seats;
@@ -67,7 +68,7 @@ public class SendVersion {
     this.reviewsFollow = reviewsFollow;
     this.tell = tell;
     this.agency = agency;
-    this.words = words;
+    this.lasting = lasting;
     this.clock = clock;
   }
 
@@ -139,19 +140,25 @@ public class SendVersion {
     return change || rounds.stream().anyMatch(r -> r.version().equals(version.id()) && r.decisions().containsValue(Decision.SEND_BACK));
   }
 
-  private void mail(SeatRow seat, Deliverable deliverable, int number, VersionRow version, Round round, Instant now) {
+  private void mail(SeatRow seat, Deliverable deliverable, int number, VersionRow version, Round round, Instant sentAt) {
     String agencyName = agency.get().name();
     boolean signs = seat.role().maySign();
     String what = deliverable.name() + ", version " + number;
     List<String> paragraphs = new ArrayList<>();
-    paragraphs.add(signs ? what + " is ready for you to look at. You can leave notes on it, send it back or sign it off."
+    boolean now = round.askedNow().contains(seat.contact());
+    paragraphs.add(now ? what + " is ready for you to look at. You can leave notes on it, send it back or sign it off."
+        : signs ? what + " is ready for you to look at, and you can leave notes on it. You sign one after another, " + round.nameOf(round.askedNow().get(0)) + " first; a mail comes when it is your turn."
         : seat.role().mayMarkUp() ? what + " is ready for you to look at. You can leave notes on it." : what + " is ready for you to look at.");
     if (!version.whatChanged().isEmpty()) {
       paragraphs.add("What changed: " + version.whatChanged());
     }
-    paragraphs.add((signs ? "Please decide by " : "The review ends ") + words.when(round.dueAt()) + " (" + words.zone() + ").");
-    seats.invited(seat.id(), now);
-    mail.to(people.contact(seat.contact()).orElseThrow(), new Letter(signs ? "Sign off: " + what : "To look at: " + what, paragraphs,
+    List<String> putRight = markups.withoutThreads(deliverable.id()).stream().filter(mark -> version.id().equals(mark.fixedIn()) && seat.contact().equals(mark.author().contact())).map(mark -> mark.label().toString()).toList();
+    if (!putRight.isEmpty()) {
+      paragraphs.add("What you asked for in " + Words.listed(putRight) + " is put right in it. Please look whether it is as you meant.");
+    }
+    paragraphs.add((now ? "Please decide by " : "The review ends ") + lasting.zoned(round.dueAt()) + ".");
+    seats.invited(seat.id(), sentAt);
+    mail.to(people.contact(seat.contact()).orElseThrow(), new Letter(now ? "Sign off: " + what : "To look at: " + what, paragraphs,
         "Look at " + deliverable.name(), keys.forContact(seat.contact(), "/c/panes/" + deliverable.pane() + "/versions/" + version.id()), agencyName));
   }
 }

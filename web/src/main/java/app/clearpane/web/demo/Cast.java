@@ -53,6 +53,7 @@ import app.clearpane.web.markup.MarkForm;
 import app.clearpane.web.markup.PlaceMark;
 import app.clearpane.web.papers.HandlePaper;
 import app.clearpane.web.project.ChangePlan;
+import app.clearpane.web.project.MilestoneForm;
 import app.clearpane.web.project.OpenProject;
 import app.clearpane.web.project.TakeInContact;
 import app.clearpane.web.said.Attach;
@@ -272,6 +273,11 @@ class Cast {
     return changePlan.addMilestone(project, new Name2(name).value(), day, by(People.INES));
   }
 
+  /** Every milestone of a project was reached on a day. */
+  void reached(ProjectId project, LocalDate day) {
+    projects.milestones(project).forEach(one -> changePlan.milestone(project, one.id(), new MilestoneForm(day.toString(), true, one.revision()), by(People.INES)));
+  }
+
   void archive(ProjectId project) {
     changePlan.archive(project, by(People.INES));
   }
@@ -284,10 +290,10 @@ class Cast {
 
   /** What holds for all panes of the agency. */
   void forAllPanes(Map<ContentKind, Aperture> start, ContentKind kind, Aperture ceiling, String folders) {
-    start.forEach((each, aperture) -> setForAllPanes.startingPoint(each, aperture, by(People.BASTIAN)));
-    setForAllPanes.startingFilters(ContentKind.FILES, folders, by(People.BASTIAN));
-    setForAllPanes.ceiling(kind, ceiling, by(People.BASTIAN));
-    setForAllPanes.ceilingFilters(ContentKind.FILES, folders, by(People.BASTIAN));
+    start.forEach((each, aperture) -> setForAllPanes.startingPoint(each, aperture, true, by(People.BASTIAN)));
+    setForAllPanes.startingFilters(ContentKind.FILES, folders, true, by(People.BASTIAN));
+    setForAllPanes.ceiling(kind, ceiling, true, by(People.BASTIAN));
+    setForAllPanes.ceilingFilters(ContentKind.FILES, folders, true, by(People.BASTIAN));
   }
 
   void noteOn(ProjectId project, People person, String body, boolean forTeam) {

@@ -367,6 +367,8 @@ class DemoStory {
     cast.at(70, 9, 30);
     cast.release(poster);
     cast.at(62, 9, 0);
+    List.of("Brief", "Concept", "Design", "Artwork", "Print").forEach(phase -> cast.phase(project, phase, Phase.Stage.DONE));
+    cast.reached(project, cast.day(-63));
     cast.archive(project);
   }
 }

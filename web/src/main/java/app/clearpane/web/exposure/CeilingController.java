@@ -71,8 +71,8 @@ class CeilingController {
   @AsksAgain
   @PostMapping("/t/ceilings")
   @ForOwners
-  String ceiling(@RequestParam ContentKind kind, @RequestParam Aperture aperture, @AuthenticationPrincipal Person me) {
-    set.ceiling(kind, aperture, me.actor());
+  String ceiling(@RequestParam ContentKind kind, @RequestParam Aperture aperture, @RequestParam(defaultValue = "false") boolean sure, @AuthenticationPrincipal Person me) {
+    set.ceiling(kind, aperture, sure, me.actor());
     return "redirect:/t/ceilings";
   }
 
@@ -85,30 +85,30 @@ class CeilingController {
 
   @PostMapping("/t/ceilings/tasks-for-clients")
   @ForOwners
-  String clientsDoTasks(@RequestParam boolean asked, @RequestParam(defaultValue = "false") boolean may, @AuthenticationPrincipal Person me) {
-    set.clientsDoTasks(may, me.actor());
+  String clientsDoTasks(@RequestParam boolean asked, @RequestParam(defaultValue = "false") boolean may, @RequestParam(defaultValue = "false") boolean sure, @AuthenticationPrincipal Person me) {
+    set.clientsDoTasks(may, sure, me.actor());
     return "redirect:/t/ceilings";
   }
 
   @AsksAgain
   @PostMapping("/t/ceilings/folders")
   @ForOwners
-  String ceilingFilters(@RequestParam(defaultValue = "FILES") ContentKind kind, @RequestParam String folders, @AuthenticationPrincipal Person me) {
-    set.ceilingFilters(kind, folders, me.actor());
+  String ceilingFilters(@RequestParam(defaultValue = "FILES") ContentKind kind, @RequestParam String folders, @RequestParam(defaultValue = "false") boolean sure, @AuthenticationPrincipal Person me) {
+    set.ceilingFilters(kind, folders, sure, me.actor());
     return "redirect:/t/ceilings";
   }
 
   @PostMapping("/t/starting-point/folders")
   @ForOwners
-  String startingFilters(@RequestParam(defaultValue = "FILES") ContentKind kind, @RequestParam String folders, @AuthenticationPrincipal Person me) {
-    set.startingFilters(kind, folders, me.actor());
+  String startingFilters(@RequestParam(defaultValue = "FILES") ContentKind kind, @RequestParam String folders, @RequestParam(defaultValue = "false") boolean sure, @AuthenticationPrincipal Person me) {
+    set.startingFilters(kind, folders, sure, me.actor());
     return "redirect:/t/ceilings";
   }
 
   @PostMapping("/t/starting-point")
   @ForOwners
-  String startingPoint(@RequestParam ContentKind kind, @RequestParam Aperture aperture, @AuthenticationPrincipal Person me) {
-    set.startingPoint(kind, aperture, me.actor());
+  String startingPoint(@RequestParam ContentKind kind, @RequestParam Aperture aperture, @RequestParam(defaultValue = "false") boolean sure, @AuthenticationPrincipal Person me) {
+    set.startingPoint(kind, aperture, sure, me.actor());
     return "redirect:/t/ceilings";
   }
 }

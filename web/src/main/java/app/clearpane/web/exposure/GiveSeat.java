@@ -9,6 +9,7 @@ import app.clearpane.core.exposure.SeatId;
 import app.clearpane.core.exposure.SeatRole;
 import app.clearpane.core.exposure.SeatState;
 import app.clearpane.core.project.ProjectId;
+import app.clearpane.store.agency.Client;
 import app.clearpane.store.agency.Contact;
 import app.clearpane.store.agency.People;
 import app.clearpane.store.agency.WaysIn;
@@ -19,6 +20,7 @@ import app.clearpane.store.exposure.SeatRow;
 import app.clearpane.store.exposure.Seats;
 import app.clearpane.store.project.Project;
 import app.clearpane.store.project.Projects;
+import app.clearpane.web.layout.AskFirst;
 import app.clearpane.web.layout.NotThere;
 import app.clearpane.web.layout.Refused;
 import app.clearpane.web.layout.TheAgency;
@@ -29,6 +31,7 @@ import app.clearpane.web.security.LinkKeys;
 import java.time.Clock;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -65,14 +68,30 @@ public class GiveSeat {
     this.clock = clock;
   }
 
+  /** Who has no seat at a pane yet, by the name of their organisation: those one may expect first. @param seated who has one there */
+  Map<String, List<Contact>> candidates(ProjectId project, List<SeatRow> seated) {
+    List<ContactId> there = seated.stream().map(SeatRow::contact).toList();
+    return Organisations.of(people, projects, project).grouped(people.contacts().stream().filter(contact -> !there.contains(contact.id())).toList(), seats.ofProject(project));
+  }
+
   /** Gives a contact a seat at a pane. @throws Refused if they have one */
   @Transactional
   public SeatId to(PaneId paneId, ContactId contactId, SeatRole role, Actor by) {
+    return to(paneId, contactId, role, true, by);
+  }
+
+  /** The same, asking first where nobody of their organisation has a seat in the project yet. @param sure whether they are meant */
+  @Transactional
+  public SeatId to(PaneId paneId, ContactId contactId, SeatRole role, boolean sure, Actor by) {
     Panes.Row pane = NotThere.unless(panes.find(paneId));
     Contact contact = NotThere.unless(people.contact(contactId));
     Optional<SeatRow> had = seats.at(paneId, contactId).filter(seat -> seat.state() != SeatState.ENDED);
     if (had.isPresent()) {
       throw Refused.changedMeanwhile(contact.name() + " has a seat at “" + pane.name() + "” already, as " + inWords(had.get().role()) + ". Nothing was changed.");
+    }
+    if (!sure && Organisations.of(people, projects, pane.project()).isStranger(contact.client(), seats.ofProject(pane.project()))) {
+      throw new AskFirst(List.of(contact.name() + " belongs to " + people.clients().stream().filter(client -> client.id().equals(contact.client())).map(Client::name).findFirst().orElse("somebody else") + ", of which nobody has a seat in this project. They will see all that “" + pane.name() + "” lets through."),
+          "Give " + contact.name() + " a seat all the same");
     }
     SeatId seat = seats.give(paneId, contactId, role, clock.instant());
     tell(pane, new PeopleActs.SeatGiven(by, pane.name(), contact.name(), contact.email(), role));
@@ -118,6 +137,9 @@ public class GiveSeat {
     }
     turnBack.of(pane.project(), Optional.of(pane.id()), one -> one.at().filter(seat.contact()::equals).isPresent(),
         new TurnBack.Words("Without the seat " + seat.name() + " sees it nowhere, and it is our turn again. What they did until now stays in the Record.", "End the seat all the same", "The seat of " + seat.name() + " was ended."), sure, by);
+    if (!sure) {
+      throw new AskFirst(List.of(seat.name() + " sees nothing through “" + pane.name() + "” any more, from now on, and is signed out everywhere. What they said and decided stays."), "End the seat of " + seat.name());
+    }
     seats.end(seat, clock.instant());
     waysIn.revokeAll(seat.contact(), clock.instant());
     tell(pane, new PeopleActs.SeatEnded(by, pane.name(), seat.name()));

@@ -2,6 +2,7 @@ package app.clearpane.web.exposure;
 
 import app.clearpane.core.agency.ClientId;
 import app.clearpane.core.agency.ContactId;
+import app.clearpane.core.exposure.SeatState;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.agency.Client;
 import app.clearpane.store.agency.Contact;
@@ -9,7 +10,10 @@ import app.clearpane.store.agency.People;
 import app.clearpane.store.exposure.SeatRow;
 import app.clearpane.store.project.Project;
 import app.clearpane.store.project.Projects;
+import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -20,6 +24,20 @@ import java.util.stream.Collectors;
 record Organisations(List<Client> all, Map<ContactId, ClientId> ofContact, Optional<ClientId> client) {
   static Organisations of(People people, Projects projects, ProjectId project) {
     return new Organisations(people.clients(), people.contacts().stream().collect(Collectors.toMap(Contact::id, Contact::client)), projects.find(project).map(Project::client));
+  }
+
+  /** Whether an organisation is neither the project's own client nor one of which somebody has one of these seats. */
+  boolean isStranger(ClientId organisation, List<SeatRow> seats) {
+    return client.filter(organisation::equals).isEmpty() && seats.stream().filter(seat -> seat.state() != SeatState.ENDED).noneMatch(seat -> organisation.equals(ofContact.get(seat.contact())));
+  }
+
+  /** People by the name of their organisation: those of the project's client first, then those of whom somebody has a seat, then all others, who are said to be of somebody else. */
+  Map<String, List<Contact>> grouped(List<Contact> contacts, List<SeatRow> seats) {
+    Map<ClientId, String> names = all.stream().collect(Collectors.toMap(Client::id, Client::name));
+    Map<String, List<Contact>> groups = new LinkedHashMap<>();
+    contacts.stream().sorted(Comparator.comparing((Contact one) -> client.filter(one.client()::equals).isEmpty()).thenComparing(one -> isStranger(one.client(), seats)).thenComparing(one -> names.getOrDefault(one.client(), "")).thenComparing(Contact::name))
+        .forEach(one -> groups.computeIfAbsent((isStranger(one.client(), seats) ? "Of somebody else: " : "") + names.getOrDefault(one.client(), ""), none -> new ArrayList<>()).add(one));
+    return groups;
   }
 
   /** The names of those nobody of which has one of these seats; the project's own client is never among them. */

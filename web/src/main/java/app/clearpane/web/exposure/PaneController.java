@@ -11,8 +11,6 @@ import app.clearpane.core.exposure.Showing;
 import app.clearpane.core.files.Sha256;
 import app.clearpane.core.project.Covers;
 import app.clearpane.core.project.ProjectId;
-import app.clearpane.store.agency.Contact;
-import app.clearpane.store.agency.People;
 import app.clearpane.store.exposure.LinkSeats;
 import app.clearpane.store.project.Project;
 import app.clearpane.web.layout.ForManagers;
@@ -39,7 +37,6 @@ class PaneController {
   private static final int LINES = 100;
   private final ProjectFrame frame;
   private final PaneBoard board;
-  private final People people;
   private final SetUpPane setUpPane;
   private final LinkSeats links;
   private final SetSections setSections;
@@ -48,11 +45,10 @@ class PaneController {
   private final PublishPane publishPane;
   private final WrittenRows rows;
 
-  PaneController(ProjectFrame frame, PaneBoard board, People people, SetUpPane setUpPane, LinkSeats links, SetSections setSections, SetShowing setShowing, GiveSeat giveSeat, PublishPane publishPane, WrittenRows rows) {
+  PaneController(ProjectFrame frame, PaneBoard board, SetUpPane setUpPane, LinkSeats links, SetSections setSections, SetShowing setShowing, GiveSeat giveSeat, PublishPane publishPane, WrittenRows rows) {
     this.rows = rows;
     this.frame = frame;
     this.board = board;
-    this.people = people;
     this.setUpPane = setUpPane;
     this.links = links;
     this.setSections = setSections;
@@ -78,9 +74,7 @@ class PaneController {
       model.addAttribute("covers", Covers.ALL);
       model.addAttribute("usual", SectionWords.USUAL);
       model.addAttribute("links", links.ofProject(project).stream().filter(link -> link.pane().equals(selected.pane().id())).toList());
-      List<ContactId> seated = selected.seats().stream().map(seat -> seat.contact()).toList();
-      model.addAttribute("candidates", people.contacts().stream().filter(contact -> !seated.contains(contact.id()))
-          .sorted(java.util.Comparator.comparing((Contact contact) -> !contact.client().equals(found.client()))).toList());
+      model.addAttribute("candidates", giveSeat.candidates(project, selected.seats()));
       model.addAttribute("through", selected.seats().stream().filter(seat -> through.isEmpty() || seat.id().equals(through.get())).findFirst().orElse(null));
     });
     model.addAttribute("sight", sight.equals("after-publishing") ? sight : "now");
@@ -176,8 +170,8 @@ class PaneController {
 
   @PostMapping("/t/panes/{pane}/seats")
   @ForManagers
-  String giveSeat(@PathVariable PaneId pane, @RequestParam ContactId contact, @RequestParam SeatRole role, @RequestParam ProjectId project, @AuthenticationPrincipal Person me) {
-    giveSeat.to(pane, contact, role, me.actor());
+  String giveSeat(@PathVariable PaneId pane, @RequestParam ContactId contact, @RequestParam SeatRole role, @RequestParam ProjectId project, @RequestParam(defaultValue = "false") boolean sure, @AuthenticationPrincipal Person me) {
+    giveSeat.to(pane, contact, role, sure, me.actor());
     return at(project, pane, ContentKind.DELIVERABLES);
   }
 

@@ -22,45 +22,47 @@ public class SetForAllPanes {
   private static final int LONGEST_RULES = 2_000;
   private final AgencyApertures apertures;
   private final People people;
+  private final EverywhereSeen seen;
   private final TheAgency agency;
   private final Tell tell;
   private final Clock clock;
 
-  SetForAllPanes(AgencyApertures apertures, People people, TheAgency agency, Tell tell, Clock clock) {
+  SetForAllPanes(AgencyApertures apertures, People people, EverywhereSeen seen, TheAgency agency, Tell tell, Clock clock) {
     this.apertures = apertures;
     this.people = people;
+    this.seen = seen;
     this.agency = agency;
     this.tell = tell;
     this.clock = clock;
   }
 
-  /** The ceiling of a kind. */
+  /** The ceiling of a kind. @param sure whether what follows for everybody was confirmed */
   @Transactional
-  public void ceiling(ContentKind kind, Aperture aperture, Actor by) {
+  public void ceiling(ContentKind kind, Aperture aperture, boolean sure, Actor by) {
     pickableOrWhole(kind, aperture);
-    apertures.setCeiling(kind, aperture, by.name(), clock.instant());
+    seen.change(sure, "Set the ceiling", () -> apertures.setCeiling(kind, aperture, by.name(), clock.instant()));
     tell(Act.CEILING_SET, kind, aperture, by);
   }
 
   /** What panes let through of a kind that follow the starting point. */
   @Transactional
-  public void startingPoint(ContentKind kind, Aperture aperture, Actor by) {
+  public void startingPoint(ContentKind kind, Aperture aperture, boolean sure, Actor by) {
     pickableOrWhole(kind, aperture);
-    apertures.setStartingPoint(kind, aperture, by.name(), clock.instant());
+    seen.change(sure, "Set the starting point", () -> apertures.setStartingPoint(kind, aperture, by.name(), clock.instant()));
     tell(Act.STARTING_POINT_SET, kind, aperture, by);
   }
 
   /** Names the filters of a kind whose ceiling is Filtered. */
   @Transactional
-  public void ceilingFilters(ContentKind kind, String folders, Actor by) {
-    apertures.setCeilingFolders(kind, FolderNames.of(kind, folders));
+  public void ceilingFilters(ContentKind kind, String folders, boolean sure, Actor by) {
+    seen.change(sure, "Set the ceiling", () -> apertures.setCeilingFolders(kind, FolderNames.of(kind, folders)));
     tell.ofAgency(agency.get().id(), new ShowingActs.CeilingFolders(by, agency.get().name(), kind, String.join(", ", FolderNames.of(kind, folders))));
   }
 
   /** Names the filters of a kind whose starting point is Filtered. */
   @Transactional
-  public void startingFilters(ContentKind kind, String folders, Actor by) {
-    apertures.setStartingFolders(kind, FolderNames.of(kind, folders));
+  public void startingFilters(ContentKind kind, String folders, boolean sure, Actor by) {
+    seen.change(sure, "Set the starting point", () -> apertures.setStartingFolders(kind, FolderNames.of(kind, folders)));
     tell.ofAgency(agency.get().id(), new ShowingActs.StartingPointFolders(by, agency.get().name(), kind, String.join(", ", FolderNames.of(kind, folders))));
   }
 
@@ -76,8 +78,8 @@ public class SetForAllPanes {
 
   /** Lets the clients' people be given tasks, or not. */
   @Transactional
-  public void clientsDoTasks(boolean may, Actor by) {
-    people.setClientsDoTasks(may);
+  public void clientsDoTasks(boolean may, boolean sure, Actor by) {
+    seen.change(sure, may ? "Let clients be given tasks" : "Give clients no tasks", () -> people.setClientsDoTasks(may));
     tell.ofAgency(agency.get().id(), new PeopleActs.ClientsAndTasks(may ? Act.CLIENTS_DO_TASKS : Act.CLIENTS_DO_NO_TASKS, by, agency.get().name()));
   }
 

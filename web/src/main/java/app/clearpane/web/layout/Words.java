@@ -74,6 +74,11 @@ public class Words implements Speech {
     return agency.get().zone().getId();
   }
 
+  /** What the agency is called. */
+  public String house() {
+    return agency.get().name();
+  }
+
   /** "2.4 days". */
   public String held(double days) {
     return new DaysHeld(days).toString();

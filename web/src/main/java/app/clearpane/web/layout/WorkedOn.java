@@ -3,23 +3,28 @@ package app.clearpane.web.layout;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.Writes;
 import app.clearpane.store.desk.TurnCounts;
+import app.clearpane.store.papers.Paper;
+import app.clearpane.store.papers.Papers;
 import app.clearpane.store.project.Project;
 import java.time.LocalDate;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 
 /** The projects that are worked on and who holds what in them. */
 @Component
 public class WorkedOn {
   private final TurnCounts counts;
+  private final Papers papers;
   private final TheAgency agency;
   private final KeptReading<LocalDate, All> kept;
 
-  WorkedOn(TurnCounts counts, TheAgency agency, Writes writes) {
+  WorkedOn(TurnCounts counts, Papers papers, TheAgency agency, Writes writes) {
     this.agency = agency;
     this.counts = counts;
+    this.papers = papers;
     this.kept = new KeptReading<>(writes, 1, this::read);
   }
 
@@ -48,7 +53,8 @@ public class WorkedOn {
   private All read(LocalDate today) {
     List<TurnCounts.Worked> read = counts.workedOn(today);
     Map<ProjectId, TurnCounts.Counts> turns = new LinkedHashMap<>();
-    read.forEach(one -> turns.put(one.project().id(), one.turns()));
+    Map<ProjectId, Long> waiting = papers.waiting(read.stream().map(one -> one.project().id()).toList(), today).stream().collect(Collectors.groupingBy(Paper::project, Collectors.counting()));
+    read.forEach(one -> turns.put(one.project().id(), one.turns().with(waiting.getOrDefault(one.project().id(), 0L).intValue())));
     return new All(read.stream().map(TurnCounts.Worked::project).toList(), turns, turns.values().stream().reduce(TurnCounts.Counts.NONE, TurnCounts.Counts::plus));
   }
 }

@@ -18,8 +18,10 @@ import app.clearpane.web.said.Side;
 import app.clearpane.web.said.TellCalled;
 import java.time.Clock;
 import java.util.Arrays;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Component;
@@ -28,6 +30,8 @@ import org.springframework.transaction.annotation.Transactional;
 /** Says something in a mark's thread, or moves the mark on. */
 @Component
 public class AnswerMark {
+  /** What is put right is told with the version it is put right in. */
+  private static final Set<MarkupProgress.Act> TOLD_AT_ONCE = EnumSet.of(MarkupProgress.Act.SET_ASIDE, MarkupProgress.Act.REOPEN);
   private final Deliverables deliverables;
   private final Markups markups;
   private final Tell tell;
@@ -61,7 +65,7 @@ public class AnswerMark {
   @Transactional
   public void to(MarkupRow mark, AnswerForm form, List<MarkupRow.Attachment> files, Side side) {
     if (side instanceof Side.Client client && !client.viewer().role().mayMarkUp()) {
-      throw Refused.because("Your seat is for reading. Ask the studio if you would like to answer.");
+      throw Refused.because("Your seat is for reading. Ask us if you would like to answer.");
     }
     Optional<MarkupProgress.Act> act = Arrays.stream(MarkupProgress.Act.values()).filter(known -> known.name().equals(form.act())).findFirst();
     String said = said(form, act, files);
@@ -75,6 +79,9 @@ public class AnswerMark {
     MarkupRow.Answer answer = new MarkupRow.Answer(act.map(Enum::name).orElse(null), said, forTeam, side.author(), clock.instant(), new MarkupRow.With(files, called));
     markups.answer(mark.id(), answer);
     tellCalled.of(mark, said, called, where, side.actor());
+    if (act.isEmpty() || TOLD_AT_ONCE.contains(act.get())) {
+      tellCalled.writerOf(mark, said, act.map(MarkWords::done), called, where, side.actor());
+    }
     tell.of(deliverable.project(), deliverable.id().value(), new MarkActs.MarkAnswered(act.map(AnswerMark::told).orElse(Act.MARK_ANSWERED),
         side.actor(), deliverable.name(), mark.id(), mark.label().toString(), said, where.forTeam(), Attached.told(files)));
     events.publishEvent(new MarksMoved(deliverable.id(), answer.teamOnly() || mark.teamOnly()));

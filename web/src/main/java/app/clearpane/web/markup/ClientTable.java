@@ -3,6 +3,7 @@ package app.clearpane.web.markup;
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.markup.MarkupId;
+import app.clearpane.core.signoff.TakingBack;
 import app.clearpane.store.deliverable.Deliverable;
 import app.clearpane.store.deliverable.Deliverables;
 import app.clearpane.store.deliverable.Drawings;
@@ -31,6 +32,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.springframework.web.multipart.MultipartFile;
@@ -98,11 +100,12 @@ public class ClientTable {
    * @param next who signs before them, in order; empty if nobody does
    * @param signingCosts what a round beyond those included costs, if it was not accepted yet
    * @param sendingBackCosts the same for the round that sending back begins
+   * @param asking who else asks for a change that nobody can sign with; empty where only the viewer does
    * @param signer whose decision they would make
    * @param takeBackUntil until when they can take back what they said
    */
   public record Bar(Optional<Round> round, boolean asked, Optional<Round.Said> mine, int unsettled, int clashes, List<String> fixed, boolean current, boolean leadVoice, Optional<String> insteadOf, String whoSigns, Optional<String> next,
-      Optional<String> signingCosts, Optional<String> sendingBackCosts, ContactId signer, Optional<Instant> takeBackUntil) {
+      Optional<String> signingCosts, Optional<String> sendingBackCosts, List<String> asking, ContactId signer, Optional<Instant> takeBackUntil) {
     /** Whether they are asked in a round that is open, now or once others have decided. */
     public boolean mayDecide() {
       return asked && current && round.filter(Round::open).isPresent();
@@ -134,12 +137,12 @@ public class ClientTable {
     Drawings.Drawing drawing = drawings.find(version.sha256()).orElseThrow();
     int shown = Math.max(1, Math.min(page, drawing.pages()));
     List<MarkupRow> marks = markups.of(viewer, version.deliverable());
-    LightTable table = LightTable.of(base, deliverable.name(), version, versions, shown, drawing, drawings.sheet(version.sha256(), shown), marks,
-        compared.across(versions), writings.of(version), LightTable.Around.ofViewer(callByName.ways(viewer, base, marks, all), marks, note), new Side.Client(viewer));
     Optional<Round> reviewed = deliverables.round(viewer, version.id());
+    LightTable table = LightTable.of(base, deliverable.name(), version, versions, shown, drawing, drawings.sheet(version.sha256(), shown), marks,
+        compared.across(versions), writings.of(version), LightTable.Around.ofViewer(callByName.ways(viewer, base, marks, all), marks, note, reviewed), new Side.Client(viewer));
     List<Clashes.Open> open = reviewed.filter(own -> deliverable.own()).map(own -> Clashes.waiting(own, marks)).orElseGet(() -> clashes.of(version, viewer.pane(), marks));
     Bar bar = bar(viewer, version, versions, marks, reviewed, open.size());
-    Map<String, Object> model = new HashMap<>(Map.of("table", table, "bar", bar, "clashes", open, "mayRule", viewer.leadVoice() && !viewer.looking(), "viewer", viewer, "heading", viewers.heading(viewer), "deliverable", deliverable));
+    Map<String, Object> model = new HashMap<>(Map.of("table", table, "bar", bar, "clashes", open, "mayRule", viewer.leadVoice() && viewer.mayAct(), "viewer", viewer, "heading", viewers.heading(viewer), "deliverable", deliverable));
     bar.round().flatMap(round -> round.signatories().stream().filter(Round.Signatory::leadVoice).findFirst()).ifPresent(seat -> model.put("leadVoice", seat.name()));
     Spot.of(atX, atY, table).ifPresent(spot -> model.put("spot", spot));
     return model;
@@ -147,7 +150,7 @@ public class ClientTable {
 
   private Bar bar(Viewer viewer, VersionRow version, List<VersionRow> versions, List<MarkupRow> marks, Optional<Round> round, int clashes) {
     ContactId signer = round.map(r -> signing.signer(viewer, r)).orElse(viewer.contact());
-    boolean asked = round.filter(r -> r.signatories().stream().anyMatch(s -> s.contact().equals(signer))).isPresent();
+    boolean asked = viewer.rest().isEmpty() && round.filter(r -> r.signatories().stream().anyMatch(s -> s.contact().equals(signer))).isPresent();
     boolean completes = asked && round.orElseThrow().panel().completedBy(signer, round.orElseThrow().decisions());
     Set<ContactId> both = new HashSet<>(List.of(viewer.contact(), signer));
     List<String> fixed = marks.stream().filter(m -> m.told().confirmedBySigning(m.isOf(both), completes)).map(m -> m.label().toString()).toList();
@@ -156,8 +159,14 @@ public class ClientTable {
     int number = round.map(Round::number).orElse(0);
     return new Bar(round, asked, round.flatMap(r -> r.saidBy(signer)), CountMarks.forClients(marks, viewer.pane(), round.stream().toList()).blocking(), clashes, fixed, current, viewer.leadVoice(), round.filter(Round::open).flatMap(r -> signing.other(viewer, r)).filter(s -> asked).map(Round.Signatory::name), own.isEmpty() ? "" : round.map(Round::whoSigns).orElse(""),
         round.flatMap(r -> r.panel().nextInOrder(r.decisions()).filter(contact -> asked && !r.panel().isPlaceOf(signer, r.decisions())).flatMap(contact -> r.signatories().stream().filter(s -> s.contact().equals(contact)).map(Round.Signatory::name).findFirst())),
-        costs(own.filter(deliverable -> asked), number), costs(own.filter(deliverable -> asked), number + 1), signer,
-        viewer.looking() ? Optional.empty() : round.flatMap(r -> r.mayTakeBackUntil(viewer.contact(), clock.instant())));
+        costs(own.filter(deliverable -> asked), number), costs(own.filter(deliverable -> asked), number + 1),
+        marks.stream().filter(mark -> mark.blocksSigning() && !mark.isOf(both)).map(mark -> mark.author().name()).distinct().toList(), signer,
+        !viewer.mayAct() ? Optional.empty() : round.flatMap(r -> r.mayTakeBackUntil(viewer.contact(), clock.instant()).filter(until -> !isBuiltOn(version, r, viewer.contact()))));
+  }
+
+  /** Whether we have gone on from what somebody decided, so that it cannot be taken back. */
+  private boolean isBuiltOn(VersionRow version, Round round, ContactId contact) {
+    return TakingBack.isBuiltOn(round.madeBy(contact).orElseThrow().at(), round.open(), terms.isReleased(version.id()), terms.versions(version.deliverable()).stream().map(VersionRow::createdAt).toList());
   }
 
   private static Optional<String> costs(Optional<Deliverable> deliverable, int upTo) {
@@ -180,11 +189,11 @@ public class ClientTable {
     return frames.of(before, after);
   }
 
-  /** Places a mark. @param files that come with its note @throws IOException if one cannot be written */
-  public void place(Viewer viewer, VersionId version, MarkForm form, @Nullable List<MultipartFile> files) throws IOException {
+  /** Places a mark. @param once the identifier that the page made for it @param files that come with its note @throws IOException if one cannot be written */
+  public void place(Viewer viewer, VersionId version, Optional<UUID> once, MarkForm form, @Nullable List<MultipartFile> files) throws IOException {
     VersionRow found = NotThere.unless(deliverables.version(viewer, version));
     Side side = new Side.Client(viewer);
-    placeMark.on(found, form, attach.kept(viewer.project(), side, files), side);
+    placeMark.once(once, found, form, attach.kept(viewer.project(), side, files), side);
   }
 
   /** Watches what others do on a version. */

@@ -10,7 +10,9 @@ import app.clearpane.core.markup.Place;
 import app.clearpane.core.markup.ReadingOrder;
 import app.clearpane.core.markup.Writing;
 import app.clearpane.store.deliverable.Drawings;
+import app.clearpane.store.deliverable.Round;
 import app.clearpane.store.deliverable.VersionRow;
+import app.clearpane.store.markup.CountMarks;
 import app.clearpane.store.markup.MarkupRow;
 import app.clearpane.web.compare.Across;
 import app.clearpane.web.deliverable.SheetTiles;
@@ -39,10 +41,11 @@ import org.jspecify.annotations.Nullable;
  * @param sheet the page in hand; empty until it is drawn
  * @param notes the marks on that page, in reading order
  * @param marksOnPage for each page how many marks stand on it
+ * @param closed its round, once that is closed
  * @param passages of a text; none unless it is one
  */
 public record LightTable(String base, String deliverable, VersionRow version, List<VersionRow> versions, int page, int pages, Optional<Drawings.Sheet> sheet,
-    Optional<String> failure, List<Note> notes, List<PageTab> marksOnPage, boolean mayMarkUp, boolean ofTeam, List<Passage> passages) {
+    Optional<String> failure, List<Note> notes, List<PageTab> marksOnPage, boolean mayMarkUp, boolean ofTeam, Optional<Round> closed, List<Passage> passages) {
 
   /** The most tabs for pages; with more pages only those near the one in hand have one. */
   private static final int TABS_EACH_WAY = 12;
@@ -165,6 +168,11 @@ public record LightTable(String base, String deliverable, VersionRow version, Li
       return !carried ? Optional.empty() : at.isEmpty() ? Optional.of(mark.place() instanceof Place.TextRange ? "its text is gone" : "its page is gone") : touch.map(MarkWords::touch);
     }
 
+    /** Whether it came after its version was agreed. */
+    public boolean later() {
+      return around.closed().filter(round -> CountMarks.isLater(mark, round)).isPresent();
+    }
+
     /** Whether it asks for something and is open or taken on. */
     public boolean open() {
       return mark.intent().asks() && mark.progress().unsettled();
@@ -197,16 +205,17 @@ public record LightTable(String base, String deliverable, VersionRow version, Li
    * @param me who of the team looks; null on the client's side
    * @param joined the marks that were joined, as far as whoever looks sees them, by the one that goes ahead
    * @param open the note that is to be worked in; null if none in particular
+   * @param closed the round of the version in hand, once that is closed
    */
-  public record Around(Function<ItemId, Optional<String>> ways, Map<TeamMemberId, String> team, @Nullable TeamMemberId me, Map<MarkupId, List<Named>> joined, @Nullable MarkupId open) {
+  public record Around(Function<ItemId, Optional<String>> ways, Map<TeamMemberId, String> team, @Nullable TeamMemberId me, Map<MarkupId, List<Named>> joined, @Nullable MarkupId open, Optional<Round> closed) {
     /** For one of the team. */
-    static Around ofTeam(Function<ItemId, Optional<String>> ways, Map<TeamMemberId, String> team, TeamMemberId me, List<MarkupRow> marks, @Nullable MarkupId open) {
-      return new Around(ways, team, me, joined(marks), open);
+    static Around ofTeam(Function<ItemId, Optional<String>> ways, Map<TeamMemberId, String> team, TeamMemberId me, List<MarkupRow> marks, @Nullable MarkupId open, Optional<Round> round) {
+      return new Around(ways, team, me, joined(marks), open, round.filter(one -> !one.open()));
     }
 
     /** For a viewer. */
-    static Around ofViewer(Function<ItemId, Optional<String>> ways, List<MarkupRow> marks, @Nullable MarkupId open) {
-      return new Around(ways, Map.of(), null, joined(marks), open);
+    static Around ofViewer(Function<ItemId, Optional<String>> ways, List<MarkupRow> marks, @Nullable MarkupId open, Optional<Round> round) {
+      return new Around(ways, Map.of(), null, joined(marks), open, round.filter(one -> !one.open()));
     }
 
     private static Map<MarkupId, List<Named>> joined(List<MarkupRow> marks) {
@@ -234,10 +243,10 @@ public record LightTable(String base, String deliverable, VersionRow version, Li
     List<PageTab> tabs = IntStream.rangeClosed(1, drawing.pages())
         .filter(p -> drawing.pages() <= 2 * TABS_EACH_WAY || p == 1 || p == drawing.pages() || Math.abs(p - page) <= TABS_EACH_WAY)
         .mapToObj(p -> new PageTab(p, (int) notes.stream().filter(note -> note.page() == p).count())).toList();
-    boolean mayMarkUp = ofTeam || side instanceof Side.Client client && client.viewer().role().mayMarkUp() && !client.viewer().looking();
+    boolean mayMarkUp = ofTeam || side instanceof Side.Client client && client.viewer().role().mayMarkUp() && client.viewer().mayAct();
     return new LightTable(base, deliverable, version, versions, page, drawing.pages(), sheet, Optional.ofNullable(drawing.failure()),
         notes.stream().filter(note -> note.page() == page || note.page() > drawing.pages() && page == drawing.pages()).toList(),
-        tabs, mayMarkUp, ofTeam, writing.map(text -> passages(text, notes)).orElse(List.of()));
+        tabs, mayMarkUp, ofTeam, around.closed(), writing.map(text -> passages(text, notes)).orElse(List.of()));
   }
 
   private static List<Passage> passages(Writing writing, List<Note> notes) {
@@ -262,11 +271,18 @@ public record LightTable(String base, String deliverable, VersionRow version, Li
     boolean newer = !versions.get(versions.size() - 1).id().equals(mark.version());
     MarkupProgress told = ofTeam ? mark.progress() : mark.told();
     String progress = MarkWords.progress(told) + (told == MarkupProgress.CONFIRMED ? confirmedBy(mark) : told != MarkupProgress.FIXED ? "" : mark.fixedInNumber() == null ? " in the draft" : " in " + mark.fixedInNumber());
-    List<Button> buttons = side instanceof Side.Client client && (!client.viewer().role().mayMarkUp() || client.viewer().looking()) ? List.of()
-        : Arrays.stream(MarkupProgress.Act.values()).filter(act -> told.after(act, side.actorOn(mark)).isPresent()).filter(act -> mark.intent().asks() || !act.works())
+    List<Button> buttons = side instanceof Side.Client client && (!client.viewer().role().mayMarkUp() || !client.viewer().mayAct()) ? List.of()
+        : Arrays.stream(MarkupProgress.Act.values()).filter(act -> told.after(act, side.actorOn(mark), around.closed().filter(round -> round.soFar().agreed()).isPresent()).isPresent()).filter(act -> mark.intent().asks() || !act.works())
             .filter(act -> act != MarkupProgress.Act.FIX || newer).map(act -> new Button(act, MarkWords.button(act))).toList();
     return new Note(mark, across.place(mark.place(), mark.version(), version.id()), !mark.version().equals(version.id()), across.touch(mark.place(), mark.version(), version.id()), progress,
         buttons, side.actorOn(mark).author(), around);
+  }
+
+  /** What becomes of notes that are left now, where its round is closed and no later version was sent. */
+  public Optional<String> afterwards() {
+    boolean newest = versions.stream().noneMatch(other -> !other.draft() && !version.draft() && Objects.requireNonNull(other.number()) > Objects.requireNonNull(version.number()));
+    return closed.filter(round -> newest && mayMarkUp && !ofTeam).map(round -> round.soFar().agreed()
+        ? "This version is agreed. A note left now changes nothing of that: it is kept for the next version, and we are told of it." : "This round is closed. A note left now is kept for the next version, and we are told of it.");
   }
 
   /** The version before this one that may be looked at; empty for the first. */

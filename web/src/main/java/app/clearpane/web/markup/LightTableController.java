@@ -26,6 +26,7 @@ import app.clearpane.web.security.Person;
 import java.io.IOException;
 import java.util.List;
 import java.util.Optional;
+import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.ui.Model;
@@ -82,7 +83,7 @@ class LightTableController {
     Drawings.Drawing drawing = drawings.find(found.sha256()).orElseThrow();
     int shown = Math.max(1, Math.min(page, drawing.pages()));
     LightTable table = LightTable.of("/t", state.deliverable().name(), found, state.versions(), shown, drawing, drawings.sheet(found.sha256(), shown),
-        state.marks(), compared.across(state.versions()), writings.of(found), around(state.marks(), me, note), new Side.Team(me));
+        state.marks(), compared.across(state.versions()), writings.of(found), around(state.marks(), me, note, state.rounds().stream().filter(r -> r.version().equals(version)).findFirst()), new Side.Team(me));
     model.addAttribute("sashOf", state.deliverable().project());
     model.addAttribute("table", table);
     model.addAttribute("state", state);
@@ -97,8 +98,8 @@ class LightTableController {
     return "markup/light-table";
   }
 
-  private LightTable.Around around(List<MarkupRow> marks, Person.OfTeam me, @Nullable MarkupId open) {
-    return LightTable.Around.ofTeam(callByName.waysOfTeam(marks), team.names(), me.memberId(), marks, open);
+  private LightTable.Around around(List<MarkupRow> marks, Person.OfTeam me, @Nullable MarkupId open, Optional<Round> round) {
+    return LightTable.Around.ofTeam(callByName.waysOfTeam(marks), team.names(), me.memberId(), marks, open, round);
   }
 
   private ProjectId projectOf(ItemId deliverable) {
@@ -111,9 +112,9 @@ class LightTableController {
   }
 
   @PostMapping("/t/versions/{version}/marks")
-  String place(@PathVariable VersionId version, MarkForm form, @RequestParam(required = false) @Nullable List<MultipartFile> files, @AuthenticationPrincipal Person.OfTeam me) throws IOException {
+  String place(@PathVariable VersionId version, MarkForm form, @RequestParam(required = false) @Nullable UUID once, @RequestParam(required = false) @Nullable List<MultipartFile> files, @AuthenticationPrincipal Person.OfTeam me) throws IOException {
     VersionRow found = NotThere.unless(deliverables.version(version));
-    placeMark.on(found, form, attach.kept(projectOf(found.deliverable()), new Side.Team(me), files), new Side.Team(me));
+    placeMark.once(Optional.ofNullable(once), found, form, attach.kept(projectOf(found.deliverable()), new Side.Team(me), files), new Side.Team(me));
     return "redirect:/t/versions/" + version + "/light-table?page=" + form.page();
   }
 

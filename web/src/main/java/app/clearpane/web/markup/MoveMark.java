@@ -3,6 +3,7 @@ package app.clearpane.web.markup;
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.markup.MarkupProgress;
 import app.clearpane.store.deliverable.Deliverables;
+import app.clearpane.store.deliverable.Round;
 import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.store.markup.MarkupRow;
 import app.clearpane.store.markup.Markups;
@@ -38,7 +39,11 @@ public class MoveMark {
     if (side instanceof Side.Client client && client.viewer().byLink()) {
       throw Refused.because("Whoever comes by a link marks and answers. Confirming and reopening is for the people who have a seat; write what you think of it instead.");
     }
-    MarkupProgress next = mark.progress().after(act, side.actorOn(mark))
+    boolean agreed = lastRound(mark).filter(round -> !round.open() && round.soFar().agreed()).isPresent();
+    if (agreed && act == MarkupProgress.Act.REOPEN && side instanceof Side.Client) {
+      throw Refused.because("This version is agreed, so nothing on it is opened again. Leave a new note: it is kept for the next version, and we are told of it.");
+    }
+    MarkupProgress next = mark.progress().after(act, side.actorOn(mark), agreed)
         .orElseThrow(() -> Refused.because("Mark " + mark.label() + " is “" + MarkWords.progress(mark.progress()) + "”, so this cannot be done to it now. Nothing was changed."));
     Optional<VersionId> fixedIn = next == MarkupProgress.FIXED ? Optional.of(fixedIn(mark)) : Optional.empty();
     move(mark, next, fixedIn, side);
@@ -50,6 +55,12 @@ public class MoveMark {
         }
       }
     }
+  }
+
+  /** The round of the version that was sent last. */
+  private Optional<Round> lastRound(MarkupRow mark) {
+    List<Round> rounds = deliverables.rounds(deliverables.version(mark.version()).orElseThrow().deliverable());
+    return rounds.isEmpty() ? Optional.empty() : Optional.of(rounds.get(rounds.size() - 1));
   }
 
   private void move(MarkupRow mark, MarkupProgress next, Optional<VersionId> fixedIn, Side side) {

@@ -35,6 +35,7 @@ import app.clearpane.web.layout.Refused;
 import app.clearpane.web.layout.SignatureField;
 import app.clearpane.web.layout.SignedName;
 import app.clearpane.web.layout.TheAgency;
+import app.clearpane.web.layout.Lasting;
 import app.clearpane.web.layout.Words;
 import app.clearpane.web.post.Letter;
 import app.clearpane.web.post.TellManager;
@@ -86,13 +87,14 @@ public class HandlePaper {
   private final LinkKeys keys;
   private final TheAgency agency;
   private final Words words;
+  private final Lasting lasting;
   private final House house;
   private final Tell tell;
   private final TransactionTemplate transaction;
   private final ApplicationEventPublisher events;
   private final Clock clock;
 
-  HandlePaper(Papers papers, VisiblePapers visible, Projects projects, Panes panes, Seats seats, People people, Vault vault, TakeInFile takeIn, WriteMail mail, TellManager tellManager, LinkKeys keys, TheAgency agency, Words words, House house,
+  HandlePaper(Papers papers, VisiblePapers visible, Projects projects, Panes panes, Seats seats, People people, Vault vault, TakeInFile takeIn, WriteMail mail, TellManager tellManager, LinkKeys keys, TheAgency agency, Words words, Lasting lasting, House house,
       Tell tell, TransactionTemplate transaction, ApplicationEventPublisher events, Clock clock) {
     this.papers = papers;
     this.visible = visible;
@@ -107,6 +109,7 @@ public class HandlePaper {
     this.keys = keys;
     this.agency = agency;
     this.words = words;
+    this.lasting = lasting;
     this.house = house;
     this.tell = tell;
     this.transaction = transaction;
@@ -245,7 +248,7 @@ public class HandlePaper {
       case PROPOSAL -> "You can read it and agree to it there.";
       case CONTRACT -> "You can read it and sign it there.";
       case DATES -> "You can read them and agree to them there; they count once everybody asked has agreed.";
-      case INVOICE -> paper.due() == null ? "It is there for you to keep." : "Please pay it by " + words.day(paper.due()) + ".";
+      case INVOICE -> paper.due() == null ? "It is there for you to keep." : "Please pay it by " + lasting.day(paper.due()) + ".";
       case OTHER -> "It is there for you to keep.";
     });
     lines.add("Only those it is addressed to can see it.");

@@ -48,14 +48,15 @@ final class PlanLines {
    * @param first its first day, as it was or is forecast; null where it was dropped
    * @param spare working days it may lose; null where it is done, dropped or only gathers
    * @param behind working days by which it lies behind what was agreed
+   * @param room how much room it has, in words; empty where there is nothing to say
    * @param again whether it stands here beside its own place
    * @param also the phases where it stands too
    */
   record Line(PlannedTask task, int depth, boolean gathers, Stage stage, @Nullable LocalDate first, @Nullable LocalDate last, @Nullable Integer spare, boolean critical,
-      int behind, boolean overdue, boolean again, List<String> also) {
+      int behind, String room, boolean overdue, boolean again, List<String> also) {
     /** The same where it stands a second time. @param elsewhere the phases where it stands too */
     private Line again(List<String> elsewhere) {
-      return new Line(task, depth, gathers, stage, first, last, spare, critical, behind, overdue, true, elsewhere);
+      return new Line(task, depth, gathers, stage, first, last, spare, critical, behind, room, overdue, true, elsewhere);
     }
 
     /** Which colour its edge has. */
@@ -136,7 +137,7 @@ final class PlanLines {
     Stage stage = plan.outline().stage(task.id());
     boolean overdue = stage.open() && task.details().due().filter(due -> due.isBefore(plan.today())).isPresent();
     return new Line(task, depth, !leaf, stage, days ? plan.firstDay(task.id()) : null, days ? plan.lastDay(task.id()) : null, leaf && stage.open() ? plan.spare().get(task.id()) : null, plan.critical().contains(task.id()),
-        stage.open() ? plan.behind(task.id()) : 0, overdue, false, names(task.details().also().phases()));
+        stage.open() ? plan.behind(task.id()) : 0, leaf && stage.open() ? plan.room(task.id()).inWords() : "", overdue, false, names(task.details().also().phases()));
   }
 
   /** A day with what ends on it, under headings. */

@@ -14,7 +14,7 @@ import app.clearpane.store.plan.PlannedTask;
 import app.clearpane.store.plan.Tasks;
 import app.clearpane.store.plan.clientside.VisibleTasks;
 import app.clearpane.web.layout.TheAgency;
-import app.clearpane.web.layout.Words;
+import app.clearpane.web.layout.Lasting;
 import app.clearpane.web.post.Letter;
 import app.clearpane.web.post.WriteMail;
 import app.clearpane.web.security.LinkKeys;
@@ -34,10 +34,10 @@ class TellDoer {
   private final LinkKeys keys;
   private final WriteMail mail;
   private final TheAgency agency;
-  private final Words words;
+  private final Lasting lasting;
   private final Clock clock;
 
-  TellDoer(Tasks tasks, Viewers viewers, VisibleTasks visible, Seats seats, People people, LinkKeys keys, WriteMail mail, TheAgency agency, Words words, Clock clock) {
+  TellDoer(Tasks tasks, Viewers viewers, VisibleTasks visible, Seats seats, People people, LinkKeys keys, WriteMail mail, TheAgency agency, Lasting lasting, Clock clock) {
     this.tasks = tasks;
     this.viewers = viewers;
     this.visible = visible;
@@ -46,7 +46,7 @@ class TellDoer {
     this.keys = keys;
     this.mail = mail;
     this.agency = agency;
-    this.words = words;
+    this.lasting = lasting;
     this.clock = clock;
   }
 
@@ -82,7 +82,7 @@ class TellDoer {
   private void write(ThePlan plan, PlannedTask task, Contact contact, SeatRow seat) {
     seats.invited(seat.id(), clock.instant());
     mail.to(contact, new Letter("For you: " + task.name(),
-        List.of("We would like you to do something for “" + plan.project().name() + "”: " + task.name() + "." + task.details().due().map(day -> " It should be done by " + words.day(day) + ".").orElse("")),
+        List.of("We would like you to do something for “" + plan.project().name() + "”: " + task.name() + "." + task.details().due().map(day -> " It should be done by " + lasting.day(day) + ".").orElse("")),
         "See what to do", keys.forContact(contact.id(), "/c/panes/" + seat.pane() + "/tasks/" + task.id()), agency.get().name()));
   }
 }

@@ -6,6 +6,7 @@ import app.clearpane.core.plan.Network;
 import app.clearpane.core.plan.Outline;
 import app.clearpane.core.plan.Progress;
 import app.clearpane.core.plan.Side;
+import app.clearpane.core.plan.Room;
 import app.clearpane.core.plan.Stage;
 import app.clearpane.core.plan.Task;
 import app.clearpane.core.plan.Timeline;
@@ -19,6 +20,7 @@ import app.clearpane.store.project.Project;
 import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -130,12 +132,18 @@ public record ThePlan(Project project, LocalDate today, List<PlannedTask> tasks,
 
   /** The first day of a task or milestone, as it was or is forecast; of what gathers others, of the first of them. */
   public LocalDate firstDay(ItemId id) {
-    return timeline().day(activitiesOf(id).stream().mapToInt(forecast::start).min().orElse(0));
+    LocalDate first = timeline().day(activitiesOf(id).stream().mapToInt(forecast::start).min().orElse(0));
+    LocalDate last = lastDay(id);
+    return first.isAfter(last) ? last : first;
   }
 
-  /** The last day of a task or milestone. */
+  /** The last day of a task or milestone; of a task that is done, the day it was done, on whichever day of the week. */
   public LocalDate lastDay(ItemId id) {
-    return timeline().lastDay(activitiesOf(id).stream().mapToInt(forecast::finish).max().orElse(0));
+    return activitiesOf(id).stream().map(this::ownLastDay).max(Comparator.naturalOrder()).orElseGet(() -> timeline().lastDay(0));
+  }
+
+  private LocalDate ownLastDay(ItemId activity) {
+    return task(activity).flatMap(one -> one.task().actual().done()).orElseGet(() -> timeline().lastDay(forecast.finish(activity)));
   }
 
   private List<ItemId> activitiesOf(ItemId id) {
@@ -150,6 +158,12 @@ public record ThePlan(Project project, LocalDate today, List<PlannedTask> tasks,
   /** Working days by which something lies behind what was agreed of it; 0 or less where it does not, or was not agreed on. */
   public int behind(ItemId id) {
     return agreed.filter(then -> then.plan().has(id) && forecast.has(id)).map(then -> timeline().offset(timeline().day(forecast.finish(id))) - timeline().offset(then.plan().timeline().day(then.plan().finish(id)))).orElse(0);
+  }
+
+  /** How much room something that is open has. */
+  public Room room(ItemId id) {
+    Integer days = spare.get(id);
+    return new Room(days == null ? OptionalInt.empty() : OptionalInt.of(days), behind(id), critical.contains(id));
   }
 
   /** The same with one task changed, as it would be. */

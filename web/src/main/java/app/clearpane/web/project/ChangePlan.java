@@ -79,8 +79,9 @@ public class ChangePlan {
     return item;
   }
 
+  /** Changes a milestone. */
   @Transactional
-  void milestone(ProjectId project, ItemId id, MilestoneForm form, Actor by) {
+  public void milestone(ProjectId project, ItemId id, MilestoneForm form, Actor by) {
     Milestone milestone = NotThere.unless(projects.milestones(project).stream().filter(m -> m.id().equals(id)).findFirst());
     Input input = new Input();
     Optional<LocalDate> day = input.day("The day of " + milestone.name(), form.fallsOn());

@@ -1,4 +1,4 @@
 package app.clearpane.web.project;
 
 /** A milestone as typed. */
-record MilestoneForm(String fallsOn, boolean reached, int revision) {}
+public record MilestoneForm(String fallsOn, boolean reached, int revision) {}

@@ -8,7 +8,9 @@ import app.clearpane.store.project.Projects;
 import java.util.stream.Stream;
 import app.clearpane.web.layout.ForManagers;
 import app.clearpane.web.layout.TeamController;
+import app.clearpane.web.layout.AskFirst;
 import app.clearpane.web.layout.TheAgency;
+import app.clearpane.web.exposure.WhatEnds;
 import app.clearpane.web.security.Person;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.ui.Model;
@@ -24,13 +26,15 @@ class ProjectController {
   private final ChangePlan changePlan;
   private final Projects projects;
   private final People people;
+  private final WhatEnds whatEnds;
   private final TheAgency agency;
 
-  ProjectController(OpenProject openProject, ChangePlan changePlan, Projects projects, People people, TheAgency agency) {
+  ProjectController(OpenProject openProject, ChangePlan changePlan, Projects projects, People people, WhatEnds whatEnds, TheAgency agency) {
     this.openProject = openProject;
     this.changePlan = changePlan;
     this.projects = projects;
     this.people = people;
+    this.whatEnds = whatEnds;
     this.agency = agency;
   }
 
@@ -86,7 +90,10 @@ class ProjectController {
 
   @PostMapping("/t/projects/{project}/archive")
   @ForManagers
-  String archive(@PathVariable ProjectId project, @AuthenticationPrincipal Person me) {
+  String archive(@PathVariable ProjectId project, @RequestParam(defaultValue = "false") boolean sure, @AuthenticationPrincipal Person me) {
+    if (!sure) {
+      throw new AskFirst(whatEnds.byArchiving(project), "Archive the project");
+    }
     changePlan.archive(project, me.actor());
     return "redirect:/t";
   }

@@ -9,7 +9,11 @@ import app.clearpane.core.reminders.Rhythm;
 import app.clearpane.store.agency.Contact;
 import app.clearpane.store.agency.People;
 import app.clearpane.store.reminders.Reminders;
+import app.clearpane.core.project.ProjectId;
+import app.clearpane.store.project.Project;
+import app.clearpane.store.project.Projects;
 import app.clearpane.web.layout.TheAgency;
+import app.clearpane.web.layout.Lasting;
 import app.clearpane.web.layout.Words;
 import app.clearpane.web.post.Letter;
 import app.clearpane.web.post.WriteMail;
@@ -34,6 +38,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 public class SendReminders {
   private final List<AwaitsSomebody> rooms;
   private static final Logger LOG = LoggerFactory.getLogger(SendReminders.class);
+  private final Projects projects;
   private final Reminders reminders;
   private final People people;
   private final LinkKeys keys;
@@ -41,11 +46,13 @@ public class SendReminders {
   private final Tell tell;
   private final TheAgency agency;
   private final Words words;
+  private final Lasting lasting;
   private final TransactionTemplate transaction;
   private final Clock clock;
 
-  SendReminders(List<AwaitsSomebody> rooms, Reminders reminders, People people, LinkKeys keys, WriteMail mail, Tell tell, TheAgency agency, Words words, TransactionTemplate transaction, Clock clock) {
+  SendReminders(List<AwaitsSomebody> rooms, Projects projects, Reminders reminders, People people, LinkKeys keys, WriteMail mail, Tell tell, TheAgency agency, Words words, Lasting lasting, TransactionTemplate transaction, Clock clock) {
     this.rooms = rooms;
+    this.projects = projects;
     this.reminders = reminders;
     this.people = people;
     this.keys = keys;
@@ -53,6 +60,7 @@ public class SendReminders {
     this.tell = tell;
     this.agency = agency;
     this.words = words;
+    this.lasting = lasting;
     this.transaction = transaction;
     this.clock = clock;
   }
@@ -77,7 +85,8 @@ public class SendReminders {
   }
 
   private void send(Rhythm rhythm, Instant now) {
-    List<Reminder> come = rooms.stream().flatMap(room -> room.now().stream().flatMap(thing -> rhythm.now(thing.due(), thing.since(), now, agency.calendar()).map(occasion -> new Reminder(room, thing, occasion)).stream())).toList();
+    Set<ProjectId> goingOn = projects.active().stream().filter(project -> project.pausedAt() == null).map(Project::id).collect(Collectors.toSet());
+    List<Reminder> come = rooms.stream().flatMap(room -> room.now().stream().filter(thing -> goingOn.contains(thing.project())).flatMap(thing -> rhythm.now(thing.due(), thing.since(), now, agency.calendar()).map(occasion -> new Reminder(room, thing, occasion)).stream())).toList();
     Set<Reminders.Key> out = reminders.out(come.stream().map(Reminder::key).toList());
     Map<ContactId, List<Reminder>> byPerson = come.stream().filter(one -> !out.contains(one.key()) && one.room().reaches(one.thing())).sorted(Comparator.comparing(one -> one.thing().due())).collect(Collectors.groupingBy(one -> one.thing().contact(), LinkedHashMap::new, Collectors.toList()));
     byPerson.forEach((contact, theirs) -> {
@@ -110,7 +119,7 @@ public class SendReminders {
 
   private List<String> lines(List<AwaitsSomebody.Thing> things, Instant now) {
     List<String> lines = new ArrayList<>(List.of(things.size() == 1 ? "This waits for you:" : "These wait for you:"));
-    things.forEach(thing -> lines.add(thing.what() + ". " + (thing.due().isBefore(now) ? "It was due " : "It is due ") + words.due(thing.due()) + "."));
+    things.forEach(thing -> lines.add(thing.what() + ". " + (thing.due().isBefore(now) ? "It was due " : "It is due ") + lasting.due(thing.due()) + "."));
     return lines;
   }
 }

@@ -16,7 +16,7 @@ import app.clearpane.web.security.LinkKeys;
 import java.util.List;
 import org.springframework.stereotype.Component;
 
-/** Tells people by mail that they were called by name in a note, in the transaction in which it is kept. */
+/** Tells people by mail that they were called by name in a note, or that what they asked for was answered, in the transaction in which it is kept. */
 @Component
 public class TellCalled {
   private final CallByName callByName;
@@ -47,6 +47,30 @@ public class TellCalled {
             letter(mark, said, where, by, () -> keys.forContact(contact.id(), "/c/panes/" + seat.pane() + "/versions/" + where.version().id() + at)), where)));
   }
 
+  /**
+   * Writes to whoever wrote a mark that it was answered. Whoever was called by name in the answer knows already.
+   *
+   * @param done what was done to it, as "set it aside"; empty if something was only said
+   */
+  public void writerOf(MarkupRow mark, String said, Optional<String> done, List<MarkupRow.Reference> called, CallByName.Where where, Actor by) {
+    MarkupRow.Author writer = mark.author();
+    boolean own = writer.contact() != null && Optional.of(writer.contact()).equals(by.contact()) || writer.member() != null && Optional.of(writer.member()).equals(by.member());
+    boolean knows = called.stream().anyMatch(one -> one.contact() != null && one.contact().equals(writer.contact()) || one.member() != null && one.member().equals(writer.member()));
+    if (own || knows) {
+      return;
+    }
+    String at = "?page=" + mark.place().page() + "#mark-" + mark.id();
+    Optional.ofNullable(writer.member()).flatMap(people::member).ifPresent(member -> tell(new Addressee(member.name(), member.email()), member.id().value(),
+        answered(mark, said, done, where, by, house.address() + "/t/versions/" + where.version().id() + "/light-table" + at), where));
+    Optional.ofNullable(writer.contact()).flatMap(contact -> callByName.reads(contact, where)).ifPresent(seat -> people.contact(seat.contact()).ifPresent(contact -> tell(new Addressee(contact.name(), contact.email()), contact.id().value(),
+        answered(mark, said, done, where, by, keys.forContact(contact.id(), "/c/panes/" + seat.pane() + "/versions/" + where.version().id() + at)), where)));
+  }
+
+  private Letter answered(MarkupRow mark, String said, Optional<String> done, CallByName.Where where, Actor by, String link) {
+    List<String> lines = Stream.of(Optional.of(by.name() + " " + done.map(act -> act + ":").orElse("answered") + " what you noted on “" + where.deliverable().name() + "”, " + where.version().called() + ": “" + mark.note() + "”"), Optional.of(said).filter(words -> !words.isEmpty()).map(words -> "“" + words + "”")).flatMap(Optional::stream).toList();
+    return new Letter("Answered: " + where.deliverable().name() + ", " + mark.label(), lines, "See it in its place", link, agency.get().name());
+  }
+
   private record Addressee(String name, String email) {}
 
   private Letter letter(MarkupRow mark, String said, CallByName.Where where, Actor by, Supplier<String> link) {
@@ -64,8 +88,8 @@ public class TellCalled {
     }
     mail.takeBack(about);
     int more = call.number() - 1;
-    Letter together = more == 1 ? letter : new Letter(more + " more notes ask for you: " + where.deliverable().name(),
-        Stream.concat(Stream.of("Within an hour you were called by name in " + more + " more notes on “" + where.deliverable().name() + "”. The last of them:"), letter.paragraphs().stream()).toList(), letter.button(), letter.link(), letter.from());
+    Letter together = more == 1 ? letter : new Letter(more + " more notes are for you: " + where.deliverable().name(),
+        Stream.concat(Stream.of("Within an hour you were called by name or answered in " + more + " more notes on “" + where.deliverable().name() + "”. The last of them:"), letter.paragraphs().stream()).toList(), letter.button(), letter.link(), letter.from());
     mail.together(whom.name(), whom.email(), together, about, call.until());
   }
 }

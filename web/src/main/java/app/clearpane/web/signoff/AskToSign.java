@@ -10,7 +10,7 @@ import app.clearpane.store.deliverable.Round;
 import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.store.exposure.Seats;
 import app.clearpane.web.layout.TheAgency;
-import app.clearpane.web.layout.Words;
+import app.clearpane.web.layout.Lasting;
 import app.clearpane.web.markup.SigningFor;
 import app.clearpane.web.post.Letter;
 import app.clearpane.web.post.WriteMail;
@@ -31,16 +31,16 @@ class AskToSign {
   private final LinkKeys keys;
   private final WriteMail mail;
   private final TheAgency agency;
-  private final Words words;
+  private final Lasting lasting;
 
-  AskToSign(People people, Seats seats, SigningFor signing, LinkKeys keys, WriteMail mail, TheAgency agency, Words words) {
+  AskToSign(People people, Seats seats, SigningFor signing, LinkKeys keys, WriteMail mail, TheAgency agency, Lasting lasting) {
     this.people = people;
     this.seats = seats;
     this.signing = signing;
     this.keys = keys;
     this.mail = mail;
     this.agency = agency;
-    this.words = words;
+    this.lasting = lasting;
   }
 
   /** What is to be signed. @param round as it stands now */
@@ -68,7 +68,7 @@ class AskToSign {
     if (!person.id().equals(signatory)) {
       paragraphs.add("You stand in for " + what.round().nameOf(signatory) + ".");
     }
-    paragraphs.add("You can leave notes on it, send it back or sign it off. Please decide by " + words.when(what.round().dueAt()) + " (" + words.zone() + ").");
+    paragraphs.add("You can leave notes on it, send it back or sign it off. Please decide by " + lasting.zoned(what.round().dueAt()) + ".");
     return new Letter("Your turn to sign: " + called(what), paragraphs, "Look at " + what.deliverable().name(),
         keys.forContact(person.id(), "/c/panes/" + what.deliverable().pane() + "/versions/" + what.version().id()), agency.get().name());
   }

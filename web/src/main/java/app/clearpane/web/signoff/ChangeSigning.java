@@ -9,24 +9,19 @@ import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.signoff.Rule;
 import app.clearpane.core.signoff.Signatories;
 import app.clearpane.core.signoff.SigningTerms;
-import app.clearpane.store.agency.People;
 import app.clearpane.store.deliverable.Deliverable;
 import app.clearpane.store.deliverable.Deliverables;
 import app.clearpane.store.deliverable.Round;
 import app.clearpane.store.deliverable.SigningDefaults;
+import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.store.exposure.SeatRow;
 import app.clearpane.store.exposure.Seats;
 import app.clearpane.web.deliverable.Readers;
 import app.clearpane.web.layout.Input;
 import app.clearpane.web.layout.NotThere;
 import app.clearpane.web.layout.Refused;
-import app.clearpane.web.layout.TheAgency;
-import app.clearpane.web.layout.Words;
 import app.clearpane.web.plan.ReviewsFollow;
-import app.clearpane.web.post.Letter;
-import app.clearpane.web.post.WriteMail;
 import app.clearpane.web.record.Tell;
-import app.clearpane.web.security.LinkKeys;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.time.Clock;
@@ -50,25 +45,17 @@ public class ChangeSigning {
   private final Deliverables deliverables;
   private final SigningDefaults defaults;
   private final Seats seats;
-  private final People people;
   private final ReviewsFollow reviewsFollow;
-  private final WriteMail mail;
-  private final LinkKeys keys;
-  private final TheAgency agency;
-  private final Words words;
+  private final AskToSign ask;
   private final Tell tell;
   private final Clock clock;
 
-  ChangeSigning(Deliverables deliverables, SigningDefaults defaults, Seats seats, People people, ReviewsFollow reviewsFollow, WriteMail mail, LinkKeys keys, TheAgency agency, Words words, Tell tell, Clock clock) {
+  ChangeSigning(Deliverables deliverables, SigningDefaults defaults, Seats seats, ReviewsFollow reviewsFollow, AskToSign ask, Tell tell, Clock clock) {
     this.deliverables = deliverables;
     this.defaults = defaults;
     this.seats = seats;
-    this.people = people;
     this.reviewsFollow = reviewsFollow;
-    this.mail = mail;
-    this.keys = keys;
-    this.agency = agency;
-    this.words = words;
+    this.ask = ask;
     this.tell = tell;
     this.clock = clock;
   }
@@ -154,7 +141,7 @@ public class ChangeSigning {
     signers.forEach(seat -> names.put(seat.contact(), seat.name()));
     List<String> sentences = new java.util.ArrayList<>();
     change.removed().forEach(gone -> sentences.add(names.get(gone) + (round.saidBy(gone).isPresent() ? " is no longer asked; “" + DecisionWords.alone(round.saidBy(gone).orElseThrow().decision()) + "” does not count any more, but stays in the Record." : " is no longer asked.")));
-    change.added().forEach(one -> sentences.add(names.get(one) + " is asked from now on, and gets a mail."));
+    change.added().forEach(one -> sentences.add(names.get(one) + " is asked from now on, and gets a mail when it is their turn."));
     sentences.add(change.before() == change.after() ? "What was decided so far comes to the same: " + DecisionWords.outcome(change.after()) + "."
         : "What was decided so far came to “" + DecisionWords.outcome(change.before()) + "”; it would come to “" + DecisionWords.outcome(change.after()) + "”.");
     if (change.closes()) {
@@ -186,9 +173,10 @@ public class ChangeSigning {
       tell.of(wanted.project(), wanted.id().value(), new DecisionActs.RoundClosed(by, wanted.name(), round.number(), Optional.empty(), change.after(), Optional.of("who signs was changed")));
       return;
     }
-    meaning.signers().stream().filter(seat -> change.added().contains(seat.contact())).forEach(seat -> mail.to(people.contact(seat.contact()).orElseThrow(), new Letter("Sign off: " + wanted.name(),
-        List.of("You are asked to sign " + wanted.name() + ". You can leave notes on it, send it back or sign it off.", "Please decide by " + words.when(round.dueAt()) + " (" + words.zone() + ")."),
-        "Look at " + wanted.name(), keys.forContact(seat.contact(), "/c/panes/" + wanted.pane() + "/versions/" + round.version()), agency.get().name())));
+    VersionRow version = deliverables.version(round.version()).orElseThrow();
+    Round after = deliverables.round(version.id()).orElseThrow();
+    after.askedNow().stream().filter(contact -> !round.askedNow().contains(contact))
+        .forEach(contact -> ask.now(new AskToSign.What(wanted, version, after), contact, List.of("You are asked to sign " + wanted.name() + ", " + version.called() + ".")));
   }
 
   /** Sets how signing usually goes in a project; deliverables that are there stay as they are. */

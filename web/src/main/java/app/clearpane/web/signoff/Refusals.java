@@ -13,7 +13,7 @@ final class Refusals {
     return switch (why) {
       case VERSION_REPLACED -> Refused.changedMeanwhile("A newer version of “" + deliverable + "” was sent while you were looking, so nothing was decided on this one.",
           "What you typed is still here. Look at the new version and decide there.");
-      case ROUND_CLOSED -> Refused.changedMeanwhile("This round was closed meanwhile, so your decision was not added. What you typed is still here; tell the studio if it should be opened again.");
+      case ROUND_CLOSED -> Refused.changedMeanwhile("This round was closed meanwhile, so your decision was not added. What you typed is still here; tell us if it should be opened again.");
       case NOT_A_SIGNATORY -> Refused.because("You are not asked to sign this. " + names(round) + ".");
       case NOT_YOUR_PLACE -> Refused.because("It is not your turn to sign yet: you sign one after another.");
       case CHANGE_OPEN -> Refused.because("A change is still asked for, so this version cannot be signed. Send it back, or withdraw the change if it no longer matters.");

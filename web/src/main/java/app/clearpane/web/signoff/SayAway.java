@@ -9,6 +9,7 @@ import app.clearpane.store.exposure.clientside.Viewer;
 import app.clearpane.store.exposure.clientside.Viewers;
 import app.clearpane.web.layout.NotThere;
 import app.clearpane.web.layout.Refused;
+import app.clearpane.web.layout.Lasting;
 import app.clearpane.web.layout.Words;
 import app.clearpane.web.post.TellManager;
 import java.util.HashMap;
@@ -26,13 +27,15 @@ public class SayAway {
   private final Viewers viewers;
   private final TellManager tellManager;
   private final Words words;
+  private final Lasting lasting;
 
-  SayAway(SetStandIn setStandIn, Seats seats, Viewers viewers, TellManager tellManager, Words words) {
+  SayAway(SetStandIn setStandIn, Seats seats, Viewers viewers, TellManager tellManager, Words words, Lasting lasting) {
     this.setStandIn = setStandIn;
     this.seats = seats;
     this.viewers = viewers;
     this.tellManager = tellManager;
     this.words = words;
+    this.lasting = lasting;
   }
 
   /** The page's model. */
@@ -64,7 +67,7 @@ public class SayAway {
     }
     setStandIn.add(viewer.project(), new SetStandIn.AwayForm(viewer.contact().toString(), form.by(), form.from(), form.until()), viewer.actor());
     StandIns.Row added = own(viewer).stream().filter(row -> row.standIn().by().toString().equals(form.by()) && row.standIn().from().toString().equals(form.from())).findFirst().orElseThrow();
-    tellManager(viewer, viewer.name() + " is away", viewer.name() + " is away from " + words.day(added.standIn().from()) + " until " + words.day(added.standIn().until()) + "; " + added.by() + " decides for them on those days.");
+    tellManager(viewer, viewer.name() + " is away", viewer.name() + " is away from " + lasting.day(added.standIn().from()) + " until " + lasting.day(added.standIn().until()) + "; " + added.by() + " decides for them on those days.");
   }
 
   /** They are back. @throws NotThere if it is not theirs */

@@ -5,7 +5,6 @@ import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.markup.MarkupProgress;
 import app.clearpane.core.signoff.TakingBack;
 import app.clearpane.store.agency.People;
-import app.clearpane.store.clearance.Releases;
 import app.clearpane.store.deliverable.Deliverable;
 import app.clearpane.store.deliverable.Deliverables;
 import app.clearpane.store.deliverable.ExtraRounds;
@@ -36,7 +35,6 @@ public class TakeBackDecision {
   private final VisibleDeliverables visible;
   private final Deliverables deliverables;
   private final ExtraRounds extraRounds;
-  private final Releases releases;
   private final Markups markups;
   private final ReviewsFollow reviewsFollow;
   private final Projects projects;
@@ -47,12 +45,11 @@ public class TakeBackDecision {
   private final Tell tell;
   private final Clock clock;
 
-  TakeBackDecision(VisibleDeliverables visible, Deliverables deliverables, ExtraRounds extraRounds, Releases releases, Markups markups, ReviewsFollow reviewsFollow, Projects projects, People people,
+  TakeBackDecision(VisibleDeliverables visible, Deliverables deliverables, ExtraRounds extraRounds, Markups markups, ReviewsFollow reviewsFollow, Projects projects, People people,
       WriteMail mail, TheAgency agency, House house, Tell tell, Clock clock) {
     this.visible = visible;
     this.deliverables = deliverables;
     this.extraRounds = extraRounds;
-    this.releases = releases;
     this.markups = markups;
     this.reviewsFollow = reviewsFollow;
     this.projects = projects;
@@ -73,12 +70,10 @@ public class TakeBackDecision {
     Round round = NotThere.unless(deliverables.round(id));
     Round.Said said = NotThere.unless(round.madeBy(viewer.contact()));
     if (round.mayTakeBackUntil(viewer.contact(), clock.instant()).isEmpty()) {
-      throw Refused.because("A decision can be taken back for ten minutes, as long as nobody went on from it. Write to the studio if it was a mistake. Nothing was changed.");
+      throw Refused.because("A decision can be taken back for ten minutes, as long as nobody went on from it. Write to us if it was a mistake. Nothing was changed.");
     }
-    boolean built = !releases.of(deliverable.id()).stream().filter(release -> release.version().equals(id)).toList().isEmpty()
-        || !round.open() && deliverables.versions(deliverable.id()).stream().anyMatch(other -> other.createdAt().isAfter(said.at()));
-    if (built) {
-      throw Refused.changedMeanwhile("The studio has gone on from your decision already, so it cannot be taken back. Write to them if it was a mistake. Nothing was changed.");
+    if (TakingBack.isBuiltOn(said.at(), round.open(), deliverables.isReleased(id), deliverables.versions(deliverable.id()).stream().map(VersionRow::createdAt).toList())) {
+      throw Refused.changedMeanwhile("We have gone on from your decision already, so it cannot be taken back. Write to us if it was a mistake. Nothing was changed.");
     }
     takeBack(viewer, deliverable, version, round, said);
   }

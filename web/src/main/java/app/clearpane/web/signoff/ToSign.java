@@ -75,7 +75,7 @@ public class ToSign {
     List<Waiting> result = new ArrayList<>();
     for (Round round : visible.rounds(viewer)) {
       Optional<VersionRow> version = newest.values().stream().filter(one -> one.id().equals(round.version())).findFirst();
-      if (version.isPresent() && round.askedNow().contains(signing.signer(viewer, round))) {
+      if (viewer.rest().isEmpty() && version.isPresent() && round.askedNow().contains(signing.signer(viewer, round))) {
         result.add(waiting(viewer, version.get(), round, Optional.ofNullable(thumbnails.get(version.get().sha256()))));
       }
     }

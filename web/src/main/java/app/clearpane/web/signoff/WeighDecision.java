@@ -76,7 +76,7 @@ class WeighDecision {
     }
     List<Integer> extra = toAccept(deliverable, round, form.decision());
     if (!extra.isEmpty() && !form.accepts()) {
-      throw Refused.because(deliverable.allowance().inWords(extra) + " Tick that you accept it, or ask the studio first. What you typed is still here.");
+      throw Refused.because(deliverable.allowance().inWords(extra) + " Tick that you accept it, or ask us first. What you typed is still here.");
     }
     return new Ready(deliverable, version, round, signer, form, sentence, marks, (RoundState.Answer.Taken) answer, extra);
   }

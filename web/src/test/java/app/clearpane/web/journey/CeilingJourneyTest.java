@@ -7,6 +7,8 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.FilePayload;
 import com.microsoft.playwright.options.SelectOption;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 
 /** An owner lowers a ceiling: it works at once everywhere, the board says why, and raising it restores what was there. */
@@ -20,6 +22,11 @@ class CeilingJourneyTest extends Journey {
     bastian.goes("/t/ceilings").sees("The most that any pane").looksItOver();
     Locator dates = bastian.page.getByLabel("Ceiling for Dates");
     dates.selectOption("CLOSED");
+    bastian.sees("The mill (Flour bags) would no longer see");
+    assertThat(dates).hasValue("OPEN");
+    grete.page.reload();
+    assertThat(grete.page.locator("#dates")).isVisible();
+    bastian.looksItOver().presses("Set the ceiling");
     Locator row = bastian.page.locator("tr", new Page.LocatorOptions().setHasText("Dates"));
     assertThat(row.getByText("set to more")).isVisible();
     grete.page.reload();
@@ -28,6 +35,7 @@ class CeilingJourneyTest extends Journey {
     bastian.page.locator("tr", new Page.LocatorOptions().setHasText("Dates")).locator("a.cell-link").first().click();
     bastian.sees("The agency’s ceiling is closed for this kind");
     bastian.goes("/t/ceilings").page.getByLabel("Ceiling for Dates").selectOption("OPEN");
+    bastian.sees("would see at once").presses("Set the ceiling");
     assertThat(row.getByText("set to more")).hasCount(0);
     grete.page.reload();
     assertThat(grete.page.locator("#dates")).isVisible();
@@ -36,7 +44,7 @@ class CeilingJourneyTest extends Journey {
   @Test
   void aNewPaneFollowsTheStartingPointUntilItIsGivenItsOwn() {
     Someone bastian = atDesk().comesBy(linkOfTeam("bastian@marram-finch.example"));
-    bastian.goes("/t/ceilings").page.getByLabel("Starting point for Dates").selectOption("OPEN");
+    sets(bastian.goes("/t/ceilings"), "Starting point for Dates", "OPEN");
     assertThat(bastian.page.getByLabel("Starting point for Dates")).hasValue("OPEN");
     bastian.goes("/t").follows("Signs for the ticket hall").follows("Panes").unfolds("Another pane");
     bastian.page.locator("#new-pane").fill("The harbour");
@@ -47,14 +55,14 @@ class CeilingJourneyTest extends Journey {
     bastian.presses("Give The harbour its own");
     assertThat(harbour.getByText("follows the starting point")).hasCount(0);
     assertThat(dates).hasValue("OPEN");
-    bastian.goes("/t/ceilings").page.getByLabel("Starting point for Dates").selectOption("CLOSED");
+    sets(bastian.goes("/t/ceilings"), "Starting point for Dates", "CLOSED");
     assertThat(bastian.page.getByLabel("Starting point for Dates")).hasValue("CLOSED");
     bastian.goes("/t").follows("Signs for the ticket hall").follows("Panes");
     assertThat(dates).hasValue("OPEN");
     bastian.presses("Let The harbour follow the starting point");
     assertThat(dates).hasValue("CLOSED");
     bastian.looksItOver();
-    bastian.goes("/t/ceilings").page.getByLabel("Starting point for Dates").selectOption("OPEN");
+    sets(bastian.goes("/t/ceilings"), "Starting point for Dates", "OPEN");
     assertThat(bastian.page.getByLabel("Starting point for Dates")).hasValue("OPEN");
   }
 
@@ -72,5 +80,35 @@ class CeilingJourneyTest extends Journey {
     ines.sees("Drilling template.txt").follows("Record").sees("let arrive shown");
     Someone dov = onPhone().comesBy(linkOf("dov@garrow.example"));
     dov.sees("Drilling template.txt").seesNot("Opening hours.txt");
+  }
+
+  /** Chooses, and confirms it where it is asked about. */
+  private static void sets(Someone who, String label, String value) {
+    who.page.getByLabel(label).selectOption(value);
+    assertThat(who.page.locator(".htmx-request, .htmx-swapping")).hasCount(0);
+    Locator set = who.page.locator("#notice button");
+    if (set.count() > 0) {
+      set.click();
+    }
+    who.sees(label.startsWith("Ceiling") ? "Ceilings" : "Starting point");
+  }
+
+  @Test
+  void arrowKeysPassByWhatLiesBetweenAndTheFocusStays() {
+    Someone bastian = atDesk().comesBy(linkOfTeam("bastian@marram-finch.example"));
+    Locator concerns = bastian.goes("/t/ceilings").page.getByLabel("Starting point for Concerns");
+    String before = concerns.inputValue();
+    List<String> sent = new ArrayList<>();
+    bastian.page.onRequest(request -> sent.addAll(request.method().equals("POST") ? List.of(request.url()) : List.of()));
+    concerns.focus();
+    concerns.press(before.equals("CLOSED") ? "ArrowDown" : "ArrowUp");
+    assertThat(concerns).not().hasValue(before);
+    assertThat(bastian.page.locator("form.waits-for-enter")).hasCount(1);
+    org.assertj.core.api.Assertions.assertThat(sent).as("nothing is sent by passing by").isEmpty();
+    concerns.press("Enter");
+    assertThat(concerns).isFocused();
+    assertThat(bastian.page.locator("form.waits-for-enter")).hasCount(0);
+    org.assertj.core.api.Assertions.assertThat(sent).hasSize(1);
+    sets(bastian, "Starting point for Concerns", before);
   }
 }

@@ -1,11 +1,16 @@
 package app.clearpane.web.journey;
 
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
 import app.clearpane.web.DemoHouse;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Mouse;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.file.Files;
@@ -96,5 +101,33 @@ abstract class Journey extends DemoHouse {
       Files.copy(in, file);
     }
     return file;
+  }
+
+  /** Mirela, at the map that is with the board. */
+  Someone mirelaAtTheMap() {
+    Someone mirela = atDesk().comesBy(linkOf("mirela@penwether.example", "Visitor centre"));
+    mirela.follows("Visitor map").atTheTable();
+    return mirela;
+  }
+
+  /** Draws over these spots of the sheet, in fractions of it. */
+  static void draws(Someone who, double... spots) {
+    BoundingBox sheet = who.page.locator("[data-sheet]").boundingBox();
+    Mouse mouse = who.page.mouse();
+    for (int i = 0; i < spots.length; i += 2) {
+      mouse.move(sheet.x + spots[i] * sheet.width, sheet.y + spots[i + 1] * sheet.height);
+      if (i == 0) {
+        mouse.down();
+      }
+    }
+    mouse.up();
+  }
+
+  /** Withdraws a note of their own. */
+  static void withdraws(Someone who, String note) {
+    Locator own = who.page.locator(".note", new Page.LocatorOptions().setHasText(note));
+    own.locator("summary", new Locator.LocatorOptions().setHasText("Answer")).click();
+    own.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Withdraw").setExact(true)).click();
+    assertThat(who.page.locator(".note.settled", new Page.LocatorOptions().setHasText(note))).isVisible();
   }
 }

@@ -16,31 +16,6 @@ import org.junit.jupiter.api.Test;
 
 /** The light table in a browser: every tool, what changed, and several people on one sheet. */
 class LightTableJourneyTest extends Journey {
-  private Someone mirelaAtTheMap() {
-    Someone mirela = atDesk().comesBy(linkOf("mirela@penwether.example", "Visitor centre"));
-    mirela.follows("Visitor map").atTheTable();
-    return mirela;
-  }
-
-  private static void draws(Someone who, double... spots) {
-    BoundingBox sheet = who.page.locator("[data-sheet]").boundingBox();
-    Mouse mouse = who.page.mouse();
-    for (int i = 0; i < spots.length; i += 2) {
-      mouse.move(sheet.x + spots[i] * sheet.width, sheet.y + spots[i + 1] * sheet.height);
-      if (i == 0) {
-        mouse.down();
-      }
-    }
-    mouse.up();
-  }
-
-  private static void withdraws(Someone who, String note) {
-    Locator own = who.page.locator(".note", new Page.LocatorOptions().setHasText(note));
-    own.locator("summary", new Locator.LocatorOptions().setHasText("Answer")).click();
-    own.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Withdraw").setExact(true)).click();
-    assertThat(who.page.locator(".note.settled", new Page.LocatorOptions().setHasText(note))).isVisible();
-  }
-
   /** Waits until the versions are compared, which begins when both are drawn. */
   private static void compared(Someone who) {
     who.page.waitForCondition(() -> {

@@ -37,12 +37,6 @@ class NotesJourneyTest extends Journey {
     return who.page.locator(".note", new Page.LocatorOptions().setHasText(words));
   }
 
-  private static void withdraws(Someone who, String words) {
-    note(who, words).locator("summary", new Locator.LocatorOptions().setHasText("Answer")).click();
-    note(who, words).getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Withdraw").setExact(true)).click();
-    assertThat(who.page.locator(".note.settled", new Page.LocatorOptions().setHasText(words))).isVisible();
-  }
-
   private void writesWithAPicture(Someone who, String words) {
     BoundingBox sheet = who.page.locator("[data-sheet]").boundingBox();
     who.page.mouse().click(sheet.x + sheet.width * 0.5, sheet.y + sheet.height * 0.9);

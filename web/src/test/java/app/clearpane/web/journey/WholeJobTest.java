@@ -86,7 +86,7 @@ class WholeJobTest extends Journey {
     jasper.sees("Path signs").looksItOver();
     jasper.goes("/c").follows("Paths and gates").sees("Waiting for you, Jasper").sees("Where we are").looksItOver();
     jasper.page.locator(".await a").first().tap();
-    jasper.sees("version 1").presses("Point").drags(0.3, 0.4, 0.3, 0.4);
+    jasper.sees("version 1").presses("Leave notes").presses("Point").drags(0.3, 0.4, 0.3, 0.4);
     jasper.writes("Your note", "This gate is on the other side.").presses("Leave the note").sees("This gate is on the other side.");
     jasper.presses("Rectangle").drags(0.5, 0.5, 0.8, 0.7);
     jasper.ticks("question").writes("Your note", "Is this sign lit?").presses("Leave the note").sees("Is this sign lit?").looksItOver();

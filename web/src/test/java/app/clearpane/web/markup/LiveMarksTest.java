@@ -72,7 +72,7 @@ class LiveMarksTest extends DemoHouse {
 
   @AfterEach
   void theCeilingIsAsItWas() {
-    set.ceiling(ContentKind.DELIVERABLES, Aperture.OPEN, Acting.team("Bastian Finch"));
+    set.ceiling(ContentKind.DELIVERABLES, Aperture.OPEN, true, Acting.team("Bastian Finch"));
   }
 
   @Test
@@ -83,7 +83,7 @@ class LiveMarksTest extends DemoHouse {
     somethingMoves(map().deliverable(), true);
     somethingMoves(map().deliverable(), false);
     assertThat(next(told)).as("what is for the team only is not told").isEqualTo("moved");
-    set.ceiling(ContentKind.DELIVERABLES, Aperture.CLOSED, Acting.team("Bastian Finch"));
+    set.ceiling(ContentKind.DELIVERABLES, Aperture.CLOSED, true, Acting.team("Bastian Finch"));
     somethingMoves(map().deliverable(), false);
     assertThat(next(told)).isEmpty();
   }
@@ -92,7 +92,7 @@ class LiveMarksTest extends DemoHouse {
   void theOneAskedToSignIsStillTold() throws Exception {
     Iterator<String> told = listens(Visitor.by(address(), linkOf("jasper@penwether.example")));
     assertThat(next(told)).isEqualTo("watching");
-    set.ceiling(ContentKind.DELIVERABLES, Aperture.CLOSED, Acting.team("Bastian Finch"));
+    set.ceiling(ContentKind.DELIVERABLES, Aperture.CLOSED, true, Acting.team("Bastian Finch"));
     somethingMoves(map().deliverable(), false);
     assertThat(next(told)).as("sign-offs can always be sent").isEqualTo("moved");
   }

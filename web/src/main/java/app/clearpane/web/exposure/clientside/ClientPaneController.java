@@ -9,6 +9,7 @@ import app.clearpane.web.security.Person;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -35,8 +36,8 @@ class ClientPaneController {
     this.clock = clock;
   }
 
-  /** A pane on the home page, with what awaits the reader there. @param several whether they see its project through others too */
-  record Tile(Viewers.Heading heading, List<PaneContents.Shown> waiting, List<VisibleTasks.Row> tasks, String base, boolean several) {}
+  /** A pane on the home page. @param waiting how many things await the reader there @param several whether they see its project through others too */
+  record Tile(Viewers.Heading heading, int waiting, Optional<Viewer.Rest> rest, String base, boolean several) {}
 
   @GetMapping("/c")
   String home(@AuthenticationPrincipal Person person, Model model) {
@@ -47,7 +48,7 @@ class ClientPaneController {
     List<Tile> tiles = new ArrayList<>();
     for (Viewers.Heading heading : viewers.panesOf(me.contactId(), clock.instant())) {
       Viewer viewer = NotThere.unless(viewers.at(heading.id(), me.contactId(), clock.instant()));
-      tiles.add(new Tile(heading, panePage.waiting(viewer), panePage.tasksOf(viewer), Through.base(viewer), !viewers.others(viewer, clock.instant()).isEmpty()));
+      tiles.add(new Tile(heading, panePage.waitingCount(viewer), viewer.rest(), Through.base(viewer), !viewers.others(viewer, clock.instant()).isEmpty()));
     }
     if (tiles.size() == 1) {
       return "redirect:" + tiles.get(0).base();

@@ -79,7 +79,8 @@ class PaneContents {
     TO_LOOK_AT("to look at", "client"),
     WITH_US("with us", "ours"),
     SIGNED("signed off", "done"),
-    RELEASED("released", "done");
+    RELEASED("released", "done"),
+    RESTS("at rest", "quiet");
 
     private final String text;
     private final String tone;
@@ -124,6 +125,26 @@ class PaneContents {
       return deliverables.stream().filter(one -> one.clashes() > 0 && one.word() != Word.YOUR_TURN).toList();
     }
 
+    /** The tasks that do not await the viewer, and those they have done. */
+    public List<VisibleTasks.Row> otherTasks() {
+      return tasks.stream().filter(task -> !task.yours() || !task.stage().open()).toList();
+    }
+
+    /** What can be looked at: what is being made still has nothing to look at. */
+    public List<Shown> works() {
+      return deliverables.stream().filter(one -> one.version() != null).toList();
+    }
+
+    /** Papers that something is still expected of the viewer for. */
+    public List<Paper> waitingPapers(Viewer viewer) {
+      return viewer.rest().isPresent() ? List.of() : papers.stream().filter(paper -> paper.waitsFor(viewer.contact(), LocalDate.MIN)).toList();
+    }
+
+    /** How many things await the viewer, of every sort. */
+    public int waitingCount(Viewer viewer) {
+      return waiting().size() + toSettle().size() + yourTasks().size() + waitingPapers(viewer).size();
+    }
+
     /** The tasks that await the viewer. */
     public List<VisibleTasks.Row> yourTasks() {
       return tasks.stream().filter(task -> task.yours() && task.stage().open()).toList();
@@ -147,7 +168,7 @@ class PaneContents {
     return deliverables.all(viewer).stream().map(row -> {
       VersionRow version = newest.get(row.id());
       Round round = version == null ? null : rounds.get(version.id());
-      return new Shown(row, version, round, version == null ? null : thumbnails.get(version.sha256()), word(viewer, round, row.released()), round != null && row.own() && viewer.leadVoice() ? round.clashesWith(true) : 0);
+      return new Shown(row, version, round, version == null ? null : thumbnails.get(version.sha256()), word(viewer, round, row.released()), round != null && row.own() && viewer.leadVoice() && viewer.rest().isEmpty() ? round.clashesWith(true) : 0);
     }).toList();
   }
 
@@ -155,6 +176,9 @@ class PaneContents {
     if (round == null || !round.open()) {
       Outcome outcome = round == null ? Outcome.BACK : round.soFar();
       return outcome.agreed() ? released ? Word.RELEASED : Word.SIGNED : Word.WITH_US;
+    }
+    if (viewer.rest().isPresent()) {
+      return Word.RESTS;
     }
     ContactId signer = signing.signer(viewer, round);
     if (round.askedNow().contains(signer)) {

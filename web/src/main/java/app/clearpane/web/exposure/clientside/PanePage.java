@@ -3,7 +3,6 @@ package app.clearpane.web.exposure.clientside;
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.exposure.SeatId;
-import app.clearpane.core.papers.PaperKind;
 import app.clearpane.store.exposure.Section;
 import app.clearpane.store.exposure.clientside.Viewer;
 import app.clearpane.store.exposure.clientside.Viewers;
@@ -105,8 +104,7 @@ class PanePage {
 
     /** Papers that something is still expected of the reader for. */
     public List<Paper> waitingPapers() {
-      return papers().stream().filter(paper -> paper.kind() != PaperKind.OTHER && paper.recipient(viewer.contact()).filter(mine -> mine.namedAt() == null).isPresent()
-          && paper.state(LocalDate.MIN).waits()).toList();
+      return contents.waitingPapers(viewer);
     }
 
     /** What awaits the reader's ruling and nothing else of theirs. */
@@ -116,12 +114,12 @@ class PanePage {
 
     /** How many things await the reader. */
     public int waitingCount() {
-      return waiting().size() + toSettle().size() + yourTasks().size() + waitingPapers().size();
+      return contents.waitingCount(viewer);
     }
 
-    /** The last milestone, for the cover: where the dates are a part of the page at all. */
+    /** The last milestone, for the cover: where the dates are a part of the page at all, and while it is worked towards or was reached. */
     public Optional<Milestone> last() {
-      return parts.stream().noneMatch(part -> part.kind() == ContentKind.DATES) ? Optional.empty() : contents.dates().milestones().stream().reduce((earlier, later) -> later);
+      return parts.stream().noneMatch(part -> part.kind() == ContentKind.DATES) ? Optional.empty() : contents.dates().milestones().stream().reduce((earlier, later) -> later).filter(last -> last.reached() || viewer.rest().isEmpty());
     }
 
     /** The day of a milestone, as it is forecast now. */
@@ -174,16 +172,16 @@ class PanePage {
   private record Known(long asOf, Visits.Known visits) {}
 
   private static List<PaneSections.Part> parts(PaneContents.Contents all) {
-    Map<ContentKind, Integer> counts = Map.of(ContentKind.STATUS, all.howFar().phases().size(), ContentKind.DELIVERABLES, all.deliverables().size(), ContentKind.DATES, all.dates().milestones().size(), ContentKind.TASKS, all.tasks().size(),
+    Map<ContentKind, Integer> there = Map.of(ContentKind.STATUS, all.howFar().phases().size(), ContentKind.DELIVERABLES, all.deliverables().size(), ContentKind.DATES, all.dates().milestones().size(), ContentKind.TASKS, all.otherTasks().size(),
         ContentKind.FILES, all.files().size(), ContentKind.CONCERNS, all.concerns().size());
     Map<ContentKind, Optional<Instant>> changed = Map.of(ContentKind.STATUS, Optional.empty(), ContentKind.DATES, latest(all.dates().changed().values().stream()), ContentKind.TASKS, latest(all.tasks().stream().map(VisibleTasks.Row::changed)),
         ContentKind.DELIVERABLES, latest(all.deliverables().stream().map(PaneContents.Shown::changed).filter(at -> !at.equals(Instant.EPOCH))), ContentKind.FILES, latest(all.files().stream().map(FileRow::addedAt)),
         ContentKind.CONCERNS, latest(all.concerns().stream().map(VisibleConcerns.Row::changed)));
     Function<ContentKind, Optional<Section>> own = all.heading()::section;
-    return SectionWords.USUAL.keySet().stream().filter(kind -> counts.get(kind) > 0 && own.apply(kind).filter(Section::off).isEmpty())
+    return SectionWords.USUAL.keySet().stream().filter(kind -> there.get(kind) > 0 && own.apply(kind).filter(Section::off).isEmpty())
         .sorted(Comparator.comparingInt(kind -> own.apply(kind).map(Section::position).orElse(SectionWords.place(kind))))
         .map(kind -> new PaneSections.Part(kind, ANCHORS.get(kind), own.apply(kind).map(Section::title).filter(title -> !title.isEmpty()).orElse(SectionWords.USUAL.get(kind)),
-            own.apply(kind).map(Section::line).orElse(""), changed.get(kind), counts.get(kind))).toList();
+            own.apply(kind).map(Section::line).orElse(""), changed.get(kind), kind == ContentKind.DELIVERABLES ? all.works().size() : there.get(kind))).toList();
   }
 
   private static Optional<Instant> latest(Stream<@Nullable Instant> instants) {
@@ -205,7 +203,7 @@ class PanePage {
   }
 
   private List<Other> others(Viewer viewer, PaneContents.Contents all) {
-    return all.others().stream().flatMap(other -> kept.at(other.id(), viewer.contact()).map(there -> new Other(other.name(), Through.base(there), waiting(there).size() + tasksOf(there).size())).stream()).toList();
+    return all.others().stream().flatMap(other -> kept.at(other.id(), viewer.contact()).map(there -> new Other(other.name(), Through.base(there), waitingCount(there))).stream()).toList();
   }
 
   /** The items that stand on a page. */
@@ -213,13 +211,8 @@ class PanePage {
     return made(page.contents(), page.base()).items();
   }
 
-  /** What awaits somebody at a pane. */
-  List<PaneContents.Shown> waiting(Viewer viewer) {
-    return contents.of(viewer).waiting();
-  }
-
-  /** The tasks that await somebody at a pane. */
-  List<VisibleTasks.Row> tasksOf(Viewer viewer) {
-    return contents.of(viewer).yourTasks();
+  /** How many things await somebody at a pane. */
+  int waitingCount(Viewer viewer) {
+    return contents.of(viewer).waitingCount(viewer);
   }
 }

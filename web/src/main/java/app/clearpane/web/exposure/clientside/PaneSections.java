@@ -38,6 +38,7 @@ class PaneSections {
    *
    * @param line of its own; empty for the usual one
    * @param changed when something in it last changed, where that is known
+   * @param count how many things in it there are to be seen
    */
   record Part(ContentKind kind, String anchor, String title, String line, Optional<Instant> changed, int count) {}
 
@@ -55,7 +56,7 @@ class PaneSections {
 
     /** The tasks that do not await the reader, and those they have done. */
     public List<VisibleTasks.Row> otherTasks() {
-      return all.tasks().stream().filter(task -> !task.yours() || !task.stage().open()).toList();
+      return all.otherTasks();
     }
 
     /** The day of a milestone, as it is forecast now. */

@@ -5,6 +5,7 @@ import app.clearpane.core.exposure.SeatId;
 import app.clearpane.store.exposure.clientside.Viewer;
 import app.clearpane.store.exposure.clientside.Viewers;
 import app.clearpane.web.layout.NotThere;
+import app.clearpane.web.layout.Refused;
 import app.clearpane.web.security.Person;
 import java.time.Clock;
 import jakarta.servlet.http.HttpServletRequest;
@@ -67,6 +68,9 @@ class ViewerArgument implements HandlerMethodArgumentResolver, HandlerIntercepto
       Map<String, String> path = (Map<String, String>) request.getAttribute(HandlerMapping.URI_TEMPLATE_VARIABLES_ATTRIBUTE);
       Viewer viewer = NotThere.unless(viewer(path == null ? Map.of() : path));
       request.setAttribute(VIEWER, viewer);
+      if (viewer.rest().isPresent() && !request.getMethod().equals("GET") && !request.getMethod().equals("HEAD")) {
+        throw Refused.because((viewer.rest().get().archived() ? "This project is finished and was put away" : "This project rests for now") + ", so nothing can be added to it. What you typed is below; write to us if it cannot wait.");
+      }
       if (viewer.looking() && person() instanceof Person.OfTeam member) {
         events.publishEvent(new LookedThrough(member, viewer));
       }

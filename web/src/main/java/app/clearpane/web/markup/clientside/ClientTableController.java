@@ -11,6 +11,8 @@ import app.clearpane.web.markup.MarkForm;
 import app.clearpane.web.markup.RuleClash;
 import java.io.IOException;
 import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -43,8 +45,8 @@ class ClientTableController {
   }
 
   @PostMapping("/c/panes/{pane}/versions/{version}/marks")
-  String place(Viewer viewer, @PathVariable VersionId version, MarkForm form, @RequestParam(required = false) @Nullable List<MultipartFile> files) throws IOException {
-    tables.place(viewer, version, form, files);
+  String place(Viewer viewer, @PathVariable VersionId version, MarkForm form, @RequestParam(required = false) @Nullable UUID once, @RequestParam(required = false) @Nullable List<MultipartFile> files) throws IOException {
+    tables.place(viewer, version, Optional.ofNullable(once), form, files);
     return "redirect:" + Through.base(viewer) + "/versions/" + version + "?page=" + form.page();
   }
 

@@ -40,7 +40,7 @@ class KeptViewersTest {
   }
 
   private static Optional<Viewer> viewer(@Nullable Instant until) {
-    return Optional.of(new Viewer(PER, "Per Halloran", new SeatId(UUID.randomUUID()), SeatRole.READER, false, PANE, new ProjectId(UUID.randomUUID()), Map.of(), Map.of(), Viewer.Sight.NOW, false, Optional.empty(), false, until, 1));
+    return Optional.of(new Viewer(PER, "Per Halloran", new SeatId(UUID.randomUUID()), SeatRole.READER, false, PANE, new ProjectId(UUID.randomUUID()), Map.of(), Map.of(), Viewer.Sight.NOW, false, Optional.empty(), false, until, 1, Optional.empty()));
   }
 
   private void isMadeTimes(int times) {

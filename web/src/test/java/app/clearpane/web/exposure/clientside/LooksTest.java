@@ -61,7 +61,7 @@ class LooksTest {
   }
 
   private static Viewer viewer(boolean looking) {
-    return new Viewer(new ContactId(UUID.randomUUID()), "Per", new SeatId(UUID.randomUUID()), SeatRole.READER, false, new PaneId(UUID.randomUUID()), new ProjectId(UUID.randomUUID()), Map.of(), Map.of(), Viewer.Sight.NOW, looking, java.util.Optional.empty(), false, null, 1);
+    return new Viewer(new ContactId(UUID.randomUUID()), "Per", new SeatId(UUID.randomUUID()), SeatRole.READER, false, new PaneId(UUID.randomUUID()), new ProjectId(UUID.randomUUID()), Map.of(), Map.of(), Viewer.Sight.NOW, looking, java.util.Optional.empty(), false, null, 1, java.util.Optional.empty());
   }
 
   @Test

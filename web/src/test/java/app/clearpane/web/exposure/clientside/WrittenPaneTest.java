@@ -40,7 +40,7 @@ class WrittenPaneTest {
 
   private static PanePage.Page page(PaneContents.Contents contents, Map<ItemId, String> marks, boolean first, PanePage.Other... others) {
     Viewer viewer = new Viewer(new ContactId(UUID.randomUUID()), "Jasper", new SeatId(UUID.randomUUID()), SeatRole.SIGNATORY, false, new PaneId(UUID.randomUUID()), new ProjectId(UUID.randomUUID()), Map.of(), Map.of(), Viewer.Sight.NOW, false, java.util.Optional.empty(),
-        false, null, 1);
+        false, null, 1, java.util.Optional.empty());
     return new PanePage.Page("/c/panes/1", viewer, contents, List.of(), marks, first, List.of(), List.of(others));
   }
 
