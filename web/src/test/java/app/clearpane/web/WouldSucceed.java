@@ -112,6 +112,28 @@ public final class WouldSucceed {
     return Jsoup.parse(response.getContentAsString(StandardCharsets.UTF_8)).select("form[method=post]").stream().map(form -> sent((FormElement) form)).toList();
   }
 
+  /** Every button of every form on a page, each as it would be pressed. */
+  List<Sent> buttons(String path, Person person) throws Exception {
+    MockHttpServletResponse response = house.perform(MockMvcRequestBuilders.get(java.net.URI.create(path)).with(as(person)).sessionAttr("clearpane.password-given", now)).andReturn().getResponse();
+    if (response.getStatus() != 200 || !String.valueOf(response.getContentType()).startsWith("text/html")) {
+      return List.of();
+    }
+    List<Sent> pressed = new ArrayList<>();
+    Jsoup.parse(response.getContentAsString(StandardCharsets.UTF_8)).select("form[method=post]").forEach(form -> {
+      Sent plain = sent((FormElement) form);
+      List<Element> named = ((FormElement) form).elements().select("button[name]:not([disabled])");
+      if (named.isEmpty() && !((FormElement) form).elements().select("button:not([disabled]):not([type=button]), input[type=submit], input[type=image]").isEmpty()) {
+        pressed.add(plain);
+      }
+      named.forEach(button -> {
+        Map<String, List<String>> fields = new LinkedHashMap<>(plain.fields);
+        fields.put(button.attr("name"), List.of(button.attr("value")));
+        pressed.add(new Sent(plain.path, fields, plain.files));
+      });
+    });
+    return pressed;
+  }
+
   private static Sent sent(FormElement form) {
     Map<String, List<String>> fields = new LinkedHashMap<>();
     if (!form.id().isEmpty()) {

@@ -73,6 +73,20 @@ class TaskFilterTest {
     assertThat(Visibility.decide(inside, pane, Optional.of(seat), NOW).reason()).isEqualTo(reason);
   }
 
+  /** A filtered child of what is visible by name is visible to whoever that was given to, and to nobody else. */
+  @Test
+  void letsThroughWhatStandsInATaskThatIsSeenByName() {
+    Item.Ancestor whole = new Item.Ancestor(id(9), "whole", Set.of(), Set.of(JASPER));
+    Item.Ancestor top = new Item.Ancestor(id(8), "top", Set.of());
+    Item inside = new Item(id(7), ContentKind.TASKS, "part", List.of(whole, top), Item.State.THERE, Set.of(), false, Set.of(FINISHED));
+    PaneSettings settings = new PaneSettings(Map.of(ContentKind.TASKS, Aperture.FILTERED), Map.of(ContentKind.TASKS, Set.of(FINISHED)), Map.of(), Map.of());
+    Pane pane = new Pane(BOARD, "The board", Optional.of(NOW), Optional.empty(), settings, settings, Ceilings.NONE);
+    for (ContactId who : List.of(JASPER, MIRELA)) {
+      Seat seat = new Seat(new SeatId(UUID.randomUUID()), BOARD, who, SeatRole.READER, SeatState.ACCEPTED, false);
+      assertThat(Visibility.decide(inside, pane, Optional.of(seat), NOW).reason()).isEqualTo(who.equals(JASPER) ? Reason.PASSES_FILTER : Reason.PARENT_NOT_SHOWN);
+    }
+  }
+
   @Test
   void knowsTheFiltersOfAKind() {
     assertThat(Filter.of(ContentKind.FILES, "FINISHED")).isEqualTo(new Filter.Folder("FINISHED"));

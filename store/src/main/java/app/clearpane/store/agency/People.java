@@ -171,6 +171,11 @@ public final class People {
     return new Contact(id, client, name.value(), email.value(), says);
   }
 
+  /** Changes what a contact is called, their address and what they do. */
+  public void changeContact(Contact wanted) {
+    db.update(CONTACT).set(CONTACT.NAME, wanted.name()).set(CONTACT.EMAIL, wanted.email()).set(CONTACT.SAYS, wanted.says()).where(CONTACT.ID.eq(wanted.id())).execute();
+  }
+
   /** The contact with this address. */
   public Optional<Contact> contactAt(EmailAddress email) {
     return db.select(CONTACT.ID, CONTACT.CLIENT_ID, CONTACT.NAME, CONTACT.EMAIL, CONTACT.SAYS).from(CONTACT)

@@ -38,6 +38,11 @@ public final class CountMarks {
         Optional.ofNullable(mark.beside().joinedTo()).map(byId::get).filter(ahead -> progress.apply(ahead).carriesOver()).isPresent(), last.filter(round -> isLater(mark, round)).isPresent())).toList());
   }
 
+  /** Whether what a mark says stays as it is, since the round it was placed in is closed. */
+  public static boolean isKeptAsItIs(MarkupRow mark, Round round) {
+    return round.closedAt() != null && !mark.createdAt().isAfter(round.closedAt());
+  }
+
   /** Whether a mark was placed after the round of its version had come to an agreement. @param last the latest round of its deliverable */
   public static boolean isLater(MarkupRow mark, Round last) {
     Instant closed = last.closedAt();

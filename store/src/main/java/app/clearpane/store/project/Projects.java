@@ -5,6 +5,7 @@ import static app.clearpane.store.schema.Tables.ITEM;
 import static app.clearpane.store.schema.Tables.MILESTONE;
 import static app.clearpane.store.schema.Tables.PHASE;
 import static app.clearpane.store.schema.Tables.PROJECT;
+import static app.clearpane.store.schema.Tables.TASK;
 
 import app.clearpane.core.agency.TeamMemberId;
 import app.clearpane.core.exposure.ItemId;
@@ -16,8 +17,10 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.jooq.DSLContext;
+import org.jooq.impl.DSL;
 import org.jooq.Field;
 import org.jooq.Record;
 import org.jooq.SelectOnConditionStep;
@@ -125,9 +128,25 @@ public final class Projects {
         .set(PHASE.REVISION, 1).execute();
   }
 
-  /** Changes a phase's days and stage. @throws Stale if it was changed since it was read */
+  /** The phases of a project in which no task stands, deleted or not. */
+  public Set<UUID> emptyPhases(ProjectId project) {
+    return db.select(PHASE.ID).from(PHASE).where(PHASE.PROJECT_ID.eq(project)).andNotExists(DSL.selectOne().from(TASK).where(TASK.PHASE_ID.eq(PHASE.ID))).fetchSet(PHASE.ID);
+  }
+
+  /** Deletes a phase in which no task stands. @throws Stale if it was changed since it was read */
+  public void deletePhase(ProjectId project, Phase read) {
+    Stale.unlessOne(db.deleteFrom(PHASE).where(PHASE.ID.eq(read.id()), PHASE.PROJECT_ID.eq(project), PHASE.REVISION.eq(read.revision())).execute(), read.name());
+  }
+
+  /** Changes what a project is called, how it is reckoned and who manages it. @throws Stale if it was changed since it was read */
+  public void change(Project wanted) {
+    Stale.unlessOne(db.update(PROJECT).set(PROJECT.NAME, wanted.name()).set(PROJECT.COVER, wanted.cover()).set(PROJECT.CURRENCY, wanted.currency()).set(PROJECT.TAX_PERCENT, wanted.taxPercent()).set(PROJECT.MANAGER_ID, wanted.manager())
+        .set(PROJECT.REVISION, PROJECT.REVISION.plus(1)).where(PROJECT.ID.eq(wanted.id()), PROJECT.REVISION.eq(wanted.revision())).execute(), wanted.name());
+  }
+
+  /** Changes a phase's name, days and stage. @throws Stale if it was changed since it was read */
   public void changePhase(ProjectId project, Phase wanted) {
-    Stale.unlessOne(db.update(PHASE).set(PHASE.STARTS_ON, wanted.startsOn()).set(PHASE.ENDS_ON, wanted.endsOn())
+    Stale.unlessOne(db.update(PHASE).set(PHASE.NAME, wanted.name()).set(PHASE.STARTS_ON, wanted.startsOn()).set(PHASE.ENDS_ON, wanted.endsOn())
         .set(PHASE.STAGE, wanted.stage().name()).set(PHASE.REVISION, PHASE.REVISION.plus(1))
         .where(PHASE.ID.eq(wanted.id()), PHASE.PROJECT_ID.eq(project), PHASE.REVISION.eq(wanted.revision())).execute(), wanted.name());
   }
@@ -150,11 +169,11 @@ public final class Projects {
         .set(MILESTONE.REVISION, 1).execute();
   }
 
-  /** Changes a milestone's day and whether it is reached. @throws Stale if it was changed since it was read */
+  /** Changes a milestone's name, its day and whether it is reached. @throws Stale if it was changed since it was read */
   public void changeMilestone(Milestone wanted, Instant now) {
     Stale.unlessOne(db.update(MILESTONE).set(MILESTONE.FALLS_ON, wanted.fallsOn()).set(MILESTONE.REACHED, wanted.reached())
         .set(MILESTONE.REVISION, MILESTONE.REVISION.plus(1))
         .where(MILESTONE.ITEM_ID.eq(wanted.id()), MILESTONE.REVISION.eq(wanted.revision())).execute(), wanted.name());
-    db.update(ITEM).set(ITEM.CHANGED_AT, now).where(ITEM.ID.eq(wanted.id())).execute();
+    db.update(ITEM).set(ITEM.NAME, wanted.name()).set(ITEM.CHANGED_AT, now).where(ITEM.ID.eq(wanted.id())).execute();
   }
 }

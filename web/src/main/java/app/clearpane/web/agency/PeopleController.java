@@ -1,5 +1,6 @@
 package app.clearpane.web.agency;
 
+import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.agency.Contact;
 import app.clearpane.store.agency.Notes;
@@ -59,6 +60,13 @@ class PeopleController {
     Set<UUID> subjects = Stream.concat(contacts.stream().map(contact -> contact.id().value()), all.stream().map(seat -> seat.contact().value())).collect(Collectors.toSet());
     model.addAttribute("notes", notes.on(subjects, me.memberId()).stream().collect(Collectors.groupingBy(Notes.Note::subject)));
     return "agency/people";
+  }
+
+  @PostMapping("/t/projects/{project}/people/{contact}")
+  @ForManagers
+  String change(@PathVariable ProjectId project, @PathVariable ContactId contact, @RequestParam String name, @RequestParam String email, @RequestParam String says, @AuthenticationPrincipal Person me) {
+    takeIn.change(project, contact, new TakeInContact.Typed("", name, email, says), me.actor());
+    return "redirect:/t/projects/" + project + "/people";
   }
 
   @PostMapping("/t/projects/{project}/people")

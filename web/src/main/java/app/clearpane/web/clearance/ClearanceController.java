@@ -1,5 +1,6 @@
 package app.clearpane.web.clearance;
 
+import app.clearpane.store.exposure.Seats;
 import app.clearpane.web.layout.AsksAgain;
 import app.clearpane.core.clearance.Condition;
 import app.clearpane.core.exposure.ItemId;
@@ -41,9 +42,10 @@ class ClearanceController {
   private final ReleaseVersion releaseVersion;
   private final Recipients recipients;
   private final Releases releases;
+  private final Seats seats;
   private final SheetBytes bytes;
 
-  ClearanceController(ProjectFrame frame, States states, ClearanceOf clearance, Conditions conditions, ReleaseVersion releaseVersion, Recipients recipients, Releases releases, SheetBytes bytes, Windows windows) {
+  ClearanceController(ProjectFrame frame, States states, ClearanceOf clearance, Conditions conditions, ReleaseVersion releaseVersion, Recipients recipients, Releases releases, Seats seats, SheetBytes bytes, Windows windows) {
     this.windows = windows;
     this.frame = frame;
     this.states = states;
@@ -52,6 +54,7 @@ class ClearanceController {
     this.releaseVersion = releaseVersion;
     this.recipients = recipients;
     this.releases = releases;
+    this.seats = seats;
     this.bytes = bytes;
   }
 
@@ -66,6 +69,7 @@ class ClearanceController {
     model.addAttribute("released", state.releases());
     model.addAttribute("recipients", releases.recipients(deliverable));
     model.addAttribute("deliveries", releases.deliveries(deliverable));
+    model.addAttribute("known", seats.ofProjects(List.of(state.deliverable().project())));
     return "clearance/sheet";
   }
 

@@ -8,6 +8,7 @@ import app.clearpane.core.agency.Name;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.files.Sha256;
 import app.clearpane.store.agency.Contact;
+import app.clearpane.store.agency.People;
 import app.clearpane.store.clearance.Releases;
 import app.clearpane.store.deliverable.Deliverable;
 import app.clearpane.store.deliverable.Deliverables;
@@ -38,6 +39,7 @@ class Recipients {
   private static final Duration GOOD_FOR = Duration.ofDays(30);
   private final Releases releases;
   private final Deliverables deliverables;
+  private final People people;
   private final LinkKeys keys;
   private final WriteMail mail;
   private final TheAgency agency;
@@ -47,9 +49,10 @@ class Recipients {
   private final Tell tell;
   private final Clock clock;
 
-  Recipients(Releases releases, Deliverables deliverables, LinkKeys keys, WriteMail mail, TheAgency agency, Words words, Lasting lasting, House house, Tell tell, Clock clock) {
+  Recipients(Releases releases, Deliverables deliverables, People people, LinkKeys keys, WriteMail mail, TheAgency agency, Words words, Lasting lasting, House house, Tell tell, Clock clock) {
     this.releases = releases;
     this.deliverables = deliverables;
+    this.people = people;
     this.keys = keys;
     this.mail = mail;
     this.agency = agency;
@@ -60,12 +63,13 @@ class Recipients {
     this.clock = clock;
   }
 
-  /** Mails somebody their link. @return the deliverable it is of */
+  /** Mails somebody their link. @param typedName may be blank where their address is known here @return the deliverable it is of */
   @Transactional
   public ItemId add(UUID id, String typedName, String typedEmail, Actor by) {
     Input input = new Input();
-    Optional<Name> name = input.name("Their name", typedName);
     Optional<EmailAddress> email = input.email("Their mail address", typedEmail);
+    Optional<Name> known = typedName.isBlank() ? email.flatMap(people::contactAt).map(contact -> new Name(contact.name())) : Optional.empty();
+    Optional<Name> name = known.isPresent() ? known : input.name("Their name", typedName);
     input.allGood();
     Releases.Release release = NotThere.unless(releases.find(id));
     if (!release.stands()) {

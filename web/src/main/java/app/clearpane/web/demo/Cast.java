@@ -275,7 +275,7 @@ class Cast {
 
   /** Every milestone of a project was reached on a day. */
   void reached(ProjectId project, LocalDate day) {
-    projects.milestones(project).forEach(one -> changePlan.milestone(project, one.id(), new MilestoneForm(day.toString(), true, one.revision()), by(People.INES)));
+    projects.milestones(project).forEach(one -> changePlan.milestone(project, one.id(), new MilestoneForm(null, day.toString(), true, one.revision()), by(People.INES)));
   }
 
   void archive(ProjectId project) {

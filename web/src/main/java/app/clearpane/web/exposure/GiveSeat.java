@@ -33,6 +33,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -130,8 +132,7 @@ public class GiveSeat {
     if (seat.leadVoice() && seats.of(pane.id()).size() > 1) {
       throw Refused.because(seat.name() + " speaks for everybody at “" + pane.name() + "”. Name another lead voice first, then end this seat.");
     }
-    List<Round> waiting = deliverables.roundsOf(pane.project()).stream()
-        .filter(round -> round.open() && round.signatories().stream().anyMatch(s -> s.contact().equals(seat.contact()))).toList();
+    List<Round> waiting = toSign(pane.project(), seat.contact());
     if (!waiting.isEmpty()) {
       throw Refused.because(seat.name() + " is asked to sign " + waiting.size() + (waiting.size() == 1 ? " version" : " versions") + " that nobody has settled yet. Close the round first, then end this seat.");
     }
@@ -144,6 +145,15 @@ public class GiveSeat {
     waysIn.revokeAll(seat.contact(), clock.instant());
     tell(pane, new PeopleActs.SeatEnded(by, pane.name(), seat.name()));
     return pane.project();
+  }
+
+  /** The seats at a pane that can be ended: not that of whoever speaks for others, nor of whoever is asked to sign. */
+  Set<SeatId> endable(ProjectId project, List<SeatRow> all) {
+    return all.stream().filter(seat -> !(seat.leadVoice() && all.size() > 1) && toSign(project, seat.contact()).isEmpty()).map(SeatRow::id).collect(Collectors.toSet());
+  }
+
+  private List<Round> toSign(ProjectId project, ContactId contact) {
+    return deliverables.roundsOf(project).stream().filter(round -> round.open() && round.signatories().stream().anyMatch(s -> s.contact().equals(contact))).toList();
   }
 
   /** Mails the holder a link to the pane. @throws Refused while the pane is not published */

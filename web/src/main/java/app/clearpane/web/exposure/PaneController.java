@@ -74,6 +74,7 @@ class PaneController {
       model.addAttribute("covers", Covers.ALL);
       model.addAttribute("usual", SectionWords.USUAL);
       model.addAttribute("links", links.ofProject(project).stream().filter(link -> link.pane().equals(selected.pane().id())).toList());
+      model.addAttribute("endable", giveSeat.endable(project, selected.seats()));
       model.addAttribute("candidates", giveSeat.candidates(project, selected.seats()));
       model.addAttribute("through", selected.seats().stream().filter(seat -> through.isEmpty() || seat.id().equals(through.get())).findFirst().orElse(null));
     });

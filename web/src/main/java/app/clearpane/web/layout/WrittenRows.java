@@ -1,10 +1,12 @@
 package app.clearpane.web.layout;
 
+import app.clearpane.core.agency.TeamRole;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
@@ -30,7 +32,8 @@ public class WrittenRows {
     this.words = words;
   }
 
-  private record Key(String template, Record row, LocalDate today) {}
+  /** @param role of whoever looks, since forms that are not for it are left out */
+  private record Key(String template, Record row, LocalDate today, Optional<TeamRole> role) {}
 
   /**
    * Them one after another.
@@ -40,7 +43,8 @@ public class WrittenRows {
    */
   public String html(String template, List<? extends Record> rows, String token) {
     LocalDate day = words.today();
-    return rows.stream().map(row -> kept.get(new Key(template, row, day), this::written)).collect(Collectors.joining()).replace(TOKEN, token);
+    Optional<TeamRole> role = OnlyWhatIsTheirs.role();
+    return rows.stream().map(row -> kept.get(new Key(template, row, day, role), this::written)).collect(Collectors.joining()).replace(TOKEN, token);
   }
 
   private String written(Key key) {

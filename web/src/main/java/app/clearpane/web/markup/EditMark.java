@@ -6,6 +6,7 @@ import app.clearpane.store.Stale;
 import app.clearpane.store.deliverable.Deliverable;
 import app.clearpane.store.deliverable.Deliverables;
 import app.clearpane.store.deliverable.VersionRow;
+import app.clearpane.store.markup.CountMarks;
 import app.clearpane.store.markup.MarkupRow;
 import app.clearpane.store.markup.Markups;
 import app.clearpane.web.layout.Input;
@@ -84,7 +85,7 @@ public class EditMark {
     if (!mark.progress().unsettled()) {
       throw Refused.because("This note is “" + MarkWords.progress(mark.progress()) + "” already, so it stays as it is. Answer it instead.");
     }
-    if (deliverables.round(version.id()).filter(round -> !round.open()).isPresent()) {
+    if (deliverables.round(version.id()).filter(round -> CountMarks.isKeptAsItIs(mark, round)).isPresent()) {
       throw Refused.because("The round is closed: what was asked for in it stays as it was. Answer the note, or leave another one.");
     }
   }

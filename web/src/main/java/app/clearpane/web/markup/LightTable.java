@@ -88,7 +88,7 @@ public record LightTable(String base, String deliverable, VersionRow version, Li
 
     /** Whether whoever looks may change what it says: it is theirs, on this version, and nothing settled it. */
     public boolean mayEdit() {
-      return own && !carried && mark.progress().unsettled() && !buttons.isEmpty();
+      return own && !carried && mark.progress().unsettled() && !buttons.isEmpty() && around.closed().filter(round -> CountMarks.isKeptAsItIs(mark, round)).isEmpty();
     }
 
     /** Its note, cut where it calls somebody or something by name. */

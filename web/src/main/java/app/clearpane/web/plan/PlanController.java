@@ -54,7 +54,7 @@ class PlanController {
   private final SlipBook slips;
   private final PlanTask planTask;
   private final MoveTask moveTask;
-  private final AskForDates askForDates;
+  private final BesideDates besideDates;
   private final Agreements agreements;
   private final Tasks tasks;
   private final StepBook stepBook;
@@ -64,13 +64,13 @@ class PlanController {
   private final Notes notes;
   private final TheAgency agency;
 
-  PlanController(PlanBook book, WrittenRows rows, SlipBook slips, PlanTask planTask, MoveTask moveTask, AskForDates askForDates, Agreements agreements, Tasks tasks, StepBook stepBook, Doers doers, ProjectFrame frame, Windows windows, Notes notes, TheAgency agency) {
+  PlanController(PlanBook book, WrittenRows rows, SlipBook slips, PlanTask planTask, MoveTask moveTask, BesideDates besideDates, Agreements agreements, Tasks tasks, StepBook stepBook, Doers doers, ProjectFrame frame, Windows windows, Notes notes, TheAgency agency) {
     this.book = book;
     this.rows = rows;
     this.slips = slips;
     this.planTask = planTask;
     this.moveTask = moveTask;
-    this.askForDates = askForDates;
+    this.besideDates = besideDates;
     this.agreements = agreements;
     this.tasks = tasks;
     this.stepBook = stepBook;
@@ -131,7 +131,7 @@ class PlanController {
       case "month" -> month(look, lines, plan, model);
       case "dates" -> {
         model.addAttribute("agreements", agreements.ofProject(project));
-        model.addAttribute("askable", askForDates.askable(project));
+        model.addAllAttributes(besideDates.of(project));
         model.addAttribute("stages", Stage.values());
         model.addAttribute("named", Arrays.stream(Stage.values()).collect(Collectors.toMap(stage -> stage, stage -> steps.steps().own().stream().filter(step -> step.stage() == stage).map(Steps.Step::name).collect(Collectors.joining(", ")))));
         model.addAttribute("notes", notes.on(Set.of(project.value()), me.memberId()));

@@ -3,9 +3,15 @@ package app.clearpane.web.project;
 import app.clearpane.core.record.event.PlanActs;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.agency.Name;
+import app.clearpane.core.agency.TeamMemberId;
+import app.clearpane.core.agency.TeamRole;
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.project.Covers;
 import app.clearpane.core.project.ProjectId;
+import app.clearpane.store.agency.People;
+import app.clearpane.store.agency.TeamMember;
+import app.clearpane.web.exposure.DeleteItem;
 import app.clearpane.web.exposure.NewItem;
 import app.clearpane.store.project.Milestone;
 import app.clearpane.store.project.Phase;
@@ -13,8 +19,10 @@ import app.clearpane.store.project.Project;
 import app.clearpane.store.project.Projects;
 import app.clearpane.web.layout.Input;
 import app.clearpane.web.layout.NotThere;
+import app.clearpane.web.layout.Refused;
 import app.clearpane.web.plan.KeepPlan;
 import app.clearpane.web.record.Tell;
+import java.math.BigDecimal;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.Optional;
@@ -27,13 +35,17 @@ import org.springframework.transaction.annotation.Transactional;
 public class ChangePlan {
   private final Projects projects;
   private final NewItem newItem;
+  private final DeleteItem deleteItem;
+  private final People people;
   private final KeepPlan keepPlan;
   private final Tell tell;
   private final Clock clock;
 
-  ChangePlan(Projects projects, NewItem newItem, KeepPlan keepPlan, Tell tell, Clock clock) {
+  ChangePlan(Projects projects, NewItem newItem, DeleteItem deleteItem, People people, KeepPlan keepPlan, Tell tell, Clock clock) {
     this.projects = projects;
     this.newItem = newItem;
+    this.deleteItem = deleteItem;
+    this.people = people;
     this.keepPlan = keepPlan;
     this.tell = tell;
     this.clock = clock;
@@ -47,8 +59,70 @@ public class ChangePlan {
     Optional<LocalDate> ends = input.day("The last day", form.endsOn());
     input.require(starts.isEmpty() || ends.isEmpty() || !ends.get().isBefore(starts.get()), "The last day of " + phase.name() + " is before its first.");
     Optional<Phase.Stage> stage = input.one("How far it is", form.stage(), Phase.Stage::valueOf);
+    Optional<Name> name = input.name("The phase", form.name() == null ? phase.name() : form.name());
     input.allGood();
-    move(project, new Phase(id, phase.name(), starts.orElseThrow(), ends.orElseThrow(), stage.orElseThrow(), form.revision()), by);
+    move(project, new Phase(id, name.orElseThrow().value(), starts.orElseThrow(), ends.orElseThrow(), stage.orElseThrow(), form.revision()), by);
+  }
+
+  /** Adds a phase behind the others. */
+  @Transactional
+  void addPhase(ProjectId project, String name, String startsOn, String endsOn, Actor by) {
+    NotThere.unless(projects.find(project));
+    Input input = new Input();
+    Optional<Name> named = input.name("The phase", name);
+    Optional<LocalDate> starts = input.day("The first day", startsOn);
+    Optional<LocalDate> ends = input.day("The last day", endsOn);
+    input.require(starts.isEmpty() || ends.isEmpty() || !ends.get().isBefore(starts.get()), "The last day of the phase is before its first.");
+    input.allGood();
+    Phase phase = new Phase(UUID.randomUUID(), named.orElseThrow().value(), starts.orElseThrow(), ends.orElseThrow(), Phase.Stage.TO_DO, 1);
+    projects.addPhase(project, phase, projects.phases(project).size());
+    keepPlan.changed(project);
+    tell.of(project, phase.id(), new PlanActs.PhaseAdded(by, phase.name(), phase.startsOn(), phase.endsOn()));
+  }
+
+  /** Deletes a phase. @throws Refused while tasks stand in it */
+  @Transactional
+  void deletePhase(ProjectId project, UUID id, int revision, Actor by) {
+    Phase phase = NotThere.unless(projects.phase(project, id));
+    if (!projects.emptyPhases(project).contains(id)) {
+      throw Refused.because("Tasks stand in " + phase.name() + " (deleted ones count too). Put them into another phase first; nothing was changed.");
+    }
+    projects.deletePhase(project, new Phase(id, phase.name(), phase.startsOn(), phase.endsOn(), phase.stage(), revision));
+    keepPlan.changed(project);
+    tell.of(project, id, new PlanActs.PhaseDeleted(by, phase.name()));
+  }
+
+  /** Deletes a milestone. @throws Refused if it is the last: a project ends with one */
+  @Transactional
+  void deleteMilestone(ProjectId project, ItemId id, Actor by) {
+    Milestone milestone = NotThere.unless(milestone(project, id));
+    if (projects.milestones(project).size() == 1) {
+      throw Refused.because(milestone.name() + " is the only milestone, and the project ends with it. Rename or move it instead.");
+    }
+    deleteItem.delete(id, by);
+    keepPlan.changed(project);
+    tell.of(project, id.value(), new PlanActs.MilestoneDeleted(by, milestone.name()));
+  }
+
+  private Optional<Milestone> milestone(ProjectId project, ItemId id) {
+    return projects.milestones(project).stream().filter(one -> one.id().equals(id)).findFirst();
+  }
+
+  /** Changes what a project is called, how it is reckoned, its cover and who manages it. */
+  @Transactional
+  void details(ProjectId id, DetailsForm form, Actor by) {
+    Project project = NotThere.unless(projects.find(id));
+    Input input = new Input();
+    Optional<Name> name = input.name("The project", form.name());
+    ProjectForm.requireCurrency(input, form.currency());
+    Optional<BigDecimal> tax = ProjectForm.tax(input, form.tax());
+    input.require(Covers.ALL.contains(form.cover()), "Choose one of the covers.");
+    Optional<TeamMember> manager = input.one("Who manages it", form.manager(), TeamMemberId::of).flatMap(people::member);
+    input.require(manager.filter(one -> one.role() != TeamRole.MAKER).isPresent(), "Choose who manages it: a manager or an owner.");
+    input.allGood();
+    projects.change(new Project(id, project.client(), project.clientName(), manager.orElseThrow().id(), name.orElseThrow().value(), form.cover(), form.currency(), tax.orElseThrow(), project.startsOn(), project.agreedOn(),
+        project.archivedAt(), project.pausedAt(), project.pausedBecause(), project.planRevision(), form.revision()));
+    tell.of(id, id.value(), new PlanActs.ProjectChanged(by, project.fullName(), name.orElseThrow().value(), Optional.of(project.name()).filter(before -> !before.equals(name.orElseThrow().value())), form.currency(), tax.orElseThrow(), form.cover(), manager.orElseThrow().name()));
   }
 
   /** Changes a phase. */
@@ -82,13 +156,14 @@ public class ChangePlan {
   /** Changes a milestone. */
   @Transactional
   public void milestone(ProjectId project, ItemId id, MilestoneForm form, Actor by) {
-    Milestone milestone = NotThere.unless(projects.milestones(project).stream().filter(m -> m.id().equals(id)).findFirst());
+    Milestone milestone = NotThere.unless(milestone(project, id));
     Input input = new Input();
+    Optional<Name> name = input.name("The milestone", form.name() == null ? milestone.name() : form.name());
     Optional<LocalDate> day = input.day("The day of " + milestone.name(), form.fallsOn());
     input.allGood();
-    projects.changeMilestone(new Milestone(id, milestone.name(), day.orElseThrow(), form.reached(), form.revision()), clock.instant());
+    projects.changeMilestone(new Milestone(id, name.orElseThrow().value(), day.orElseThrow(), form.isReached(), form.revision()), clock.instant());
     keepPlan.changed(project);
-    tell.of(project, id.value(), new PlanActs.MilestoneChanged(by, milestone.name(), day.orElseThrow(), form.reached()));
+    tell.of(project, id.value(), new PlanActs.MilestoneChanged(by, name.orElseThrow().value(), day.orElseThrow(), form.isReached()));
   }
 
   /** Puts a project away. */

@@ -1,4 +1,6 @@
 package app.clearpane.web.project;
 
-/** A phase as typed. */
-record PhaseForm(String startsOn, String endsOn, String stage, int revision) {}
+import org.jspecify.annotations.Nullable;
+
+/** A phase as typed. @param name missing if it keeps its own */
+record PhaseForm(@Nullable String name, String startsOn, String endsOn, String stage, int revision) {}

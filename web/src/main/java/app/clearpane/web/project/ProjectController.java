@@ -67,6 +67,34 @@ class ProjectController {
     return "redirect:/t/projects/" + project + "/plan?as=dates";
   }
 
+  @PostMapping("/t/projects/{project}/phases")
+  @ForManagers
+  String addPhase(@PathVariable ProjectId project, @RequestParam String name, @RequestParam String startsOn, @RequestParam String endsOn, @AuthenticationPrincipal Person me) {
+    changePlan.addPhase(project, name, startsOn, endsOn, me.actor());
+    return "redirect:/t/projects/" + project + "/plan?as=dates";
+  }
+
+  @PostMapping("/t/projects/{project}/phases/{phase}/delete")
+  @ForManagers
+  String deletePhase(@PathVariable ProjectId project, @PathVariable java.util.UUID phase, @RequestParam int revision, @AuthenticationPrincipal Person me) {
+    changePlan.deletePhase(project, phase, revision, me.actor());
+    return "redirect:/t/projects/" + project + "/plan?as=dates";
+  }
+
+  @PostMapping("/t/projects/{project}/milestones/{milestone}/delete")
+  @ForManagers
+  String deleteMilestone(@PathVariable ProjectId project, @PathVariable app.clearpane.core.exposure.ItemId milestone, @AuthenticationPrincipal Person me) {
+    changePlan.deleteMilestone(project, milestone, me.actor());
+    return "redirect:/t/projects/" + project + "/plan?as=dates";
+  }
+
+  @PostMapping("/t/projects/{project}/details")
+  @ForManagers
+  String details(@PathVariable ProjectId project, DetailsForm form, @AuthenticationPrincipal Person me) {
+    changePlan.details(project, form, me.actor());
+    return "redirect:/t/projects/" + project + "/plan?as=dates";
+  }
+
   @PostMapping("/t/projects/{project}/milestones")
   @ForManagers
   String addMilestone(@PathVariable ProjectId project, @RequestParam String name, @RequestParam String fallsOn, @AuthenticationPrincipal Person me) {

@@ -37,8 +37,8 @@ record ProjectForm(String client, String name, String cover, String currency, St
     input.require(start.isEmpty() || agreed.isEmpty() || !agreed.get().isBefore(start.get()), "The agreed finish is before the start.");
     input.require(start.isEmpty() || agreed.isEmpty() || agreed.get().isBefore(start.get().plusYears(10)), "The agreed finish is more than ten years after the start.");
     input.require(Covers.ALL.contains(cover), "Choose one of the covers.");
-    input.require(currencyIsKnown(), "“" + currency + "” is not a currency. Use its three letters, as in GBP or EUR.");
-    Optional<BigDecimal> percent = tax(input);
+    requireCurrency(input, currency);
+    Optional<BigDecimal> percent = tax(input, tax);
     List<OpenProject.NewContact> contactsTyped = contacts(input);
     Optional<PhaseTemplate> phases = LIKE.equals(template) ? Optional.of(PhaseTemplate.SPACE) : input.one("The phases", template, PhaseTemplate::valueOf);
     Optional<ProjectId> other = likeAnother ? input.one("The project that it is to be like", like, ProjectId::of) : Optional.empty();
@@ -48,11 +48,11 @@ record ProjectForm(String client, String name, String cover, String currency, St
         other.map(project -> new OpenProject.Like(project, Boolean.TRUE.equals(people), backwards)));
   }
 
-  private boolean currencyIsKnown() {
-    return Currency.getAvailableCurrencies().stream().anyMatch(known -> known.getCurrencyCode().equals(currency));
+  static void requireCurrency(Input input, String currency) {
+    input.require(Currency.getAvailableCurrencies().stream().anyMatch(known -> known.getCurrencyCode().equals(currency)), "“" + currency + "” is not a currency. Use its three letters, as in GBP or EUR.");
   }
 
-  private Optional<BigDecimal> tax(Input input) {
+  static Optional<BigDecimal> tax(Input input, String tax) {
     try {
       BigDecimal percent = new BigDecimal(tax.strip());
       if (percent.signum() >= 0 && percent.compareTo(BigDecimal.valueOf(100)) <= 0 && percent.scale() <= 2) {

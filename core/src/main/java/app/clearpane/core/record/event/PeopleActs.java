@@ -18,6 +18,9 @@ public final class PeopleActs {
   /** In words: somebody added the contact … */
   public record ContactAdded(Actor actor, String subject, String address) implements Happening {}
 
+  /** In words: somebody changed the contact … @param before the name and the address as they were */
+  public record ContactChanged(Actor actor, String subject, String address, String before) implements Happening {}
+
   /** In words: somebody chose a password … */
   public record TeamPasswordChosen(Actor actor, String subject, Optional<String> how) implements Happening {}
 

@@ -8,6 +8,7 @@ import app.clearpane.core.record.Act;
 import app.clearpane.core.record.Happening;
 import java.math.BigDecimal;
 import java.time.LocalDate;
+import java.util.Optional;
 import java.util.List;
 import java.util.Map;
 
@@ -68,6 +69,18 @@ public final class PlanActs {
 
   /** In words: somebody added the milestone … */
   public record MilestoneAdded(Actor actor, String subject, LocalDate fallsOn) implements Happening {}
+
+  /** In words: somebody deleted the milestone … */
+  public record MilestoneDeleted(Actor actor, String subject) implements Happening {}
+
+  /** In words: somebody added the phase … */
+  public record PhaseAdded(Actor actor, String subject, LocalDate startsOn, LocalDate endsOn) implements Happening {}
+
+  /** In words: somebody deleted the phase … */
+  public record PhaseDeleted(Actor actor, String subject) implements Happening {}
+
+  /** In words: somebody changed the project … @param name what it is called now @param before what it was called, where that changed */
+  public record ProjectChanged(Actor actor, String subject, String name, Optional<String> before, String currency, BigDecimal taxPercent, String cover, String manager) implements Happening {}
 
   /** In words: somebody changed the milestone … */
   public record MilestoneChanged(Actor actor, String subject, LocalDate fallsOn, boolean reached) implements Happening {}
