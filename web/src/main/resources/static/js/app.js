@@ -110,7 +110,8 @@ let stood = null;
 document.addEventListener("htmx:beforeRequest", event => {
   const form = event.detail.elt?.closest?.("form");
   const field = form?.contains(document.activeElement) ? document.activeElement : null;
-  stood = field ? { action: form.getAttribute("action"), name: field.name || "", value: field.matches("button") ? field.value : null } : null;
+  const value = field?.matches("button") ? field.value : null;
+  stood = field ? { action: form.getAttribute("action"), name: field.name || "", value } : null;
 });
 document.addEventListener("htmx:afterSettle", event => {
   if (event.detail.target === document.body && stood && (document.activeElement === document.body || !document.activeElement)) {

@@ -1,4 +1,7 @@
-/* Words that were typed and not sent stay in this browser until they are, and are offered again. A note that finds no network waits here, and goes out once when there is one. */
+/*
+ * Words that were typed and not sent stay in this browser until they are, and are offered again.
+ * A note that finds no network waits here, and goes out once when there is one.
+ */
 
 const DAYS = 30 * 24 * 60 * 60 * 1000;
 const AGAIN = 20000;
@@ -34,13 +37,16 @@ function keys(prefix) {
 
 /** The place and the intent of a new note, and all else in it that is not words. */
 function besides(form) {
-  return form.matches("[data-new-note]") ? Object.fromEntries([...new FormData(form)].filter(([name, value]) => typeof value === "string" && !["note", "instead", "_csrf", "once"].includes(name))) : null;
+  const words = ["note", "instead", "_csrf", "once"];
+  const rest = [...new FormData(form)].filter(([name, value]) => typeof value === "string" && !words.includes(name));
+  return form.matches("[data-new-note]") ? Object.fromEntries(rest) : null;
 }
 
 function keep(area) {
   const form = area.form;
   if (sent(form) && area.name) {
-    write(words(form) + area.name, area.value.trim() && area.value !== area.defaultValue ? { text: area.value, at: Date.now(), besides: besides(form) } : null);
+    const begun = area.value.trim() && area.value !== area.defaultValue;
+    write(words(form) + area.name, begun ? { text: area.value, at: Date.now(), besides: besides(form) } : null);
   }
 }
 
@@ -83,7 +89,8 @@ function offerNote(form) {
         location.assign(`${location.pathname}?page=${page}`);
       } else {
         box.remove();
-        root.dispatchEvent(new CustomEvent("note:resume", { detail: { ...kept.besides, note: read(`${words(form)}note`)?.text || "", instead: read(`${words(form)}instead`)?.text || "" } }));
+        const [note, instead] = ["note", "instead"].map(name => read(words(form) + name)?.text || "");
+        root.dispatchEvent(new CustomEvent("note:resume", { detail: { ...kept.besides, note, instead } }));
       }
     }], ["Throw it away", () => { forget(form); box.remove(); }]);
   box.classList.add("kept-note");
@@ -100,7 +107,8 @@ function offer() {
     const kept = read(key);
     if (kept && kept.text !== area.defaultValue) {
       area.value = kept.text;
-      const box = line("These words were kept from before. ", ["Leave them out", () => { area.value = area.defaultValue; write(key, null); box.remove(); area.focus(); }]);
+      const leave = () => { area.value = area.defaultValue; write(key, null); box.remove(); area.focus(); };
+      const box = line("These words were kept from before. ", ["Leave them out", leave]);
       area.after(box);
     }
   });
@@ -114,7 +122,8 @@ function showWaiting() {
   root?.querySelector(".waiting-notes")?.remove();
   const waiting = read(queue()) || [];
   if (root && waiting.length) {
-    const box = line(`${waiting.length === 1 ? "A note waits" : `${waiting.length} notes wait`} for a network and will be sent without your doing: “${brief(waiting[0].fields.note)}” `, ["Try now", send]);
+    const many = waiting.length === 1 ? "A note waits" : `${waiting.length} notes wait`;
+    const box = line(`${many} for a network and will be sent without your doing: “${brief(waiting[0].fields.note)}” `, ["Try now", send]);
     box.classList.add("waiting-notes");
     box.setAttribute("role", "status");
     root.prepend(box);
@@ -139,7 +148,8 @@ async function send() {
   sending = true;
   let arrived = 0;
   for (const one of waiting) {
-    const answer = await fetch(one.action, { method: "POST", headers: JSON.parse(document.body.getAttribute("hx-headers") || "{}"), body: new URLSearchParams(one.fields), redirect: "manual" }).catch(() => null);
+    const headers = JSON.parse(document.body.getAttribute("hx-headers") || "{}");
+    const answer = await fetch(one.action, { method: "POST", headers, body: new URLSearchParams(one.fields), redirect: "manual" }).catch(() => null);
     if (!answer || answer.status >= 500) {
       break;
     }

@@ -165,7 +165,8 @@ function tell(area, name) {
     return;
   }
   const told = area.parentElement.querySelector(".gets-mail") || document.createElement("p");
-  const called = [...new Set([...(told.dataset.called || "").split("\n").filter(Boolean), name.slice(1)])].filter(one => area.value.includes(`@${one}`));
+  const before = (told.dataset.called || "").split("\n").filter(Boolean);
+  const called = [...new Set([...before, name.slice(1)])].filter(one => area.value.includes(`@${one}`));
   told.className = "gets-mail";
   told.setAttribute("role", "status");
   told.dataset.called = called.join("\n");

@@ -538,7 +538,8 @@ export class Table {
 
   /** Goes on with a note that was begun before: at its place, with its words. */
   resume(fields) {
-    Object.entries(fields).forEach(([name, value]) => { if (this.form.elements[name] && name !== "page") { this.form.elements[name].value = value; } });
+    const known = Object.entries(fields).filter(([name]) => this.form.elements[name] && name !== "page");
+    known.forEach(([name, value]) => { this.form.elements[name].value = value; });
     this.drawAgain(fields);
     this.ask();
   }
@@ -546,9 +547,12 @@ export class Table {
   drawAgain(fields) {
     const from = { x: Number(fields.x1), y: Number(fields.y1) };
     const box = BOXES.includes(fields.shape);
-    this.trace = (fields.spots || "").split(" ").filter(Boolean).map(spot => { const [x, y] = spot.split(",").map(Number); return { x, y }; });
+    const spots = (fields.spots || "").split(" ").filter(Boolean).map(spot => spot.split(",").map(Number));
+    this.trace = spots.map(([x, y]) => ({ x, y }));
     this.tool = fields.shape;
-    this.draw(from, box ? { x: from.x + Number(fields.x2), y: from.y + Number(fields.y2) } : ["ARROW", "LINE"].includes(fields.shape) ? { x: Number(fields.x2), y: Number(fields.y2) } : from);
+    const to = { x: Number(fields.x2), y: Number(fields.y2) };
+    const line = ["ARROW", "LINE"].includes(fields.shape);
+    this.draw(from, box ? { x: from.x + to.x, y: from.y + to.y } : line ? to : from);
     this.tool = null;
   }
 

@@ -28,7 +28,7 @@ public class KeepCertificate {
   }
 
   /** The certificate, PDF, as it lies in the bundle of the release that stands. @throws NotThere if the version is not seen, not released, or its bundle is not made yet */
-  public byte[] of(Viewer viewer, VersionId id) throws IOException {
+  public byte[] read(Viewer viewer, VersionId id) throws IOException {
     VersionRow version = NotThere.unless(visible.version(viewer, id));
     Path bundle = NotThere.unless(releases.of(version.deliverable()).stream().filter(release -> release.stands() && release.version().equals(id)).findFirst().flatMap(release -> Optional.ofNullable(release.bundle())).map(vault::path));
     try (ZipFile zip = new ZipFile(bundle.toFile())) {

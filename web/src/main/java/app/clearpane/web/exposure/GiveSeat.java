@@ -79,12 +79,12 @@ public class GiveSeat {
   /** Gives a contact a seat at a pane. @throws Refused if they have one */
   @Transactional
   public SeatId to(PaneId paneId, ContactId contactId, SeatRole role, Actor by) {
-    return to(paneId, contactId, role, true, by);
+    return askAndGive(paneId, contactId, role, true, by);
   }
 
   /** The same, asking first where nobody of their organisation has a seat in the project yet. @param sure whether they are meant */
   @Transactional
-  public SeatId to(PaneId paneId, ContactId contactId, SeatRole role, boolean sure, Actor by) {
+  public SeatId askAndGive(PaneId paneId, ContactId contactId, SeatRole role, boolean sure, Actor by) {
     Panes.Row pane = NotThere.unless(panes.find(paneId));
     Contact contact = NotThere.unless(people.contact(contactId));
     Optional<SeatRow> had = seats.at(paneId, contactId).filter(seat -> seat.state() != SeatState.ENDED);

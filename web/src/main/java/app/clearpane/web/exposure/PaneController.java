@@ -172,7 +172,7 @@ class PaneController {
   @PostMapping("/t/panes/{pane}/seats")
   @ForManagers
   String giveSeat(@PathVariable PaneId pane, @RequestParam ContactId contact, @RequestParam SeatRole role, @RequestParam ProjectId project, @RequestParam(defaultValue = "false") boolean sure, @AuthenticationPrincipal Person me) {
-    giveSeat.to(pane, contact, role, sure, me.actor());
+    giveSeat.askAndGive(pane, contact, role, sure, me.actor());
     return at(project, pane, ContentKind.DELIVERABLES);
   }
 

@@ -22,7 +22,7 @@ class BesideDates {
   }
 
   /** For a page. */
-  Map<String, Object> of(ProjectId project) {
+  Map<String, Object> read(ProjectId project) {
     return Map.of("askable", askForDates.askable(project), "managers", people.team().stream().filter(one -> one.role() != TeamRole.MAKER).toList(), "covers", Covers.ALL, "emptyPhases", projects.emptyPhases(project));
   }
 }

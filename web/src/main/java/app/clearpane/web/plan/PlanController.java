@@ -131,7 +131,7 @@ class PlanController {
       case "month" -> month(look, lines, plan, model);
       case "dates" -> {
         model.addAttribute("agreements", agreements.ofProject(project));
-        model.addAllAttributes(besideDates.of(project));
+        model.addAllAttributes(besideDates.read(project));
         model.addAttribute("stages", Stage.values());
         model.addAttribute("named", Arrays.stream(Stage.values()).collect(Collectors.toMap(stage -> stage, stage -> steps.steps().own().stream().filter(step -> step.stage() == stage).map(Steps.Step::name).collect(Collectors.joining(", ")))));
         model.addAttribute("notes", notes.on(Set.of(project.value()), me.memberId()));

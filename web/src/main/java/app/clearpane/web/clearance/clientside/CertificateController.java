@@ -23,7 +23,7 @@ class CertificateController {
 
   @GetMapping({"/c/panes/{pane}/versions/{version}/certificate", "/t/look/{seat}/{sight}/versions/{version}/certificate"})
   ResponseEntity<byte[]> certificate(Viewer viewer, @PathVariable VersionId version) throws IOException {
-    byte[] pdf = keep.of(viewer, version);
+    byte[] pdf = keep.read(viewer, version);
     return ResponseEntity.ok().contentType(MediaType.APPLICATION_PDF).header(HttpHeaders.CONTENT_DISPOSITION, ContentDisposition.attachment().filename("certificate.pdf").build().toString()).body(pdf);
   }
 }
