@@ -29,7 +29,7 @@ class EveryButtonTest extends DemoHouse {
   private static final int MOST_ALIKE = 6;
   /** What only whoever types can know: a form that stands empty, or holds made-up words here. */
   private static final Pattern TYPED = Pattern.compile("(?s).*(" + String.join("|", "Write ", "Type ", "Choose ", "Say ", "Give ", "Tick ", "should be", "needs ", "is not a ", "is the address of", "has this address", "is neither", "Nothing to ",
-      "No such", "password", "code", "is not here", "The file", "A file", "empty", "already is", "is so already", "Leave a", "Take ", "Look ", "Something is missing", "These words are not", "Name at least", "Nobody stands in for themselves") + ").*");
+      "No such", "password", "code", "is not here", "The file", "A file", "empty", "already is", "is so already", "Leave a", "Take ", "Look ", "Something is missing", "could not be read as a calendar", "These words are not", "Name at least", "Nobody stands in for themselves") + ").*");
   @Autowired private WebApplicationContext context;
   @Autowired private TransactionTemplate transaction;
 

@@ -139,6 +139,7 @@ class FiguresTest extends DemoHouse {
       }
     }
     Document home = page(visitor, "/c");
+    same(who + ", the home is there", false, home.text().contains("Something went wrong"));
     home.select("a.tile[href=" + base + "]").forEach(tile -> same(who + ", at home", waiting, before(tile.text(), "things? waits? for you")));
     int toSign = (int) pane.select("#waiting .await h3").stream().filter(one -> one.text().startsWith("Sign off: ")).count();
     same(who + ", to sign", toSign, page(visitor, base + "/to-sign").select(".sign-list > li").size());
