@@ -111,4 +111,23 @@ class CeilingJourneyTest extends Journey {
     org.assertj.core.api.Assertions.assertThat(sent).hasSize(1);
     sets(bastian, "Starting point for Concerns", before);
   }
+
+  @Test
+  void whatIsChosenFasterThanTheHouseAnswersIsAllKept() {
+    Someone ines = atDesk().comesBy(linkOfTeam("ines@marram-finch.example"));
+    ines.goes("/t").follows("Signs for the ticket hall").follows("Panes");
+    List<String> kinds = List.of("Status", "Dates", "Tasks", "Files");
+    List<String> before = kinds.stream().map(kind -> ines.page.getByLabel(kind + " for this audience").first().inputValue()).toList();
+    List<String> wanted = before.stream().map(one -> one.equals("OPEN") ? "CLOSED" : "OPEN").toList();
+    chooses(ines, kinds, wanted);
+    kinds.forEach(kind -> assertThat(ines.page.locator("tr", new Page.LocatorOptions().setHasText(kind)).locator("[name=before]").first()).hasValue(wanted.get(kinds.indexOf(kind))));
+    chooses(ines, kinds, before);
+    kinds.forEach(kind -> assertThat(ines.page.locator("tr", new Page.LocatorOptions().setHasText(kind)).locator("[name=before]").first()).hasValue(before.get(kinds.indexOf(kind))));
+  }
+
+  /** All in one moment, as by a hand that does not wait. */
+  private static void chooses(Someone who, List<String> kinds, List<String> values) {
+    who.page.evaluate("([kinds, values]) => kinds.forEach((kind, i) => { const one = document.querySelector(`select[aria-label=\"${kind} for this audience\"]`); one.value = values[i]; one.dispatchEvent(new Event('change', { bubbles: true })); })",
+        List.of(kinds, values));
+  }
 }
