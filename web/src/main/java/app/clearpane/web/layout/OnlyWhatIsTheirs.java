@@ -2,6 +2,7 @@ package app.clearpane.web.layout;
 
 import app.clearpane.core.agency.TeamRole;
 import app.clearpane.web.security.Person;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -16,17 +17,26 @@ import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandl
 import org.springframework.web.util.pattern.PathPattern;
 import org.thymeleaf.context.ITemplateContext;
 import org.thymeleaf.dialect.AbstractProcessorDialect;
+import org.thymeleaf.engine.AttributeName;
 import org.thymeleaf.model.IProcessableElementTag;
 import org.thymeleaf.processor.IProcessor;
+import org.thymeleaf.processor.element.AbstractAttributeTagProcessor;
 import org.thymeleaf.processor.element.AbstractElementTagProcessor;
 import org.thymeleaf.processor.element.IElementTagStructureHandler;
 import org.thymeleaf.templatemode.TemplateMode;
 
-/** Leaves out of every page the forms that would be refused to whoever looks, since what they are sent to is for managers or owners: no template asks for anybody's rights. */
+/**
+ * Leaves out of every page the forms that would be refused to whoever looks, since what they are sent to is for managers or owners: no template asks for anybody's rights.
+ * What a form also says stays readable: one with {@code data-says} keeps its values, with nothing to press; so does any element whose {@code data-says} is such an address.
+ * An element whose {@code data-only-for} is such an address is left out whole.
+ */
 @Component
 class OnlyWhatIsTheirs extends AbstractProcessorDialect {
   /** After every other processor of a form, once its address is written. */
   private static final int LAST = 100_000;
+  private static final String SAYS = "data-says";
+  private static final String ONLY_FOR = "data-only-for";
+  private static final String TO_READ = "onlyToRead";
   private final ObjectProvider<RequestMappingHandlerMapping> mappings;
   private @Nullable List<Door> doors;
 
@@ -40,7 +50,11 @@ class OnlyWhatIsTheirs extends AbstractProcessorDialect {
 
   @Override
   public Set<IProcessor> getProcessors(String prefix) {
-    return Set.of(new Forms());
+    Set<IProcessor> all = new LinkedHashSet<>(List.of(new Forms(), new Says(), new OnlyFor()));
+    for (String control : List.of("input", "select", "textarea", "button", "noscript")) {
+      all.add(new Controls(control));
+    }
+    return all;
   }
 
   private final class Forms extends AbstractElementTagProcessor {
@@ -51,8 +65,69 @@ class OnlyWhatIsTheirs extends AbstractProcessorDialect {
     @Override
     protected void doProcess(ITemplateContext context, IProcessableElementTag form, IElementTagStructureHandler structure) {
       String action = form.getAttributeValue("action");
-      if (action != null && "post".equalsIgnoreCase(form.getAttributeValue("method")) && isRefused(action)) {
+      if (action == null || !"post".equalsIgnoreCase(form.getAttributeValue("method")) || !isRefused(action)) {
+        return;
+      }
+      if (form.hasAttribute(SAYS)) {
+        structure.removeAttribute("action");
+        structure.removeAttribute("method");
+        structure.removeAttribute("data-at-once");
+        leaveToRead(form, structure);
+      } else {
         structure.removeElement();
+      }
+    }
+  }
+
+  private static void leaveToRead(IProcessableElementTag element, IElementTagStructureHandler structure) {
+    String written = element.getAttributeValue("class");
+    structure.setAttribute("class", written == null ? "to-read" : written + " to-read");
+    structure.setLocalVariable(TO_READ, true);
+  }
+
+  private final class Says extends AbstractAttributeTagProcessor {
+    private Says() {
+      super(TemplateMode.HTML, null, null, false, SAYS, false, LAST + 1, false);
+    }
+
+    @Override
+    protected void doProcess(ITemplateContext context, IProcessableElementTag element, AttributeName name, String address, IElementTagStructureHandler structure) {
+      if (address != null && !address.isEmpty() && isRefused(address)) {
+        leaveToRead(element, structure);
+      }
+    }
+  }
+
+  private final class OnlyFor extends AbstractAttributeTagProcessor {
+    private OnlyFor() {
+      super(TemplateMode.HTML, null, null, false, ONLY_FOR, false, LAST, true);
+    }
+
+    @Override
+    protected void doProcess(ITemplateContext context, IProcessableElementTag element, AttributeName name, String address, IElementTagStructureHandler structure) {
+      if (isRefused(address)) {
+        structure.removeElement();
+      }
+    }
+  }
+
+  /** What is typed or pressed, within what is only to be read. */
+  private static final class Controls extends AbstractElementTagProcessor {
+    private Controls(String element) {
+      super(TemplateMode.HTML, null, element, false, null, false, LAST);
+    }
+
+    @Override
+    protected void doProcess(ITemplateContext context, IProcessableElementTag control, IElementTagStructureHandler structure) {
+      if (!Boolean.TRUE.equals(context.getVariable(TO_READ))) {
+        return;
+      }
+      String kind = control.getElementCompleteName();
+      if (kind.equals("button") || kind.equals("noscript") || "hidden".equals(control.getAttributeValue("type"))) {
+        structure.removeElement();
+      } else {
+        structure.setAttribute("disabled", "disabled");
+        structure.removeAttribute("placeholder");
       }
     }
   }
