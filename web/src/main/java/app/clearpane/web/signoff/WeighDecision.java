@@ -67,12 +67,15 @@ class WeighDecision {
     Deliverable deliverable = deliverables.find(version.deliverable()).orElseThrow();
     deliverables.lock(deliverable.id());
     Round round = NotThere.unless(deliverables.round(id));
-    String sentence = checked(form, viewer);
+    String sentence = checked(form);
     List<MarkupRow> marks = seen(deliverable);
     ContactId signer = signing.signer(viewer, round);
     RoundState.Answer answer = state(viewer.contact(), signer, version, round, deliverable, marks).answer(new Attempt(signer, form.decision(), form.sha256(), sentence));
     if (answer instanceof RoundState.Answer.Refused refused) {
       throw Refusals.of(refused.why(), deliverable.name(), round);
+    }
+    if (form.decision().signs()) {
+      SignedName.check(form.typedName(), viewer.name(), form.isSure());
     }
     List<Integer> extra = toAccept(deliverable, round, form.decision());
     if (!extra.isEmpty() && !form.accepts()) {
@@ -94,14 +97,11 @@ class WeighDecision {
         ? Optional.of(new Ready(deliverable, version, round, signer, form, "", marks, taken, List.of())) : Optional.empty();
   }
 
-  private static String checked(DecisionForm form, Viewer viewer) {
+  private static String checked(DecisionForm form) {
     Input input = new Input();
     String sentence = input.text("Your words", form.sentence(), LONGEST_SENTENCE);
     input.require(form.decision().signs() || form.typedName().length() <= Name.LONGEST, "Your name may have " + Name.LONGEST + " characters.");
     input.allGood();
-    if (form.decision().signs()) {
-      SignedName.check(form.typedName(), viewer.name(), form.isSure());
-    }
     return sentence;
   }
 

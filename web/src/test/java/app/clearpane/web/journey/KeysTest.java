@@ -35,7 +35,7 @@ class KeysTest extends Journey {
     ines.arrivesAt("/t/(deliverables|tasks)/");
     String first = ines.page.url();
     keys.press("n");
-    ines.page.waitForURL(url -> !url.equals(first) && url.matches(".*/t/(deliverables|tasks)/.*"));
+    ines.page.waitForURL(url -> !url.equals(first) && url.matches(".*/t/(deliverables|tasks|projects|versions)/.*"));
     keys.press("b");
     ines.page.waitForURL(first);
   }
