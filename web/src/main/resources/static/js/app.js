@@ -138,6 +138,8 @@ document.addEventListener("htmx:afterRequest", event => {
   const status = event.detail.xhr?.status || 0;
   if (form && (status === 0 || status >= 400)) {
     form.reset();
+  }
+  if (form && underWay) {
     sendNext();
   }
 });

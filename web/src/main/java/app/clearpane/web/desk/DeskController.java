@@ -95,6 +95,8 @@ class DeskController {
     Map<ItemId, Windows.Window> windowOf = windows.across(Stream.of(ours.stream().map(line -> line.move().item()), theirs.stream().map(line -> line.move().item()), due.stream().map(ThisWeek.Due::item), unsorted.stream().map(ThisWeek.Unsorted::item))
         .flatMap(Function.identity()).toList());
     model.addAttribute("windows", windowOf);
+    model.addAttribute("oursLeft", moves.stream().filter(NextMoves.Line::ours).count() - ours.size());
+    model.addAttribute("theirsLeft", moves.stream().filter(line -> !line.ours()).count() - theirs.size());
     model.addAttribute("ours", html(ours, windowOf));
     model.addAttribute("theirs", html(theirs, windowOf));
     List<Line> lines = all.projects().stream().filter(looked).map(project -> how(Objects.requireNonNull(all.plans().get(project.id())))).sorted(Comparator.comparing((How how) -> !how.late())).limit(SHOWN)
