@@ -285,6 +285,7 @@ class AccessOfActsTest extends DemoHouse {
     named.put("perSeat", seats.of(board).stream().filter(seat -> seat.name().startsWith("Per ")).findFirst().orElseThrow().id().toString());
     named.put("file", files.of(project).stream().filter(file -> file.name().equals("Survey of the grounds.pdf")).findFirst().orElseThrow().id().toString());
     named.put("task", tasks.ofProject(project).stream().filter(task -> task.name().equals("Opening hours for the leaflet")).findFirst().orElseThrow().id().toString());
+    named.put("phase", projects.phases(project).get(0).id().toString());
     named.put("today", today().toString());
     named.put("soon", today().plusDays(3).toString());
     named.put("later", today().plusDays(9).toString());
