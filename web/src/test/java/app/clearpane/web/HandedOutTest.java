@@ -12,6 +12,7 @@ import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
+import java.util.List;
 import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -36,16 +37,20 @@ class HandedOutTest extends AtTheMill {
     String tag = head.headers().firstValue("ETag").orElseThrow();
     assertThat(get(client, file, "Range", "bytes=0-99").statusCode()).isEqualTo(206);
     assertThat(get(client, file, "If-None-Match", tag).statusCode()).isEqualTo(304);
-    assertThat(releases.deliveries(rye)).isEmpty();
+    assertThat(deliveries(rye)).isEmpty();
     int size = get(client, file, "Accept", "*/*").body().length;
-    await().until(() -> !releases.deliveries(rye).isEmpty());
+    await().until(() -> !deliveries(rye).isEmpty());
     get(client, file, "Accept", "*/*");
-    await().until(() -> releases.deliveries(rye).get(0).times() == 2);
-    assertThat(releases.deliveries(rye)).singleElement().satisfies(one -> {
+    await().until(() -> deliveries(rye).get(0).times() == 2);
+    assertThat(deliveries(rye)).singleElement().satisfies(one -> {
       assertThat(one.bytes()).isEqualTo(size);
       assertThat(one.on()).isEqualTo(today());
     });
     assertThat(Texts.of(ines.get("/t/deliverables/" + rye + "/clearance").body())).contains("Print works", "the file, ", "2 times");
+  }
+
+  private List<Releases.Delivery> deliveries(ItemId of) {
+    return releases.recipients(of).stream().flatMap(one -> one.deliveries().stream()).toList();
   }
 
   private static HttpResponse<byte[]> get(HttpClient client, String address, String header, String value) throws Exception {

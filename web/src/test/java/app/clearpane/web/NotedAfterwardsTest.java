@@ -40,7 +40,7 @@ class NotedAfterwardsTest extends AtTheMill {
     assertThat(states.of(bag).asked().later()).isEqualTo(1);
     assertThat(states.of(bag).asked().inTheWay()).as("it holds up no release").isZero();
     assertThat(ines.get("/t/deliverables/" + bag + "/clearance").body()).contains("Every change asked for is confirmed, set aside or withdrawn.");
-    assertThat(ines.get("/t").body()).contains("1 thing was asked for after it was signed");
+    assertThat(ines.get("/t?whole=true").body()).contains("1 thing was asked for after it was signed");
     assertThat(ines.get("/t/versions/" + version.id() + "/light-table").body()).contains("for the next version", "1 asked for after it was signed");
     VersionRow second = sent(ines, bag, "flour-wheat-1.pdf");
     assertThat(states.of(bag).asked().later()).as("a version later it is a mark like any other").isZero();

@@ -47,6 +47,11 @@ public enum PaperState {
     return facts.seen() > 0 ? VIEWED : OPEN;
   }
 
+  /** Whether its recipients are waited for: what is only to be read waits for nobody. */
+  public static boolean isAwaited(Facts facts, LocalDate today) {
+    return facts.kind().asks() && of(facts, today).waits();
+  }
+
   /** Whether something is still expected of its recipients. */
   public boolean waits() {
     return this == OPEN || this == VIEWED || this == OVERDUE;

@@ -6,6 +6,8 @@ import static app.clearpane.store.schema.Tables.RELEASE;
 import static app.clearpane.store.schema.Tables.RELEASE_DELIVERY;
 import static app.clearpane.store.schema.Tables.RELEASE_RECIPIENT;
 import static app.clearpane.store.schema.Tables.VERSION;
+import static org.jooq.impl.DSL.multiset;
+import static org.jooq.impl.DSL.select;
 
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.exposure.ItemId;
@@ -19,11 +21,15 @@ import java.util.Optional;
 import java.util.UUID;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
+import org.jooq.Field;
 import org.jooq.Records;
 import org.jspecify.annotations.Nullable;
 
 /** What was released, and the bundles that prove it. */
 public final class Releases {
+  private static final Field<List<Delivery>> DELIVERIES = multiset(
+      select(RELEASE_DELIVERY.DELIVERED_ON, RELEASE_DELIVERY.WHAT, RELEASE_DELIVERY.TIMES, RELEASE_DELIVERY.SIZE_BYTES).from(RELEASE_DELIVERY)
+          .where(RELEASE_DELIVERY.RECIPIENT_ID.eq(RELEASE_RECIPIENT.ID)).orderBy(RELEASE_DELIVERY.DELIVERED_ON, RELEASE_DELIVERY.WHAT)).convertFrom(all -> all.map(Records.mapping(Delivery::new)));
   private final DSLContext db;
 
   public Releases(DSLContext db) {
@@ -51,8 +57,11 @@ public final class Releases {
   /** The recall of a release. */
   public record Recall(Instant at, String by, String reason) {}
 
-  /** Somebody who gets the files of a release. @param fetched how many times they did */
-  public record Recipient(UUID id, UUID release, String name, String email, Instant expiresAt, Instant createdAt, int fetched, @Nullable Instant fetchedAt) {}
+  /** Whole deliveries to one recipient on one day. @param what the file, or the bundle @param bytes of one */
+  public record Delivery(LocalDate on, String what, int times, long bytes) {}
+
+  /** Somebody who gets the files of a release. @param fetched how many times they did @param deliveries what was handed out whole, by day */
+  public record Recipient(UUID id, UUID release, String name, String email, Instant expiresAt, Instant createdAt, int fetched, @Nullable Instant fetchedAt, List<Delivery> deliveries) {}
 
   /** Notes a release. */
   public void add(Release release) {
@@ -87,7 +96,7 @@ public final class Releases {
 
   /** The releases of all projects that are worked on, newest first. */
   public List<Release> ofActiveProjects() {
-    return fetch(ITEM.PROJECT_ID.in(org.jooq.impl.DSL.select(PROJECT.ID).from(PROJECT).where(PROJECT.ARCHIVED_AT.isNull())));
+    return fetch(ITEM.PROJECT_ID.in(select(PROJECT.ID).from(PROJECT).where(PROJECT.ARCHIVED_AT.isNull())));
   }
 
   private List<Release> fetch(Condition condition) {
@@ -105,7 +114,7 @@ public final class Releases {
 
   /** The releases of versions with these bytes, newest first. */
   public List<Release> ofBytes(Sha256 content) {
-    return fetch(RELEASE.VERSION_ID.in(org.jooq.impl.DSL.select(VERSION.ID).from(VERSION).where(VERSION.SHA256.eq(content))));
+    return fetch(RELEASE.VERSION_ID.in(select(VERSION.ID).from(VERSION).where(VERSION.SHA256.eq(content))));
   }
 
   /** Recalls a release; its recipients' links end. @throws Stale if it was recalled meanwhile */
@@ -124,7 +133,7 @@ public final class Releases {
 
   /** The recipients of a deliverable's releases, in the order they were added. */
   public List<Recipient> recipients(ItemId deliverable) {
-    return recipientsWhere(RELEASE_RECIPIENT.RELEASE_ID.in(org.jooq.impl.DSL.select(RELEASE.ID).from(RELEASE).where(RELEASE.DELIVERABLE_ID.eq(deliverable))));
+    return recipientsWhere(RELEASE_RECIPIENT.RELEASE_ID.in(select(RELEASE.ID).from(RELEASE).where(RELEASE.DELIVERABLE_ID.eq(deliverable))));
   }
 
   /** Whoever has the link with this key. */
@@ -134,17 +143,7 @@ public final class Releases {
 
   private List<Recipient> recipientsWhere(Condition condition) {
     return db.select(RELEASE_RECIPIENT.ID, RELEASE_RECIPIENT.RELEASE_ID, RELEASE_RECIPIENT.NAME, RELEASE_RECIPIENT.EMAIL, RELEASE_RECIPIENT.EXPIRES_AT, RELEASE_RECIPIENT.CREATED_AT,
-        RELEASE_RECIPIENT.FETCHED, RELEASE_RECIPIENT.FETCHED_AT).from(RELEASE_RECIPIENT).where(condition).orderBy(RELEASE_RECIPIENT.CREATED_AT, RELEASE_RECIPIENT.ID).fetch(Records.mapping(Recipient::new));
-  }
-
-  /** Whole deliveries to one recipient on one day. @param what the file, or the bundle @param bytes of one */
-  public record Delivery(UUID recipient, LocalDate on, String what, int times, long bytes) {}
-
-  /** The whole deliveries of a deliverable's releases, by day. */
-  public List<Delivery> deliveries(ItemId deliverable) {
-    return db.select(RELEASE_DELIVERY.RECIPIENT_ID, RELEASE_DELIVERY.DELIVERED_ON, RELEASE_DELIVERY.WHAT, RELEASE_DELIVERY.TIMES, RELEASE_DELIVERY.SIZE_BYTES).from(RELEASE_DELIVERY)
-        .join(RELEASE_RECIPIENT).on(RELEASE_RECIPIENT.ID.eq(RELEASE_DELIVERY.RECIPIENT_ID)).join(RELEASE).on(RELEASE.ID.eq(RELEASE_RECIPIENT.RELEASE_ID))
-        .where(RELEASE.DELIVERABLE_ID.eq(deliverable)).orderBy(RELEASE_DELIVERY.RECIPIENT_ID, RELEASE_DELIVERY.DELIVERED_ON, RELEASE_DELIVERY.WHAT).fetch(Records.mapping(Delivery::new));
+        RELEASE_RECIPIENT.FETCHED, RELEASE_RECIPIENT.FETCHED_AT, DELIVERIES).from(RELEASE_RECIPIENT).where(condition).orderBy(RELEASE_RECIPIENT.CREATED_AT, RELEASE_RECIPIENT.ID).fetch(Records.mapping(Recipient::new));
   }
 
   /** Counts that all of something was handed out. @return whether it is the first time on that day */

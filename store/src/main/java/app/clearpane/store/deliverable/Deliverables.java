@@ -114,6 +114,11 @@ public final class Deliverables {
     return VersionRows.where(db, VERSION.DELIVERABLE_ID.eq(deliverable));
   }
 
+  /** The versions of the deliverable that a version belongs to, oldest first. */
+  public List<VersionRow> versionsBeside(VersionId version) {
+    return VersionRows.where(db, VERSION.DELIVERABLE_ID.eq(db.select(VERSION.DELIVERABLE_ID).from(VERSION).where(VERSION.ID.eq(version))));
+  }
+
   /** The deliverables that have a version with this content. */
   public List<ItemId> withContent(Sha256 content) {
     return db.selectDistinct(VERSION.DELIVERABLE_ID).from(VERSION).where(VERSION.SHA256.eq(content)).orderBy(VERSION.DELIVERABLE_ID).fetch(VERSION.DELIVERABLE_ID);

@@ -7,6 +7,8 @@ import static app.clearpane.store.schema.Tables.ITEM;
 import static app.clearpane.store.schema.Tables.MARKUP;
 import static app.clearpane.store.schema.Tables.TASK_LINK;
 import static app.clearpane.store.schema.Tables.TASK;
+import static app.clearpane.store.schema.Tables.PAPER;
+import static app.clearpane.store.schema.Tables.PAPER_RECIPIENT;
 import static app.clearpane.store.schema.Tables.PROJECT;
 import static app.clearpane.store.schema.Tables.RELEASE;
 import static app.clearpane.store.schema.Tables.ROUND;
@@ -17,6 +19,7 @@ import static org.jooq.impl.DSL.selectOne;
 
 import app.clearpane.core.markup.Intent;
 import app.clearpane.core.markup.MarkupProgress;
+import app.clearpane.core.papers.PaperState;
 import app.clearpane.core.plan.Side;
 import app.clearpane.core.plan.Stage;
 import app.clearpane.core.project.ProjectId;
@@ -25,14 +28,19 @@ import app.clearpane.store.project.Project;
 import app.clearpane.store.project.Projects;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Optional;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.Field;
 import org.jooq.impl.DSL;
 import org.jspecify.annotations.Nullable;
 
-/** How many deliverables of the projects that are worked on each side holds, in one statement. */
+/** How much of the projects that are worked on each side holds, in one statement. */
 public final class TurnCounts {
+  /** What is known of the papers of a project that may wait for its client. */
+  private static final Field<List<PaperState.Facts>> PAPERS = DSL.multiset(DSL.select(PAPER.KIND, PAPER.DUE_ON, recipients(DSL.noCondition()), recipients(PAPER_RECIPIENT.SEEN_AT.isNotNull()), recipients(PAPER_RECIPIENT.NAMED_AT.isNotNull()))
+      .from(PAPER).where(PAPER.PROJECT_ID.eq(PROJECT.ID), PAPER.SENT_AT.isNotNull(), PAPER.WITHDRAWN_AT.isNull(), PAPER.PAID_ON.isNull()))
+      .as("papers").convertFrom(rows -> rows.map(row -> new PaperState.Facts(row.value1(), true, false, false, row.value3(), row.value4(), row.value5(), Optional.ofNullable(row.value2()))));
   private final DSLContext db;
 
   public TurnCounts(DSLContext db) {
@@ -50,11 +58,6 @@ public final class TurnCounts {
   public record Counts(int ours, int clients, int nobodys, int ourTasks, int clientTasks, int afterwards, int papers) {
     /** No deliverable at all. */
     public static final Counts NONE = new Counts(0, 0, 0, 0, 0, 0, 0);
-
-    /** These with so many papers that wait for the client. */
-    public Counts with(int waiting) {
-      return new Counts(ours, clients, nobodys, ourTasks, clientTasks, afterwards, waiting);
-    }
 
     /** These and those. */
     public Counts plus(Counts more) {
@@ -105,9 +108,10 @@ public final class TurnCounts {
     Field<Integer> clientTasks = DSL.count().filterWhere(client);
     var tasks = db.select(inProject, ourTasks.as("our_tasks"), clientTasks.as("client_tasks")).from(TASK).join(ITEM).on(ITEM.ID.eq(TASK.ITEM_ID)).join(PROJECT).on(PROJECT.ID.eq(ITEM.PROJECT_ID))
         .where(TASK.STAGE.in(Stage.TO_DO, Stage.UNDER_WAY, Stage.IN_CHECK), TASK.DAYS.gt(0), TASK.DELIVERABLE_ID.isNull(), isLeaf(), ITEM.DELETED_AT.isNull()).and(condition).groupBy(ITEM.PROJECT_ID).asTable("tasks");
-    return db.select(Projects.fields()).select(counts.fields()).select(tasks.fields()).from(PROJECT).join(CLIENT).on(CLIENT.ID.eq(PROJECT.CLIENT_ID)).leftJoin(counts).on(counts.field(of).eq(PROJECT.ID)).leftJoin(tasks).on(tasks.field(inProject).eq(PROJECT.ID))
+    return db.select(Projects.fields()).select(counts.fields()).select(tasks.fields()).select(PAPERS).from(PROJECT).join(CLIENT).on(CLIENT.ID.eq(PROJECT.CLIENT_ID)).leftJoin(counts).on(counts.field(of).eq(PROJECT.ID)).leftJoin(tasks).on(tasks.field(inProject).eq(PROJECT.ID))
         .where(condition).orderBy(CLIENT.NAME, PROJECT.NAME, PROJECT.ID)
-        .fetch(row -> new Worked(Projects.project(row), new Counts(zero(row.get("ours", Integer.class)), zero(row.get("clients", Integer.class)), zero(row.get("nobodys", Integer.class)), zero(row.get("our_tasks", Integer.class)), zero(row.get("client_tasks", Integer.class)), zero(row.get("afterwards", Integer.class)), 0)));
+        .fetch(row -> new Worked(Projects.project(row), new Counts(zero(row.get("ours", Integer.class)), zero(row.get("clients", Integer.class)), zero(row.get("nobodys", Integer.class)), zero(row.get("our_tasks", Integer.class)), zero(row.get("client_tasks", Integer.class)), zero(row.get("afterwards", Integer.class)),
+            (int) row.get(PAPERS).stream().filter(paper -> PaperState.isAwaited(paper, today)).count())));
   }
 
   /** Wishes on the version sent last clash, and one side is to rule; where both are, the client's counts. */
@@ -138,6 +142,10 @@ public final class TurnCounts {
   private static Condition isLeaf() {
     var part = ITEM.as("part");
     return DSL.notExists(selectOne().from(part).where(part.PARENT_ID.eq(ITEM.ID), part.DELETED_AT.isNull()));
+  }
+
+  private static Field<Integer> recipients(Condition which) {
+    return DSL.field(DSL.selectCount().from(PAPER_RECIPIENT).where(PAPER_RECIPIENT.PAPER_ID.eq(PAPER.ID)).and(which));
   }
 
   private static int zero(@Nullable Integer count) {

@@ -4,6 +4,7 @@ import static app.clearpane.store.schema.Tables.AGENCY_FILTER;
 import static app.clearpane.store.schema.Tables.PANE;
 import static app.clearpane.store.schema.Tables.PANE_FILTER;
 import static org.jooq.impl.DSL.castNull;
+import static org.jooq.impl.DSL.multiset;
 
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.Filter;
@@ -11,10 +12,14 @@ import app.clearpane.core.exposure.PaneId;
 import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
+import org.jooq.Field;
+import org.jooq.Records;
+import org.jooq.impl.DSL;
 
 /**
  * The filters of some panes and of the agency, read in one statement.
@@ -26,6 +31,28 @@ public record FilterRows(Map<PaneId, Map<ContentKind, Set<Filter>>> published, M
     Map<ContentKind, Set<Filter>> startingPoint) {
   /** No filter anywhere. */
   public static final FilterRows NONE = new FilterRows(Map.of(), Map.of(), Map.of(), Map.of());
+  /** Those of a pane, and those of the agency, as columns beside {@code pane}. */
+  static final Field<List<Written>> OF_PANE = multiset(DSL.select(PANE_FILTER.KIND, PANE_FILTER.NAMED, PANE_FILTER.PUBLISHED, PANE_FILTER.PENDING).from(PANE_FILTER).where(PANE_FILTER.PANE_ID.eq(PANE.ID)))
+      .as("filters").convertFrom(rows -> rows.map(Records.mapping(Written::new)));
+  static final Field<List<Written>> OF_AGENCY = multiset(DSL.select(AGENCY_FILTER.KIND, AGENCY_FILTER.NAMED, AGENCY_FILTER.CEILING, AGENCY_FILTER.STARTING_POINT).from(AGENCY_FILTER))
+      .as("agency_filters").convertFrom(rows -> rows.map(Records.mapping(Written::new)));
+
+  /** One filter. @param first whether it counts as published, or for the ceiling @param second whether it counts as pending, or for the starting point */
+  record Written(ContentKind kind, String named, boolean first, boolean second) {}
+
+  /** Those that were read beside panes. */
+  static FilterRows of(Map<PaneId, List<Written>> panes, List<Written> agency) {
+    FilterRows read = new FilterRows(new HashMap<>(), new HashMap<>(), new EnumMap<>(ContentKind.class), new EnumMap<>(ContentKind.class));
+    panes.forEach((pane, all) -> all.forEach(one -> {
+      add(of(read.published(), pane), one.kind(), one.named(), one.first());
+      add(of(read.pending(), pane), one.kind(), one.named(), one.second());
+    }));
+    agency.forEach(one -> {
+      add(read.ceilings(), one.kind(), one.named(), one.first());
+      add(read.startingPoint(), one.kind(), one.named(), one.second());
+    });
+    return read;
+  }
 
   /** The filters of the panes that meet a condition, and those of the agency. */
   public static FilterRows where(DSLContext db, Condition panes) {

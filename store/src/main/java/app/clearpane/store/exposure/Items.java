@@ -32,14 +32,24 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
+import org.jooq.Field;
 import org.jooq.Record1;
 import org.jooq.Select;
 import org.jooq.impl.DSL;
+import org.jspecify.annotations.Nullable;
 
 /** Everything that can be shown or held back one by one, with what stands above it. */
 public final class Items {
   private static final app.clearpane.store.schema.tables.Item BESIDE = ITEM.as("beside");
   private static final app.clearpane.store.schema.tables.ItemAncestor INSIDE = ITEM_ANCESTOR.as("inside");
+  /** Whom a task was given to, as long as clients may be given tasks. */
+  private static final Field<@Nullable ContactId> DOER = DSL.when(DSL.exists(DSL.selectOne().from(AGENCY).where(AGENCY.CLIENTS_DO_TASKS.isTrue())), TASK.CONTACT_ID).as("doer");
+  private static final Field<@Nullable ContactId> NOBODY = DSL.castNull(TASK.CONTACT_ID).as("doer");
+  /** Who is asked to sign a version of a deliverable, or was. */
+  private static final Field<List<ContactId>> ASKED = DSL.multiset(DSL.selectDistinct(ROUND_SIGNATORY.CONTACT_ID).from(ROUND_SIGNATORY)
+      .join(ROUND).on(ROUND.ID.eq(ROUND_SIGNATORY.ROUND_ID)).join(VERSION).on(VERSION.ID.eq(ROUND.VERSION_ID)).where(VERSION.DELIVERABLE_ID.eq(ITEM.ID)))
+      .as("asked").convertFrom(rows -> rows.map(Record1::value1));
+  private static final Field<List<ContactId>> NONE_ASKED = DSL.inline("").as("asked").convertFrom(none -> List.of());
   private final DSLContext db;
 
   public Items(DSLContext db) {
@@ -163,13 +173,20 @@ public final class Items {
 
   /** @param which where one is of these, all above it are @param byName whether it is told what was sent by name */
   private Map<ProjectId, List<Item>> read(Condition which, boolean byName) {
-    Map<ItemId, Set<ContactId>> addressed = byName ? addressed(which) : Map.of();
+    Map<ItemId, Set<ContactId>> addressed = new HashMap<>();
     Map<ItemId, Known> known = new LinkedHashMap<>();
-    db.select(ITEM.ID, ITEM.KIND, ITEM.NAME, ITEM.PARENT_ID, ITEM.DELETED_AT, FOLDER.ITEM_ID, MILESTONE.ITEM_ID, TASK.STAGE, TASK.DAYS, ITEM.PROJECT_ID).from(ITEM)
+    db.select(ITEM.ID, ITEM.KIND, ITEM.NAME, ITEM.PARENT_ID, ITEM.DELETED_AT, FOLDER.ITEM_ID, MILESTONE.ITEM_ID, TASK.STAGE, TASK.DAYS, ITEM.PROJECT_ID, byName ? DOER : NOBODY, byName ? ASKED : NONE_ASKED).from(ITEM)
         .leftJoin(FOLDER).on(FOLDER.ITEM_ID.eq(ITEM.ID)).leftJoin(MILESTONE).on(MILESTONE.ITEM_ID.eq(ITEM.ID)).leftJoin(TASK).on(TASK.ITEM_ID.eq(ITEM.ID))
         .where(which)
         .orderBy(ITEM.KIND, ITEM.NAME, ITEM.ID)
-        .forEach(row -> known.put(row.value1(), new Known(row.value10(), row.value2(), row.value3(), Optional.ofNullable(row.value4()), row.value5() != null, row.value6() != null, row.value7() != null || Integer.valueOf(0).equals(row.value9()), row.value8() == Stage.DONE)));
+        .forEach(row -> {
+          known.put(row.value1(), new Known(row.value10(), row.value2(), row.value3(), Optional.ofNullable(row.value4()), row.value5() != null, row.value6() != null, row.value7() != null || Integer.valueOf(0).equals(row.value9()), row.value8() == Stage.DONE));
+          Set<ContactId> named = new HashSet<>(row.value12());
+          Optional.ofNullable(row.value11()).ifPresent(named::add);
+          if (!named.isEmpty()) {
+            addressed.put(row.value1(), named);
+          }
+        });
     Set<ItemId> heads = known.values().stream().filter(item -> item.kind() == ContentKind.TASKS && !item.deleted()).flatMap(item -> item.parent().stream()).filter(parent -> known.get(parent).parent().isEmpty()).collect(Collectors.toSet());
     Map<ProjectId, List<Item>> items = new HashMap<>();
     known.forEach((id, item) -> items.computeIfAbsent(item.project(), none -> new ArrayList<>()).add(new Item(id, item.kind(), item.name(), above(item, known, heads, addressed),
@@ -199,16 +216,5 @@ public final class Items {
       ancestors.add(new Item.Ancestor(next.get(), known.get(next.get()).name(), known.get(next.get()).traits(heads.contains(next.get())), addressed.getOrDefault(next.get(), Set.of())));
     }
     return ancestors;
-  }
-
-  private Map<ItemId, Set<ContactId>> addressed(Condition which) {
-    Map<ItemId, Set<ContactId>> addressed = new HashMap<>();
-    db.selectDistinct(VERSION.DELIVERABLE_ID, ROUND_SIGNATORY.CONTACT_ID).from(ROUND_SIGNATORY)
-        .join(ROUND).on(ROUND.ID.eq(ROUND_SIGNATORY.ROUND_ID)).join(VERSION).on(VERSION.ID.eq(ROUND.VERSION_ID))
-        .join(ITEM).on(ITEM.ID.eq(VERSION.DELIVERABLE_ID)).where(which)
-        .unionAll(db.select(TASK.ITEM_ID, TASK.CONTACT_ID).from(TASK).join(ITEM).on(ITEM.ID.eq(TASK.ITEM_ID)).crossJoin(AGENCY)
-            .where(which, TASK.CONTACT_ID.isNotNull(), AGENCY.CLIENTS_DO_TASKS.isTrue()))
-        .forEach(row -> addressed.computeIfAbsent(row.value1(), id -> new HashSet<>()).add(row.value2()));
-    return addressed;
   }
 }

@@ -1,6 +1,7 @@
 package app.clearpane.store.exposure;
 
 import static app.clearpane.store.schema.Tables.AGENCY_APERTURE;
+import static app.clearpane.store.schema.Tables.CONTACT;
 import static app.clearpane.store.schema.Tables.HELD_BACK_EVERYWHERE;
 import static app.clearpane.store.schema.Tables.ITEM;
 import static app.clearpane.store.schema.Tables.PANE;
@@ -8,7 +9,10 @@ import static app.clearpane.store.schema.Tables.PANE_APERTURE;
 import static app.clearpane.store.schema.Tables.PANE_ARRIVAL;
 import static app.clearpane.store.schema.Tables.PANE_FILTER;
 import static app.clearpane.store.schema.Tables.PANE_SECTION;
+import static app.clearpane.store.schema.Tables.SEAT;
 import static app.clearpane.store.schema.Tables.SHOWING;
+import static org.jooq.impl.DSL.multiset;
+import static org.jooq.impl.DSL.select;
 
 import app.clearpane.core.exposure.Aperture;
 import app.clearpane.core.exposure.Ceilings;
@@ -19,6 +23,7 @@ import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.exposure.Pane;
 import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.exposure.PaneSettings;
+import app.clearpane.core.exposure.SeatState;
 import app.clearpane.core.exposure.Setting;
 import app.clearpane.core.exposure.Showing;
 import app.clearpane.core.exposure.StartingPoint;
@@ -27,19 +32,20 @@ import app.clearpane.store.schema.tables.PaneAperture;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Comparator;
 import java.util.EnumMap;
-import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
+import org.jooq.Field;
 import org.jooq.Records;
 import org.jooq.impl.DSL;
 import org.jspecify.annotations.Nullable;
@@ -123,27 +129,48 @@ public final class Panes {
    * @param arrivals where new items arrive Shown
    * @param sections those that have words or a place of their own, by pane
    * @param ceilings of the agency
+   * @param seats at them, ended ones too: lead voices first, then by name
    */
-  public record All(List<Row> rows, List<Pane> panes, List<Arrivals> arrivals, Map<PaneId, List<Section>> sections, Ceilings ceilings) {}
-
-  /** The panes of a project with all that is set for them, in at most three statements. */
-  public All all(ProjectId project) {
-    return all(PANE.PROJECT_ID.eq(project), DSL.noCondition(), ITEM.PROJECT_ID.eq(project), EnumSet.allOf(ContentKind.class));
+  public record All(List<Row> rows, List<Pane> panes, List<Arrivals> arrivals, Map<PaneId, List<Section>> sections, Ceilings ceilings, List<SeatRow> seats) {
+    /** The seats that were not ended. */
+    public List<SeatRow> seated() {
+      return seats.stream().filter(seat -> seat.state() != SeatState.ENDED).toList();
+    }
   }
 
-  /** The panes of the projects of some items for the core to decide on these by and on nothing else, by project and oldest first. */
-  public Map<ProjectId, List<Pane>> withSettings(Map<ProjectId, List<Item>> some) {
+  /** What is set for one kind at a pane, and for all panes. */
+  private record OfKind(ContentKind kind, Aperture published, Aperture pending, @Nullable String arrivesBy, @Nullable Instant arrivesSince, @Nullable Integer position, @Nullable String title, @Nullable String line, @Nullable Boolean off,
+      @Nullable Aperture ceiling, @Nullable Aperture start) {}
+
+  private static final Field<List<OfKind>> OF_KINDS = multiset(select(PANE_APERTURE.KIND, PANE_APERTURE.PUBLISHED, PANE_APERTURE.PENDING, PANE_ARRIVAL.SET_BY, PANE_ARRIVAL.SET_AT,
+      PANE_SECTION.POSITION, PANE_SECTION.TITLE, PANE_SECTION.LINE, PANE_SECTION.OFF, AGENCY_APERTURE.CEILING, AGENCY_APERTURE.STARTING_POINT).from(PANE_APERTURE)
+      .leftJoin(PANE_ARRIVAL).on(PANE_ARRIVAL.PANE_ID.eq(PANE_APERTURE.PANE_ID), PANE_ARRIVAL.KIND.eq(PANE_APERTURE.KIND))
+      .leftJoin(PANE_SECTION).on(PANE_SECTION.PANE_ID.eq(PANE_APERTURE.PANE_ID), PANE_SECTION.KIND.eq(PANE_APERTURE.KIND))
+      .leftJoin(AGENCY_APERTURE).on(AGENCY_APERTURE.KIND.eq(PANE_APERTURE.KIND)).where(PANE_APERTURE.PANE_ID.eq(PANE.ID)))
+      .as("of_kinds").convertFrom(rows -> rows.map(Records.mapping(OfKind::new)));
+  private static final Field<List<SeatRow>> SEATS = multiset(select(Seats.FIELDS).from(SEAT).join(CONTACT).on(CONTACT.ID.eq(SEAT.CONTACT_ID)).where(SEAT.PANE_ID.eq(PANE.ID)))
+      .as("seats").convertFrom(rows -> rows.map(Seats::row));
+
+  /** The panes of a project with all that is set for them, in two statements. */
+  public All all(ProjectId project) {
+    return all(PANE.PROJECT_ID.eq(project), DSL.noCondition(), ITEM.PROJECT_ID.eq(project));
+  }
+
+  /** Panes of some projects. @param panes for the core to decide by, by project and oldest first @param seated at them, by pane */
+  public record OfSome(Map<ProjectId, List<Pane>> panes, List<SeatRow> seated) {}
+
+  /** The panes of the projects of some items for the core to decide on these by and on nothing else. */
+  public OfSome withSettings(Map<ProjectId, List<Item>> some) {
     List<ItemId> items = some.values().stream().flatMap(List::stream).map(Item::id).toList();
-    Set<ContentKind> kinds = some.values().stream().flatMap(List::stream).map(Item::kind).collect(Collectors.toSet());
-    All all = all(PANE.PROJECT_ID.in(some.keySet()), SHOWING.ITEM_ID.in(items), ITEM.ID.in(items), kinds);
+    All all = all(PANE.PROJECT_ID.in(some.keySet()), SHOWING.ITEM_ID.in(items), ITEM.ID.in(items));
     Map<ProjectId, List<Pane>> panes = new HashMap<>();
     for (int i = 0; i < all.rows().size(); i++) {
       panes.computeIfAbsent(all.rows().get(i).project(), none -> new ArrayList<>()).add(all.panes().get(i));
     }
-    return panes;
+    return new OfSome(panes, all.seated());
   }
 
-  private All all(Condition ofPanes, Condition ofShowings, Condition ofItems, Set<ContentKind> kinds) {
+  private All all(Condition ofPanes, Condition ofShowings, Condition ofItems) {
     Map<PaneId, Row> rows = new LinkedHashMap<>();
     Map<PaneId, Map<ContentKind, Aperture>> published = new HashMap<>();
     Map<PaneId, Map<ContentKind, Aperture>> pending = new HashMap<>();
@@ -151,32 +178,33 @@ public final class Panes {
     Map<PaneId, List<Section>> sections = new HashMap<>();
     Map<ContentKind, Aperture> most = new EnumMap<>(ContentKind.class);
     Map<ContentKind, Aperture> start = new EnumMap<>(ContentKind.class);
-    db.select(PANE.fields()).select(PANE_APERTURE.fields()).select(PANE_ARRIVAL.SET_BY, PANE_ARRIVAL.SET_AT, PANE_SECTION.POSITION, PANE_SECTION.TITLE, PANE_SECTION.LINE, PANE_SECTION.OFF,
-            AGENCY_APERTURE.CEILING, AGENCY_APERTURE.STARTING_POINT)
-        .from(PANE).join(PANE_APERTURE).on(PANE_APERTURE.PANE_ID.eq(PANE.ID))
-        .leftJoin(PANE_ARRIVAL).on(PANE_ARRIVAL.PANE_ID.eq(PANE_APERTURE.PANE_ID), PANE_ARRIVAL.KIND.eq(PANE_APERTURE.KIND))
-        .leftJoin(PANE_SECTION).on(PANE_SECTION.PANE_ID.eq(PANE_APERTURE.PANE_ID), PANE_SECTION.KIND.eq(PANE_APERTURE.KIND))
-        .leftJoin(AGENCY_APERTURE).on(AGENCY_APERTURE.KIND.eq(PANE_APERTURE.KIND))
-        .where(ofPanes).orderBy(PANE.CREATED_AT, PANE.ID).forEach(row -> {
-          PaneId id = row.get(PANE.ID);
-          ContentKind kind = row.get(PANE_APERTURE.KIND);
-          rows.computeIfAbsent(id, none -> row(row));
-          published.computeIfAbsent(id, none -> new EnumMap<>(ContentKind.class)).put(kind, row.get(PANE_APERTURE.PUBLISHED));
-          pending.computeIfAbsent(id, none -> new EnumMap<>(ContentKind.class)).put(kind, row.get(PANE_APERTURE.PENDING));
-          if (row.get(PANE_ARRIVAL.SET_BY) != null) {
-            arrivals.add(new Arrivals(id, kind, row.get(PANE_ARRIVAL.SET_BY), row.get(PANE_ARRIVAL.SET_AT)));
-          }
-          if (row.get(PANE_SECTION.POSITION) != null) {
-            sections.computeIfAbsent(id, none -> new ArrayList<>())
-                .add(new Section(kind, row.get(PANE_SECTION.POSITION), row.get(PANE_SECTION.TITLE), row.get(PANE_SECTION.LINE), row.get(PANE_SECTION.OFF)));
-          }
-          if (row.get(AGENCY_APERTURE.CEILING) != null) {
-            most.put(kind, row.get(AGENCY_APERTURE.CEILING));
-            start.put(kind, row.get(AGENCY_APERTURE.STARTING_POINT));
-          }
-        });
-    boolean filtered = Stream.of(published.values(), pending.values(), List.of(most, start)).flatMap(Collection::stream).anyMatch(apertures -> kinds.stream().anyMatch(kind -> kind.filterable() && apertures.get(kind) == Aperture.FILTERED));
-    FilterRows filters = filtered ? FilterRows.where(db, ofPanes) : FilterRows.NONE;
+    Map<PaneId, List<FilterRows.Written>> ofPane = new HashMap<>();
+    List<FilterRows.Written> ofAgency = new ArrayList<>();
+    List<SeatRow> seats = new ArrayList<>();
+    db.select(PANE.fields()).select(OF_KINDS, FilterRows.OF_PANE, FilterRows.OF_AGENCY, SEATS).from(PANE).where(ofPanes).orderBy(PANE.CREATED_AT, PANE.ID).forEach(row -> {
+      PaneId id = row.get(PANE.ID);
+      rows.put(id, row(row));
+      ofPane.put(id, row.get(FilterRows.OF_PANE));
+      if (ofAgency.isEmpty()) {
+        ofAgency.addAll(row.get(FilterRows.OF_AGENCY));
+      }
+      seats.addAll(row.get(SEATS));
+      for (OfKind one : row.get(OF_KINDS)) {
+        published.computeIfAbsent(id, none -> new EnumMap<>(ContentKind.class)).put(one.kind(), one.published());
+        pending.computeIfAbsent(id, none -> new EnumMap<>(ContentKind.class)).put(one.kind(), one.pending());
+        if (one.arrivesBy() != null && one.arrivesSince() != null) {
+          arrivals.add(new Arrivals(id, one.kind(), one.arrivesBy(), one.arrivesSince()));
+        }
+        if (one.position() != null) {
+          sections.computeIfAbsent(id, none -> new ArrayList<>()).add(new Section(one.kind(), one.position(), Objects.requireNonNull(one.title()), Objects.requireNonNull(one.line()), Boolean.TRUE.equals(one.off())));
+        }
+        if (one.ceiling() != null && one.start() != null) {
+          most.put(one.kind(), one.ceiling());
+          start.put(one.kind(), one.start());
+        }
+      }
+    });
+    FilterRows filters = FilterRows.of(ofPane, ofAgency);
     Ceilings ceilings = new Ceilings(most, filters.ceilings());
     StartingPoint starting = new StartingPoint(start, filters.startingPoint());
     Said said = said(ofPanes.and(ofShowings), ofItems);
@@ -184,7 +212,7 @@ public final class Panes {
         settings(row.follows(), starting, new PaneSettings(published.get(row.id()), filters.published().getOrDefault(row.id(), Map.of()), said.published().getOrDefault(row.id(), Map.of()), said.everywhere())),
         settings(row.willFollow(), starting, new PaneSettings(pending.get(row.id()), filters.pending().getOrDefault(row.id(), Map.of()), said.pending().getOrDefault(row.id(), Map.of()), said.everywhere())),
         ceilings, Optional.ofNullable(row.opensAt()))).toList();
-    return new All(List.copyOf(rows.values()), panes, List.copyOf(arrivals), sections, ceilings);
+    return new All(List.copyOf(rows.values()), panes, List.copyOf(arrivals), sections, ceilings, seats.stream().sorted(Comparator.comparing(SeatRow::leadVoice).reversed().thenComparing(SeatRow::name).thenComparing(seat -> seat.id().value())).toList());
   }
 
   private static Row row(org.jooq.Record row) {

@@ -18,10 +18,13 @@ import java.util.Optional;
 import java.util.UUID;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
-import org.jooq.Records;
+import org.jooq.Record;
+import org.jooq.SelectField;
 
 /** Who has a place at which pane. */
 public final class Seats {
+  /** Of {@code seat} joined with {@code contact}. */
+  static final List<SelectField<?>> FIELDS = List.of(SEAT.ID, SEAT.PANE_ID, SEAT.CONTACT_ID, CONTACT.NAME, CONTACT.EMAIL, SEAT.ROLE, SEAT.LEAD_VOICE, SEAT.STATE, SEAT.INVITED_AT, SEAT.ACCEPTED_AT, SEAT.REVISION);
   private final DSLContext db;
 
   public Seats(DSLContext db) {
@@ -73,10 +76,14 @@ public final class Seats {
     return fetch(PANE.PROJECT_ID.in(projects).and(SEAT.STATE.ne(SeatState.ENDED)));
   }
 
+  static SeatRow row(Record read) {
+    return new SeatRow(read.get(SEAT.ID), read.get(SEAT.PANE_ID), read.get(SEAT.CONTACT_ID), read.get(CONTACT.NAME), read.get(CONTACT.EMAIL), read.get(SEAT.ROLE), read.get(SEAT.LEAD_VOICE), read.get(SEAT.STATE), read.get(SEAT.INVITED_AT),
+        read.get(SEAT.ACCEPTED_AT), read.get(SEAT.REVISION));
+  }
+
   private List<SeatRow> fetch(Condition condition) {
-    return db.select(SEAT.ID, SEAT.PANE_ID, SEAT.CONTACT_ID, CONTACT.NAME, CONTACT.EMAIL, SEAT.ROLE, SEAT.LEAD_VOICE, SEAT.STATE, SEAT.INVITED_AT,
-        SEAT.ACCEPTED_AT, SEAT.REVISION).from(SEAT).join(CONTACT).on(CONTACT.ID.eq(SEAT.CONTACT_ID)).join(PANE).on(PANE.ID.eq(SEAT.PANE_ID))
-        .where(condition).orderBy(SEAT.LEAD_VOICE.desc(), CONTACT.NAME, SEAT.ID).fetch(Records.mapping(SeatRow::new));
+    return db.select(FIELDS).from(SEAT).join(CONTACT).on(CONTACT.ID.eq(SEAT.CONTACT_ID)).join(PANE).on(PANE.ID.eq(SEAT.PANE_ID))
+        .where(condition).orderBy(SEAT.LEAD_VOICE.desc(), CONTACT.NAME, SEAT.ID).fetch(Seats::row);
   }
 
   /** Changes a seat's role. @throws Stale if it was changed since it was read */

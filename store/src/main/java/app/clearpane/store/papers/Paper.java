@@ -60,13 +60,17 @@ public record Paper(PaperId id, ProjectId project, PaperKind kind, String name, 
 
   /** How it stands on a day. */
   public PaperState state(LocalDate today) {
-    return PaperState.of(new PaperState.Facts(kind, sentAt != null, withdrawal.isPresent(), paidOn != null, recipients.size(), (int) recipients.stream().filter(one -> one.seenAt() != null).count(),
-        (int) recipients.stream().filter(one -> one.namedAt() != null).count(), Optional.ofNullable(due)), today);
+    return PaperState.of(facts(), today);
+  }
+
+  private PaperState.Facts facts() {
+    return new PaperState.Facts(kind, sentAt != null, withdrawal.isPresent(), paidOn != null, recipients.size(), (int) recipients.stream().filter(one -> one.seenAt() != null).count(),
+        (int) recipients.stream().filter(one -> one.namedAt() != null).count(), Optional.ofNullable(due));
   }
 
   /** Whether its recipients are waited for: what is only to be read waits for nobody. */
   public boolean waits(LocalDate today) {
-    return kind.asks() && state(today).waits();
+    return PaperState.isAwaited(facts(), today);
   }
 
   /** Whether one of its recipients is waited for. */

@@ -149,7 +149,7 @@ class OneTruthTest {
     List<Item> read = found.getOrDefault(house.project, List.of());
     assertThat(read).containsAll(whole);
     List<Pane> asWhole = panes.withSettings(house.project);
-    List<Pane> asRead = panes.withSettings(found).getOrDefault(house.project, List.of());
+    List<Pane> asRead = panes.withSettings(found).panes().getOrDefault(house.project, List.of());
     for (int i = 0; i < asRead.size(); i++) {
       Seat anybody = new Seat(new SeatId(UUID.randomUUID()), asWhole.get(i).id(), new ContactId(UUID.randomUUID()), SeatRole.READER, SeatState.ACCEPTED, false);
       for (Item item : whole) {

@@ -68,7 +68,6 @@ class ClearanceController {
     model.addAttribute("clearance", sheet.clearance());
     model.addAttribute("released", state.releases());
     model.addAttribute("recipients", releases.recipients(deliverable));
-    model.addAttribute("deliveries", releases.deliveries(deliverable));
     model.addAttribute("known", seats.ofProjects(List.of(state.deliverable().project())));
     return "clearance/sheet";
   }

@@ -79,7 +79,7 @@ class Recipients {
     VersionRow version = deliverables.version(release.version()).orElseThrow();
     Instant now = clock.instant();
     LinkKeys.Loose key = keys.loose();
-    Releases.Recipient recipient = new Releases.Recipient(UUID.randomUUID(), id, name.orElseThrow().value(), email.orElseThrow().value(), now.plus(GOOD_FOR), now, 0, null);
+    Releases.Recipient recipient = new Releases.Recipient(UUID.randomUUID(), id, name.orElseThrow().value(), email.orElseThrow().value(), now.plus(GOOD_FOR), now, 0, null, List.of());
     releases.add(recipient, key.hash());
     tell.of(deliverable.project(), deliverable.id().value(), new VersionActs.ReleaseHanded(by, deliverable.name(), id.toString(), recipient.name(), recipient.email()));
     mail.toOutside(recipient.name(), recipient.email(), new Letter("Released: " + deliverable.name() + ", " + version.called(),

@@ -89,7 +89,7 @@ public class Readers {
     List<SeatRow> signatories = signers(deliverable, seated);
     Set<ContactId> byName = Stream.concat(signatories.stream().map(SeatRow::contact), rounds.stream().flatMap(round -> round.signatories().stream()).map(Round.Signatory::contact)).collect(Collectors.toSet());
     Item addressed = new Item(deliverable.id(), ContentKind.DELIVERABLES, deliverable.name(), List.of(), Item.State.THERE, byName);
-    Pane pane = panes.withSettings(Map.of(deliverable.project(), List.of(addressed))).getOrDefault(deliverable.project(), List.of()).stream().filter(one -> one.id().equals(deliverable.pane())).findFirst().orElseThrow();
+    Pane pane = panes.withSettings(Map.of(deliverable.project(), List.of(addressed))).panes().getOrDefault(deliverable.project(), List.of()).stream().filter(one -> one.id().equals(deliverable.pane())).findFirst().orElseThrow();
     List<SeatRow> others = seated.stream().filter(seat -> !signatories.contains(seat) && verdict(addressed, pane, seat).visible()).toList();
     return new Audience(pane.name(), signatories, others, obstacles(pane, addressed, deliverable, signatories));
   }

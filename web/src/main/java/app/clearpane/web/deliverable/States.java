@@ -1,5 +1,6 @@
 package app.clearpane.web.deliverable;
 
+import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.files.Sha256;
 import app.clearpane.core.project.ProjectId;
@@ -82,6 +83,13 @@ public class States {
   /** One deliverable without its thumbnail; its marks with their threads. @throws NotThere if there is none */
   public DeliverableState withThreads(ItemId id) {
     return one(id, deliverables.versions(id), markups.of(id), Map.of());
+  }
+
+  /** The deliverable of a version without its thumbnail; its marks with their threads. @throws NotThere if there is no such version */
+  public DeliverableState withThreads(VersionId version) {
+    List<VersionRow> versions = deliverables.versionsBeside(version);
+    ItemId id = NotThere.unless(versions.stream().findFirst()).deliverable();
+    return one(id, versions, markups.of(id), Map.of());
   }
 
   private Map<Sha256, Drawings.Sheet> thumbnails(List<VersionRow> versions) {

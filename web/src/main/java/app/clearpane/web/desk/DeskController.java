@@ -78,8 +78,22 @@ class DeskController {
   /** A project with how it stands, and its days on the axis. */
   public record Line(ProjectId id, String name, String tone, String stands, OptionalInt percent, String sentence, LocalDate finish, LocalDate agreed, Strips.Strip strip, List<Strips.Tick> ticks, double todayX, List<Work> works) {}
 
+  /** As much of a list as a page shows at first, and how much is left. */
+  private record Part<T>(List<T> shown, int left) {
+    static <T> Part<T> of(Stream<T> all, boolean whole) {
+      List<T> list = all.toList();
+      return whole || list.size() <= SHOWN ? new Part<>(list, 0) : new Part<>(list.subList(0, SHOWN), list.size() - SHOWN);
+    }
+  }
+
   @GetMapping("/t")
-  String desk(@RequestParam(defaultValue = "everyones") String whose, @RequestParam(defaultValue = "quarter") String span, @RequestParam(defaultValue = "") String client, @AuthenticationPrincipal Person.OfTeam me, Model model) {
+  String desk(
+      @RequestParam(defaultValue = "everyones") String whose,
+      @RequestParam(defaultValue = "quarter") String span,
+      @RequestParam(defaultValue = "") String client,
+      @RequestParam(defaultValue = "false") boolean whole,
+      @AuthenticationPrincipal Person.OfTeam me,
+      Model model) {
     AcrossProjects.All all = across.now();
     Predicate<Project> looked = project -> client.isEmpty() || project.client().toString().equals(client);
     List<NextMoves.Line> moves = all.moves().stream().filter(line -> looked.test(line.project()) && (!whose.equals("mine") || line.whose().contains(me.memberId()))).toList();
@@ -88,27 +102,30 @@ class DeskController {
     model.addAttribute("span", SPANS.contains(span) ? span : "quarter");
     model.addAttribute("client", client);
     model.addAttribute("clients", clients(all.projects()));
-    List<NextMoves.Line> ours = moves.stream().filter(NextMoves.Line::ours).limit(SHOWN).toList();
-    List<NextMoves.Line> theirs = moves.stream().filter(line -> !line.ours()).limit(SHOWN).toList();
-    List<ThisWeek.Due> due = all.due().stream().filter(one -> looked.test(one.project())).limit(SHOWN).toList();
-    List<ThisWeek.Unsorted> unsorted = all.unsorted().stream().filter(one -> looked.test(one.project())).limit(SHOWN).toList();
-    Map<ItemId, Windows.Window> windowOf = windows.across(Stream.of(ours.stream().map(line -> line.move().item()), theirs.stream().map(line -> line.move().item()), due.stream().map(ThisWeek.Due::item), unsorted.stream().map(ThisWeek.Unsorted::item))
-        .flatMap(Function.identity()).toList());
+    Part<NextMoves.Line> ours = Part.of(moves.stream().filter(NextMoves.Line::ours), whole);
+    Part<NextMoves.Line> theirs = Part.of(moves.stream().filter(line -> !line.ours()), whole);
+    Part<ThisWeek.Due> due = Part.of(all.due().stream().filter(one -> looked.test(one.project())), whole);
+    Part<ThisWeek.Unsorted> unsorted = Part.of(all.unsorted().stream().filter(one -> looked.test(one.project())), whole);
+    Map<ItemId, Windows.Window> windowOf = windows.across(
+        Stream.of(moved(ours), moved(theirs), due.shown().stream().map(ThisWeek.Due::item), unsorted.shown().stream().map(ThisWeek.Unsorted::item)).flatMap(Function.identity()).toList());
     model.addAttribute("windows", windowOf);
-    model.addAttribute("oursLeft", moves.stream().filter(NextMoves.Line::ours).count() - ours.size());
-    model.addAttribute("theirsLeft", moves.stream().filter(line -> !line.ours()).count() - theirs.size());
-    model.addAttribute("ours", html(ours, windowOf));
-    model.addAttribute("theirs", html(theirs, windowOf));
-    List<Line> lines = all.projects().stream().filter(looked).map(project -> how(Objects.requireNonNull(all.plans().get(project.id())))).sorted(Comparator.comparing((How how) -> !how.late())).limit(SHOWN)
-        .map(how -> line(how, strips, all.works().getOrDefault(how.plan().project().id(), List.of()))).toList();
+    model.addAttribute("ours", html(ours.shown(), windowOf));
+    model.addAttribute("theirs", html(theirs.shown(), windowOf));
+    Part<How> hows = Part.of(all.projects().stream().filter(looked).map(project -> how(Objects.requireNonNull(all.plans().get(project.id())))).sorted(Comparator.comparing((How how) -> !how.late())), whole);
+    List<Line> lines = hows.shown().stream().map(how -> line(how, strips, all.works().getOrDefault(how.plan().project().id(), List.of()))).toList();
+    model.addAttribute("left", Map.of("ours", ours.left(), "clients", theirs.left(), "week", due.left(), "unsorted", unsorted.left(), "projects", hows.left()));
     model.addAttribute("projects", lines);
     model.addAttribute("lines", rows.html("desk/_project", lines, ""));
-    model.addAttribute("due", due);
+    model.addAttribute("due", due.shown());
     model.addAttribute("week", across.week());
-    model.addAttribute("unsorted", unsorted);
+    model.addAttribute("unsorted", unsorted.shown());
     model.addAttribute("ticks", strips.ticks());
     model.addAttribute("archived", projects.archived());
     return "desk/desk";
+  }
+
+  private static Stream<ItemId> moved(Part<NextMoves.Line> lines) {
+    return lines.shown().stream().map(line -> line.move().item());
   }
 
   /** A next move with its little window. */

@@ -71,9 +71,9 @@ public class GiveSeat {
   }
 
   /** Who has no seat at a pane yet, by the name of their organisation: those one may expect first. @param seated who has one there */
-  Map<String, List<Contact>> candidates(ProjectId project, List<SeatRow> seated) {
+  static Map<String, List<Contact>> candidates(PaneBoard.Board board, List<SeatRow> seated) {
     List<ContactId> there = seated.stream().map(SeatRow::contact).toList();
-    return Organisations.of(people, projects, project).grouped(people.contacts().stream().filter(contact -> !there.contains(contact.id())).toList(), seats.ofProject(project));
+    return board.organisations().grouped(board.organisations().contacts().stream().filter(contact -> !there.contains(contact.id())).toList(), board.audiences().stream().flatMap(audience -> audience.seats().stream()).toList());
   }
 
   /** Gives a contact a seat at a pane. @throws Refused if they have one */
@@ -132,7 +132,7 @@ public class GiveSeat {
     if (seat.leadVoice() && seats.of(pane.id()).size() > 1) {
       throw Refused.because(seat.name() + " speaks for everybody at “" + pane.name() + "”. Name another lead voice first, then end this seat.");
     }
-    List<Round> waiting = toSign(pane.project(), seat.contact());
+    List<Round> waiting = toSign(deliverables.roundsOf(pane.project()), seat.contact());
     if (!waiting.isEmpty()) {
       throw Refused.because(seat.name() + " is asked to sign " + waiting.size() + (waiting.size() == 1 ? " version" : " versions") + " that nobody has settled yet. Close the round first, then end this seat.");
     }
@@ -149,11 +149,12 @@ public class GiveSeat {
 
   /** The seats at a pane that can be ended: not that of whoever speaks for others, nor of whoever is asked to sign. */
   Set<SeatId> endable(ProjectId project, List<SeatRow> all) {
-    return all.stream().filter(seat -> !(seat.leadVoice() && all.size() > 1) && toSign(project, seat.contact()).isEmpty()).map(SeatRow::id).collect(Collectors.toSet());
+    List<Round> rounds = deliverables.roundsOf(project);
+    return all.stream().filter(seat -> !(seat.leadVoice() && all.size() > 1) && toSign(rounds, seat.contact()).isEmpty()).map(SeatRow::id).collect(Collectors.toSet());
   }
 
-  private List<Round> toSign(ProjectId project, ContactId contact) {
-    return deliverables.roundsOf(project).stream().filter(round -> round.open() && round.signatories().stream().anyMatch(s -> s.contact().equals(contact))).toList();
+  private static List<Round> toSign(List<Round> rounds, ContactId contact) {
+    return rounds.stream().filter(round -> round.open() && round.signatories().stream().anyMatch(s -> s.contact().equals(contact))).toList();
   }
 
   /** Mails the holder a link to the pane. @throws Refused while the pane is not published */

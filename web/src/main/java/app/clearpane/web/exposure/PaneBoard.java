@@ -133,7 +133,7 @@ public class PaneBoard {
   /** The board of a project. */
   public record Board(List<Audience> audiences, List<KindRow> kinds, Optional<Audience> selected, ContentKind kind, List<ItemLine> lines,
       Optional<CellSettings> cell,
-      List<Section> sections) {}
+      List<Section> sections, Organisations organisations) {}
 
   /** Lays the board out with one cell selected. */
   public Board of(ProjectId project, Optional<PaneId> wanted, ContentKind kind) {
@@ -142,7 +142,7 @@ public class PaneBoard {
     List<Panes.Row> rows = read.rows();
     List<Pane> settings = read.panes();
     List<Item> all = items.ofProject(project);
-    List<SeatRow> allSeats = seats.ofProject(project).stream().filter(seat -> seat.state() != SeatState.ENDED).toList();
+    List<SeatRow> allSeats = read.seated();
     List<Audience> audiences = rows.stream().map(row -> {
       List<SeatRow> own = allSeats.stream().filter(seat -> seat.pane().equals(row.id())).toList();
       return new Audience(row, own, pending(row, pane(settings, row.id()), settings, new Around(own, all, organisations.without(own))), row.willFollow());
@@ -156,7 +156,7 @@ public class PaneBoard {
     }
     return new Board(audiences, kinds, selected, kind, selected.map(s -> lines(pane(settings, s.pane().id()), kind, all)).orElse(List.of()),
         selected.map(s -> cellSettings(pane(settings, s.pane().id()), kind, all, read.arrivals())),
-        selected.map(s -> SetSections.inOrder(read.sections().getOrDefault(s.pane().id(), List.of()))).orElse(List.of()));
+        selected.map(s -> SetSections.inOrder(read.sections().getOrDefault(s.pane().id(), List.of()))).orElse(List.of()), organisations);
   }
 
   private CellSettings cellSettings(Pane pane, ContentKind kind, List<Item> all, List<Panes.Arrivals> arrivals) {

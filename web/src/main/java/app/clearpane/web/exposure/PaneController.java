@@ -75,7 +75,7 @@ class PaneController {
       model.addAttribute("usual", SectionWords.USUAL);
       model.addAttribute("links", links.ofProject(project).stream().filter(link -> link.pane().equals(selected.pane().id())).toList());
       model.addAttribute("endable", giveSeat.endable(project, selected.seats()));
-      model.addAttribute("candidates", giveSeat.candidates(project, selected.seats()));
+      model.addAttribute("candidates", GiveSeat.candidates(laid, selected.seats()));
       model.addAttribute("through", selected.seats().stream().filter(seat -> through.isEmpty() || seat.id().equals(through.get())).findFirst().orElse(null));
     });
     model.addAttribute("sight", sight.equals("after-publishing") ? sight : "now");

@@ -45,16 +45,14 @@ public class Windows {
   private static final int KEPT = 40;
   private final Panes panes;
   private final Items items;
-  private final Seats seats;
   private final ReasonWords reasons;
   private final Clock clock;
   private final KeptReading<Asked, Map<ItemId, Window>> kept;
 
-  Windows(Panes panes, Items items, Seats seats, ReasonWords reasons, Writes writes, Clock clock) {
+  Windows(Panes panes, Items items, ReasonWords reasons, Writes writes, Clock clock) {
     this.kept = new KeptReading<>(writes, KEPT, this::read);
     this.panes = panes;
     this.items = items;
-    this.seats = seats;
     this.reasons = reasons;
     this.clock = clock;
   }
@@ -99,7 +97,7 @@ public class Windows {
   public All all(ProjectId project) {
     Panes.All all = panes.all(project);
     List<Item> everything = items.ofProject(project);
-    return new All(all.rows(), everything, of(all.panes(), everything, seats.ofProjects(List.of(project))));
+    return new All(all.rows(), everything, of(all.panes(), everything, all.seated()));
   }
 
   /** The windows of all items of a project. */
@@ -122,10 +120,9 @@ public class Windows {
 
   private Map<ItemId, Window> read(Asked asked) {
     Map<ProjectId, List<Item>> found = items.some(asked.items());
-    Map<ProjectId, List<Pane>> ofProjects = panes.withSettings(found);
-    List<SeatRow> seated = seats.ofProjects(found.keySet());
+    Panes.OfSome some = panes.withSettings(found);
     Map<ItemId, Window> windows = new HashMap<>();
-    found.forEach((project, there) -> windows.putAll(of(ofProjects.getOrDefault(project, List.of()), there, seated)));
+    found.forEach((project, there) -> windows.putAll(of(some.panes().getOrDefault(project, List.of()), there, some.seated())));
     return windows;
   }
 

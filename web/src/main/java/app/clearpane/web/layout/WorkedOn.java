@@ -17,14 +17,12 @@ import org.springframework.stereotype.Component;
 @Component
 public class WorkedOn {
   private final TurnCounts counts;
-  private final Papers papers;
   private final TheAgency agency;
   private final KeptReading<LocalDate, All> kept;
 
-  WorkedOn(TurnCounts counts, Papers papers, TheAgency agency, Writes writes) {
+  WorkedOn(TurnCounts counts, TheAgency agency, Writes writes) {
     this.agency = agency;
     this.counts = counts;
-    this.papers = papers;
     this.kept = new KeptReading<>(writes, 1, this::read);
   }
 
@@ -53,8 +51,7 @@ public class WorkedOn {
   private All read(LocalDate today) {
     List<TurnCounts.Worked> read = counts.workedOn(today);
     Map<ProjectId, TurnCounts.Counts> turns = new LinkedHashMap<>();
-    Map<ProjectId, Long> waiting = papers.waiting(read.stream().map(one -> one.project().id()).toList(), today).stream().collect(Collectors.groupingBy(Paper::project, Collectors.counting()));
-    read.forEach(one -> turns.put(one.project().id(), one.turns().with(waiting.getOrDefault(one.project().id(), 0L).intValue())));
+    read.forEach(one -> turns.put(one.project().id(), one.turns()));
     return new All(read.stream().map(TurnCounts.Worked::project).toList(), turns, turns.values().stream().reduce(TurnCounts.Counts.NONE, TurnCounts.Counts::plus));
   }
 }

@@ -78,8 +78,8 @@ class LightTableController {
   @GetMapping("/t/versions/{version}/light-table")
   String look(@PathVariable VersionId version, @RequestParam(defaultValue = "1") int page, @RequestParam(name = "at.x", required = false) Integer atX,
       @RequestParam(name = "at.y", required = false) Integer atY, @RequestParam(required = false) @Nullable MarkupId note, @AuthenticationPrincipal Person.OfTeam me, Model model) {
-    VersionRow found = NotThere.unless(deliverables.version(version));
-    DeliverableState state = states.withThreads(found.deliverable());
+    DeliverableState state = states.withThreads(version);
+    VersionRow found = NotThere.unless(state.versions().stream().filter(one -> one.id().equals(version)).findFirst());
     Drawings.Drawing drawing = drawings.find(found.sha256()).orElseThrow();
     int shown = Math.max(1, Math.min(page, drawing.pages()));
     LightTable table = LightTable.of("/t", state.deliverable().name(), found, state.versions(), shown, drawing, drawings.sheet(found.sha256(), shown),
