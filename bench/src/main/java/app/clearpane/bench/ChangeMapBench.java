@@ -37,7 +37,7 @@ public class ChangeMapBench {
   private static final int PATCH = 166;
   private final Raster before = raster(page(false));
   private final Raster after = raster(page(true));
-  private final Registration laid = Registration.of(before, after);
+  private final Registration laid = Registration.readings(before, after).get(0);
 
   /** Writes both pages, for others to compare. */
   static void write(Path folder) throws IOException {

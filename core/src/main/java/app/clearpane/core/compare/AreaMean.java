@@ -21,7 +21,7 @@ final class AreaMean {
         result[y * width + x] = colour(wide, x * 3, area);
       }
     }
-    return new Raster(width, height, result);
+    return new Raster(width, height, result, picture.coloursHalved());
   }
 
   private static void addRow(Raster picture, int row, double share, double[] sums, int width) {

@@ -1,49 +1,64 @@
 package app.clearpane.core.compare;
 
-/** Moves a picture by a part of a pixel, each new pixel being the weighted mean of the four it lies on. */
+/**
+ * Moves a picture by a part of a pixel.
+ *
+ * <p><b>Algorithm.</b> Cubic convolution with a = -1/2 (Keys, 1981), along the rows and then along the columns; the pixels at the edges go on
+ * beyond them.
+ */
 final class Moved {
+  private static final int TAPS = 4;
+
   private Moved() {}
 
   /**
-   * The picture read from a little further on.
+   * The picture with its content a little further on.
    *
-   * @param dx how much further right it is read, between -0.5 and 0.5
+   * @param dx how much further right it lies, in pixels
    * @param dy how much further down
    */
   static Raster by(Raster picture, double dx, double dy) {
-    if (dx == 0 && dy == 0) {
-      return picture;
-    }
-    int[] result = new int[picture.rgb().length];
-    for (int y = 0; y < picture.height(); y++) {
-      for (int x = 0; x < picture.width(); x++) {
-        result[y * picture.width() + x] = read(picture, x - dx, y - dy);
+    Raster across = dx == 0 ? picture : along(picture, dx, true);
+    return dy == 0 ? across : along(across, dy, false);
+  }
+
+  private static Raster along(Raster picture, double by, boolean rows) {
+    int whole = (int) Math.floor(-by);
+    float[] weights = weights(-by - whole);
+    int width = picture.width();
+    int height = picture.height();
+    int[] from = picture.rgb();
+    int[] result = new int[from.length];
+    int length = rows ? width : height;
+    int step = rows ? 1 : width;
+    int[] at = new int[TAPS];
+    for (int line = 0; line < (rows ? height : width); line++) {
+      int start = rows ? line * width : line;
+      for (int i = 0; i < length; i++) {
+        for (int tap = 0; tap < TAPS; tap++) {
+          at[tap] = from[start + step * Math.max(0, Math.min(length - 1, i + whole + tap - 1))];
+        }
+        result[start + step * i] = mixed(at, weights);
       }
     }
-    return new Raster(picture.width(), picture.height(), result);
+    return new Raster(width, height, result, picture.coloursHalved());
   }
 
-  private static int read(Raster picture, double x, double y) {
-    int left = (int) Math.floor(x);
-    int top = (int) Math.floor(y);
-    int across = (int) Math.round((x - left) * 256);
-    int down = (int) Math.round((y - top) * 256);
-    int right = Math.min(picture.width() - 1, left + 1);
-    int bottom = Math.min(picture.height() - 1, top + 1);
-    left = Math.max(0, left);
-    top = Math.max(0, top);
-    int one = mix(picture.at(left, top), picture.at(right, top), across);
-    int two = mix(picture.at(left, bottom), picture.at(right, bottom), across);
-    return mix(one, two, down);
-  }
-
-  private static int mix(int first, int second, int part) {
+  private static int mixed(int[] at, float[] weights) {
     int result = 0;
     for (int shift = 16; shift >= 0; shift -= 8) {
-      int a = first >> shift & 255;
-      int b = second >> shift & 255;
-      result |= (a * (256 - part) + b * part + 128 >> 8) << shift;
+      float sum = 0.5f;
+      for (int tap = 0; tap < TAPS; tap++) {
+        sum += weights[tap] * (at[tap] >> shift & 255);
+      }
+      result |= Math.max(0, Math.min(255, (int) Math.floor(sum))) << shift;
     }
     return result;
+  }
+
+  /** What each of four neighbours counts at a part of the way from the second to the third. @param part 0 to 1 */
+  static float[] weights(double part) {
+    double p = part;
+    return new float[] {(float) (p * (-0.5 + p * (1 - 0.5 * p))), (float) (1 + p * p * (-2.5 + 1.5 * p)), (float) (p * (0.5 + p * (2 - 1.5 * p))), (float) (p * p * (-0.5 + 0.5 * p))};
   }
 }

@@ -50,6 +50,16 @@ public record Oklab(double light, double green, double blue) {
     return (float) Math.sqrt(light * light + green * green + blue * blue);
   }
 
+  /** A colour in linear light, each channel 0 to 1; good to 0.0001, for millions of pixels. @param lab where it is written: light, green, blue */
+  static void of(float r, float g, float b, float[] lab) {
+    float l = root(0.4122214708f * r + 0.5363325363f * g + 0.0514459929f * b);
+    float m = root(0.2119034982f * r + 0.6806995451f * g + 0.1073969566f * b);
+    float s = root(0.0883024619f * r + 0.2817188376f * g + 0.6299787005f * b);
+    lab[0] = 0.2104542553f * l + 0.7936177850f * m - 0.0040720468f * s;
+    lab[1] = 1.9779984951f * l - 2.4285922050f * m + 0.4505937099f * s;
+    lab[2] = 0.0259040371f * l + 0.7827717662f * m - 0.8086757660f * s;
+  }
+
   private static float root(float value) {
     float at = value * STEPS;
     int step = (int) at;

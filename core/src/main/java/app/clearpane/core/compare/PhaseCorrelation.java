@@ -23,44 +23,42 @@ final class PhaseCorrelation {
    */
   record Found(double dx, double dy, double peak) {}
 
-  /** A rectangle in a picture that is looked at. */
-  record Cut(int x, int y, int width, int height) {}
+  /** Which shifts are looked for: none further than these, in pixels, each 0 or more. */
+  record Reach(int left, int right, int up, int down) {
+    static Reach of(int farthest) {
+      return new Reach(farthest, farthest, farthest, farthest);
+    }
+  }
 
-  /**
-   * The shift of the same cut in two pictures.
-   *
-   * @param farthest the largest shift that is looked for in either direction, in pixels
-   */
-  static Found between(Grey a, Grey b, Cut cut, int farthest) {
-    int width = powerOfTwo(cut.width);
-    int height = powerOfTwo(cut.height);
+  /** The shift between two pictures, which need not be of one size: their top left corners lie on each other when it is 0. */
+  static Found between(Grey a, Grey b, Reach reach) {
+    int width = powerOfTwo(Math.max(a.width(), b.width()));
+    int height = powerOfTwo(Math.max(a.height(), b.height()));
     Fourier fourier = new Fourier(width, height);
-    float[] real = windowed(a, cut, width, height);
-    float[] imaginary = windowed(b, cut, width, height);
+    float[] real = windowed(a, width, height);
+    float[] imaginary = windowed(b, width, height);
     fourier.forward(real, imaginary);
     double whole = crossPower(real, imaginary, width, height);
     fourier.back(real, imaginary);
-    return peak(real, width, height, farthest, whole);
+    return peak(real, width, height, reach, whole);
   }
 
   private static int powerOfTwo(int least) {
     return Math.max(2, Integer.highestOneBit(Math.max(1, least - 1)) << 1);
   }
 
-  private static float[] windowed(Grey picture, Cut cut, int width, int height) {
+  private static float[] windowed(Grey picture, int width, int height) {
     float[] result = new float[width * height];
     double mean = 0;
-    for (int y = 0; y < cut.height; y++) {
-      for (int x = 0; x < cut.width; x++) {
-        mean += picture.light()[(cut.y + y) * picture.width() + cut.x + x];
-      }
+    for (float light : picture.light()) {
+      mean += light;
     }
-    mean /= (double) cut.width * cut.height;
-    double[] across = window(cut.width);
-    double[] down = window(cut.height);
-    for (int y = 0; y < cut.height; y++) {
-      for (int x = 0; x < cut.width; x++) {
-        result[y * width + x] = (float) ((picture.light()[(cut.y + y) * picture.width() + cut.x + x] - mean) * across[x] * down[y]);
+    mean /= picture.light().length;
+    double[] across = window(picture.width());
+    double[] down = window(picture.height());
+    for (int y = 0; y < picture.height(); y++) {
+      for (int x = 0; x < picture.width(); x++) {
+        result[y * width + x] = (float) ((picture.light()[y * picture.width() + x] - mean) * across[x] * down[y]);
       }
     }
     return result;
@@ -111,15 +109,16 @@ final class PhaseCorrelation {
     return Math.exp(-periods * periods / (2 * SOFT * SOFT));
   }
 
-  private static Found peak(float[] surface, int width, int height, int farthest, double whole) {
+  private static Found peak(float[] surface, int width, int height, Reach reach, double whole) {
     if (whole <= 0) {
       return new Found(0, 0, 0);
     }
-    int far = Math.min(farthest, Math.min(width, height) / 2 - 1);
     int bestX = 0;
     int bestY = 0;
-    for (int y = -far; y <= far; y++) {
-      for (int x = -far; x <= far; x++) {
+    int up = Math.min(reach.up, height / 2 - 1);
+    int left = Math.min(reach.left, width / 2 - 1);
+    for (int y = -up; y <= Math.min(reach.down, height - 1 - up); y++) {
+      for (int x = -left; x <= Math.min(reach.right, width - 1 - left); x++) {
         if (at(surface, width, height, x, y) > at(surface, width, height, bestX, bestY)) {
           bestX = x;
           bestY = y;

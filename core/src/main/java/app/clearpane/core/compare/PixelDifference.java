@@ -11,6 +11,8 @@ import java.util.Arrays;
  * pictures (after Vyšniauskas, 2009). Means are taken only where, among the 3 × 3 pixels, raw colours differ by more than that.
  */
 final class PixelDifference {
+  /** How far around a pixel its range of colours is taken. */
+  private static final int AROUND = 2;
   private static final float[] LINEAR = new float[256];
   /** How much lighter or darker a neighbour must be to make an edge, of 255 · 256. */
   private static final int EDGE = 256 * 3;
@@ -27,22 +29,32 @@ final class PixelDifference {
   private final Raster b;
   private final int dx;
   private final int dy;
-  private final float tolerance;
+  private final Tolerance tolerance;
+  private final boolean ranged;
 
   /**
    * Lays the second picture on the first.
    *
    * @param dx by how many pixels the second lies further right
    * @param dy by how many further down
-   * @param tolerance the distance in OKLab up to which colours are the same
    */
-  PixelDifference(Raster a, Raster b, int dx, int dy, double tolerance) {
+  PixelDifference(Raster a, Raster b, int dx, int dy, Tolerance tolerance) {
     this.a = a;
     this.b = b;
     this.dx = dx;
     this.dy = dy;
-    this.tolerance = (float) tolerance;
+    this.tolerance = tolerance;
+    this.ranged = tolerance.ofRange > 0 || tolerance.ofHues > 0;
   }
+
+  /**
+   * The distance in OKLab up to which colours are the same.
+   *
+   * @param everywhere at least
+   * @param ofRange what part of the range of colours around a pixel, in 5 × 5 and in either picture, is allowed besides
+   * @param ofHues the same of the range of hues, whichever is more
+   */
+  record Tolerance(double everywhere, double ofRange, double ofHues) {}
 
   /** The pixels of the first picture that differ, where both are. */
   Bits differing() {
@@ -139,7 +151,27 @@ final class PixelDifference {
         b2 += LINEAR[q & 255];
       }
     }
-    return Oklab.distance(r1 / 9, g1 / 9, b1 / 9, r2 / 9, g2 / 9, b2 / 9) > tolerance;
+    double distance = Oklab.distance(r1 / 9, g1 / 9, b1 / 9, r2 / 9, g2 / 9, b2 / 9);
+    return distance > tolerance.everywhere && (!ranged || distance > tolerance.everywhere + Math.max(ranges(a, x, y), ranges(b, x + dx, y + dy)));
+  }
+
+  /** What the range of colours around a pixel allows. */
+  private double ranges(Raster picture, int x, int y) {
+    float[] lab = new float[3];
+    float[] least = {9, 9, 9};
+    float[] most = {-9, -9, -9};
+    for (int row = Math.max(0, y - AROUND); row <= Math.min(picture.height() - 1, y + AROUND); row++) {
+      for (int column = Math.max(0, x - AROUND); column <= Math.min(picture.width() - 1, x + AROUND); column++) {
+        int rgb = picture.at(column, row);
+        Oklab.of(LINEAR[rgb >> 16 & 255], LINEAR[rgb >> 8 & 255], LINEAR[rgb & 255], lab);
+        for (int i = 0; i < 3; i++) {
+          least[i] = Math.min(least[i], lab[i]);
+          most[i] = Math.max(most[i], lab[i]);
+        }
+      }
+    }
+    double hues = Math.hypot(most[1] - least[1], most[2] - least[2]);
+    return Math.max(tolerance.ofRange * Math.hypot(hues, most[0] - least[0]), tolerance.ofHues * hues);
   }
 
   /** Whether a pixel smooths an edge: it has a darker and a lighter neighbour, and one of the two lies in an even area. */

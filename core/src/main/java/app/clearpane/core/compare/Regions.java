@@ -23,7 +23,7 @@ final class Regions {
   private final int gap;
   private final double noise;
   private final int join;
-  private IntList runs = new IntList();
+  private IntList runs = new IntList(1_024);
   private final int[] firstOfRow;
   private int[] parent = new int[0];
 
@@ -40,10 +40,16 @@ final class Regions {
    * A region in pixels; its far edges are exclusive.
    *
    * @param pixels how many differ
+   * @param runs row, left and right of each of its runs, small gaps closed, by row and then from the left
    */
-  record Piece(int left, int top, int right, int bottom, long pixels) {
-    Piece with(Piece other) {
-      return new Piece(Math.min(left, other.left), Math.min(top, other.top), Math.max(right, other.right), Math.max(bottom, other.bottom), pixels + other.pixels);
+  record Piece(int left, int top, int right, int bottom, long pixels, int[] runs) {
+    /** The runs on a grid that begins further on. */
+    int[] spans(int across, int down) {
+      int[] spans = runs.clone();
+      for (int at = 0; at < spans.length; at++) {
+        spans[at] += at % Runs.EACH == 0 ? down : across;
+      }
+      return spans;
     }
 
     long area() {
@@ -134,7 +140,7 @@ final class Regions {
     for (int i = 0; i < parent.length; i++) {
       pixels[find(i)] += runs.get(i * 3 + 2);
     }
-    IntList left = new IntList();
+    IntList left = new IntList(1_024);
     for (int y = 0; y < bits.height(); y++) {
       int from = firstOfRow[y];
       firstOfRow[y] = left.size() / 3;
@@ -149,21 +155,51 @@ final class Regions {
   }
 
   private List<Piece> pieces() {
-    Piece[] byRoot = new Piece[parent.length];
+    Gathered[] byRoot = new Gathered[parent.length];
     for (int y = 0; y < bits.height(); y++) {
       for (int i = firstOfRow[y]; i < firstOfRow[y + 1]; i++) {
         int root = find(i);
-        Piece run = new Piece(runs.get(i * 3), y, runs.get(i * 3 + 1), y + 1, runs.get(i * 3 + 2));
-        byRoot[root] = byRoot[root] == null ? run : byRoot[root].with(run);
+        byRoot[root] = byRoot[root] == null ? new Gathered() : byRoot[root];
+        byRoot[root].add(y, runs.get(i * 3), runs.get(i * 3 + 1), runs.get(i * 3 + 2));
       }
     }
-    return Arrays.stream(byRoot).filter(Objects::nonNull).toList();
+    return Arrays.stream(byRoot).filter(Objects::nonNull).map(Gathered::piece).toList();
+  }
+
+  /** Runs that belong together. */
+  private static final class Gathered {
+    private final IntList runs = new IntList(12);
+    private int left = Integer.MAX_VALUE;
+    private int right;
+    private long pixels;
+
+    void add(int y, int from, int to, int differing) {
+      runs.add(y);
+      runs.add(from);
+      runs.add(to);
+      left = Math.min(left, from);
+      right = Math.max(right, to);
+      pixels += differing;
+    }
+
+    Piece piece() {
+      int[] all = runs.toArray();
+      return new Piece(left, all[0], right, all[all.length - 3] + 1, pixels, all);
+    }
   }
 
   /** Numbers one after another. */
   private static final class IntList {
-    private int[] values = new int[1_024];
+    private int[] values;
     private int size;
+
+    IntList(int expected) {
+      values = new int[expected];
+    }
+
+    int[] toArray() {
+      return Arrays.copyOf(values, size);
+    }
 
     void add(int number) {
       if (size == values.length) {

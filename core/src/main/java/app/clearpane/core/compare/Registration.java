@@ -1,31 +1,31 @@
 package app.clearpane.core.compare;
 
 import app.clearpane.core.compare.AreaMean.Grey;
-import app.clearpane.core.compare.PhaseCorrelation.Cut;
 import app.clearpane.core.compare.PhaseCorrelation.Found;
+import app.clearpane.core.compare.PhaseCorrelation.Reach;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 
 /**
- * How two pictures lie on each other (C1): both at the smaller width, and by how much the second one's content is moved.
+ * How two pictures lie on each other (C1): how one became the size of the other, and by how much the second one's content is moved.
  *
- * <p><b>Algorithm.</b> The shift is estimated on a small picture of how light both are (phase correlation), then refined on the cuts of the
- * pictures themselves where there is most to see. It is kept only if the pictures agree clearly better with it than without: content that
- * moved on a page whose rest stands still is a change, not a shift.
+ * <p><b>Algorithm.</b> The shift is estimated on a small picture of how light both are (phase correlation), then on cuts of the pictures
+ * themselves where there is most to see, and then to a part of a pixel by what is left between those ({@link PartOfPixel}). It is kept only
+ * if the pictures agree clearly better with it than without: content that moved on a page whose rest stands still is a change, not a shift.
  *
- * @param before the earlier picture at the working width
- * @param after the later one at the working width
- * @param scaled whether one of them was made smaller
- * @param dx by how many pixels of the working width the later content lies further right, in eighths, up to 5 % of the width
+ * @param before the earlier picture at the working size
+ * @param after the later one at the working size
+ * @param size how one became the size of the other
+ * @param dx by how many pixels the later content lies further right, in twentieths
  * @param dy by how many further down
  * @param aligned false if they have too little in common to say how they lie on each other
  */
-public record Registration(Raster before, Raster after, boolean scaled, double dx, double dy, boolean aligned) {
+public record Registration(Raster before, Raster after, Size size, double dx, double dy, boolean aligned) {
   private static final int SMALL_WIDTH = 256;
   private static final int SIDE = 256;
-  private static final int CUTS = 3;
+  private static final int CUTS = 5;
   /** The largest shift, in widths. */
   private static final double FARTHEST = 0.05;
   /** The peak under which two pictures have nothing in common. */
@@ -34,23 +34,40 @@ public record Registration(Raster before, Raster after, boolean scaled, double d
   private static final double AGREE = 6;
   /** How much better they must agree with a shift than without. */
   private static final double CLEARLY = 0.75;
-  /** A part of a pixel smaller than this is not worth drawing the pictures anew. */
-  private static final double PART = 0.2;
+  /** The same for less than a pixel, of which nothing on a page moves by itself. */
+  private static final double AT_ALL = 0.97;
+  /** Shifts are said in so many parts of a pixel. */
+  private static final double PARTS = 20;
 
-  /** Lays one picture on the other. The same pictures the other way round give the same shift the other way round. */
-  public static Registration of(Raster before, Raster after) {
+  /** How a picture became the size of another. */
+  public enum Size {
+    /** It is of that size. */
+    SAME,
+    /** It was made larger or smaller with all that is on it. */
+    SCALED,
+    /** It was cut or extended; what is on it has the size it had. */
+    CUT
+  }
+
+  /** The ways in which one picture may lie on the other: one if they are of one size or one width, else two, scaled and cut. */
+  public static List<Registration> readings(Raster before, Raster after) {
+    if (before.width() == after.width()) {
+      return List.of(of(before, after, before.height() == after.height() ? Size.SAME : Size.CUT));
+    }
     int width = Math.min(before.width(), after.width());
-    Raster a = before.narrowedTo(width);
-    Raster b = after.narrowedTo(width);
-    boolean scaled = before.width() != after.width();
-    boolean turned = Arrays.compare(a.rgb(), b.rgb()) > 0;
+    return List.of(of(before.narrowedTo(width), after.narrowedTo(width), Size.SCALED), of(before, after, Size.CUT));
+  }
+
+  /** Lays one picture on another. The same pictures the other way round give the same shift the other way round. */
+  static Registration of(Raster a, Raster b, Size size) {
+    boolean turned = a.width() != b.width() ? a.width() > b.width() : Arrays.compare(a.rgb(), b.rgb()) > 0;
     Shift shift = turned ? shift(b, a).back() : shift(a, b);
-    return new Registration(a, b, scaled, shift.dx, shift.dy, shift.aligned);
+    return new Registration(a, b, size, shift.dx, shift.dy, shift.aligned);
   }
 
   private record Shift(double dx, double dy, boolean aligned) {
     Shift back() {
-      return new Shift(-dx, -dy, aligned);
+      return new Shift(0 - dx, 0 - dy, aligned);
     }
   }
 
@@ -58,58 +75,71 @@ public record Registration(Raster before, Raster after, boolean scaled, double d
     if (a.samePixels(b)) {
       return new Shift(0, 0, true);
     }
-    int block = Math.max(1, Math.round(a.width() / (float) SMALL_WIDTH));
+    int block = Math.max(1, Math.round(Math.min(a.width(), b.width()) / (float) SMALL_WIDTH));
     Grey small = AreaMean.grey(a, block);
-    Grey smallB = AreaMean.grey(b, block);
-    Cut whole = new Cut(0, 0, small.width(), Math.min(small.height(), smallB.height()));
-    Found coarse = PhaseCorrelation.between(small, smallB, whole, Math.max(1, (int) Math.ceil(FARTHEST * small.width())));
+    Reach reach = reach(a, b);
+    Found coarse = PhaseCorrelation.between(small, AreaMean.grey(b, block), new Reach(up(reach.left(), block), up(reach.right(), block), up(reach.up(), block), up(reach.down(), block)));
     double still = difference(a, b, 0, 0);
     if (coarse.peak() < WEAK) {
       return new Shift(0, 0, still < AGREE);
     }
     Shift fine = refined(a, b, small, block, (int) Math.round(coarse.dx() * block), (int) Math.round(coarse.dy() * block));
-    boolean near = Math.hypot(fine.dx, fine.dy) <= FARTHEST * a.width();
-    boolean better = near && difference(a, b, (int) Math.round(fine.dx), (int) Math.round(fine.dy)) < CLEARLY * still;
-    return better ? fine : new Shift(0, 0, true);
+    boolean near = fine.dx >= -reach.left() && fine.dx <= reach.right() && fine.dy >= -reach.up() && fine.dy <= reach.down();
+    double better = Math.hypot(fine.dx, fine.dy) < 1 ? AT_ALL : CLEARLY;
+    return near && difference(a, b, fine.dx, fine.dy) < better * still ? fine : new Shift(0, 0, true);
+  }
+
+  /** A part of the width, and as much more as one is larger than the other. */
+  private static Reach reach(Raster a, Raster b) {
+    int far = (int) Math.ceil(FARTHEST * Math.min(a.width(), b.width()));
+    return new Reach(far + Math.max(0, a.width() - b.width()), far + Math.max(0, b.width() - a.width()), far + Math.max(0, a.height() - b.height()), far + Math.max(0, b.height() - a.height()));
+  }
+
+  private static int up(int pixels, int block) {
+    return (pixels + block - 1) / block;
   }
 
   /** The middle one of what a few cuts say, each moved by the estimate first. */
   private static Shift refined(Raster a, Raster b, Grey small, int block, int dx, int dy) {
-    List<Found> all = new ArrayList<>();
-    for (Cut cut : mostToSee(small, block, a, b, dx, dy)) {
-      Grey first = cut(a, cut.x(), cut.y(), cut.width(), cut.height());
-      Grey second = cut(b, cut.x() + dx, cut.y() + dy, cut.width(), cut.height());
-      Found found = PhaseCorrelation.between(first, second, new Cut(0, 0, cut.width(), cut.height()), Math.min(SIDE / 4, 2 * block + 2));
+    List<PartOfPixel.Shift> all = new ArrayList<>();
+    for (Corner at : mostToSee(small, block, a, b, dx, dy)) {
+      Grey first = cut(a, at.x, at.y, at.side);
+      Found found = PhaseCorrelation.between(first, cut(b, at.x + dx, at.y + dy, at.side), Reach.of(Math.min(SIDE / 4, 2 * block + 2)));
       if (found.peak() >= WEAK) {
-        all.add(found);
+        int x = dx + (int) Math.rint(found.dx());
+        int y = dy + (int) Math.rint(found.dy());
+        Grey second = cut(b, Math.max(0, Math.min(b.width() - at.side, at.x + x)), Math.max(0, Math.min(b.height() - at.side, at.y + y)), at.side);
+        boolean whole = at.x + x >= 0 && at.x + x + at.side <= b.width() && at.y + y >= 0 && at.y + y + at.side <= b.height();
+        all.add(whole ? PartOfPixel.between(first, second).plus(x, y) : new PartOfPixel.Shift(dx + found.dx(), dy + found.dy()));
       }
     }
     if (all.isEmpty()) {
       return new Shift(dx, dy, true);
     }
-    return new Shift(eighths(dx + middle(all, Comparator.comparingDouble(Found::dx)).dx()), eighths(dy + middle(all, Comparator.comparingDouble(Found::dy)).dy()), true);
+    return new Shift(inParts(middle(all, Comparator.comparingDouble(PartOfPixel.Shift::dx)).dx()), inParts(middle(all, Comparator.comparingDouble(PartOfPixel.Shift::dy)).dy()), true);
   }
 
-  private static Found middle(List<Found> all, Comparator<Found> order) {
+  private static PartOfPixel.Shift middle(List<PartOfPixel.Shift> all, Comparator<PartOfPixel.Shift> order) {
     return all.stream().sorted(order).skip((all.size() - 1) / 2).findFirst().orElseThrow();
   }
 
-  private static double eighths(double pixels) {
-    double whole = Math.rint(pixels);
-    return Math.abs(pixels - whole) < PART ? whole : Math.rint(pixels * 8) / 8;
+  private static double inParts(double pixels) {
+    return Math.rint(pixels * PARTS) / PARTS;
   }
 
+  private record Corner(int x, int y, int side) {}
+
   /** The cuts with the strongest edges that lie on both pictures when one is moved. */
-  private static List<Cut> mostToSee(Grey small, int block, Raster a, Raster b, int dx, int dy) {
+  private static List<Corner> mostToSee(Grey small, int block, Raster a, Raster b, int dx, int dy) {
     int side = Math.min(SIDE, Math.min(Math.min(a.width(), b.width()), Math.min(a.height(), b.height())));
-    record Weighed(Cut cut, double edges) {}
+    record Weighed(Corner corner, double edges) {}
     List<Weighed> cuts = new ArrayList<>();
     for (int y = Math.max(0, -dy); y + side <= Math.min(a.height(), b.height() - dy); y += side) {
       for (int x = Math.max(0, -dx); x + side <= Math.min(a.width(), b.width() - dx); x += side) {
-        cuts.add(new Weighed(new Cut(x, y, side, side), edges(small, x / block, y / block, side / block)));
+        cuts.add(new Weighed(new Corner(x, y, side), edges(small, x / block, y / block, side / block)));
       }
     }
-    return cuts.stream().sorted(Comparator.comparingDouble(Weighed::edges).reversed()).limit(CUTS).map(Weighed::cut).toList();
+    return cuts.stream().sorted(Comparator.comparingDouble(Weighed::edges).reversed()).limit(CUTS).map(Weighed::corner).toList();
   }
 
   private static double edges(Grey picture, int left, int top, int side) {
@@ -123,26 +153,47 @@ public record Registration(Raster before, Raster after, boolean scaled, double d
     return sum;
   }
 
-  private static Grey cut(Raster picture, int left, int top, int width, int height) {
-    float[] light = new float[width * height];
-    for (int y = 0; y < height; y++) {
-      for (int x = 0; x < width; x++) {
-        light[y * width + x] = AreaMean.light(picture.at(left + x, top + y)) / 256f;
+  private static Grey cut(Raster picture, int left, int top, int side) {
+    float[] light = new float[side * side];
+    for (int y = 0; y < side; y++) {
+      for (int x = 0; x < side; x++) {
+        light[y * side + x] = AreaMean.light(picture.at(left + x, top + y)) / 256f;
       }
     }
-    return new Grey(width, height, light);
+    return new Grey(side, side, light);
   }
 
-  /** The mean difference in lightness, of 255, over every third pixel of every third row where both are. */
-  private static double difference(Raster a, Raster b, int dx, int dy) {
-    long sum = 0;
+  /** The mean difference in lightness, of 255, over every third pixel of every third row where both are, each moved by half. */
+  private static double difference(Raster a, Raster b, double dx, double dy) {
+    Halves x = Halves.of(dx);
+    Halves y = Halves.of(dy);
+    double sum = 0;
     long count = 0;
-    for (int y = Math.max(0, -dy); y < Math.min(a.height(), b.height() - dy); y += 3) {
-      for (int x = Math.max(0, -dx); x < Math.min(a.width(), b.width() - dx); x += 3) {
-        sum += Math.abs(AreaMean.light(a.at(x, y)) - AreaMean.light(b.at(x + dx, y + dy)));
+    for (int row = Math.max(0, -y.whole); row < Math.min(a.height(), b.height() - y.whole); row += 3) {
+      for (int column = Math.max(0, -x.whole); column < Math.min(a.width(), b.width() - x.whole); column += 3) {
+        sum += Math.abs(light(a, column, row, -x.rest / 2, -y.rest / 2) - light(b, column + x.whole, row + y.whole, x.rest / 2, y.rest / 2));
         count++;
       }
     }
     return count == 0 ? 255 : sum / 256.0 / count;
+  }
+
+  /** How light a picture is a part of a pixel away from a pixel, of 255 · 256. */
+  private static double light(Raster picture, int x, int y, double right, double down) {
+    int here = AreaMean.light(picture.at(x, y));
+    if (right == 0 && down == 0) {
+      return here;
+    }
+    int across = AreaMean.light(picture.at(Math.max(0, Math.min(picture.width() - 1, x + (int) Math.signum(right))), y));
+    int below = AreaMean.light(picture.at(x, Math.max(0, Math.min(picture.height() - 1, y + (int) Math.signum(down)))));
+    return here + (across - here) * Math.abs(right) + (below - here) * Math.abs(down);
+  }
+
+  /** A shift as whole pixels and the rest of at most half a pixel, which is 0 in most cases. */
+  record Halves(int whole, double rest) {
+    static Halves of(double pixels) {
+      int whole = (int) Math.rint(pixels);
+      return new Halves(whole, pixels - whole);
+    }
   }
 }

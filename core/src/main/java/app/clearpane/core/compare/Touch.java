@@ -1,6 +1,5 @@
 package app.clearpane.core.compare;
 
-import app.clearpane.core.markup.Box;
 import app.clearpane.core.markup.Place;
 import app.clearpane.core.markup.PlaceArea;
 import java.util.List;
@@ -9,19 +8,20 @@ import java.util.List;
  * Whether the next version did anything where a mark is (C4).
  *
  * @param kind what it comes to
- * @param covered the part of the mark's area that regions cover, 0 to 1
+ * @param covered the part of the mark's area that changed pixels cover, 0 to 1
  */
 public record Touch(Kind kind, double covered) {
   private static final double COVERED_ENOUGH = 0.05;
   private static final double MOSTLY_INSIDE = 0.5;
+  private static final double SLACK = 1e-9;
   /** In page widths. */
   private static final double NEAR = 0.03;
 
   /** How near the changes are. */
   public enum Kind {
-    /** Regions cover at least 5 % of the place, or at least half of some region lies in it. */
+    /** Changed pixels cover at least 5 % of the place, or at least half of some region's lie in it. */
     TOUCHED,
-    /** A region is within 0.03 page widths. */
+    /** A changed pixel is within 0.03 page widths. */
     NEARBY,
     UNTOUCHED
   }
@@ -29,25 +29,21 @@ public record Touch(Kind kind, double covered) {
   /**
    * What changed at a place.
    *
-   * @param regions in fractions of the page the place is on
+   * @param regions the changed pixels of each, in fractions of the page the place is on
    * @param ratio that page's height over its width
    */
-  public static Touch of(Place place, List<Box> regions, double ratio) {
+  static Touch of(Place place, List<Runs> regions, double ratio) {
     PlaceArea area = PlaceArea.of(place, ratio);
-    double covered = area.coveredBy(regions, ratio);
-    if (covered >= COVERED_ENOUGH || regions.stream().anyMatch(box -> area.holdsOf(box, ratio) >= MOSTLY_INSIDE)) {
-      return new Touch(Kind.TOUCHED, covered);
+    Swept swept = Swept.over(area, regions, ratio);
+    if (swept.covered() >= COVERED_ENOUGH - SLACK || swept.mostOfOne() >= MOSTLY_INSIDE - SLACK) {
+      return new Touch(Kind.TOUCHED, swept.covered());
     }
-    return new Touch(regions.stream().anyMatch(box -> near(area, box, ratio)) ? Kind.NEARBY : Kind.UNTOUCHED, covered);
+    PlaceArea around = area.widened(NEAR);
+    return new Touch(regions.stream().anyMatch(region -> Swept.meets(around, region, ratio)) ? Kind.NEARBY : Kind.UNTOUCHED, swept.covered());
   }
 
-  /** The regions that are at or near none of these places: they changed without being asked. Both are in fractions of one page. */
-  public static List<Box> unasked(List<Place> asked, List<Box> regions, double ratio) {
-    List<PlaceArea> areas = asked.stream().map(place -> PlaceArea.of(place, ratio)).toList();
-    return regions.stream().filter(box -> areas.stream().noneMatch(area -> near(area, box, ratio))).toList();
-  }
-
-  private static boolean near(PlaceArea area, Box box, double ratio) {
-    return area.distance(box, ratio) <= NEAR;
+  /** Whether a changed pixel of a region is at or near any of these places. Both are in fractions of one page. */
+  static boolean asked(List<Place> places, Runs region, double ratio) {
+    return places.stream().anyMatch(place -> Swept.meets(PlaceArea.of(place, ratio).widened(NEAR), region, ratio));
   }
 }

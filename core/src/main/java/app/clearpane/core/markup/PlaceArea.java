@@ -1,9 +1,14 @@
 package app.clearpane.core.markup;
 
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
+import org.locationtech.jts.geom.LineString;
+import org.locationtech.jts.geom.Polygon;
 import org.locationtech.jts.geom.util.GeometryFixer;
 import org.locationtech.jts.util.GeometricShapeFactory;
 
@@ -18,9 +23,13 @@ public final class PlaceArea {
   private static final int CORNERS = 64;
 
   private final Geometry shape;
+  private final Envelope around;
+  private final double[] edges;
 
   private PlaceArea(Geometry shape) {
     this.shape = shape;
+    around = shape.getEnvelopeInternal();
+    edges = edges(shape);
   }
 
   /**
@@ -81,27 +90,62 @@ public final class PlaceArea {
     return smaller == 0 ? 0 : Math.min(1, shape.intersection(other.shape).getArea() / smaller);
   }
 
-  /** The part of it that these boxes cover together, 0 to 1. @param ratio of the page the boxes are fractions of */
-  public double coveredBy(Iterable<Box> boxes, double ratio) {
-    Geometry union = GEOMETRY.createPolygon();
-    for (Box box : boxes) {
-      union = union.union(rectangle(box, ratio).intersection(shape));
+  /** The same and all that is no further away. @param by in page widths */
+  public PlaceArea widened(double by) {
+    return new PlaceArea(shape.buffer(by));
+  }
+
+  /** Where it begins from the left, in page widths, as all of these. */
+  public double left() {
+    return around.getMinX();
+  }
+
+  /** Where it ends at the right. */
+  public double right() {
+    return around.getMaxX();
+  }
+
+  /** Where it begins from the top. */
+  public double top() {
+    return around.getMinY();
+  }
+
+  /** Where it ends at the foot. */
+  public double bottom() {
+    return around.getMaxY();
+  }
+
+  /** What of a line from left to right lies in it: begin and end of each stretch, from the left, in page widths. @param y how far from the top */
+  public double[] stretches(double y) {
+    double[] crossed = new double[edges.length / 4];
+    int found = 0;
+    for (int at = 0; at < edges.length; at += 4) {
+      if (edges[at + 1] <= y != edges[at + 3] <= y) {
+        crossed[found++] = edges[at] + (y - edges[at + 1]) / (edges[at + 3] - edges[at + 1]) * (edges[at + 2] - edges[at]);
+      }
     }
-    return shape.getArea() == 0 ? 0 : Math.min(1, union.getArea() / shape.getArea());
+    double[] stretches = Arrays.copyOf(crossed, found);
+    Arrays.sort(stretches);
+    return stretches;
   }
 
-  /** The part of a box that lies in it, 0 to 1. */
-  public double holdsOf(Box box, double ratio) {
-    Geometry rectangle = rectangle(box, ratio);
-    return rectangle.getArea() == 0 ? 0 : Math.min(1, rectangle.intersection(shape).getArea() / rectangle.getArea());
+  /** From and to of each edge of its rings, x before y. */
+  private static double[] edges(Geometry shape) {
+    List<Double> edges = new ArrayList<>();
+    for (int i = 0; i < shape.getNumGeometries(); i++) {
+      if (shape.getGeometryN(i) instanceof Polygon polygon && !polygon.isEmpty()) {
+        add(polygon.getExteriorRing(), edges);
+        for (int hole = 0; hole < polygon.getNumInteriorRing(); hole++) {
+          add(polygon.getInteriorRingN(hole), edges);
+        }
+      }
+    }
+    return edges.stream().mapToDouble(Double::doubleValue).toArray();
   }
 
-  /** How far a box is from it, in page widths; 0 if they touch. */
-  public double distance(Box box, double ratio) {
-    return shape.distance(rectangle(box, ratio));
-  }
-
-  private static Geometry rectangle(Box box, double ratio) {
-    return GEOMETRY.toGeometry(new Envelope(box.x(), box.right(), box.y() * ratio, box.bottom() * ratio));
+  private static void add(LineString ring, List<Double> edges) {
+    for (int i = 1; i < ring.getNumPoints(); i++) {
+      edges.addAll(List.of(ring.getCoordinateN(i - 1).x, ring.getCoordinateN(i - 1).y, ring.getCoordinateN(i).x, ring.getCoordinateN(i).y));
+    }
   }
 }

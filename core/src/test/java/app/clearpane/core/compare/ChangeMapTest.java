@@ -142,7 +142,7 @@ class ChangeMapTest {
   @Test
   void comparesAPictureWithALargerCopyOfItself() {
     ChangeMap map = told("drawn larger", Drawn.page(800, 1_131, 7), Drawn.page(WIDTH, HEIGHT, 7));
-    assertThat(map.scaled()).isTrue();
+    assertThat(map.size()).isEqualTo(Registration.Size.SCALED);
     assertThat(map.aligned()).isTrue();
     assertThat(map.share()).isLessThan(0.01);
   }
@@ -173,7 +173,7 @@ class ChangeMapTest {
   @Test
   void letsWordsThatDifferBeRegionsOfAnySize() {
     ChangeMap map = ChangeMap.nothing(1).withWords(List.of(new Box(0.2, 0.3, 0.01, 0.004)));
-    assertThat(map.regions()).containsExactly(new Region(new Box(0.2, 0.3, 0.01, 0.004), 1, true));
+    assertThat(map.regions()).containsExactly(Region.ofWord(new Box(0.2, 0.3, 0.01, 0.004)));
     assertThat(map.withWords(List.of(new Box(0.205, 0.301, 0.02, 0.002))).regions()).hasSize(1);
   }
 

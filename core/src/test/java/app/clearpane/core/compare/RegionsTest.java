@@ -9,6 +9,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -83,8 +84,17 @@ class RegionsTest {
   }
 
   private static Regions.Piece piece(List<Run> runs) {
+    int[] all = runs.stream().sorted(Comparator.comparingInt(Run::y).thenComparingInt(Run::left)).flatMapToInt(run -> IntStream.of(run.y, run.left, run.right)).toArray();
     return new Regions.Piece(runs.stream().mapToInt(Run::left).min().orElseThrow(), runs.stream().mapToInt(Run::y).min().orElseThrow(), runs.stream().mapToInt(Run::right).max().orElseThrow(), runs.stream().mapToInt(Run::y).max().orElseThrow() + 1,
-        runs.stream().mapToLong(Run::pixels).sum());
+        runs.stream().mapToLong(Run::pixels).sum(), all);
+  }
+
+  /** A piece that fills each of its rows, or two rows that meet at a corner. */
+  private static Regions.Piece piece(int left, int top, int right, int bottom, long pixels) {
+    boolean corner = bottom - top == 2 && pixels < 2L * (right - left);
+    int middle = (left + right) / 2;
+    int[] rows = bottom - top == 1 ? new int[] {top, left, right} : new int[] {top, left, corner ? middle : right, top + 1, corner ? middle : left, right};
+    return new Regions.Piece(left, top, right, bottom, pixels, rows);
   }
 
   @ParameterizedTest(name = "seed {0}")
@@ -101,22 +111,22 @@ class RegionsTest {
         bits.set(Math.min(bits.width() - 1, left + random.nextInt(wide)), Math.min(bits.height() - 1, top + random.nextInt(high)));
       }
     }
-    assertThat(Regions.of(bits, WIDTH)).isEqualTo(slowly(bits));
+    assertThat(Regions.of(bits, WIDTH)).usingRecursiveComparison().isEqualTo(slowly(bits));
   }
 
   @Test
   void whatIsTooLittleIsNoise() {
     assertThat(Regions.of(bits("###########."), WIDTH)).as("11 pixels").isEmpty();
-    assertThat(Regions.of(bits("############"), WIDTH)).containsExactly(new Regions.Piece(0, 0, 12, 1, 12));
-    assertThat(Regions.of(bits("######", "######"), WIDTH)).containsExactly(new Regions.Piece(0, 0, 6, 2, 12));
+    assertThat(Regions.of(bits("############"), WIDTH)).usingRecursiveFieldByFieldElementComparator().containsExactly(piece(0, 0, 12, 1, 12));
+    assertThat(Regions.of(bits("######", "######"), WIDTH)).usingRecursiveFieldByFieldElementComparator().containsExactly(piece(0, 0, 6, 2, 12));
     assertThat(Regions.of(new Bits(70, 3), WIDTH)).isEmpty();
   }
 
   @Test
   void gapsCloseAndCornersTouch() {
-    assertThat(Regions.of(bits("######......######"), WIDTH)).as("six between them").containsExactly(new Regions.Piece(0, 0, 18, 1, 12));
+    assertThat(Regions.of(bits("######......######"), WIDTH)).as("six between them").usingRecursiveFieldByFieldElementComparator().containsExactly(piece(0, 0, 18, 1, 12));
     assertThat(Regions.of(bits("######.......######"), WIDTH)).as("seven: each of them is noise").isEmpty();
-    assertThat(Regions.of(bits("######......", "......######"), WIDTH)).as("at a corner").containsExactly(new Regions.Piece(0, 0, 12, 2, 12));
+    assertThat(Regions.of(bits("######......", "......######"), WIDTH)).as("at a corner").usingRecursiveFieldByFieldElementComparator().containsExactly(piece(0, 0, 12, 2, 12));
   }
 
   @Test
@@ -130,9 +140,9 @@ class RegionsTest {
   @Test
   void onALargerPageEverythingIsMeasuredLarger() {
     Bits bits = bits("############......######");
-    assertThat(Regions.of(bits, WIDTH)).containsExactly(new Regions.Piece(0, 0, 24, 1, 18));
+    assertThat(Regions.of(bits, WIDTH)).usingRecursiveFieldByFieldElementComparator().containsExactly(piece(0, 0, 24, 1, 18));
     assertThat(Regions.of(bits, 2 * WIDTH)).as("of 48 pixels and fewer nothing is said").isEmpty();
-    assertThat(Regions.of(bits, WIDTH / 2)).as("a gap is 3 there, and 8 join").containsExactly(new Regions.Piece(0, 0, 24, 1, 18));
+    assertThat(Regions.of(bits, WIDTH / 2)).as("a gap is 3 there, and 8 join").usingRecursiveFieldByFieldElementComparator().containsExactly(new Regions.Piece(0, 0, 24, 1, 18, new int[] {0, 0, 12, 0, 18, 24}));
   }
 
   /** Counting and finding in a row is the same as looking at each bit. */

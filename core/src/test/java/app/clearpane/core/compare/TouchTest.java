@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.clearpane.core.compare.Touch.Kind;
 import app.clearpane.core.markup.Box;
 import app.clearpane.core.markup.Place;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
 import org.assertj.core.data.Offset;
@@ -31,26 +32,26 @@ class TouchTest {
     "0.7, 0.7, 0.1, 0.1, UNTOUCHED"
   })
   void saysHowNearAChangeIs(double x, double y, double width, double height, Kind kind) {
-    assertThat(Touch.of(MARKED, List.of(new Box(x, y, width, height)), RATIO).kind()).isEqualTo(kind);
+    assertThat(touch(MARKED, List.of(new Box(x, y, width, height))).kind()).isEqualTo(kind);
   }
 
   @Test
   void countsWhatSeveralRegionsCoverOnce() {
     List<Box> twice = List.of(new Box(0.2, 0.2, 0.1, 0.2), new Box(0.2, 0.2, 0.1, 0.2), new Box(0.15, 0.2, 0.1, 0.2));
-    assertThat(Touch.of(MARKED, twice, RATIO).covered()).isCloseTo(0.5, Offset.offset(1e-9));
+    assertThat(touch(MARKED, twice).covered()).isCloseTo(0.5, Offset.offset(1e-9));
   }
 
   @Test
   void leavesAMarkUntouchedWhereNothingChanged() {
-    assertThat(Touch.of(MARKED, List.of(), RATIO)).isEqualTo(new Touch(Kind.UNTOUCHED, 0));
+    assertThat(touch(MARKED, List.of())).isEqualTo(new Touch(Kind.UNTOUCHED, 0));
   }
 
   @Test
   void takesAPointForADiscAndAnArrowForTheDiscAtItsTip() {
     List<Box> change = List.of(new Box(0.81, 0.3, 0.01, 0.01));
-    assertThat(Touch.of(new Place.Point(1, 0.815, 0.305), change, RATIO).kind()).isEqualTo(Kind.TOUCHED);
-    assertThat(Touch.of(new Place.Arrow(1, 0.815, 0.305, 0.2, 0.9), change, RATIO).kind()).isEqualTo(Kind.UNTOUCHED);
-    assertThat(Touch.of(new Place.Arrow(1, 0.2, 0.9, 0.815, 0.305), change, RATIO).kind()).isEqualTo(Kind.TOUCHED);
+    assertThat(touch(new Place.Point(1, 0.815, 0.305), change).kind()).isEqualTo(Kind.TOUCHED);
+    assertThat(touch(new Place.Arrow(1, 0.815, 0.305, 0.2, 0.9), change).kind()).isEqualTo(Kind.UNTOUCHED);
+    assertThat(touch(new Place.Arrow(1, 0.2, 0.9, 0.815, 0.305), change).kind()).isEqualTo(Kind.TOUCHED);
   }
 
   @Test
@@ -58,8 +59,35 @@ class TouchTest {
     Box asked = new Box(0.21, 0.21, 0.05, 0.05);
     Box near = new Box(0.41, 0.21, 0.01, 0.01);
     Box nobodyAsked = new Box(0.8, 0.8, 0.1, 0.1);
-    assertThat(Touch.unasked(List.of(MARKED), List.of(asked, near, nobodyAsked), RATIO)).containsExactly(nobodyAsked);
-    assertThat(Touch.unasked(List.of(), List.of(asked, near), RATIO)).containsExactly(asked, near);
+    assertThat(List.of(asked, near, nobodyAsked)).filteredOn(box -> !Touch.asked(List.of(MARKED), Runs.of(box), RATIO)).containsExactly(nobodyAsked);
+    assertThat(List.of(asked, near)).noneMatch(box -> Touch.asked(List.of(), Runs.of(box), RATIO));
+  }
+
+  /** A line of one pixel around a page of 1,600 pixels. */
+  private static Runs frame() {
+    List<Integer> spans = new ArrayList<>(List.of(0, 0, 1_600));
+    for (int row = 1; row < 2_399; row++) {
+      spans.addAll(List.of(row, 0, 1, row, 1_599, 1_600));
+    }
+    spans.addAll(List.of(2_399, 0, 1_600));
+    return new Runs(0, 0, 1 / 1_600.0, 1 / 2_400.0, spans.stream().mapToInt(Integer::intValue).toArray());
+  }
+
+  @Test
+  void aFrameAroundAPageTouchesNothingOnIt() {
+    Random random = new Random(26);
+    assertThat(frame().box()).isEqualTo(new Box(0, 0, 1, 1));
+    for (int mark = 0; mark < 300; mark++) {
+      Place place = new Place.Rectangle(1, 0.05 + random.nextDouble() * 0.6, 0.05 + random.nextDouble() * 0.6, 0.02 + random.nextDouble() * 0.25, 0.02 + random.nextDouble() * 0.25);
+      assertThat(Touch.of(place, List.of(frame()), RATIO)).as("%s", place).isEqualTo(new Touch(Kind.UNTOUCHED, 0));
+    }
+    assertThat(Touch.of(new Place.Rectangle(1, 0.9, 0.4, 0.08, 0.1), List.of(frame()), RATIO).kind()).as("0.02 from its edge").isEqualTo(Kind.NEARBY);
+    assertThat(Touch.of(new Place.Rectangle(1, 0, 0, 1, 1), List.of(frame()), RATIO).kind()).as("all of it lies in it").isEqualTo(Kind.TOUCHED);
+    assertThat(Touch.asked(List.of(new Place.Rectangle(1, 0.3, 0.3, 0.4, 0.4)), frame(), RATIO)).as("nobody asked for it").isFalse();
+  }
+
+  private static Touch touch(Place place, List<Box> boxes) {
+    return Touch.of(place, boxes.stream().map(Runs::of).toList(), RATIO);
   }
 
   @ParameterizedTest(name = "seed {0}")
@@ -69,8 +97,8 @@ class TouchTest {
     for (int i = 0; i < 40; i++) {
       Place place = new Place.Ellipse(1, random.nextDouble() * 0.5, random.nextDouble() * 0.5, 0.05 + random.nextDouble() * 0.4, 0.05 + random.nextDouble() * 0.4);
       Box one = box(random);
-      Touch before = Touch.of(place, List.of(one), RATIO);
-      Touch after = Touch.of(place, List.of(one, box(random)), RATIO);
+      Touch before = touch(place, List.of(one));
+      Touch after = touch(place, List.of(one, box(random)));
       assertThat(after.kind()).isLessThanOrEqualTo(before.kind());
       assertThat(after.covered()).isBetween(before.covered() - 1e-9, 1.0);
     }

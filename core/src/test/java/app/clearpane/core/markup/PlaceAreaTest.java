@@ -29,7 +29,6 @@ class PlaceAreaTest {
   void aPointIsARoundSpotOnAPageOfAnyHeight() {
     Place point = new Place.Point(1, 0.5, 0.5);
     for (double ratio : new double[] {0.5, 1, 1.414, 3}) {
-      assertThat(PlaceArea.of(new Place.Rectangle(1, 0, 0, 1, 1), ratio).coveredBy(List.of(new Box(0, 0, 1, 0.5)), ratio)).isCloseTo(0.5, within(1e-9));
       assertThat(overlap(point, new Place.Point(1, 0.5 + 2.001 * PlaceArea.RADIUS, 0.5), ratio)).as("beside it").isZero();
       assertThat(overlap(point, new Place.Point(1, 0.5, 0.5 + 2.001 * PlaceArea.RADIUS / ratio), ratio)).as("below it").isZero();
       assertThat(overlap(point, new Place.Point(1, 0.5, 0.5 + 1.9 * PlaceArea.RADIUS / ratio), ratio)).isPositive();
@@ -47,7 +46,8 @@ class PlaceAreaTest {
   @Test
   void anEllipseLeavesTheCornersOfItsBox() {
     Place ellipse = new Place.Ellipse(1, 0.2, 0.2, 0.6, 0.6);
-    assertThat(PlaceArea.of(ellipse, 1).holdsOf(new Box(0.2, 0.2, 0.6, 0.6), 1)).isCloseTo(Math.PI / 4, within(0.01));
+    assertThat(PlaceArea.of(ellipse, 1).stretches(0.5)).containsExactly(new double[] {0.2, 0.8}, within(0.001));
+    assertThat(PlaceArea.of(ellipse, 1).stretches(0.35)).containsExactly(new double[] {0.5 - 0.3 * Math.sqrt(0.75), 0.5 + 0.3 * Math.sqrt(0.75)}, within(0.001));
     assertThat(overlap(ellipse, new Place.Rectangle(1, 0.2, 0.2, 0.05, 0.05), 1)).isZero();
   }
 
@@ -68,14 +68,14 @@ class PlaceAreaTest {
   }
 
   @Test
-  void boxesThatLieOnEachOtherCoverOnce() {
-    PlaceArea area = PlaceArea.of(new Place.Rectangle(1, 0, 0, 0.5, 0.5), 1);
-    Box half = new Box(0, 0, 0.25, 0.5);
-    assertThat(area.coveredBy(List.of(half, half, half), 1)).isCloseTo(0.5, within(1e-9));
-    assertThat(area.coveredBy(List.of(), 1)).isZero();
-    assertThat(area.distance(new Box(0.6, 0, 0.1, 0.1), 1)).isCloseTo(0.1, within(1e-9));
-    assertThat(PlaceArea.of(new Place.Rectangle(1, 0, 0, 0.5, 0.5), 2).distance(new Box(0, 0.6, 0.1, 0.1), 2)).as("measured in page widths").isCloseTo(0.2, within(1e-9));
-    assertThat(area.distance(half, 1)).isZero();
+  void aLineAcrossItIsInItInStretches() {
+    PlaceArea high = PlaceArea.of(new Place.Rectangle(1, 0, 0.25, 0.5, 0.5), 2);
+    assertThat(new double[] {high.left(), high.right(), high.top(), high.bottom()}).as("measured in page widths").containsExactly(0, 0.5, 0.5, 1.5);
+    assertThat(high.stretches(1)).containsExactly(0, 0.5);
+    assertThat(high.stretches(0.4)).isEmpty();
+    assertThat(high.widened(0.2).stretches(0.4)).containsExactly(new double[] {-Math.sqrt(0.2 * 0.2 - 0.1 * 0.1), 0.5 + Math.sqrt(0.2 * 0.2 - 0.1 * 0.1)}, within(0.01));
+    Place horseshoe = new Place.Freehand(1, List.of(new Place.Spot(0.1, 0.1), new Place.Spot(0.3, 0.1), new Place.Spot(0.3, 0.6), new Place.Spot(0.6, 0.6), new Place.Spot(0.6, 0.1), new Place.Spot(0.9, 0.1), new Place.Spot(0.9, 0.9), new Place.Spot(0.1, 0.9)));
+    assertThat(PlaceArea.of(horseshoe, 1).stretches(0.3)).containsExactly(new double[] {0.1, 0.3, 0.6, 0.9}, within(1e-9));
   }
 
   /** Overlap has no order, lies between 0 and 1, is whole with itself, and is what trying spots at random finds. */

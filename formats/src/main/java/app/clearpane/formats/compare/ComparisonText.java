@@ -4,10 +4,23 @@ import app.clearpane.core.compare.ChangeMap;
 import app.clearpane.core.compare.Comparison;
 import app.clearpane.core.compare.PageMatch;
 import app.clearpane.core.compare.Region;
+import app.clearpane.core.compare.Registration;
+import app.clearpane.core.compare.Runs;
 import app.clearpane.core.markup.Box;
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.ByteBuffer;
+import java.nio.IntBuffer;
 import java.util.ArrayList;
+import java.util.Base64;
 import java.util.List;
 import java.util.Optional;
+import java.util.zip.DeflaterOutputStream;
+import java.util.zip.InflaterInputStream;
+import tools.jackson.core.StreamReadConstraints;
+import tools.jackson.core.json.JsonFactory;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ArrayNode;
@@ -15,7 +28,8 @@ import tools.jackson.databind.node.ObjectNode;
 
 /** What changed between two versions, as JSON, so that it is computed once. */
 public final class ComparisonText {
-  private static final JsonMapper JSON = JsonMapper.builder().build();
+  private static final JsonMapper JSON = JsonMapper.builder(JsonFactory.builder().streamReadConstraints(StreamReadConstraints.builder().maxStringLength(Integer.MAX_VALUE).build()).build()).build();
+  private static final int STRIDE = 3;
 
   private ComparisonText() {}
 
@@ -38,11 +52,53 @@ public final class ComparisonText {
   }
 
   private static void write(ChangeMap map, ObjectNode node) {
-    node.put("share", map.share()).put("aligned", map.aligned()).put("scaled", map.scaled()).put("dx", map.dx()).put("dy", map.dy())
-        .put("beforeHeight", map.beforeHeight()).put("afterHeight", map.afterHeight()).put("ratio", map.ratio());
+    node.put("share", map.share()).put("aligned", map.aligned()).put("size", map.size().name()).put("ratio", map.ratio());
+    box(map.beforeAt(), node.putArray("beforeAt"));
+    box(map.afterAt(), node.putArray("afterAt"));
     ArrayNode regions = node.putArray("regions");
-    map.regions().forEach(region -> regions.addArray().add(region.box().x()).add(region.box().y()).add(region.box().width()).add(region.box().height())
-        .add(region.share()).add(region.words()));
+    for (Region region : map.regions()) {
+      ArrayNode one = regions.addArray();
+      box(region.box(), one.addArray());
+      one.add(region.share()).add(region.words());
+      Runs runs = region.pixels();
+      one.addArray().add(runs.left()).add(runs.top()).add(runs.across()).add(runs.down()).add(packed(runs.spans()));
+    }
+  }
+
+  private static void box(Box box, ArrayNode node) {
+    node.add(box.x()).add(box.y()).add(box.width()).add(box.height());
+  }
+
+  private static Box box(JsonNode node) {
+    return new Box(node.get(0).doubleValue(), node.get(1).doubleValue(), node.get(2).doubleValue(), node.get(3).doubleValue());
+  }
+
+  /** Numbers as what each is more than the one three before it, deflated, in base 64. */
+  private static String packed(int[] numbers) {
+    ByteBuffer bytes = ByteBuffer.allocate(4 * numbers.length);
+    for (int i = 0; i < numbers.length; i++) {
+      bytes.putInt(numbers[i] - (i < STRIDE ? 0 : numbers[i - STRIDE]));
+    }
+    ByteArrayOutputStream out = new ByteArrayOutputStream();
+    try (DeflaterOutputStream deflater = new DeflaterOutputStream(out)) {
+      deflater.write(bytes.array());
+    } catch (IOException never) {
+      throw new UncheckedIOException(never);
+    }
+    return Base64.getEncoder().encodeToString(out.toByteArray());
+  }
+
+  private static int[] unpacked(String text) {
+    try (InflaterInputStream in = new InflaterInputStream(new ByteArrayInputStream(Base64.getDecoder().decode(text)))) {
+      IntBuffer bytes = ByteBuffer.wrap(in.readAllBytes()).asIntBuffer();
+      int[] numbers = new int[bytes.remaining()];
+      for (int i = 0; i < numbers.length; i++) {
+        numbers[i] = bytes.get(i) + (i < STRIDE ? 0 : numbers[i - STRIDE]);
+      }
+      return numbers;
+    } catch (IOException damaged) {
+      throw new IllegalArgumentException(damaged);
+    }
   }
 
   /**
@@ -72,10 +128,11 @@ public final class ComparisonText {
   private static ChangeMap map(JsonNode node) {
     List<Region> regions = new ArrayList<>();
     for (JsonNode region : node.get("regions")) {
-      Box box = new Box(region.get(0).doubleValue(), region.get(1).doubleValue(), region.get(2).doubleValue(), region.get(3).doubleValue());
-      regions.add(new Region(box, region.get(4).doubleValue(), region.get(5).booleanValue()));
+      JsonNode runs = region.get(3);
+      regions.add(new Region(box(region.get(0)), region.get(1).doubleValue(), region.get(2).booleanValue(),
+          new Runs(runs.get(0).doubleValue(), runs.get(1).doubleValue(), runs.get(2).doubleValue(), runs.get(3).doubleValue(), unpacked(runs.get(4).stringValue()))));
     }
-    return new ChangeMap(regions, node.get("share").doubleValue(), node.get("aligned").booleanValue(), node.get("scaled").booleanValue(), node.get("dx").doubleValue(),
-        node.get("dy").doubleValue(), node.get("beforeHeight").doubleValue(), node.get("afterHeight").doubleValue(), node.get("ratio").doubleValue());
+    return new ChangeMap(regions, node.get("share").doubleValue(), node.get("aligned").booleanValue(), Registration.Size.valueOf(node.get("size").stringValue()),
+        box(node.get("beforeAt")), box(node.get("afterAt")), node.get("ratio").doubleValue());
   }
 }

@@ -14,9 +14,10 @@ import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.apache.pdfbox.text.TextPosition;
+import org.apache.pdfbox.util.Matrix;
 import org.jspecify.annotations.Nullable;
 
-/** The words of a PDF's pages and where they stand, upright, in fractions of the page. */
+/** The words of a PDF's pages and where they stand on it as it is shown, in fractions of it, whichever way they read. */
 public final class PdfWords {
   /** The most words of a page that are compared: a page with more is not read as text. */
   private static final int MOST_WORDS = 20_000;
@@ -75,25 +76,29 @@ public final class PdfWords {
     private final List<Word> words = new ArrayList<>();
     private final double width;
     private final double height;
+    private final int turned;
 
     Stripper(PDPage page) {
       setSortByPosition(true);
-      boolean turned = page.getRotation() % 180 != 0;
-      width = turned ? page.getCropBox().getHeight() : page.getCropBox().getWidth();
-      height = turned ? page.getCropBox().getWidth() : page.getCropBox().getHeight();
+      width = page.getCropBox().getWidth();
+      height = page.getCropBox().getHeight();
+      turned = Math.floorMod(page.getRotation(), 360) / 90;
     }
 
     @Override
     protected void writeString(String text, List<TextPosition> letters) {
       StringBuilder word = new StringBuilder();
       Box box = null;
+      float reads = 0;
       for (TextPosition letter : letters) {
         String said = letter.getUnicode() == null ? "" : letter.getUnicode();
-        if (said.isBlank()) {
+        if (said.isBlank() || letter.getDir() != reads) {
           keep(word, box);
           word.setLength(0);
           box = null;
-        } else {
+          reads = letter.getDir();
+        }
+        if (!said.isBlank()) {
           word.append(said);
           box = box == null ? box(letter) : box.with(box(letter));
         }
@@ -107,9 +112,28 @@ public final class PdfWords {
       }
     }
 
+    /** Around a letter, whichever way it reads: from where it begins along its line, and upright to that. */
     private Box box(TextPosition letter) {
+      Matrix matrix = letter.getTextMatrix();
       double high = Math.max(letter.getHeightDir(), letter.getFontSizeInPt() * 0.7);
-      return new Box(letter.getXDirAdj() / width, (letter.getYDirAdj() - high) / height, letter.getWidthDirAdj() / width, high / height);
+      double up = Math.hypot(matrix.getShearX(), matrix.getScaleY());
+      double upX = up == 0 ? 0 : matrix.getShearX() / up * high;
+      double upY = up == 0 ? high : matrix.getScaleY() / up * high;
+      double x = matrix.getTranslateX();
+      double y = matrix.getTranslateY();
+      return at(x, y).with(at(letter.getEndX(), letter.getEndY())).with(at(x + upX, y + upY)).with(at(letter.getEndX() + upX, letter.getEndY() + upY));
+    }
+
+    /** A spot of the page as it lies in the file, from its lower left corner in points, on the page as it is shown. */
+    private Box at(double x, double y) {
+      double across = x / width;
+      double down = 1 - y / height;
+      return switch (turned) {
+        case 1 -> new Box(1 - down, across, 0, 0);
+        case 2 -> new Box(1 - across, 1 - down, 0, 0);
+        case 3 -> new Box(down, 1 - across, 0, 0);
+        default -> new Box(across, down, 0, 0);
+      };
     }
   }
 }

@@ -4,8 +4,11 @@ import app.clearpane.core.compare.Raster;
 import app.clearpane.formats.deliverable.SheetPicture;
 import java.awt.image.BufferedImage;
 import java.awt.image.DataBufferInt;
+import java.io.BufferedInputStream;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
+import java.io.InputStream;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Iterator;
 import java.util.Locale;
@@ -43,7 +46,7 @@ public final class Rasters {
         for (int i = 0; i < rgb.length; i++) {
           rgb[i] &= 0xFFFFFF;
         }
-        return new Raster(image.getWidth(), image.getHeight(), rgb);
+        return new Raster(image.getWidth(), image.getHeight(), rgb, HalvedJpeg.is(new ByteArrayInputStream(picture)));
       } finally {
         reader.dispose();
       }
@@ -63,6 +66,8 @@ public final class Rasters {
     for (int i = 0; i < rgb.length; i++) {
       rgb[i] &= 0xFFFFFF;
     }
-    return new Raster(plain.getWidth(), plain.getHeight(), rgb);
+    try (InputStream in = new BufferedInputStream(Files.newInputStream(picture))) {
+      return new Raster(plain.getWidth(), plain.getHeight(), rgb, HalvedJpeg.is(in));
+    }
   }
 }

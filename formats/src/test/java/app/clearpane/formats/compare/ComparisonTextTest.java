@@ -7,6 +7,8 @@ import app.clearpane.core.compare.ChangeMap;
 import app.clearpane.core.compare.Comparison;
 import app.clearpane.core.compare.PageMatch;
 import app.clearpane.core.compare.Region;
+import app.clearpane.core.compare.Registration;
+import app.clearpane.core.compare.Runs;
 import app.clearpane.core.compare.WordChanges;
 import app.clearpane.core.markup.Box;
 import java.io.IOException;
@@ -29,7 +31,9 @@ class ComparisonTextTest {
 
   @Test
   void readsBackWhatItWrote() {
-    ChangeMap map = new ChangeMap(List.of(new Region(new Box(0.1, 0.2, 0.3, 0.4), 0.5, false), new Region(new Box(0.6, 0.7, 0.01, 0.02), 1, true)), 0.037, true, true, -0.01, 0.002, 0.8, 1, 1.4);
+    Runs runs = new Runs(0.0005, 0, 1 / 1_600.0, 1 / 2_262.0, new int[] {452, 160, 640, 453, 160, 300, 453, 400, 640});
+    Box word = new Box(0.6, 0.7, 0.01, 0.02);
+    ChangeMap map = new ChangeMap(List.of(new Region(new Box(0.1, 0.2, 0.3, 0.4), 0.5, false, runs), new Region(word, 1, true, Runs.of(word))), 0.037, true, Registration.Size.CUT, new Box(-0.01, 0.002, 1, 0.8), new Box(0, 0, 1, 1), 1.4);
     Comparison comparison = new Comparison(List.of(new Comparison.Page(new PageMatch.Both(1, 2), Optional.of(map)), new Comparison.Page(new PageMatch.Inserted(1), Optional.empty()),
         new Comparison.Page(new PageMatch.Removed(2), Optional.empty()), new Comparison.Page(new PageMatch.Both(3, 3), Optional.of(ChangeMap.nothing(0.7)))));
     assertThat(ComparisonText.read(ComparisonText.write(comparison))).isEqualTo(comparison);

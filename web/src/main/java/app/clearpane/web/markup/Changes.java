@@ -74,8 +74,9 @@ public record Changes(String base, boolean ofTeam, String deliverable, VersionRo
    * @param beforePage null for a page that is new
    * @param afterPage null for a page that is gone
    * @param share of the page that differs, in percent
+   * @param laid how they lie on each other; empty if there is nothing to say of it
    */
-  public record Leaf(@Nullable Integer beforePage, @Nullable Integer afterPage, double height, Box beforeAt, Box afterAt, String share, boolean aligned, boolean moved,
+  public record Leaf(@Nullable Integer beforePage, @Nullable Integer afterPage, double height, Box beforeAt, Box afterAt, String share, String laid,
       List<Part> parts, List<Asked> asked) {
     /** How many parts nobody asked for. */
     public long unasked() {
@@ -151,7 +152,7 @@ public record Changes(String base, boolean ofTeam, String deliverable, VersionRo
       Box whole = new Box(0, 0, WIDTH, WIDTH * ratio);
       Integer before = page.match() instanceof PageMatch.Removed gone ? Integer.valueOf(gone.before()) : null;
       Integer after = page.match() instanceof PageMatch.Inserted added ? Integer.valueOf(added.after()) : null;
-      return new Leaf(before, after, WIDTH * ratio, whole, whole, "100", true, false, List.of(), List.of());
+      return new Leaf(before, after, WIDTH * ratio, whole, whole, "100", "", List.of(), List.of());
     }
     PageMatch.Both both = (PageMatch.Both) page.match();
     ChangeMap map = page.map().get();
@@ -163,7 +164,7 @@ public record Changes(String base, boolean ofTeam, String deliverable, VersionRo
       parts.add(new Part(parts.size() + 1, box, percent(region.share()), region.words(), unasked.contains(region), Cut.of(box)));
     }
     return new Leaf(both.before(), both.after(), WIDTH * map.ratio(), Cut.drawn(map.fromBefore(new Box(0, 0, 1, 1)), map.ratio()), Cut.drawn(map.fromAfter(new Box(0, 0, 1, 1)), map.ratio()),
-        percent(map.share()), map.aligned(), Math.hypot(map.dx(), map.dy()) > 0.0005, parts, here.stream().map(mark -> asked(mark, map)).toList());
+        percent(map.share()), MarkWords.laid(map), parts, here.stream().map(mark -> asked(mark, map)).toList());
   }
 
   private static Asked asked(MarkupRow mark, ChangeMap map) {

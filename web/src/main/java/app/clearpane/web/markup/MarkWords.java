@@ -1,5 +1,6 @@
 package app.clearpane.web.markup;
 
+import app.clearpane.core.compare.ChangeMap;
 import app.clearpane.core.compare.Touch;
 import app.clearpane.core.markup.Intent;
 import app.clearpane.core.markup.MarkupProgress;
@@ -8,6 +9,8 @@ import app.clearpane.core.markup.TimeCode;
 
 /** What marks are called on screens. */
 public final class MarkWords {
+  /** What need not be said, in sheets. */
+  private static final double A_LITTLE = 0.0005;
   private static final int QUOTED = 90;
 
   private MarkWords() {}
@@ -47,6 +50,18 @@ public final class MarkWords {
   }
 
   /** What became of a mark's place on the next version. */
+  /** How two sheets lie on each other; empty where they simply do. */
+  static String laid(ChangeMap map) {
+    if (!map.aligned()) {
+      return "They have too little in common to be laid on each other exactly.";
+    }
+    return switch (map.size()) {
+      case SCALED -> "One is larger as a whole; they are compared at the size of the smaller.";
+      case CUT -> "The sheet was " + (map.afterAt().area() < map.beforeAt().area() ? "cut" : "extended") + "; what is on it kept its size.";
+      case SAME -> Math.hypot(map.dx(), map.dy()) > A_LITTLE ? "The whole sheet moved a little; that is taken into account." : "";
+    };
+  }
+
   static String touch(Touch touch) {
     return switch (touch.kind()) {
       case TOUCHED -> "changed here";
