@@ -149,11 +149,11 @@ document.addEventListener("htmx:afterSettle", event => {
   }
 });
 
-/* The focus stays where it was when the page comes back after something was sent from it. */
+/* The focus stays where it was when the page comes back after something was sent from it; what was searched for is read next, not typed on. */
 let stood = null;
 document.addEventListener("htmx:beforeRequest", event => {
   const form = event.detail.elt?.closest?.("form");
-  const field = form?.contains(document.activeElement) ? document.activeElement : null;
+  const field = form?.contains(document.activeElement) && !form.querySelector("[data-search]") ? document.activeElement : null;
   const value = field?.matches("button") ? field.value : null;
   stood = field ? { action: form.getAttribute("action"), name: field.name || "", value } : null;
 });

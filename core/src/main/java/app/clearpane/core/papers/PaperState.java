@@ -13,6 +13,8 @@ public enum PaperState {
   AGREED,
   SIGNED,
   PAID,
+  /** Those who would have settled it said no; it is for the team to withdraw it or send another. */
+  DECLINED,
   /** Open or viewed, and past its day. */
   OVERDUE,
   WITHDRAWN;
@@ -23,9 +25,10 @@ public enum PaperState {
    * @param recipients how many there are
    * @param seen how many of them opened it
    * @param named how many put their name to it
+   * @param declined how many said no to it, and have not put their name to it since
    * @param due until when it should be dealt with; empty if that was not said
    */
-  public record Facts(PaperKind kind, boolean sent, boolean withdrawn, boolean paid, int recipients, int seen, int named, Optional<LocalDate> due) {}
+  public record Facts(PaperKind kind, boolean sent, boolean withdrawn, boolean paid, int recipients, int seen, int named, int declined, Optional<LocalDate> due) {}
 
   /** How it stands on a day. A paper that is settled is never overdue; one that was withdrawn stays so. */
   public static PaperState of(Facts facts, LocalDate today) {
@@ -41,6 +44,9 @@ public enum PaperState {
     if (facts.kind().takesNames() && facts.recipients() > 0 && facts.named() >= (facts.kind().needsEverybody() ? facts.recipients() : 1)) {
       return facts.kind() == PaperKind.CONTRACT ? SIGNED : AGREED;
     }
+    if (facts.declined() > 0 && (facts.kind() != PaperKind.PROPOSAL || facts.declined() >= facts.recipients())) {
+      return DECLINED;
+    }
     if (facts.kind() != PaperKind.OTHER && facts.due().filter(due -> due.isBefore(today)).isPresent()) {
       return OVERDUE;
     }
@@ -50,6 +56,11 @@ public enum PaperState {
   /** Whether its recipients are waited for: what is only to be read waits for nobody. */
   public static boolean isAwaited(Facts facts, LocalDate today) {
     return facts.kind().asks() && of(facts, today).waits();
+  }
+
+  /** Whether the team is to answer what was declined. */
+  public static boolean isBack(Facts facts, LocalDate today) {
+    return of(facts, today) == DECLINED;
   }
 
   /** Whether something is still expected of its recipients. */

@@ -145,6 +145,7 @@ public enum Act {
   PAPER_VIEWED("paper.viewed", Kind.PAPERS, "opened the paper"),
   PAPER_SIGNED("paper.signed", Kind.PAPERS, "signed"),
   PAPER_AGREED("paper.agreed", Kind.PAPERS, "agreed to"),
+  PAPER_DECLINED("paper.declined", Kind.PAPERS, "declined"),
   FILE_ADDED("file.added", Kind.FILES, "added the file"),
   FILE_DELETED("file.deleted", Kind.FILES, "deleted the file"),
   FILE_RESTORED("file.restored", Kind.FILES, "brought back the file"),

@@ -38,9 +38,9 @@ import org.jspecify.annotations.Nullable;
 /** How much of the projects that are worked on each side holds, in one statement. */
 public final class TurnCounts {
   /** What is known of the papers of a project that may wait for its client. */
-  private static final Field<List<PaperState.Facts>> PAPERS = DSL.multiset(DSL.select(PAPER.KIND, PAPER.DUE_ON, recipients(DSL.noCondition()), recipients(PAPER_RECIPIENT.SEEN_AT.isNotNull()), recipients(PAPER_RECIPIENT.NAMED_AT.isNotNull()))
+  private static final Field<List<PaperState.Facts>> PAPERS = DSL.multiset(DSL.select(PAPER.KIND, PAPER.DUE_ON, recipients(DSL.noCondition()), recipients(PAPER_RECIPIENT.SEEN_AT.isNotNull()), recipients(PAPER_RECIPIENT.NAMED_AT.isNotNull()), recipients(PAPER_RECIPIENT.DECLINED_AT.isNotNull()))
       .from(PAPER).where(PAPER.PROJECT_ID.eq(PROJECT.ID), PAPER.SENT_AT.isNotNull(), PAPER.WITHDRAWN_AT.isNull(), PAPER.PAID_ON.isNull()))
-      .as("papers").convertFrom(rows -> rows.map(row -> new PaperState.Facts(row.value1(), true, false, false, row.value3(), row.value4(), row.value5(), Optional.ofNullable(row.value2()))));
+      .as("papers").convertFrom(rows -> rows.map(row -> new PaperState.Facts(row.value1(), true, false, false, row.value3(), row.value4(), row.value5(), row.value6(), Optional.ofNullable(row.value2()))));
   private final DSLContext db;
 
   public TurnCounts(DSLContext db) {
@@ -54,19 +54,20 @@ public final class TurnCounts {
    * @param clientTasks those that were given to the client and are not done
    * @param afterwards of those that nobody holds, how many something was asked for once they were agreed
    * @param papers that wait for the client
+   * @param declined papers that the client said no to
    */
-  public record Counts(int ours, int clients, int nobodys, int ourTasks, int clientTasks, int afterwards, int papers) {
+  public record Counts(int ours, int clients, int nobodys, int ourTasks, int clientTasks, int afterwards, int papers, int declined) {
     /** No deliverable at all. */
-    public static final Counts NONE = new Counts(0, 0, 0, 0, 0, 0, 0);
+    public static final Counts NONE = new Counts(0, 0, 0, 0, 0, 0, 0, 0);
 
     /** These and those. */
     public Counts plus(Counts more) {
-      return new Counts(ours + more.ours, clients + more.clients, nobodys + more.nobodys, ourTasks + more.ourTasks, clientTasks + more.clientTasks, afterwards + more.afterwards, papers + more.papers);
+      return new Counts(ours + more.ours, clients + more.clients, nobodys + more.nobodys, ourTasks + more.ourTasks, clientTasks + more.clientTasks, afterwards + more.afterwards, papers + more.papers, declined + more.declined);
     }
 
     /** All that is our turn. */
     public int allOurs() {
-      return ours + ourTasks + afterwards;
+      return ours + ourTasks + afterwards + declined;
     }
 
     /** All that is the clients’ turn. */
@@ -111,7 +112,7 @@ public final class TurnCounts {
     return db.select(Projects.fields()).select(counts.fields()).select(tasks.fields()).select(PAPERS).from(PROJECT).join(CLIENT).on(CLIENT.ID.eq(PROJECT.CLIENT_ID)).leftJoin(counts).on(counts.field(of).eq(PROJECT.ID)).leftJoin(tasks).on(tasks.field(inProject).eq(PROJECT.ID))
         .where(condition).orderBy(CLIENT.NAME, PROJECT.NAME, PROJECT.ID)
         .fetch(row -> new Worked(Projects.project(row), new Counts(zero(row.get("ours", Integer.class)), zero(row.get("clients", Integer.class)), zero(row.get("nobodys", Integer.class)), zero(row.get("our_tasks", Integer.class)), zero(row.get("client_tasks", Integer.class)), zero(row.get("afterwards", Integer.class)),
-            (int) row.get(PAPERS).stream().filter(paper -> PaperState.isAwaited(paper, today)).count())));
+            (int) row.get(PAPERS).stream().filter(paper -> PaperState.isAwaited(paper, today)).count(), (int) row.get(PAPERS).stream().filter(paper -> PaperState.isBack(paper, today)).count())));
   }
 
   /** Wishes on the version sent last clash, and one side is to rule; where both are, the client's counts. */

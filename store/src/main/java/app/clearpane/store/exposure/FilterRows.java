@@ -32,16 +32,16 @@ public record FilterRows(Map<PaneId, Map<ContentKind, Set<Filter>>> published, M
   /** No filter anywhere. */
   public static final FilterRows NONE = new FilterRows(Map.of(), Map.of(), Map.of(), Map.of());
   /** Those of a pane, and those of the agency, as columns beside {@code pane}. */
-  static final Field<List<Written>> OF_PANE = multiset(DSL.select(PANE_FILTER.KIND, PANE_FILTER.NAMED, PANE_FILTER.PUBLISHED, PANE_FILTER.PENDING).from(PANE_FILTER).where(PANE_FILTER.PANE_ID.eq(PANE.ID)))
+  public static final Field<List<Written>> OF_PANE = multiset(DSL.select(PANE_FILTER.KIND, PANE_FILTER.NAMED, PANE_FILTER.PUBLISHED, PANE_FILTER.PENDING).from(PANE_FILTER).where(PANE_FILTER.PANE_ID.eq(PANE.ID)))
       .as("filters").convertFrom(rows -> rows.map(Records.mapping(Written::new)));
-  static final Field<List<Written>> OF_AGENCY = multiset(DSL.select(AGENCY_FILTER.KIND, AGENCY_FILTER.NAMED, AGENCY_FILTER.CEILING, AGENCY_FILTER.STARTING_POINT).from(AGENCY_FILTER))
+  public static final Field<List<Written>> OF_AGENCY = multiset(DSL.select(AGENCY_FILTER.KIND, AGENCY_FILTER.NAMED, AGENCY_FILTER.CEILING, AGENCY_FILTER.STARTING_POINT).from(AGENCY_FILTER))
       .as("agency_filters").convertFrom(rows -> rows.map(Records.mapping(Written::new)));
 
   /** One filter. @param first whether it counts as published, or for the ceiling @param second whether it counts as pending, or for the starting point */
-  record Written(ContentKind kind, String named, boolean first, boolean second) {}
+  public record Written(ContentKind kind, String named, boolean first, boolean second) {}
 
   /** Those that were read beside panes. */
-  static FilterRows of(Map<PaneId, List<Written>> panes, List<Written> agency) {
+  public static FilterRows of(Map<PaneId, List<Written>> panes, List<Written> agency) {
     FilterRows read = new FilterRows(new HashMap<>(), new HashMap<>(), new EnumMap<>(ContentKind.class), new EnumMap<>(ContentKind.class));
     panes.forEach((pane, all) -> all.forEach(one -> {
       add(of(read.published(), pane), one.kind(), one.named(), one.first());

@@ -41,11 +41,16 @@ public record Paper(PaperId id, ProjectId project, PaperKind kind, String name, 
   /** When and why it was withdrawn. */
   public record Withdrawal(Instant at, String reason) {}
 
-  /** Somebody it is for. @param seenAt when they first opened it; null if they did not @param namedAt when they agreed or signed; null if they did not @param drawn the signature as they drew it, as text; null if they drew none */
-  public record Recipient(ContactId contact, String name, @Nullable Instant seenAt, @Nullable Instant namedAt, @Nullable String typedName, @Nullable String drawn) {
+  /** Somebody it is for. @param seenAt when they first opened it; null if they did not @param namedAt when they agreed or signed; null if they did not @param drawn the signature as they drew it, as text; null if they drew none @param declinedAt when they said no, and why; null if they did not */
+  public record Recipient(ContactId contact, String name, @Nullable Instant seenAt, @Nullable Instant namedAt, @Nullable String typedName, @Nullable String drawn, @Nullable Instant declinedAt, @Nullable String declinedWhy) {
     /** Somebody who has not seen it yet. */
     public static Recipient of(ContactId contact, String name) {
-      return new Recipient(contact, name, null, null, null, null);
+      return new Recipient(contact, name, null, null, null, null, null, null);
+    }
+
+    /** Whether they said neither yes nor no. */
+    public boolean isAwaited() {
+      return namedAt == null && declinedAt == null;
     }
 
     /** The signature that was drawn beside the name; empty if none was. */
@@ -65,7 +70,8 @@ public record Paper(PaperId id, ProjectId project, PaperKind kind, String name, 
 
   private PaperState.Facts facts() {
     return new PaperState.Facts(kind, sentAt != null, withdrawal.isPresent(), paidOn != null, recipients.size(), (int) recipients.stream().filter(one -> one.seenAt() != null).count(),
-        (int) recipients.stream().filter(one -> one.namedAt() != null).count(), Optional.ofNullable(due));
+        (int) recipients.stream().filter(one -> one.namedAt() != null).count(),
+        (int) recipients.stream().filter(one -> one.declinedAt() != null).count(), Optional.ofNullable(due));
   }
 
   /** Whether its recipients are waited for: what is only to be read waits for nobody. */
@@ -73,9 +79,14 @@ public record Paper(PaperId id, ProjectId project, PaperKind kind, String name, 
     return PaperState.isAwaited(facts(), today);
   }
 
+  /** Whether the team is to answer what was declined. */
+  public boolean isBack() {
+    return PaperState.isBack(facts(), LocalDate.MIN);
+  }
+
   /** Whether one of its recipients is waited for. */
   public boolean waitsFor(ContactId contact, LocalDate today) {
-    return waits(today) && recipient(contact).filter(one -> one.namedAt() == null).isPresent();
+    return waits(today) && recipient(contact).filter(Recipient::isAwaited).isPresent();
   }
 
   /** What somebody did with it; empty if it is not for them. */

@@ -15,7 +15,7 @@ import org.jooq.Records;
 
 /** How papers are read, on either side of the glass. */
 public final class PaperRows {
-  private static final Field<List<Paper.Recipient>> RECIPIENTS = multiset(select(PAPER_RECIPIENT.CONTACT_ID, CONTACT.NAME, PAPER_RECIPIENT.SEEN_AT, PAPER_RECIPIENT.NAMED_AT, PAPER_RECIPIENT.TYPED_NAME, PAPER_RECIPIENT.DRAWN)
+  private static final Field<List<Paper.Recipient>> RECIPIENTS = multiset(select(PAPER_RECIPIENT.CONTACT_ID, CONTACT.NAME, PAPER_RECIPIENT.SEEN_AT, PAPER_RECIPIENT.NAMED_AT, PAPER_RECIPIENT.TYPED_NAME, PAPER_RECIPIENT.DRAWN, PAPER_RECIPIENT.DECLINED_AT, PAPER_RECIPIENT.DECLINED_WHY)
       .from(PAPER_RECIPIENT).join(CONTACT).on(CONTACT.ID.eq(PAPER_RECIPIENT.CONTACT_ID)).where(PAPER_RECIPIENT.PAPER_ID.eq(PAPER.ID)).orderBy(PAPER_RECIPIENT.POSITION))
       .as("recipients").convertFrom(rows -> rows.map(Records.mapping(Paper.Recipient::new)));
 

@@ -30,9 +30,9 @@ public final class Papers {
     return PaperRows.where(db, PAPER.PROJECT_ID.eq(project));
   }
 
-  /** Those of some projects that wait for the client. */
-  public List<Paper> waiting(Collection<ProjectId> projects, LocalDate today) {
-    return PaperRows.where(db, PAPER.PROJECT_ID.in(projects).and(PAPER.SENT_AT.isNotNull()).and(PAPER.WITHDRAWN_AT.isNull()).and(PAPER.PAID_ON.isNull())).stream().filter(paper -> paper.waits(today)).toList();
+  /** Those of some projects that wait for the client, or for the team since they were declined. */
+  public List<Paper> unsettled(Collection<ProjectId> projects, LocalDate today) {
+    return PaperRows.where(db, PAPER.PROJECT_ID.in(projects).and(PAPER.SENT_AT.isNotNull()).and(PAPER.WITHDRAWN_AT.isNull()).and(PAPER.PAID_ON.isNull())).stream().filter(paper -> paper.waits(today) || paper.isBack()).toList();
   }
 
   /** Those of the projects that are worked on that were sent, have a day and are not settled for all we know of money. */
@@ -81,9 +81,16 @@ public final class Papers {
     return db.update(PAPER_RECIPIENT).set(PAPER_RECIPIENT.SEEN_AT, now).where(PAPER_RECIPIENT.PAPER_ID.eq(id), PAPER_RECIPIENT.CONTACT_ID.eq(contact), PAPER_RECIPIENT.SEEN_AT.isNull()).execute() == 1;
   }
 
+  /** Notes that somebody said no to it, and why. @throws Stale if they did already, or put their name to it */
+  public void declined(PaperId id, ContactId contact, String why, Instant now) {
+    Stale.unlessOne(db.update(PAPER_RECIPIENT).set(PAPER_RECIPIENT.DECLINED_AT, now).set(PAPER_RECIPIENT.DECLINED_WHY, why)
+        .where(PAPER_RECIPIENT.PAPER_ID.eq(id), PAPER_RECIPIENT.CONTACT_ID.eq(contact), PAPER_RECIPIENT.NAMED_AT.isNull(), PAPER_RECIPIENT.DECLINED_AT.isNull()).execute(), "The paper");
+  }
+
   /** Notes that somebody put their name to it. @param drawn the signature that they drew beside it @throws Stale if they did already */
   public void named(PaperId id, ContactId contact, String typedName, Optional<DrawnSignature> drawn, Instant now) {
     Stale.unlessOne(db.update(PAPER_RECIPIENT).set(PAPER_RECIPIENT.NAMED_AT, now).set(PAPER_RECIPIENT.TYPED_NAME, typedName).set(PAPER_RECIPIENT.DRAWN, drawn.map(DrawnSignature::text).orElse(null))
+        .setNull(PAPER_RECIPIENT.DECLINED_AT).setNull(PAPER_RECIPIENT.DECLINED_WHY)
         .where(PAPER_RECIPIENT.PAPER_ID.eq(id), PAPER_RECIPIENT.CONTACT_ID.eq(contact), PAPER_RECIPIENT.NAMED_AT.isNull()).execute(), "The paper");
   }
 }

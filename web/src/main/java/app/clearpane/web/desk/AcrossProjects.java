@@ -71,6 +71,6 @@ class AcrossProjects {
     List<Project> projects = workedOn.projects();
     Map<ProjectId, ThePlan> plans = book.of(projects);
     Map<ItemId, TurnLedger> ledgers = plans.values().stream().anyMatch(ThePlan::isPlanned) ? tasks.ledgers(plans.keySet()) : Map.of();
-    return new All(projects, plans, works.stream().collect(Collectors.groupingBy(state -> state.deliverable().project())), nextMoves.of(works, plans, ledgers, papers.waiting(plans.keySet(), agency.today())), thisWeek.due(works, plans), thisWeek.unsorted(works, plans));
+    return new All(projects, plans, works.stream().collect(Collectors.groupingBy(state -> state.deliverable().project())), nextMoves.of(works, plans, ledgers, papers.unsettled(plans.keySet(), agency.today())), thisWeek.due(works, plans), thisWeek.unsorted(works, plans));
   }
 }

@@ -23,6 +23,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
@@ -60,7 +61,7 @@ class NextMoves {
     }
   }
 
-  /** All of them in order, of works, tasks and papers. @param papers that wait for the client */
+  /** All of them in order, of works, tasks and papers. @param papers that wait for the client, or were declined */
   List<Line> of(List<DeliverableState> works, Map<ProjectId, ThePlan> plans, Map<ItemId, TurnLedger> ledgers, List<Paper> papers) {
     List<Line> lines = new ArrayList<>();
     works.stream().filter(state -> state.turn() != Turn.NOBODYS && plans.containsKey(state.deliverable().project())).forEach(state -> lines.add(work(state, plans.get(state.deliverable().project()))));
@@ -85,11 +86,21 @@ class NextMoves {
   }
 
   private Line paper(Paper paper, ThePlan plan) {
+    if (paper.isBack()) {
+      return declined(paper, plan);
+    }
     double held = paper.sentAt() == null ? 0 : agency.calendar().workingDaysHeld(paper.sentAt(), clock.instant());
     Optional<Instant> due = Optional.ofNullable(paper.due()).map(day -> day.plusDays(1).atStartOfDay(agency.get().zone()).toInstant());
     boolean overdue = paper.state(plan.today()) == PaperState.OVERDUE;
     String todo = (paper.kind().takesNames() ? "to be agreed" : "to be paid") + (paper.due() == null ? "" : (overdue ? " · was due " : " · due ") + words.day(paper.due()));
     return new Line(new NextMove(new ItemId(paper.id().value()), false, OptionalInt.empty(), due, held), paper.name(), "/t/projects/" + paper.project() + "/papers", todo, "", false, (overdue ? "late" : "client") + " · " + words.held(held), overdue ? "late" : "client", Turn.CLIENTS, plan.project(), Set.of(plan.project().manager()));
+  }
+
+  /** A paper that its recipients said no to: it is withdrawn, or another is sent. */
+  private Line declined(Paper paper, ThePlan plan) {
+    Paper.Recipient last = paper.recipients().stream().filter(one -> one.declinedAt() != null).max(Comparator.comparing(one -> Objects.requireNonNull(one.declinedAt()))).orElseThrow();
+    double held = agency.calendar().workingDaysHeld(Objects.requireNonNull(last.declinedAt()), clock.instant());
+    return new Line(new NextMove(new ItemId(paper.id().value()), false, OptionalInt.empty(), Optional.empty(), held), paper.name(), "/t/projects/" + paper.project() + "/papers", words.first(last.name()) + " declined it: answer, or withdraw it", "", false, "declined · " + words.held(held), "late", Turn.OURS, plan.project(), Set.of(plan.project().manager()));
   }
 
   private String cost(NextMove move, ThePlan plan, ItemId of) {

@@ -8,6 +8,7 @@ import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.agency.Name;
 import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.files.Sha256;
+import app.clearpane.core.money.TypedAmount;
 import app.clearpane.core.papers.PaperId;
 import app.clearpane.core.papers.PaperKind;
 import app.clearpane.core.papers.PaperState;
@@ -197,15 +198,11 @@ public class HandlePaper {
     if (typed.isBlank()) {
       return Optional.empty();
     }
-    try {
-      BigDecimal amount = new BigDecimal(typed.strip().replace(',', '.')).setScale(2, RoundingMode.HALF_UP);
-      if (amount.abs().compareTo(MOST) <= 0) {
-        return Optional.of(amount);
-      }
-    } catch (NumberFormatException notANumber) {
-      // Said below, with what is allowed.
+    Optional<BigDecimal> amount = TypedAmount.of(typed).map(read -> read.setScale(2, RoundingMode.HALF_UP)).filter(read -> read.abs().compareTo(MOST) <= 0);
+    if (amount.isPresent()) {
+      return amount;
     }
-    input.require(false, "The amount: “" + (typed.length() > 40 ? typed.substring(0, 40) + "…" : typed) + "” should be a sum like 1840.00.");
+    input.require(false, "The amount: “" + (typed.length() > 40 ? typed.substring(0, 40) + "…" : typed) + "” should be a sum like 1840.00 or 1,840.00.");
     return Optional.empty();
   }
 

@@ -35,7 +35,7 @@ public final class PaperWords implements Speech {
     return switch (state) {
       case DRAFT, WITHDRAWN -> "quiet";
       case OPEN, VIEWED -> "client";
-      case OVERDUE -> "late";
+      case OVERDUE, DECLINED -> "late";
       case AGREED, SIGNED -> "sign";
       case PAID -> "done";
     };

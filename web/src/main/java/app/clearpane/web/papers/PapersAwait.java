@@ -36,7 +36,7 @@ class PapersAwait implements AwaitsSomebody {
   private Stream<Thing> things(Paper paper) {
     Instant due = Objects.requireNonNull(paper.due()).plusDays(1).atStartOfDay(agency.get().zone()).toInstant();
     String what = (paper.kind() == PaperKind.CONTRACT ? "Sign “" : paper.kind().takesNames() ? "Agree to “" : "Pay “") + paper.name() + "”";
-    return paper.recipients().stream().filter(one -> one.namedAt() == null).flatMap(one -> seats.wayIn(paper.project(), one.contact(), clock.instant())
+    return paper.recipients().stream().filter(Paper.Recipient::isAwaited).flatMap(one -> seats.wayIn(paper.project(), one.contact(), clock.instant())
         .map(pane -> new Thing(paper.id().value(), paper.project(), one.contact(), what, due, Objects.requireNonNull(paper.sentAt()), "/c/panes/" + pane + "/papers/" + paper.id())).stream());
   }
 

@@ -4,6 +4,7 @@ import app.clearpane.core.project.Covers;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.agency.EmailAddress;
 import app.clearpane.core.agency.Name;
+import app.clearpane.core.money.TypedAmount;
 import app.clearpane.core.project.PhaseTemplate;
 import app.clearpane.web.layout.Input;
 import java.math.BigDecimal;
@@ -53,13 +54,9 @@ record ProjectForm(String client, String name, String cover, String currency, St
   }
 
   static Optional<BigDecimal> tax(Input input, String tax) {
-    try {
-      BigDecimal percent = new BigDecimal(tax.strip());
-      if (percent.signum() >= 0 && percent.compareTo(BigDecimal.valueOf(100)) <= 0 && percent.scale() <= 2) {
-        return Optional.of(percent);
-      }
-    } catch (NumberFormatException e) {
-      // Said below, with the limits.
+    Optional<BigDecimal> percent = TypedAmount.of(tax.strip().replaceFirst("\\s*%$", "")).filter(read -> read.signum() >= 0 && read.compareTo(BigDecimal.valueOf(100)) <= 0 && read.scale() <= 2);
+    if (percent.isPresent()) {
+      return percent;
     }
     input.require(false, "The tax should be a number from 0 to 100 with at most two decimals, as in 20 or 17.5.");
     return Optional.empty();

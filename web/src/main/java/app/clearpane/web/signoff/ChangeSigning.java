@@ -5,6 +5,7 @@ import app.clearpane.core.people.Actor;
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.deliverable.Allowance;
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.money.TypedAmount;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.signoff.Rule;
 import app.clearpane.core.signoff.Signatories;
@@ -87,13 +88,9 @@ public class ChangeSigning {
     }
 
     private static BigDecimal fee(Input input, String typed) {
-      try {
-        BigDecimal fee = new BigDecimal(typed.strip().isEmpty() ? "0" : typed.strip().replace(',', '.')).setScale(2, RoundingMode.HALF_UP);
-        if (fee.signum() >= 0 && fee.compareTo(MOST_FEE) <= 0) {
-          return fee;
-        }
-      } catch (NumberFormatException notANumber) {
-        // Said below, with what is allowed.
+      Optional<BigDecimal> fee = TypedAmount.of(typed.isBlank() ? "0" : typed).map(read -> read.setScale(2, RoundingMode.HALF_UP)).filter(read -> read.signum() >= 0 && read.compareTo(MOST_FEE) <= 0);
+      if (fee.isPresent()) {
+        return fee.get();
       }
       input.require(false, "The fee for a further round: “" + (typed.length() > 40 ? typed.substring(0, 40) + "…" : typed) + "” should be an amount like 180.00, 0 for none.");
       return BigDecimal.ZERO;

@@ -28,6 +28,9 @@ public final class PaperActs {
   /** In words: somebody looked at the paper … */
   public record PaperViewed(Actor actor, String subject, String number) implements Happening {}
 
+  /** In words: somebody declined the paper … */
+  public record PaperDeclined(Actor actor, String subject, String number, Sha256 sha256, String words) implements Happening {}
+
   /** In words: somebody put their name to the paper … */
   public record PaperNamed(Act act, Actor actor, String subject, String number, Sha256 sha256, String typedName, PaperState state, Optional<Sha256> drawnSignature) implements Happening {}
 }

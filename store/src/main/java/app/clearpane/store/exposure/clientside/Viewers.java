@@ -46,9 +46,8 @@ import org.jooq.impl.DSL;
 
 /** The door on the clients' side (V3): makes a viewer of whoever has an accepted seat at a published, unexpired pane. */
 public final class Viewers {
-  private static final List<TableField<?, Aperture>> FILTERABLE = List.of(PANE_APERTURE.PUBLISHED, PANE_APERTURE.PENDING, AGENCY_APERTURE.CEILING, AGENCY_APERTURE.STARTING_POINT);
   private static final List<Field<?>> OF_PANE = List.of(PANE.ID, PANE.PROJECT_ID, PANE_APERTURE.KIND, PANE_APERTURE.PUBLISHED, PANE_APERTURE.PENDING, PANE.FOLLOWS, PANE.FOLLOWS_PENDING,
-      AGENCY_APERTURE.CEILING, AGENCY_APERTURE.STARTING_POINT, PROJECT.PLAN_REVISION, PANE.CLOSES_AT, PROJECT.ARCHIVED_AT, PROJECT.PAUSED_AT);
+      AGENCY_APERTURE.CEILING, AGENCY_APERTURE.STARTING_POINT, PROJECT.PLAN_REVISION, PANE.CLOSES_AT, PROJECT.ARCHIVED_AT, PROJECT.PAUSED_AT, FilterRows.OF_PANE, FilterRows.OF_AGENCY);
   private static final State PUBLISHED = new State(PANE.FOLLOWS, PANE_APERTURE.PUBLISHED);
   private static final State PENDING = new State(PANE.FOLLOWS_PENDING, PANE_APERTURE.PENDING);
   private static final app.clearpane.store.schema.tables.Seat OTHER_SEAT = SEAT.as("other_seat");
@@ -98,9 +97,8 @@ public final class Viewers {
         passages(rows, PENDING, filters, filters.pending()), sight, looking, Optional.of(row.get(LINK_SEAT.NAME)), false, row.get(PANE.CLOSES_AT), row.get(PROJECT.PLAN_REVISION), Viewer.Rest.of(row.get(PROJECT.ARCHIVED_AT), row.get(PROJECT.PAUSED_AT))));
   }
 
-  private FilterRows filters(Result<? extends Record> rows) {
-    boolean filtered = rows.stream().anyMatch(row -> FILTERABLE.stream().anyMatch(field -> row.get(field) == Aperture.FILTERED));
-    return filtered ? FilterRows.where(db, PANE.ID.eq(rows.get(0).get(PANE.ID))) : FilterRows.NONE;
+  private static FilterRows filters(Result<? extends Record> rows) {
+    return rows.isEmpty() ? FilterRows.NONE : FilterRows.of(Map.of(rows.get(0).get(PANE.ID), rows.get(0).get(FilterRows.OF_PANE)), rows.get(0).get(FilterRows.OF_AGENCY));
   }
 
   private static Condition notPast(Instant now) {

@@ -9,6 +9,7 @@ import app.clearpane.store.papers.clientside.VisiblePapers;
 import app.clearpane.web.deliverable.SheetBytes;
 import app.clearpane.web.exposure.clientside.Through;
 import app.clearpane.web.layout.NotThere;
+import app.clearpane.web.papers.DeclinePaper;
 import app.clearpane.web.papers.HandlePaper;
 import org.jspecify.annotations.Nullable;
 import org.springframework.core.io.Resource;
@@ -26,9 +27,11 @@ class PapersForYouController {
   private final VisiblePapers papers;
   private final Viewers viewers;
   private final HandlePaper handle;
+  private final DeclinePaper decline;
   private final SheetBytes bytes;
 
-  PapersForYouController(VisiblePapers papers, Viewers viewers, HandlePaper handle, SheetBytes bytes) {
+  PapersForYouController(VisiblePapers papers, Viewers viewers, HandlePaper handle, DeclinePaper decline, SheetBytes bytes) {
+    this.decline = decline;
     this.papers = papers;
     this.viewers = viewers;
     this.handle = handle;
@@ -64,10 +67,20 @@ class PapersForYouController {
     return bytes.download(found.sha256(), found.fileName());
   }
 
+  @PostMapping("/c/panes/{pane}/papers/{paper}/decline")
+  String decline(Viewer viewer, @PathVariable PaperId paper, @RequestParam(defaultValue = "") String sha256, @RequestParam(defaultValue = "") String why) {
+    decline.decline(viewer, paper, digest(sha256), why);
+    return "redirect:" + Through.base(viewer) + "/papers/" + paper;
+  }
+
+  private static Sha256 digest(String typed) {
+    return typed.matches("[0-9a-f]{64}") ? new Sha256(typed) : Sha256.ofText("");
+  }
+
   @PostMapping("/c/panes/{pane}/papers/{paper}/name")
   String name(Viewer viewer, @PathVariable PaperId paper, @RequestParam(defaultValue = "") String sha256, @RequestParam(defaultValue = "") String typedName, @RequestParam(required = false) @Nullable String drawn,
       @RequestParam(defaultValue = "false") boolean sure) {
-    handle.name(viewer, paper, sha256.matches("[0-9a-f]{64}") ? new Sha256(sha256) : Sha256.ofText(""), typedName, drawn, sure);
+    handle.name(viewer, paper, digest(sha256), typedName, drawn, sure);
     return "redirect:" + Through.base(viewer) + "/papers/" + paper;
   }
 }
