@@ -55,7 +55,7 @@ class GivenTaskTest extends DemoHouse {
   private HttpResponse<String> give(ItemId id, Map<String, String> more) throws Exception {
     PlannedTask task = tasks.find(id).orElseThrow();
     Map<String, String> form = new HashMap<>(Map.of("name", task.name(), "doer", "c:" + jasper, "days", "1", "notBefore", "", "due", "", "effort", "", "phase", "", "milestone", "", "priority", "USUAL", "labels", ""));
-    form.putAll(Map.of("notes", "", "repeats", "", "remaining", "", "began", "", "done", "", "revision", String.valueOf(task.revision())));
+    form.putAll(Map.of("notes", "", "again", "", "remaining", "", "began", "", "done", "", "revision", String.valueOf(task.revision())));
     form.putAll(more);
     return ines.post("/t/tasks/" + id, ines.token(), form);
   }

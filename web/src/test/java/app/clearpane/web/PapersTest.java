@@ -149,6 +149,32 @@ class PapersTest extends AtTheMill {
   }
 
   @Test
+  void aPaperIsDeclinedInWordsAndMayBeSignedAllTheSame() throws Exception {
+    Visitor ines = ines();
+    add(ines, "CONTRACT", "Wide contract", contact("Imre"), Map.of("amount", "£1.840,50"));
+    Paper draft = paper("Wide contract");
+    assertThat(draft.amount()).as("an amount as it is printed elsewhere").isEqualByComparingTo("1840.50");
+    ines.post("/t/papers/" + draft.id() + "/send", ines.token(), Map.of());
+    Visitor imre = imre();
+    String sha = draft.sha256().hex();
+    assertThat(imre.post(at(draft) + "/decline", imre.token(), Map.of("sha256", sha, "why", " ")).body()).contains("Say in a sentence what is not right");
+    assertThat(imre.post(at(draft) + "/decline", imre.token(), Map.of("sha256", "0".repeat(64), "why", "No.")).statusCode()).as("another file than was seen").isEqualTo(409);
+    Visitor grete = grete();
+    assertThat(grete.post(at(draft) + "/decline", grete.token(), Map.of("sha256", sha, "why", "No.")).statusCode()).as("it is not hers").isEqualTo(404);
+    assertThat(imre.post(at(draft) + "/decline", imre.token(), Map.of("sha256", sha, "why", "The bags are for <two> years.")).statusCode()).isEqualTo(302);
+    assertThat(imre.post(at(draft) + "/decline", imre.token(), Map.of("sha256", sha, "why", "Again.")).statusCode()).as("twice").isEqualTo(409);
+    mailArrives("ines@", "Declined: Wide contract");
+    assertThat(paper("Wide contract").state(LocalDate.of(2027, 3, 2))).isEqualTo(PaperState.DECLINED);
+    assertThat(Texts.of(ines.get("/t/projects/" + mill() + "/papers").body())).contains("declined ", "“The bags are for <two> years.”");
+    assertThat(ines.get("/t?whole=true").body()).contains("Imre declined it: answer, or withdraw it");
+    assertThat(Texts.of(imre.get("/c/panes/" + pane().id()).body())).as("nothing waits for him").doesNotContain("Sign: Wide contract");
+    assertThat(Texts.of(imre.get(at(draft)).body())).contains("You declined it", "you can still put your name to it");
+    assertThat(imre.post(at(draft) + "/name", imre.token(), Map.of("sha256", sha, "typedName", "Imre Halvorsen", "sure", "true")).statusCode()).isEqualTo(302);
+    assertThat(paper("Wide contract").state(LocalDate.of(2027, 3, 2))).isEqualTo(PaperState.SIGNED);
+    assertThat(ines.get("/t/projects/" + mill() + "/record?q=wide%20contract").body()).contains("declined", "The bags are for");
+  }
+
+  @Test
   void badInputIsSaidAndNothingIsKept() throws Exception {
     Visitor ines = ines();
     int before = papers.of(mill()).size();

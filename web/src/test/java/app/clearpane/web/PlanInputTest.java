@@ -72,13 +72,13 @@ class PlanInputTest extends DemoHouse {
   private Map<String, String> form(ItemId id) {
     PlannedTask task = tasks.find(id).orElseThrow();
     Map<String, String> form = new HashMap<>(Map.of("name", task.name(), "doer", "us", "days", String.valueOf(task.task().shape().days()), "notBefore", "", "due", "", "effort", "", "phase", "", "milestone", "", "priority", "USUAL", "labels", ""));
-    form.putAll(Map.of("notes", "", "repeats", "", "remaining", "", "began", "", "done", "", "revision", String.valueOf(task.revision())));
+    form.putAll(Map.of("notes", "", "again", "", "remaining", "", "began", "", "done", "", "revision", String.valueOf(task.revision())));
     return form;
   }
 
   @ParameterizedTest(name = "{0} = “{1}”: {2}")
   @CsvSource({"name, '', 'The task'", "days, 10000, 'from 0 to 2500'", "days, -1, 'from 0 to 2500'", "days, soon, 'from 0 to 2500'", "notBefore, 2027-02-30, 'is not a date'", "due, 0001-01-01, '1900 to 9999'", "effort, much, 'like 2.5h or 90m'", "effort, 0h, 'like 2.5h or 90m'",
-      "repeats, every friday, 'is not a rule'", "remaining, 9999, 'from 0 to 2500'", "labels, 'a,b,c,d,e,f,g,h,i,j,k,l,m', 'up to 12'"})
+      "again, FORTNIGHT, 'none of those that can be chosen'", "remaining, 9999, 'from 0 to 2500'", "labels, 'a,b,c,d,e,f,g,h,i,j,k,l,m', 'up to 12'"})
   void saysWhatCannotBeReadAndKeepsTheTask(String field, String typed, String says) throws Exception {
     ItemId id = task("Draw the posts 3d");
     Map<String, String> form = form(id);
@@ -147,10 +147,11 @@ class PlanInputTest extends DemoHouse {
     ItemId id = task("Water the models fri");
     Map<String, String> form = form(id);
     form.put("due", LocalDate.of(2027, 3, 5).toString());
-    form.put("repeats", "FREQ=WEEKLY;BYDAY=FR");
+    form.putAll(Map.of("again", "WEEK", "every", "2", "on", "FRIDAY", "until", "2027-04-30"));
     assertThat(post("/t/tasks/" + id, form).statusCode()).isEqualTo(302);
+    assertThat(ines.get("/t/tasks/" + id).body()).contains("It comes every 2 weeks on Friday, until 30 Apr 2027.");
     post("/t/tasks/" + id + "/stage", Map.of("stage", "DONE"));
-    assertThat(tasks.ofProject(project)).filteredOn(task -> task.task().stage() == Stage.TO_DO).singleElement().satisfies(next -> assertThat(next.details().due()).hasValue(LocalDate.of(2027, 3, 12)));
+    assertThat(tasks.ofProject(project)).filteredOn(task -> task.task().stage() == Stage.TO_DO).singleElement().satisfies(next -> assertThat(next.details().due()).hasValue(LocalDate.of(2027, 3, 19)));
   }
 
   @Test

@@ -6,6 +6,7 @@ import app.clearpane.core.clearance.Condition;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.files.Sha256;
 import app.clearpane.core.markup.MarkupProgress;
+import app.clearpane.core.signoff.Decision;
 import app.clearpane.core.signoff.Outcome;
 import app.clearpane.core.signoff.Rule;
 import app.clearpane.store.clearance.Checklists;
@@ -262,6 +263,30 @@ class SigningTest extends AtTheMill {
     assertThat(round(versions.get(0).deliverable()).open()).isTrue();
     assertThat(round(replaced.deliverable()).said()).isEmpty();
     assertThat(imre.post("/c/panes/" + pane().id() + "/to-sign", imre.token(), Map.of("typedName", "Imre")).statusCode()).as("nothing chosen").isEqualTo(422);
+  }
+
+  @Test
+  void severalAreSentBackAtOnceWithOneSentence() throws Exception {
+    Visitor ines = ines();
+    List<String> picks = new ArrayList<>();
+    List<VersionRow> versions = new ArrayList<>();
+    for (int i = 0; i < 3; i++) {
+      versions.add(sent(ines, deliverable(ines, "Back at once " + i, "ANY")));
+      picks.add(versions.get(i).id() + ":" + versions.get(i).sha256().hex());
+    }
+    picks.set(2, versions.get(2).id() + ":" + Sha256.ofText("seen otherwise").hex());
+    String sheet = "/c/panes/" + pane().id() + "/to-sign";
+    Visitor imre = imre();
+    assertThat(imre.postMany(sheet, imre.token(), Map.of("decision", List.of("SEND_BACK"), "pick", picks)).body()).contains("Say in a sentence what is not right yet");
+    assertThat(imre.postMany(sheet, imre.token(), Map.of("decision", List.of("STAND_ASIDE"), "pick", picks)).statusCode()).isEqualTo(422);
+    String answer = imre.postMany(sheet, imre.token(), Map.of("decision", List.of("SEND_BACK"), "sentence", List.of("The mill's name is missing."), "pick", picks)).body();
+    assertThat(Texts.of(answer)).contains("Sent back: Back at once 0 and Back at once 1.", "Left out:", "Back at once 2, version 1");
+    assertThat(versions.subList(0, 2)).allSatisfy(version -> assertThat(round(version.deliverable()).said()).singleElement().satisfies(said -> {
+      assertThat(said.decision()).isEqualTo(Decision.SEND_BACK);
+      assertThat(said.sentence()).isEqualTo("The mill's name is missing.");
+      assertThat(said.batch()).isEqualTo(round(versions.get(0).deliverable()).said().get(0).batch());
+    }));
+    assertThat(round(versions.get(2).deliverable()).said()).isEmpty();
   }
 
   @Test

@@ -166,9 +166,9 @@ public class PlanTask {
 
   /** Changes a task. @throws Refused if it would wait for itself, naming the circle */
   @Transactional
-  ProjectId change(ItemId id, TaskForm form, Person.OfTeam by) {
+  ProjectId change(ItemId id, TaskForm form, AgainForm again, Person.OfTeam by) {
     PlannedTask before = NotThere.unless(tasks.find(id));
-    TaskForm.Read read = form.read(before.task().stage());
+    TaskForm.Read read = form.read(before.task().stage(), again);
     Doers.Doer doer = doers.chosen(before.project(), form.doer());
     Task old = before.task();
     Optional<Task.Remaining> remaining = read.remaining().isEmpty() ? Optional.empty()

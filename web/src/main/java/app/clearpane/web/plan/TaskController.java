@@ -88,6 +88,7 @@ class TaskController {
     model.addAttribute("steps", steps.steps());
     model.addAttribute("step", steps.of(task, line.stage()));
     model.addAttribute("path", planned.task().parent().flatMap(plan::task).map(above -> PlanLines.path(plan, above.task())).orElse(""));
+    model.addAttribute("again", AgainForm.of(planned.details().repeats()));
     model.addAttribute("parts", plan.outline().parts(task).stream().map(part -> lines.line(plan.task(part.id()).orElseThrow(), 0)).toList());
     model.addAttribute("others", plan.tasks().stream().filter(other -> !other.id().equals(task)).map(other -> new Other(other.id(), PlanLines.path(plan, other.task()))).toList());
     model.addAttribute("doers", doers.of(project.id()));
@@ -113,8 +114,8 @@ class TaskController {
   }
 
   @PostMapping("/t/tasks/{task}")
-  String change(@PathVariable ItemId task, TaskForm form, @AuthenticationPrincipal Person.OfTeam me) {
-    planTask.change(task, form, me);
+  String change(@PathVariable ItemId task, TaskForm form, AgainForm again, @AuthenticationPrincipal Person.OfTeam me) {
+    planTask.change(task, form, again, me);
     return "redirect:/t/tasks/" + task;
   }
 

@@ -4,7 +4,6 @@ import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.plan.Priority;
 import app.clearpane.core.plan.Stage;
 import app.clearpane.core.plan.Task;
-import app.clearpane.formats.plan.Repeats;
 import app.clearpane.web.layout.Input;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -20,7 +19,7 @@ import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 
 /** A task as typed on its page. */
-record TaskForm(String name, String doer, String days, String notBefore, String due, String effort, String phase, String milestone, String priority, String labels, String notes, String repeats, String remaining,
+record TaskForm(String name, String doer, String days, String notBefore, String due, String effort, String phase, String milestone, String priority, String labels, String notes, String remaining,
     @Nullable List<String> after, @Nullable List<String> lag, String began, String done, @Nullable String deliverable, @Nullable List<String> alsoPhase, @Nullable List<String> alsoMember, int revision) {
   private static final int LONGEST_NOTES = 8_000;
   private static final int MOST_LABELS = 12;
@@ -45,7 +44,7 @@ record TaskForm(String name, String doer, String days, String notBefore, String 
   record Where(Optional<UUID> phase, Optional<ItemId> milestone, Optional<ItemId> deliverable, List<UUID> alsoPhases) {}
 
   /** @throws app.clearpane.web.layout.Refused with all that could not be read */
-  Read read(Stage stage) {
+  Read read(Stage stage, AgainForm again) {
     Input input = new Input();
     Optional<app.clearpane.core.agency.Name> named = input.name("The task", name);
     Optional<Integer> length = input.number("Working days", days, 0, Task.MOST_DAYS);
@@ -61,10 +60,10 @@ record TaskForm(String name, String doer, String days, String notBefore, String 
     String text = input.text("The notes", notes, LONGEST_NOTES);
     List<String> tags = Arrays.stream(labels.split(",")).map(String::strip).filter(label -> !label.isEmpty()).distinct().toList();
     input.require(tags.size() <= MOST_LABELS && tags.stream().allMatch(label -> label.length() <= LONGEST_LABEL), "Labels: up to " + MOST_LABELS + ", each of up to " + LONGEST_LABEL + " characters.");
-    Optional<String> rule = repeating(input);
+    String rule = again.rule(input);
     Where where = where(input);
     input.allGood();
-    return new Read(named.orElseThrow().value(), length.orElseThrow(), from, until, minutes, pressing.orElseThrow(), tags, text, rule.orElseThrow(), left.map(OptionalInt::of).orElse(OptionalInt.empty()), links, beginning, ended, where);
+    return new Read(named.orElseThrow().value(), length.orElseThrow(), from, until, minutes, pressing.orElseThrow(), tags, text, rule, left.map(OptionalInt::of).orElse(OptionalInt.empty()), links, beginning, ended, where);
   }
 
   private Where where(Input input) {
@@ -74,16 +73,6 @@ record TaskForm(String name, String doer, String days, String notBefore, String 
 
   private static <T> Optional<T> chosen(Input input, String what, String choice, Function<String, T> reader) {
     return choice.isBlank() ? Optional.empty() : input.one(what, choice, reader);
-  }
-
-  private Optional<String> repeating(Input input) {
-    String rule = repeats.strip().toUpperCase(Locale.ROOT).replaceFirst("^RRULE:", "");
-    try {
-      return Optional.of(rule.isEmpty() ? "" : Repeats.checked(rule));
-    } catch (IllegalArgumentException unreadable) {
-      input.require(false, "Repeats: “" + repeats.strip() + "” is not a rule like FREQ=WEEKLY;BYDAY=FR.");
-      return Optional.empty();
-    }
   }
 
   private static Optional<LocalDate> optional(Input input, String what, String typed) {

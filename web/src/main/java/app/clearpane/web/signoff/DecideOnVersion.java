@@ -59,15 +59,15 @@ public class DecideOnVersion {
   /** Something to be signed among others, as the page showed it. */
   public record Pick(VersionId version, String name, DecisionForm form) {}
 
-  /** What became of many. @param signed names of what was signed @param leftOut what was not, each with the reason */
-  public record Many(List<String> signed, List<LeftOut> leftOut) {}
+  /** What became of many. @param done names of what was decided on @param leftOut what was not, each with the reason */
+  public record Many(Decision decision, List<String> done, List<LeftOut> leftOut) {}
 
   /** Something that was left out. */
   public record LeftOut(String name, String why) {}
 
-  /** Signs what can be signed of these; the rest is left out with the reason. What is signed stands or falls together. */
+  /** Decides on what can be decided on of these; the rest is left out with the reason. What is decided stands or falls together. */
   @Transactional
-  public Many byMany(Viewer viewer, List<Pick> picks) {
+  public Many byMany(Viewer viewer, List<Pick> picks, Decision decision) {
     List<WeighDecision.Ready> ready = new ArrayList<>();
     List<LeftOut> leftOut = new ArrayList<>();
     for (Pick pick : picks) {
@@ -82,9 +82,9 @@ public class DecideOnVersion {
     UUID batch = UUID.randomUUID();
     Instant at = ready.stream().map(one -> keep.of(viewer, one, batch)).reduce(Instant.EPOCH, (earlier, later) -> later);
     if (!ready.isEmpty()) {
-      tellManagerOfMany(viewer, ready, batch, at);
+      tellManagerOfMany(viewer, ready, decision, batch, at);
     }
-    return new Many(ready.stream().map(one -> one.deliverable().name()).toList(), leftOut);
+    return new Many(decision, ready.stream().map(one -> one.deliverable().name()).toList(), leftOut);
   }
 
   private void tellManager(Viewer viewer, WeighDecision.Ready ready, Instant at) {
@@ -106,10 +106,11 @@ public class DecideOnVersion {
     };
   }
 
-  private void tellManagerOfMany(Viewer viewer, List<WeighDecision.Ready> ready, UUID batch, Instant at) {
-    List<String> lines = new ArrayList<>(List.of(viewer.name() + " signed off " + ready.size() + (ready.size() == 1 ? " deliverable." : " deliverables at once.")));
+  private void tellManagerOfMany(Viewer viewer, List<WeighDecision.Ready> ready, Decision decision, UUID batch, Instant at) {
+    String sentence = ready.get(0).sentence();
+    List<String> lines = new ArrayList<>(List.of(viewer.name() + " " + DecisionWords.said(decision) + " " + ready.size() + (ready.size() == 1 ? " deliverable" : " deliverables at once") + (sentence.isEmpty() ? "." : ": “" + sentence + "”")));
     ready.forEach(one -> lines.add(one.deliverable().name() + ", version " + one.version().number() + ": " + (one.taken().outcome() == Outcome.BACK ? DecisionWords.told(one.round(), one.signer()) : stands(one.taken()))));
-    tell(viewer, new Letter("Signed off: " + String.join(", ", ready.stream().map(one -> one.deliverable().name()).limit(3).toList()) + (ready.size() > 3 ? " and " + (ready.size() - 3) + " more" : ""), lines,
+    tell(viewer, new Letter(DecisionWords.subject(decision) + ": " + String.join(", ", ready.stream().map(one -> one.deliverable().name()).limit(3).toList()) + (ready.size() > 3 ? " and " + (ready.size() - 3) + " more" : ""), lines,
         "See the deliverables", house.address() + "/t/projects/" + viewer.project() + "/deliverables", agency.get().name()), batch, at);
   }
 

@@ -4,6 +4,7 @@ import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.markup.AskedFor;
 import app.clearpane.core.signoff.Decision;
+import app.clearpane.store.deliverable.Deliverable;
 import app.clearpane.store.deliverable.Deliverables;
 import app.clearpane.store.deliverable.Drawings;
 import app.clearpane.store.deliverable.Round;
@@ -25,11 +26,14 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.springframework.stereotype.Component;
 
 /** All that awaits somebody's signature at a pane, on one sheet. */
 @Component
 public class ToSign {
+  /** What may be decided of several at once. */
+  public static final Set<Decision> IN_BULK = Set.of(Decision.SIGN_OFF, Decision.SEND_BACK);
   private final VisibleDeliverables visible;
   private final Deliverables deliverables;
   private final VisibleMarkups markups;
@@ -56,15 +60,16 @@ public class ToSign {
    * @param openMarks marks that ask for something and are open or taken on
    * @param why it cannot be signed now; empty if it can
    * @param extra what signing it costs; empty if nothing
+   * @param back what sending it back costs; empty if nothing
    * @param anyway why it goes back even if it is signed; empty if it does not
    */
-  public record Waiting(String name, VersionRow version, Round round, Optional<Drawings.Sheet> thumbnail, int openMarks, Optional<String> why, Optional<String> extra, Optional<String> anyway) {}
+  public record Waiting(String name, VersionRow version, Round round, Optional<Drawings.Sheet> thumbnail, int openMarks, Optional<String> why, Optional<String> extra, Optional<String> back, Optional<String> anyway) {}
 
   /** The sheet's model. */
   public Map<String, Object> of(Viewer viewer, String base) {
     List<Waiting> waiting = waiting(viewer);
     boolean extra = waiting.stream().anyMatch(one -> one.extra().isPresent() && one.why().isEmpty());
-    return new HashMap<>(Map.of("waiting", waiting, "viewer", viewer, "base", base, "heading", viewers.heading(viewer), "can", waiting.stream().filter(one -> one.why().isEmpty()).count(), "costs", extra));
+    return new HashMap<>(Map.of("waiting", waiting, "viewer", viewer, "base", base, "heading", viewers.heading(viewer), "can", waiting.stream().filter(one -> one.why().isEmpty()).count(), "costs", extra, "backCosts", waiting.stream().flatMap(one -> one.back().stream()).distinct().toList()));
   }
 
   private List<Waiting> waiting(Viewer viewer) {
@@ -90,12 +95,14 @@ public class ToSign {
     ContactId signer = signing.signer(viewer, round);
     Optional<String> why = (changes > 0 ? Optional.of((changes == 1 ? "A change is" : changes + " changes are") + " still asked for on it.") : Optional.<String>empty())
         .or(() -> clashes.of(version, viewer.pane(), marks).isEmpty() ? Optional.empty() : Optional.of("Two people want different things on it; that is settled first."));
-    Optional<String> extra = Optional.of(deliverables.find(version.deliverable()).orElseThrow()).flatMap(deliverable -> {
-      List<Integer> rounds = WeighDecision.toAccept(deliverable, round, Decision.SIGN_OFF);
-      return rounds.isEmpty() ? Optional.empty() : Optional.of(deliverable.allowance().inWords(rounds));
-    });
-    return new Waiting(name(viewer, version.id()), version, round, thumbnail, asked.open(), why, extra,
+    Deliverable deliverable = deliverables.find(version.deliverable()).orElseThrow();
+    return new Waiting(name(viewer, version.id()), version, round, thumbnail, asked.open(), why, costs(deliverable, round, Decision.SIGN_OFF), costs(deliverable, round, Decision.SEND_BACK),
         DecisionWords.goesBackAnyway(round, signer) ? Optional.of(DecisionWords.foretold(round, signer)) : Optional.empty());
+  }
+
+  private static Optional<String> costs(Deliverable deliverable, Round round, Decision decision) {
+    List<Integer> rounds = WeighDecision.toAccept(deliverable, round, decision);
+    return rounds.isEmpty() ? Optional.empty() : Optional.of(deliverable.allowance().inWords(rounds));
   }
 
   /** What a version is of, as the viewer knows it; "something" if they do not see it. */
@@ -103,12 +110,15 @@ public class ToSign {
     return visible.version(viewer, version).flatMap(found -> visible.find(viewer, found.deliverable()).map(row -> row.name() + ", " + found.called())).orElse("Something that is not there any more");
   }
 
-  /** Signs several. @throws Refused if nothing was chosen or no name was typed */
-  public DecideOnVersion.Many sign(Viewer viewer, List<DecideOnVersion.Pick> picks, String typedName, boolean sure) {
+  /** Signs several, or sends them back. @throws Refused if nothing was chosen, or to sign no name was typed, or to send back nothing was said */
+  public DecideOnVersion.Many decide(Viewer viewer, List<DecideOnVersion.Pick> picks, Decision decision, String typedName, boolean sure) {
     Input input = new Input();
-    input.require(!picks.isEmpty(), "Choose what you sign first.");
+    input.require(!picks.isEmpty(), decision.signs() ? "Tick what you sign first." : "Tick what you send back first.");
+    input.require(decision.signs() || picks.isEmpty() || !picks.get(0).form().sentence().isBlank(), "Say in a sentence what is not right yet: it goes with each of them.");
     input.allGood();
-    SignedName.check(typedName, viewer.name(), sure);
-    return decide.byMany(viewer, picks);
+    if (decision.signs()) {
+      SignedName.check(typedName, viewer.name(), sure);
+    }
+    return decide.byMany(viewer, picks, decision);
   }
 }

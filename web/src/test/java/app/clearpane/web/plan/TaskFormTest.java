@@ -7,6 +7,7 @@ import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.plan.Priority;
 import app.clearpane.core.plan.Stage;
 import app.clearpane.core.plan.Task;
+import app.clearpane.web.layout.Input;
 import app.clearpane.web.layout.Refused;
 import java.time.LocalDate;
 import java.util.HashMap;
@@ -30,7 +31,7 @@ class TaskFormTest {
   private static TaskForm form(Map<String, String> typed, List<String> after, List<String> lag) {
     Map<String, String> all = new HashMap<>(Map.of("name", "Draw the map", "days", "3", "priority", "USUAL"));
     all.putAll(typed);
-    return new TaskForm(of(all, "name"), "", of(all, "days"), of(all, "notBefore"), of(all, "due"), of(all, "effort"), of(all, "phase"), of(all, "milestone"), of(all, "priority"), of(all, "labels"), of(all, "notes"), of(all, "repeats"), of(all, "remaining"), after, lag,
+    return new TaskForm(of(all, "name"), "", of(all, "days"), of(all, "notBefore"), of(all, "due"), of(all, "effort"), of(all, "phase"), of(all, "milestone"), of(all, "priority"), of(all, "labels"), of(all, "notes"), of(all, "remaining"), after, lag,
         of(all, "began"), of(all, "done"), null, null, null, 1);
   }
 
@@ -39,7 +40,7 @@ class TaskFormTest {
   }
 
   private static List<String> wrong(TaskForm form, Stage stage) {
-    Refused refused = catchThrowableOfType(Refused.class, () -> form.read(stage));
+    Refused refused = catchThrowableOfType(Refused.class, () -> form.read(stage, AgainForm.ONCE));
     return refused == null ? List.of() : refused.sentences();
   }
 
@@ -52,19 +53,19 @@ class TaskFormTest {
 
   @Test
   void whatIsTypedIsRead() {
-    Map<String, String> typed = new HashMap<>(Map.of("days", " 4 ", "notBefore", "2027-03-01", "due", "2027-03-05", "effort", "1h 30m", "priority", "HIGH", "labels", " print, map ,print,, ", "notes", "One.\r\nTwo.", "repeats", "rrule:freq=weekly;byday=fr",
+    Map<String, String> typed = new HashMap<>(Map.of("days", " 4 ", "notBefore", "2027-03-01", "due", "2027-03-05", "effort", "1h 30m", "priority", "HIGH", "labels", " print, map ,print,, ", "notes", "One.\r\nTwo.",
         "remaining", "2", "began", "2027-03-02"));
     typed.putAll(Map.of("phase", BEFORE.toString(), "milestone", BEFORE.toString()));
-    assertThat(form(typed, List.of(BEFORE.toString(), "", BEFORE.toString()), List.of("2", "9", "5")).read(Stage.UNDER_WAY)).isEqualTo(new TaskForm.Read("Draw the map", 4, Optional.of(LocalDate.of(2027, 3, 1)), Optional.of(LocalDate.of(2027, 3, 5)),
+    assertThat(form(typed, List.of(BEFORE.toString(), "", BEFORE.toString()), List.of("2", "9", "5")).read(Stage.UNDER_WAY, rule("rrule:freq=weekly;byday=fr"))).isEqualTo(new TaskForm.Read("Draw the map", 4, Optional.of(LocalDate.of(2027, 3, 1)), Optional.of(LocalDate.of(2027, 3, 5)),
         OptionalInt.of(90), Priority.HIGH, List.of("print", "map"), "One.\nTwo.", "FREQ=WEEKLY;BYDAY=FR", OptionalInt.of(2), List.of(new Task.After(BEFORE, 2)), Optional.of(LocalDate.of(2027, 3, 2)), Optional.empty(), new TaskForm.Where(Optional.of(BEFORE.value()), Optional.of(BEFORE), Optional.empty(), List.of())));
   }
 
   @Test
   void theDayItWasDoneCountsOnlyOnceItIs() {
     Map<String, String> days = Map.of("began", "2027-03-05", "done", "2027-03-04");
-    assertThat(form(days).read(Stage.UNDER_WAY).done()).isEmpty();
+    assertThat(form(days).read(Stage.UNDER_WAY, AgainForm.ONCE).done()).isEmpty();
     assertThat(wrong(form(days), Stage.DONE)).containsExactly("It was done before it began. Change one of the two days.");
-    assertThat(form(Map.of("began", "2027-03-05", "done", "2027-03-05")).read(Stage.DONE).done()).hasValue(LocalDate.of(2027, 3, 5));
+    assertThat(form(Map.of("began", "2027-03-05", "done", "2027-03-05")).read(Stage.DONE, AgainForm.ONCE).done()).hasValue(LocalDate.of(2027, 3, 5));
   }
 
   @ParameterizedTest(name = "{0} “{1}”: {2}")
@@ -84,11 +85,37 @@ class TaskFormTest {
       "phase     | Design                    | The phase: “Design” is none of those that can be chosen.",
       "milestone | Opening                   | The milestone: “Opening” is none of those that can be chosen.",
       "labels    | a,b,c,d,e,f,g,h,i,j,k,l,m | Labels: up to 12, each of up to 40 characters.",
-      "labels    | fortyonefortyonefortyonefortyonefortyonef | Labels: up to 12, each of up to 40 characters.",
-      "repeats   | every Friday              | Repeats: “every Friday” is not a rule like FREQ=WEEKLY;BYDAY=FR.",
-      "repeats   | BYDAY=FR                  | Repeats: “BYDAY=FR” is not a rule like FREQ=WEEKLY;BYDAY=FR."})
+      "labels    | fortyonefortyonefortyonefortyonefortyonef | Labels: up to 12, each of up to 40 characters."})
   void whatCannotBeReadIsSaid(String field, String typed, String sentence) {
     assertThat(wrong(form(Map.of(field, typed)), Stage.TO_DO)).containsExactly(sentence);
+  }
+
+  private static AgainForm rule(String typed) {
+    return new AgainForm("RULE", null, null, null, null, null, typed);
+  }
+
+  @ParameterizedTest(name = "{0}")
+  @CsvSource(delimiter = '|', nullValues = "-", value = {"-|-|-|-|-|''", "WEEK|2|FRIDAY|-|2027-06-04|FREQ=WEEKLY;INTERVAL=2;BYDAY=FR;UNTIL=20270604", "WEEK|-|-|-|-|FREQ=WEEKLY", "MONTH|1|FRIDAY|-|-|FREQ=MONTHLY", "MONTH|1|FRIDAY|-1|-|FREQ=MONTHLY;BYDAY=-1FR", "YEAR|1|FRIDAY|2|-|FREQ=YEARLY"})
+  void whatIsChosenBecomesARule(String unit, String every, String day, String nth, String until, String rule) {
+    Input input = new Input();
+    assertThat(new AgainForm(unit, every, day == null ? null : List.of(day), nth, day, until, "").rule(input)).isEqualTo(rule);
+    input.allGood();
+    if (!rule.isEmpty()) {
+      AgainForm again = AgainForm.of(rule);
+      assertThat(again.rule(input)).as("and comes back as it was").isEqualTo(rule);
+    }
+  }
+
+  @ParameterizedTest(name = "{0} {1} {2} {3}: {4}")
+  @CsvSource(delimiter = '|', nullValues = "-", value = {"FORTNIGHT|1|-|-|Comes again: “FORTNIGHT” is none of those that can be chosen.", "WEEK|0|-|-|Comes again every: “0” should be a whole number from 1 to 366.", "WEEK|1|SOMEDAY|-|The days of the week: “SOMEDAY” is none of those that can be chosen.",
+    "MONTH|1|MONDAY|9|Which of them in the month: “9” is none of those that can be chosen.", "MONTH|1|SOMEDAY|1|The day of the week: “SOMEDAY” is none of those that can be chosen."})
+  void whatCannotBeChosenIsSaid(String unit, String every, String day, String nth, String sentence) {
+    Input input = new Input();
+    new AgainForm(unit, every, day == null ? null : List.of(day), nth, day, "", "").rule(input);
+    assertThat(catchThrowableOfType(Refused.class, input::allGood).sentences()).containsExactly(sentence);
+    Input other = new Input();
+    rule("every Friday").rule(other);
+    assertThat(catchThrowableOfType(Refused.class, other::allGood).sentences()).containsExactly("Comes again: “every Friday” is not a rule like FREQ=WEEKLY;BYDAY=FR.");
   }
 
   @Test

@@ -59,20 +59,23 @@ class DecisionController {
     return "signoff/clientside/to-sign";
   }
 
-  /** Signs several at once. @param pick each the version and the digest the page showed, as {@code version:digest} */
+  /** Signs several at once, or sends them back with one sentence. @param pick each the version and the digest the page showed, as {@code version:digest} */
   @PostMapping("/c/panes/{pane}/to-sign")
-  String signMany(Viewer viewer, @RequestParam(required = false) @Nullable List<String> pick, @RequestParam(defaultValue = "") String typedName,
+  String signMany(Viewer viewer, @RequestParam(required = false) @Nullable List<String> pick, @RequestParam(defaultValue = "SIGN_OFF") String decision, @RequestParam(defaultValue = "") String typedName, @RequestParam(defaultValue = "") String sentence,
       @RequestParam(required = false) @Nullable Boolean acceptExtra, @RequestParam(required = false) @Nullable String drawn, @RequestParam(defaultValue = "false") boolean sure, Model model) {
     List<DecideOnVersion.Pick> picks = new ArrayList<>();
     Input input = new Input();
+    input.require(ToSign.IN_BULK.stream().anyMatch(one -> one.name().equals(decision)), "Several are signed, or sent back.");
+    input.allGood();
+    Decision wanted = Decision.valueOf(decision);
     for (String one : pick == null ? List.<String>of() : pick) {
       String[] parts = one.split(":", 2);
       if (parts.length == 2 && parts[1].matches("[0-9a-f]{64}")) {
-        input.one("What is signed", parts[0], VersionId::of).ifPresent(version -> picks.add(new DecideOnVersion.Pick(version, toSign.name(viewer, version), new DecisionForm(Decision.SIGN_OFF, new Sha256(parts[1]), "", typedName, acceptExtra, drawn, sure))));
+        input.one("What is ticked", parts[0], VersionId::of).ifPresent(version -> picks.add(new DecideOnVersion.Pick(version, toSign.name(viewer, version), new DecisionForm(wanted, new Sha256(parts[1]), wanted == Decision.SEND_BACK ? sentence : "", typedName, acceptExtra, drawn, sure))));
       }
     }
     input.allGood();
-    DecideOnVersion.Many many = toSign.sign(viewer, picks, typedName, sure);
+    DecideOnVersion.Many many = toSign.decide(viewer, picks, wanted, typedName, sure);
     model.addAllAttributes(toSign.of(viewer, Through.base(viewer)));
     model.addAttribute("many", many);
     return "signoff/clientside/to-sign";
