@@ -40,6 +40,16 @@ public final class Mails {
     return mail.id();
   }
 
+  /** Notes what a mail that waits says, a line each, for what may follow. */
+  public void keepLines(UUID id, List<String> lines) {
+    db.update(MAIL).set(MAIL.SAID_SO_FAR, String.join("\n", lines)).where(MAIL.ID.eq(id)).execute();
+  }
+
+  /** What a mail that waits to tell of something says so far; nothing if none waits. */
+  public List<String> linesSoFar(UUID about) {
+    return db.select(MAIL.SAID_SO_FAR).from(MAIL).where(MAIL.ABOUT.eq(about), MAIL.SENT_AT.isNull(), MAIL.SAID_SO_FAR.isNotNull()).orderBy(MAIL.CREATED_AT).fetch(MAIL.SAID_SO_FAR).stream().flatMap(String::lines).toList();
+  }
+
   /** Drops what waits and tells of something that was taken back. @return whether there was any */
   public boolean drop(UUID about) {
     return db.deleteFrom(MAIL).where(MAIL.ABOUT.eq(about), MAIL.SENT_AT.isNull()).execute() > 0;

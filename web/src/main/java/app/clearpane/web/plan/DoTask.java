@@ -46,7 +46,7 @@ public class DoTask {
     Stage was = moveTask.to(id, stage, viewer.actor()).was();
     PlannedTask task = NotThere.unless(tasks.find(id));
     if (stage == Stage.DONE && was != Stage.DONE) {
-      sayOfTask.tellManager(task, "Done: " + task.name(), viewer.name() + " has done “" + task.name() + "”.");
+      sayOfTask.tellManager(task, "Done: " + task.name(), viewer.name() + " has done “" + task.name() + "”.", viewer);
     }
     return was;
   }
@@ -70,7 +70,7 @@ public class DoTask {
   public void bring(Viewer viewer, ItemId id, String fileName, InputStream content) throws IOException {
     mayAdd(viewer, id);
     putBeside.to(id, new PutBeside.Arriving(fileName, content, false, viewer.actor()),
-        task -> sayOfTask.tellManager(task, "A file for “" + task.name() + "”", viewer.name() + " has put “" + fileName + "” beside “" + task.name() + "”."));
+        task -> sayOfTask.tellManager(task, "A file for “" + task.name() + "”", viewer.name() + " has put “" + fileName + "” beside “" + task.name() + "”.", viewer));
   }
 
   private void mayAdd(Viewer viewer, ItemId id) {

@@ -1,6 +1,7 @@
 package app.clearpane.web.plan;
 
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.plan.DueNear;
 import app.clearpane.core.plan.Side;
 import app.clearpane.core.plan.Stage;
 import app.clearpane.core.plan.Task;
@@ -49,14 +50,15 @@ final class PlanLines {
    * @param spare working days it may lose; null where it is done, dropped or only gathers
    * @param behind working days by which it lies behind what was agreed
    * @param room how much room it has, in words; empty where there is nothing to say
+   * @param near how near the day is on which it is due
    * @param again whether it stands here beside its own place
    * @param also the phases where it stands too
    */
   record Line(PlannedTask task, int depth, boolean gathers, Stage stage, @Nullable LocalDate first, @Nullable LocalDate last, @Nullable Integer spare, boolean critical,
-      int behind, String room, boolean overdue, boolean again, List<String> also) {
+      int behind, String room, DueNear near, boolean again, List<String> also) {
     /** The same where it stands a second time. @param elsewhere the phases where it stands too */
     private Line again(List<String> elsewhere) {
-      return new Line(task, depth, gathers, stage, first, last, spare, critical, behind, room, overdue, true, elsewhere);
+      return new Line(task, depth, gathers, stage, first, last, spare, critical, behind, room, near, true, elsewhere);
     }
 
     /** Which colour its edge has. */
@@ -135,9 +137,9 @@ final class PlanLines {
     boolean days = plan.hasDays(task.id());
     boolean leaf = plan.outline().isLeaf(task.id());
     Stage stage = plan.outline().stage(task.id());
-    boolean overdue = stage.open() && task.details().due().filter(due -> due.isBefore(plan.today())).isPresent();
+    DueNear near = DueNear.of(task.details().due(), stage.open(), plan.today(), plan.timeline().calendar());
     return new Line(task, depth, !leaf, stage, days ? plan.firstDay(task.id()) : null, days ? plan.lastDay(task.id()) : null, leaf && stage.open() ? plan.spare().get(task.id()) : null, plan.critical().contains(task.id()),
-        stage.open() ? plan.behind(task.id()) : 0, leaf && stage.open() ? plan.room(task.id()).inWords() : "", overdue, false, names(task.details().also().phases()));
+        stage.open() ? plan.behind(task.id()) : 0, leaf && stage.open() ? plan.room(task.id()).inWords() : "", near, false, names(task.details().also().phases()));
   }
 
   /** A day with what ends on it, under headings. */

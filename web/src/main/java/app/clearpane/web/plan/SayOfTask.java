@@ -11,7 +11,9 @@ import app.clearpane.web.post.TellManager;
 import app.clearpane.web.record.Tell;
 import app.clearpane.web.security.Person;
 import java.time.Clock;
+import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.UUID;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -48,12 +50,13 @@ public class SayOfTask {
     String text = words(said);
     tasks.say(id, text, false, new Tasks.Author(viewer.name(), viewer.contact(), null), clock.instant());
     tell.of(task.project(), id.value(), new PlanActs.TaskSaid(viewer.actor(), task.name(), text));
-    tellManager(task, viewer.name() + " on “" + task.name() + "”", viewer.name() + " says: “" + text + "”");
+    tellManager(task, viewer.name() + " on “" + task.name() + "”", viewer.name() + " says: “" + text + "”", viewer);
   }
 
-  /** Tells the manager of a task's project. */
-  void tellManager(PlannedTask task, String subject, String sentence) {
-    tellManager.of(task.project(), subject, List.of(sentence), new TellManager.Leads("See " + task.name(), "/t/tasks/" + task.id()));
+  /** Tells the manager of a task's project: all that one person does with one task within a few minutes, in one mail. */
+  void tellManager(PlannedTask task, String subject, String sentence, Viewer by) {
+    UUID about = UUID.nameUUIDFromBytes((task.id() + " " + by.seat()).getBytes(StandardCharsets.UTF_8));
+    tellManager.soon(task.project(), about, tellManager.letter(subject, List.of(sentence), new TellManager.Leads("See " + task.name(), "/t/tasks/" + task.id())));
   }
 
   private static String words(String said) {

@@ -9,15 +9,19 @@ import app.clearpane.web.House;
 import app.clearpane.web.jobs.Jobs;
 import app.clearpane.web.layout.Pages;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 
 /** Writes a mail into the queue, in the transaction of its cause. */
 @Component
 public class WriteMail {
+  private static final Duration GATHERS_FOR = Duration.ofMinutes(3);
   private final Mails mails;
   private final Jobs jobs;
   private final Pages pages;
@@ -57,6 +61,16 @@ public class WriteMail {
   public void onceCertain(Contact contact, Letter letter, UUID about, Instant certain) {
     Instant at = house.mailWaits() ? certain : Instant.EPOCH;
     jobs.enqueue(SendMail.NAME, mails.addWaiting(mail(contact.name(), contact.email(), letter), about, at).toString(), at);
+  }
+
+  /** To one of the team, in a few minutes, together with what else happens to the same until then. @param letter what this says; its subject is the mail's @param about what it tells of */
+  public void gathered(TeamMember member, Letter letter, UUID about) {
+    List<String> lines = Stream.concat(mails.linesSoFar(about).stream(), letter.paragraphs().stream().map(line -> line.replace('\n', ' '))).toList();
+    mails.drop(about);
+    Instant at = house.mailWaits() ? clock.instant().plus(GATHERS_FOR) : Instant.EPOCH;
+    UUID id = mails.addWaiting(mail(member.name(), member.email(), new Letter(letter.subject(), lines, letter.button(), letter.link(), letter.from())), about, at);
+    mails.keepLines(id, lines);
+    jobs.enqueue(SendMail.NAME, id.toString(), at);
   }
 
   /** To somebody, at an instant, unless it is taken back before and told together with more. @param about what it tells of */

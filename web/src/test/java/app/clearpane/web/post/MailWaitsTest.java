@@ -79,4 +79,18 @@ class MailWaitsTest extends DemoHouse {
     await().until(() -> arrived("Gone at once"));
     await().until(() -> !waiting.takeBack(about));
   }
+
+  @Test
+  void whatFollowsWithinMinutesGoesOutInOne() {
+    UUID task = UUID.randomUUID();
+    for (String happened : List.of("Mirela says: “Here they are.”", "Mirela has put “hours.txt” beside it.", "Mirela has done it.")) {
+      waiting.gathered(ines, new Letter("Three in one: " + happened.length(), List.of(happened), "See it", "http://localhost/t", "Marram & Finch"), task);
+    }
+    assertThat(mails.waiting(clock.instant())).filteredOn(one -> one.subject().startsWith("Three in one")).singleElement().satisfies(one -> {
+      assertThat(one.subject()).as("it is called after the last").isEqualTo("Three in one: " + "Mirela has done it.".length());
+      assertThat(one.notBefore()).isBefore(clock.instant().plus(Duration.ofMinutes(4)));
+    });
+    assertThat(mails.linesSoFar(task)).containsExactly("Mirela says: “Here they are.”", "Mirela has put “hours.txt” beside it.", "Mirela has done it.");
+    waiting.takeBack(task);
+  }
 }
