@@ -49,6 +49,8 @@ public enum Act {
   MARKS_BROUGHT("marks.brought", Kind.MARKS, Told.OUTSIDE, "brought notes along to"),
   PANE_ADDED("pane.added", Kind.SHOWING, "made the pane"),
   PANE_PUBLISHED("pane.published", Kind.SHOWING, "published the pane"),
+  PANE_UNPUBLISHED("pane.unpublished", Kind.SHOWING, "shut the pane"),
+  PANE_REMOVED("pane.removed", Kind.SHOWING, "took away the pane"),
   PANE_FOLLOWS("pane.follows", Kind.SHOWING, "let follow the starting point: the pane"),
   PANE_HAS_ITS_OWN("pane.has-its-own", Kind.SHOWING, "gave its own apertures to the pane"),
   PANE_DISCARDED("pane.discarded", Kind.SHOWING, "dropped what was pending at the pane"),

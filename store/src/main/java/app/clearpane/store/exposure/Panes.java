@@ -2,8 +2,13 @@ package app.clearpane.store.exposure;
 
 import static app.clearpane.store.schema.Tables.AGENCY_APERTURE;
 import static app.clearpane.store.schema.Tables.CONTACT;
+import static app.clearpane.store.schema.Tables.DELIVERABLE;
+import static app.clearpane.store.schema.Tables.FEED;
 import static app.clearpane.store.schema.Tables.HELD_BACK_EVERYWHERE;
 import static app.clearpane.store.schema.Tables.ITEM;
+import static app.clearpane.store.schema.Tables.LINK_OPENING;
+import static app.clearpane.store.schema.Tables.LINK_SEAT;
+import static app.clearpane.store.schema.Tables.MARKUP;
 import static app.clearpane.store.schema.Tables.PANE;
 import static app.clearpane.store.schema.Tables.PANE_APERTURE;
 import static app.clearpane.store.schema.Tables.PANE_ARRIVAL;
@@ -11,6 +16,7 @@ import static app.clearpane.store.schema.Tables.PANE_FILTER;
 import static app.clearpane.store.schema.Tables.PANE_SECTION;
 import static app.clearpane.store.schema.Tables.SEAT;
 import static app.clearpane.store.schema.Tables.SHOWING;
+import static app.clearpane.store.schema.Tables.VISIT;
 import static org.jooq.impl.DSL.multiset;
 import static org.jooq.impl.DSL.select;
 
@@ -391,6 +397,32 @@ public final class Panes {
     db.update(PANE_APERTURE).set(PANE_APERTURE.PUBLISHED, PANE_APERTURE.PENDING).where(PANE_APERTURE.PANE_ID.eq(read.id())).execute();
     db.update(PANE_FILTER).set(PANE_FILTER.PUBLISHED, PANE_FILTER.PENDING).where(PANE_FILTER.PANE_ID.eq(read.id())).execute();
     db.update(SHOWING).set(SHOWING.PUBLISHED, SHOWING.PENDING).where(SHOWING.PANE_ID.eq(read.id())).execute();
+  }
+
+  /** Lets nobody see anything through a pane; its settings stay. @throws app.clearpane.store.Stale if it was changed since it was read */
+  public void unpublish(Row read) {
+    app.clearpane.store.Stale.unlessOne(db.update(PANE).set(PANE.REVISION, PANE.REVISION.plus(1)).setNull(PANE.PUBLISHED_AT).where(PANE.ID.eq(read.id()), PANE.REVISION.eq(read.revision())).execute(), read.name());
+  }
+
+  /** Whether anything ever happened at a pane: somebody came in by a seat or a link, something is decided there, or was marked there. */
+  public boolean isUsed(PaneId id) {
+    return db.fetchExists(db.selectOne().from(PANE).where(PANE.ID.eq(id)).and(DSL.exists(db.selectOne().from(VISIT).where(VISIT.PANE_ID.eq(id)))
+        .or(DSL.exists(db.selectOne().from(SEAT).where(SEAT.PANE_ID.eq(id), SEAT.ACCEPTED_AT.isNotNull()))).or(DSL.exists(db.selectOne().from(DELIVERABLE).where(DELIVERABLE.PANE_ID.eq(id))))
+        .or(DSL.exists(db.selectOne().from(MARKUP).where(MARKUP.PANE_ID.eq(id)))).or(DSL.exists(db.selectOne().from(LINK_OPENING).join(LINK_SEAT).on(LINK_SEAT.ID.eq(LINK_OPENING.LINK_SEAT_ID)).where(LINK_SEAT.PANE_ID.eq(id))))));
+  }
+
+  /** Removes a pane that was never used, with all that belongs to it. @throws app.clearpane.store.Stale if it was changed since it was read */
+  public void remove(Row read) {
+    PaneId id = read.id();
+    db.deleteFrom(FEED).where(FEED.SEAT_ID.in(db.select(SEAT.ID).from(SEAT).where(SEAT.PANE_ID.eq(id)))).execute();
+    db.deleteFrom(SEAT).where(SEAT.PANE_ID.eq(id)).execute();
+    db.deleteFrom(LINK_SEAT).where(LINK_SEAT.PANE_ID.eq(id)).execute();
+    db.deleteFrom(PANE_APERTURE).where(PANE_APERTURE.PANE_ID.eq(id)).execute();
+    db.deleteFrom(PANE_FILTER).where(PANE_FILTER.PANE_ID.eq(id)).execute();
+    db.deleteFrom(PANE_ARRIVAL).where(PANE_ARRIVAL.PANE_ID.eq(id)).execute();
+    db.deleteFrom(PANE_SECTION).where(PANE_SECTION.PANE_ID.eq(id)).execute();
+    db.deleteFrom(SHOWING).where(SHOWING.PANE_ID.eq(id)).execute();
+    app.clearpane.store.Stale.unlessOne(db.deleteFrom(PANE).where(PANE.ID.eq(id), PANE.REVISION.eq(read.revision())).execute(), read.name());
   }
 
   /** Sets everything again as it was published. @throws app.clearpane.store.Stale if the pane was changed since it was read */

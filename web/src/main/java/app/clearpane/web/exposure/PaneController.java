@@ -43,9 +43,10 @@ class PaneController {
   private final SetShowing setShowing;
   private final GiveSeat giveSeat;
   private final PublishPane publishPane;
+  private final TakePaneAway takePaneAway;
   private final WrittenRows rows;
 
-  PaneController(ProjectFrame frame, PaneBoard board, SetUpPane setUpPane, LinkSeats links, SetSections setSections, SetShowing setShowing, GiveSeat giveSeat, PublishPane publishPane, WrittenRows rows) {
+  PaneController(ProjectFrame frame, PaneBoard board, SetUpPane setUpPane, LinkSeats links, SetSections setSections, SetShowing setShowing, GiveSeat giveSeat, PublishPane publishPane, TakePaneAway takePaneAway, WrittenRows rows) {
     this.rows = rows;
     this.frame = frame;
     this.board = board;
@@ -55,6 +56,7 @@ class PaneController {
     this.setShowing = setShowing;
     this.giveSeat = giveSeat;
     this.publishPane = publishPane;
+    this.takePaneAway = takePaneAway;
   }
 
   /** An item of a cell, and which cell. */
@@ -74,6 +76,7 @@ class PaneController {
       model.addAttribute("covers", Covers.ALL);
       model.addAttribute("usual", SectionWords.USUAL);
       model.addAttribute("links", links.ofProject(project).stream().filter(link -> link.pane().equals(selected.pane().id())).toList());
+      model.addAttribute("removable", laid.audiences().size() > 1 && takePaneAway.mayRemove(selected.pane()));
       model.addAttribute("endable", giveSeat.endable(project, selected.seats()));
       model.addAttribute("candidates", GiveSeat.candidates(laid, selected.seats()));
       model.addAttribute("through", selected.seats().stream().filter(seat -> through.isEmpty() || seat.id().equals(through.get())).findFirst().orElse(null));
@@ -157,6 +160,18 @@ class PaneController {
   @ForManagers
   String discard(@PathVariable PaneId pane, @RequestParam int revision, @AuthenticationPrincipal Person me) {
     return at(publishPane.discard(pane, revision, me.actor()), pane, ContentKind.DELIVERABLES);
+  }
+
+  @PostMapping("/t/panes/{pane}/unpublish")
+  @ForManagers
+  String unpublish(@PathVariable PaneId pane, @RequestParam int revision, @RequestParam(defaultValue = "false") boolean sure, @AuthenticationPrincipal Person me) {
+    return at(takePaneAway.unpublish(pane, revision, sure, me.actor()), pane, ContentKind.DELIVERABLES);
+  }
+
+  @PostMapping("/t/panes/{pane}/remove")
+  @ForManagers
+  String remove(@PathVariable PaneId pane, @RequestParam int revision, @AuthenticationPrincipal Person me) {
+    return "redirect:/t/projects/" + takePaneAway.remove(pane, revision, me.actor()) + "/panes";
   }
 
   @PostMapping("/t/panes/{pane}/publish")
