@@ -1,0 +1,10 @@
+package app.clearpane.core.agency;
+
+/**
+ * Somebody outside the agency, as a file of addresses tells of them.
+ *
+ * @param client the organisation they are with; may be empty
+ * @param email their mail address, as it stands there; may be empty
+ * @param says what they do; may be empty
+ */
+public record Card(String client, String name, String email, String says) {}

@@ -1,0 +1,88 @@
+package app.clearpane.store.agency;
+
+import static app.clearpane.store.schema.Tables.CLIENT;
+import static app.clearpane.store.schema.Tables.CONTACT;
+import static app.clearpane.store.schema.Tables.PANE;
+import static app.clearpane.store.schema.Tables.PROJECT;
+import static app.clearpane.store.schema.Tables.SEAT;
+import static org.jooq.impl.DSL.multiset;
+import static org.jooq.impl.DSL.select;
+
+import app.clearpane.core.agency.ClientId;
+import app.clearpane.core.agency.ContactId;
+import app.clearpane.core.agency.Relation;
+import app.clearpane.core.exposure.PaneId;
+import app.clearpane.core.exposure.SeatId;
+import app.clearpane.core.exposure.SeatRole;
+import app.clearpane.core.exposure.SeatState;
+import app.clearpane.core.project.ProjectId;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import org.jooq.Condition;
+import org.jooq.DSLContext;
+import org.jooq.Field;
+import org.jooq.Records;
+import org.jooq.impl.DSL;
+import org.jspecify.annotations.Nullable;
+
+/** All clients with their people, and where those have seats. */
+public final class Directory {
+  private static final Field<List<Seated>> SEATS = multiset(select(SEAT.ID, PROJECT.ID, PROJECT.NAME, PANE.ID, PANE.NAME, SEAT.ROLE, SEAT.LEAD_VOICE, SEAT.STATE).from(SEAT).join(PANE).on(PANE.ID.eq(SEAT.PANE_ID)).join(PROJECT).on(PROJECT.ID.eq(PANE.PROJECT_ID))
+      .where(SEAT.CONTACT_ID.eq(CONTACT.ID), SEAT.STATE.ne(SeatState.ENDED), PROJECT.ARCHIVED_AT.isNull()).orderBy(PROJECT.NAME, PANE.NAME, SEAT.ID)).convertFrom(rows -> rows.map(Records.mapping(Seated::new)));
+  private static final Field<List<Someone>> PEOPLE = multiset(select(CONTACT.ID, CONTACT.NAME, CONTACT.EMAIL, CONTACT.SAYS, CONTACT.LEFT_AT, SEATS).from(CONTACT).where(CONTACT.CLIENT_ID.eq(CLIENT.ID)).orderBy(CONTACT.LEFT_AT.isNotNull(), CONTACT.NAME, CONTACT.ID))
+      .convertFrom(rows -> rows.map(Records.mapping(Someone::new)));
+  private static final Field<List<Worked>> PROJECTS = multiset(select(PROJECT.ID, PROJECT.NAME, DSL.field(PROJECT.ARCHIVED_AT.isNotNull())).from(PROJECT).where(PROJECT.CLIENT_ID.eq(CLIENT.ID)).orderBy(PROJECT.ARCHIVED_AT.isNotNull(), PROJECT.NAME, PROJECT.ID))
+      .convertFrom(rows -> rows.map(Records.mapping(Worked::new)));
+  private final DSLContext db;
+
+  public Directory(DSLContext db) {
+    this.db = db;
+  }
+
+  /** A seat of somebody in a project that is worked on. */
+  public record Seated(SeatId id, ProjectId project, String projectName, PaneId pane, String paneName, SeatRole role, boolean leadVoice, SeatState state) {}
+
+  /** Somebody outside the agency. @param leftAt since when they are with this client no more; null while they are */
+  public record Someone(ContactId id, String name, String email, String says, @Nullable Instant leftAt, List<Seated> seats) {}
+
+  /** A project of a client. */
+  public record Worked(ProjectId id, String name, boolean archived) {}
+
+  /** A client. */
+  public record Entry(ClientId id, String name, Relation relation, List<Worked> projects, List<Someone> people) {}
+
+  /** All of them, by name. */
+  public List<Entry> all() {
+    return where(DSL.noCondition());
+  }
+
+  /** One of them. */
+  public Optional<Entry> find(ClientId id) {
+    return where(CLIENT.ID.eq(id)).stream().findFirst();
+  }
+
+  /** The client somebody is with. */
+  public Optional<Entry> of(ContactId id) {
+    return where(CLIENT.ID.eq(select(CONTACT.CLIENT_ID).from(CONTACT).where(CONTACT.ID.eq(id)))).stream().findFirst();
+  }
+
+  private List<Entry> where(Condition condition) {
+    return db.select(CLIENT.ID, CLIENT.NAME, CLIENT.RELATION, PROJECTS, PEOPLE).from(CLIENT).where(condition).orderBy(CLIENT.NAME, CLIENT.ID).fetch(Records.mapping(Entry::new));
+  }
+
+  /** Says how the agency stands to a client. */
+  public void relate(ClientId id, Relation relation) {
+    db.update(CLIENT).set(CLIENT.RELATION, relation).where(CLIENT.ID.eq(id)).execute();
+  }
+
+  /** Gives a client another name. */
+  public void rename(ClientId id, String name) {
+    db.update(CLIENT).set(CLIENT.NAME, name).where(CLIENT.ID.eq(id)).execute();
+  }
+
+  /** Notes that somebody left, or is back. @param at null if they are back */
+  public void left(ContactId id, @Nullable Instant at) {
+    db.update(CONTACT).set(CONTACT.LEFT_AT, at).where(CONTACT.ID.eq(id)).execute();
+  }
+}
