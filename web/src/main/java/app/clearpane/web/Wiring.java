@@ -6,6 +6,7 @@ import app.clearpane.store.post.GivenUp;
 import app.clearpane.store.files.Uploads;
 import app.clearpane.formats.apart.DrawApart;
 import app.clearpane.store.Writes;
+import app.clearpane.store.agency.Directory;
 import app.clearpane.store.agency.Notes;
 import app.clearpane.store.agency.People;
 import app.clearpane.store.agency.Sessions;
@@ -52,7 +53,9 @@ import app.clearpane.store.plan.TimeSpent;
 import app.clearpane.store.plan.clientside.VisibleTasks;
 import app.clearpane.store.post.Mails;
 import app.clearpane.store.project.Concerns;
+import app.clearpane.store.project.ProjectWords;
 import app.clearpane.store.project.Projects;
+import app.clearpane.store.project.clientside.VisibleWords;
 import app.clearpane.store.project.clientside.VisibleConcerns;
 import app.clearpane.store.project.clientside.VisibleDates;
 import app.clearpane.store.record.Records;
@@ -258,6 +261,21 @@ class Wiring {
         then.run();
       }
     });
+  }
+
+  @Bean
+  ProjectWords projectWords(DSLContext db) {
+    return new ProjectWords(db);
+  }
+
+  @Bean
+  VisibleWords visibleWords(DSLContext db) {
+    return new VisibleWords(db);
+  }
+
+  @Bean
+  Directory directory(DSLContext db) {
+    return new Directory(db);
   }
 
   @Bean

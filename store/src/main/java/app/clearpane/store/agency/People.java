@@ -194,15 +194,15 @@ public final class People {
         .fetch(Records.mapping(Contact::new));
   }
 
-  /** All contacts, by name. */
+  /** All contacts that have not left, by name. */
   public List<Contact> contacts() {
-    return db.select(CONTACT.ID, CONTACT.CLIENT_ID, CONTACT.NAME, CONTACT.EMAIL, CONTACT.SAYS).from(CONTACT).orderBy(CONTACT.NAME, CONTACT.ID)
+    return db.select(CONTACT.ID, CONTACT.CLIENT_ID, CONTACT.NAME, CONTACT.EMAIL, CONTACT.SAYS).from(CONTACT).where(CONTACT.LEFT_AT.isNull()).orderBy(CONTACT.NAME, CONTACT.ID)
         .fetch(Records.mapping(Contact::new));
   }
 
-  /** The contacts of a client, by name. */
+  /** The contacts of a client that have not left, by name. */
   public List<Contact> contactsOf(ClientId client) {
     return db.select(CONTACT.ID, CONTACT.CLIENT_ID, CONTACT.NAME, CONTACT.EMAIL, CONTACT.SAYS).from(CONTACT)
-        .where(CONTACT.CLIENT_ID.eq(client)).orderBy(CONTACT.NAME, CONTACT.ID).fetch(Records.mapping(Contact::new));
+        .where(CONTACT.CLIENT_ID.eq(client), CONTACT.LEFT_AT.isNull()).orderBy(CONTACT.NAME, CONTACT.ID).fetch(Records.mapping(Contact::new));
   }
 }

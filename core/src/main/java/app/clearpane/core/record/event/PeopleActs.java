@@ -21,6 +21,9 @@ public final class PeopleActs {
   /** In words: somebody changed the contact … @param before the name and the address as they were */
   public record ContactChanged(Actor actor, String subject, String address, String before) implements Happening {}
 
+  /** Somebody changed how we stand to a client, its name, or who of its people is there. @param how the relation, the name it had, or the client */
+  public record ClientChanged(Act act, Actor actor, String subject, String how) implements Happening {}
+
   /** In words: somebody chose a password … */
   public record TeamPasswordChosen(Actor actor, String subject, Optional<String> how) implements Happening {}
 

@@ -17,6 +17,7 @@ import app.clearpane.store.papers.clientside.VisiblePapers;
 import app.clearpane.store.plan.clientside.VisibleTasks;
 import app.clearpane.store.project.clientside.VisibleConcerns;
 import app.clearpane.store.project.clientside.VisibleDates;
+import app.clearpane.store.project.clientside.VisibleWords;
 import app.clearpane.web.layout.KeptReading;
 import app.clearpane.web.layout.TheAgency;
 import app.clearpane.web.markup.SigningFor;
@@ -39,6 +40,7 @@ import org.springframework.stereotype.Component;
 class PaneContents {
   private static final int KEPT = 500;
   private final Viewers viewers;
+  private final VisibleWords words;
   private final VisibleDates dates;
   private final PlanForClients plans;
   private final VisibleTasks tasks;
@@ -52,9 +54,10 @@ class PaneContents {
   private final Clock clock;
   private final KeptReading<Key, Contents> kept;
 
-  PaneContents(Viewers viewers, VisibleDates dates, PlanForClients plans, VisibleTasks tasks, VisibleConcerns concerns, VisibleFiles files, VisibleDeliverables deliverables, Drawings drawings, VisiblePapers papers, SigningFor signing, TheAgency agency,
+  PaneContents(Viewers viewers, VisibleWords words, VisibleDates dates, PlanForClients plans, VisibleTasks tasks, VisibleConcerns concerns, VisibleFiles files, VisibleDeliverables deliverables, Drawings drawings, VisiblePapers papers, SigningFor signing, TheAgency agency,
       Writes writes, Clock clock) {
     this.viewers = viewers;
+    this.words = words;
     this.dates = dates;
     this.plans = plans;
     this.tasks = tasks;
@@ -110,10 +113,11 @@ class PaneContents {
   /**
    * All of it.
    *
+   * @param about what the project says of itself
    * @param days the day of each milestone, as it is forecast
    * @param others the other panes through which the same person sees the project
    */
-  record Contents(Viewers.Heading heading, List<Shown> deliverables, PlanForClients.HowFar howFar, VisibleDates.Dates dates, Map<ItemId, LocalDate> days, List<VisibleTasks.Row> tasks, List<VisibleConcerns.Row> concerns, List<FileRow> files,
+  record Contents(Viewers.Heading heading, VisibleWords.About about, List<Shown> deliverables, PlanForClients.HowFar howFar, VisibleDates.Dates dates, Map<ItemId, LocalDate> days, List<VisibleTasks.Row> tasks, List<VisibleConcerns.Row> concerns, List<FileRow> files,
       List<Paper> papers, List<Viewers.Other> others) {
     /** What awaits the viewer's decision. */
     public List<Shown> waiting() {
@@ -158,7 +162,7 @@ class PaneContents {
 
   private Contents read(Viewer viewer) {
     VisibleDates.Dates seen = dates.all(viewer);
-    return new Contents(viewers.heading(viewer), shown(viewer), plans.howFar(viewer), seen, plans.days(viewer, seen.milestones()), tasks.all(viewer), concerns.all(viewer), files.all(viewer), papers.all(viewer), viewers.others(viewer, clock.instant()));
+    return new Contents(viewers.heading(viewer), words.of(viewer), shown(viewer), plans.howFar(viewer), seen, plans.days(viewer, seen.milestones()), tasks.all(viewer), concerns.all(viewer), files.all(viewer), papers.all(viewer), viewers.others(viewer, clock.instant()));
   }
 
   private List<Shown> shown(Viewer viewer) {

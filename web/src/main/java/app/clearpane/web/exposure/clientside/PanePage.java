@@ -172,7 +172,7 @@ class PanePage {
   private record Known(long asOf, Visits.Known visits) {}
 
   private static List<PaneSections.Part> parts(PaneContents.Contents all) {
-    Map<ContentKind, Integer> there = Map.of(ContentKind.STATUS, all.howFar().phases().size(), ContentKind.DELIVERABLES, all.deliverables().size(), ContentKind.DATES, all.dates().milestones().size(), ContentKind.TASKS, all.otherTasks().size(),
+    Map<ContentKind, Integer> there = Map.of(ContentKind.STATUS, all.howFar().phases().size() + all.about().size(), ContentKind.DELIVERABLES, all.deliverables().size(), ContentKind.DATES, all.dates().milestones().size(), ContentKind.TASKS, all.otherTasks().size(),
         ContentKind.FILES, all.files().size(), ContentKind.CONCERNS, all.concerns().size());
     Map<ContentKind, Optional<Instant>> changed = Map.of(ContentKind.STATUS, Optional.empty(), ContentKind.DATES, latest(all.dates().changed().values().stream()), ContentKind.TASKS, latest(all.tasks().stream().map(VisibleTasks.Row::changed)),
         ContentKind.DELIVERABLES, latest(all.deliverables().stream().map(PaneContents.Shown::changed).filter(at -> !at.equals(Instant.EPOCH))), ContentKind.FILES, latest(all.files().stream().map(FileRow::addedAt)),

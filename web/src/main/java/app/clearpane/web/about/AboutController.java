@@ -1,0 +1,83 @@
+package app.clearpane.web.about;
+
+import app.clearpane.core.exposure.Aperture;
+import app.clearpane.core.exposure.ContentKind;
+import app.clearpane.core.exposure.Pane;
+import app.clearpane.core.exposure.PaneSettings;
+import app.clearpane.core.project.AboutPart;
+import app.clearpane.core.project.ProjectId;
+import app.clearpane.store.exposure.Panes;
+import app.clearpane.store.project.ProjectWords;
+import app.clearpane.web.layout.ForManagers;
+import app.clearpane.web.layout.TeamController;
+import app.clearpane.web.project.ProjectFrame;
+import app.clearpane.web.security.Person;
+import java.time.Clock;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** What a project says of itself, and who reads it. */
+@TeamController
+class AboutController {
+  private final ProjectFrame frame;
+  private final ProjectWords words;
+  private final Panes panes;
+  private final SayOfProject say;
+  private final Clock clock;
+
+  AboutController(ProjectFrame frame, ProjectWords words, Panes panes, SayOfProject say, Clock clock) {
+    this.frame = frame;
+    this.words = words;
+    this.panes = panes;
+    this.say = say;
+    this.clock = clock;
+  }
+
+  @GetMapping("/t/projects/{project}/about")
+  String all(@PathVariable ProjectId project, Model model) {
+    frame.above(model, project, "About");
+    model.addAttribute("parts", words.of(project));
+    model.addAttribute("said", words.said(project));
+    model.addAttribute("readers", readers(project));
+    return "about/all";
+  }
+
+  /** The panes that are open and let the status through. */
+  private List<String> readers(ProjectId project) {
+    return panes.all(project).panes().stream().filter(pane -> pane.publishedAt().isPresent() && pane.until().filter(end -> !end.isAfter(clock.instant())).isEmpty() && passes(pane, pane.published()) && passes(pane, pane.pending())).map(Pane::name).toList();
+  }
+
+  private static boolean passes(Pane pane, PaneSettings settings) {
+    return pane.ceilings().over(ContentKind.STATUS, settings.aperture(ContentKind.STATUS)) == Aperture.OPEN;
+  }
+
+  @PostMapping("/t/projects/{project}/about/{part}")
+  @ForManagers
+  String write(@PathVariable ProjectId project, @PathVariable AboutPart part, @RequestParam(defaultValue = "") String words, @RequestParam(defaultValue = "false") boolean shown, @RequestParam int revision, @AuthenticationPrincipal Person me) {
+    say.write(project, part, words, shown, revision, me.actor());
+    return back(project);
+  }
+
+  @PostMapping("/t/projects/{project}/said")
+  @ForManagers
+  String say(@PathVariable ProjectId project, @RequestParam(defaultValue = "") String said, @RequestParam(defaultValue = "false") boolean shown, @AuthenticationPrincipal Person me) {
+    say.say(project, said, shown, me.actor());
+    return back(project);
+  }
+
+  @PostMapping("/t/said/{said}/shown")
+  @ForManagers
+  String show(@PathVariable UUID said, @RequestParam boolean shown, @AuthenticationPrincipal Person me) {
+    return back(say.show(said, shown, me.actor()));
+  }
+
+  private static String back(ProjectId project) {
+    return "redirect:/t/projects/" + project + "/about";
+  }
+}

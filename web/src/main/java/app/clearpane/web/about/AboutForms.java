@@ -1,0 +1,33 @@
+package app.clearpane.web.about;
+
+import app.clearpane.core.project.ProjectId;
+import app.clearpane.store.project.ProjectWords;
+import app.clearpane.web.layout.FormStates;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+
+/** Forms of what a project says, each with what it was shown with. */
+@Component
+class AboutForms implements FormStates {
+  private final ProjectWords words;
+
+  AboutForms(ProjectWords words) {
+    this.words = words;
+  }
+
+  @Override
+  public List<FormState> states() {
+    return List.of(FormState.of("/t/said/{said}/shown", "shown", this::now));
+  }
+
+  private Optional<String> now(Asked asked) {
+    try {
+      UUID id = UUID.fromString(asked.path("said"));
+      return words.projectOf(id).flatMap((ProjectId project) -> words.said(project).stream().filter(one -> one.id().equals(id)).findFirst()).map(one -> String.valueOf(one.shown()));
+    } catch (IllegalArgumentException none) {
+      return Optional.empty();
+    }
+  }
+}

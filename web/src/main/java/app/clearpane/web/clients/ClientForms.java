@@ -1,0 +1,32 @@
+package app.clearpane.web.clients;
+
+import app.clearpane.core.agency.ClientId;
+import app.clearpane.store.agency.Directory;
+import app.clearpane.web.layout.FormStates;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Function;
+import org.springframework.stereotype.Component;
+
+/** Forms of clients, each with what it was shown with. */
+@Component
+class ClientForms implements FormStates {
+  private final Directory directory;
+
+  ClientForms(Directory directory) {
+    this.directory = directory;
+  }
+
+  @Override
+  public List<FormState> states() {
+    return List.of(FormState.of("/t/clients/{client}/relation", "relation", asked -> now(asked, entry -> entry.relation().name())), FormState.of("/t/clients/{client}/name", "name", asked -> now(asked, Directory.Entry::name)));
+  }
+
+  private Optional<String> now(Asked asked, Function<Directory.Entry, String> said) {
+    try {
+      return directory.find(ClientId.of(asked.path("client"))).map(said);
+    } catch (IllegalArgumentException none) {
+      return Optional.empty();
+    }
+  }
+}

@@ -1,0 +1,133 @@
+package app.clearpane.web.clients;
+
+import app.clearpane.core.agency.Card;
+import app.clearpane.core.agency.ClientId;
+import app.clearpane.core.agency.ContactId;
+import app.clearpane.core.agency.Relation;
+import app.clearpane.formats.agency.CardFile;
+import app.clearpane.store.agency.Directory;
+import app.clearpane.web.layout.ForManagers;
+import app.clearpane.web.layout.Refused;
+import app.clearpane.web.layout.TeamController;
+import app.clearpane.web.security.Person;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
+
+/** All clients with their people. */
+@TeamController
+class ClientsController {
+  private static final String PAGE = "redirect:/t/clients";
+  private static final int LARGEST = 4_000_000;
+  private final Directory directory;
+  private final KeepClient keep;
+  private final BringPeople bring;
+
+  ClientsController(Directory directory, KeepClient keep, BringPeople bring) {
+    this.directory = directory;
+    this.keep = keep;
+    this.bring = bring;
+  }
+
+  @GetMapping("/t/clients")
+  String all(@RequestParam(defaultValue = "") String relation, @RequestParam(defaultValue = "") String q, Model model) {
+    List<Directory.Entry> all = directory.all();
+    Map<Relation, Long> counts = new EnumMap<>(Relation.class);
+    all.forEach(entry -> counts.merge(entry.relation(), 1L, Long::sum));
+    String words = q.strip().toLowerCase(Locale.ROOT);
+    model.addAttribute("all", all.stream().filter(entry -> relation.isEmpty() || entry.relation().name().equals(relation)).map(entry -> found(entry, words)).filter(entry -> words.isEmpty() || !entry.people().isEmpty() || has(entry.name(), words)).toList());
+    model.addAttribute("relationCounts", counts);
+    model.addAttribute("many", all.size());
+    model.addAttribute("relations", Relation.values());
+    model.addAttribute("relation", relation);
+    model.addAttribute("q", q);
+    return "clients/list";
+  }
+
+  /** A client with those of its people who are looked for; with all of them if it is looked for itself. */
+  private static Directory.Entry found(Directory.Entry entry, String words) {
+    return words.isEmpty() || has(entry.name(), words) ? entry
+        : new Directory.Entry(entry.id(), entry.name(), entry.relation(), entry.projects(), entry.people().stream().filter(one -> has(one.name() + " " + one.email() + " " + one.says(), words)).toList());
+  }
+
+  private static boolean has(String text, String words) {
+    return text.toLowerCase(Locale.ROOT).contains(words);
+  }
+
+  @GetMapping("/t/clients/people.vcf")
+  ResponseEntity<byte[]> vcards() {
+    return file(CardFile.vcards(cards()), "people.vcf", "text/vcard");
+  }
+
+  @GetMapping("/t/clients/people.csv")
+  ResponseEntity<byte[]> table() {
+    return file(CardFile.csv(cards()), "people.csv", "text/csv");
+  }
+
+  private List<Card> cards() {
+    return directory.all().stream().flatMap(entry -> entry.people().stream().filter(one -> one.leftAt() == null).map(one -> new Card(entry.name(), one.name(), one.email(), one.says()))).toList();
+  }
+
+  private static ResponseEntity<byte[]> file(String text, String name, String type) {
+    return ResponseEntity.ok().contentType(new MediaType(MediaType.parseMediaType(type), StandardCharsets.UTF_8)).header(HttpHeaders.CONTENT_DISPOSITION, ContentDisposition.attachment().filename(name).build().toString()).body(text.getBytes(StandardCharsets.UTF_8));
+  }
+
+  @PostMapping("/t/clients/bring")
+  @ForManagers
+  String bring(@RequestParam MultipartFile file, @RequestParam(defaultValue = "") String elsewhere, Model model) throws IOException {
+    if (file.isEmpty() || file.getSize() > LARGEST) {
+      throw Refused.because(file.isEmpty() ? "Choose a file first: vCards, or a table." : "It is larger than such a file should be. Bring it in parts; nothing was taken in.");
+    }
+    model.addAttribute("look", bring.look(new String(file.getBytes(), StandardCharsets.UTF_8), elsewhere));
+    return "clients/bring";
+  }
+
+  @PostMapping("/t/clients/take")
+  @ForManagers
+  String take(@RequestParam(defaultValue = "") String rows, @AuthenticationPrincipal Person me) {
+    bring.take(rows, me.actor());
+    return PAGE;
+  }
+
+  @PostMapping("/t/clients/{client}/relation")
+  @ForManagers
+  String relate(@PathVariable ClientId client, @RequestParam Relation relation, @AuthenticationPrincipal Person me) {
+    keep.relate(client, relation, me.actor());
+    return PAGE;
+  }
+
+  @PostMapping("/t/clients/{client}/name")
+  @ForManagers
+  String rename(@PathVariable ClientId client, @RequestParam(defaultValue = "") String name, @AuthenticationPrincipal Person me) {
+    keep.rename(client, name, me.actor());
+    return PAGE;
+  }
+
+  @PostMapping("/t/contacts/{contact}/leave")
+  @ForManagers
+  String leave(@PathVariable ContactId contact, @RequestParam(defaultValue = "false") boolean sure, @AuthenticationPrincipal Person me) {
+    keep.leave(contact, sure, me.actor());
+    return PAGE;
+  }
+
+  @PostMapping("/t/contacts/{contact}/back")
+  @ForManagers
+  String isBack(@PathVariable ContactId contact, @AuthenticationPrincipal Person me) {
+    keep.isBack(contact, me.actor());
+    return PAGE;
+  }
+}
