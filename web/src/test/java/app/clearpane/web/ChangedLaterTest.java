@@ -26,11 +26,11 @@ class ChangedLaterTest extends AtTheMill {
   void theProjectItself() throws Exception {
     Visitor ines = ines();
     Project before = projects.find(mill()).orElseThrow();
-    Map<String, String> form = new HashMap<>(Map.of("name", "Flour bags and boxes", "currency", "EUR", "tax", "17.5", "cover", before.cover(), "manager", before.manager().toString(), "revision", String.valueOf(before.revision())));
+    Map<String, String> form = new HashMap<>(Map.of("name", "Flour bags and boxes", "currency", "EUR", "tax", "17.5", "cover", before.cover(), "manager", before.manager().toString(), "revision", String.valueOf(before.revision()), "client", "Barley Cooperative"));
     assertThat(ines.post(at("/details"), ines.token(), form).statusCode()).isEqualTo(302);
     try {
       Project after = projects.find(before.id()).orElseThrow();
-      assertThat(after.fullName()).isEqualTo("Hob & Barley Mill: Flour bags and boxes");
+      assertThat(after.fullName()).as("for another client, too").isEqualTo("Barley Cooperative: Flour bags and boxes");
       assertThat(after.currency()).isEqualTo("EUR");
       assertThat(Visitor.by(address(), linkOf("imre@hobandbarley.example")).get("/c/panes/" + panes.ofProject(before.id()).get(0).id()).body()).contains("Flour bags and boxes");
       assertThat(ines.post("/t/projects/" + before.id() + "/details", ines.token(), form).statusCode()).as("changed since it was read").isEqualTo(409);
@@ -38,7 +38,7 @@ class ChangedLaterTest extends AtTheMill {
       assertThat(ines.post("/t/projects/" + before.id() + "/details", ines.token(), form).body()).contains("“gold” is not a currency", "The tax should be a number", "The project");
     } finally {
       Project after = projects.find(before.id()).orElseThrow();
-      ines.post("/t/projects/" + before.id() + "/details", ines.token(), Map.of("name", before.name(), "currency", before.currency(), "tax", before.taxPercent().toString(), "cover", before.cover(), "manager", before.manager().toString(), "revision", String.valueOf(after.revision())));
+      ines.post("/t/projects/" + before.id() + "/details", ines.token(), Map.of("name", before.name(), "currency", before.currency(), "tax", before.taxPercent().toString(), "cover", before.cover(), "manager", before.manager().toString(), "revision", String.valueOf(after.revision()), "client", before.clientName()));
     }
   }
 

@@ -140,7 +140,7 @@ public final class Projects {
 
   /** Changes what a project is called, how it is reckoned and who manages it. @throws Stale if it was changed since it was read */
   public void change(Project wanted) {
-    Stale.unlessOne(db.update(PROJECT).set(PROJECT.NAME, wanted.name()).set(PROJECT.COVER, wanted.cover()).set(PROJECT.CURRENCY, wanted.currency()).set(PROJECT.TAX_PERCENT, wanted.taxPercent()).set(PROJECT.MANAGER_ID, wanted.manager())
+    Stale.unlessOne(db.update(PROJECT).set(PROJECT.CLIENT_ID, wanted.client()).set(PROJECT.NAME, wanted.name()).set(PROJECT.COVER, wanted.cover()).set(PROJECT.CURRENCY, wanted.currency()).set(PROJECT.TAX_PERCENT, wanted.taxPercent()).set(PROJECT.MANAGER_ID, wanted.manager())
         .set(PROJECT.REVISION, PROJECT.REVISION.plus(1)).where(PROJECT.ID.eq(wanted.id()), PROJECT.REVISION.eq(wanted.revision())).execute(), wanted.name());
   }
 

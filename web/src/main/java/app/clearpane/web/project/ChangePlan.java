@@ -2,6 +2,7 @@ package app.clearpane.web.project;
 
 import app.clearpane.core.record.event.PlanActs;
 import app.clearpane.core.people.Actor;
+import app.clearpane.core.agency.ClientId;
 import app.clearpane.core.agency.Name;
 import app.clearpane.core.agency.TeamMemberId;
 import app.clearpane.core.agency.TeamRole;
@@ -25,6 +26,7 @@ import app.clearpane.web.record.Tell;
 import java.math.BigDecimal;
 import java.time.Clock;
 import java.time.LocalDate;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
@@ -117,12 +119,15 @@ public class ChangePlan {
     ProjectForm.requireCurrency(input, form.currency());
     Optional<BigDecimal> tax = ProjectForm.tax(input, form.tax());
     input.require(Covers.ALL.contains(form.cover()), "Choose one of the covers.");
+    Optional<Name> client = input.name("The client", Objects.requireNonNullElse(form.client(), project.clientName()));
     Optional<TeamMember> manager = input.one("Who manages it", form.manager(), TeamMemberId::of).flatMap(people::member);
     input.require(manager.filter(one -> one.role() != TeamRole.MAKER).isPresent(), "Choose who manages it: a manager or an owner.");
     input.allGood();
-    projects.change(new Project(id, project.client(), project.clientName(), manager.orElseThrow().id(), name.orElseThrow().value(), form.cover(), form.currency(), tax.orElseThrow(), project.startsOn(), project.agreedOn(),
+    boolean other = !client.orElseThrow().value().equals(project.clientName());
+    ClientId of = other ? people.clientNamed(client.orElseThrow(), clock.instant()) : project.client();
+    projects.change(new Project(id, of, client.orElseThrow().value(), manager.orElseThrow().id(), name.orElseThrow().value(), form.cover(), form.currency(), tax.orElseThrow(), project.startsOn(), project.agreedOn(),
         project.archivedAt(), project.pausedAt(), project.pausedBecause(), project.planRevision(), form.revision()));
-    tell.of(id, id.value(), new PlanActs.ProjectChanged(by, project.fullName(), name.orElseThrow().value(), Optional.of(project.name()).filter(before -> !before.equals(name.orElseThrow().value())), form.currency(), tax.orElseThrow(), form.cover(), manager.orElseThrow().name()));
+    tell.of(id, id.value(), new PlanActs.ProjectChanged(by, project.fullName(), name.orElseThrow().value(), Optional.of(project.name()).filter(before -> !before.equals(name.orElseThrow().value())), form.currency(), tax.orElseThrow(), form.cover(), manager.orElseThrow().name(), other ? client.map(Name::value) : Optional.empty()));
   }
 
   /** Changes a phase. */

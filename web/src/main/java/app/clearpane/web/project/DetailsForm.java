@@ -1,4 +1,6 @@
 package app.clearpane.web.project;
 
-/** What can be changed of a project, as typed. @param manager the member of the team */
-record DetailsForm(String name, String currency, String tax, String cover, String manager, int revision) {}
+import org.jspecify.annotations.Nullable;
+
+/** What can be changed of a project, as typed. @param manager the member of the team @param client whom it is for; missing to leave that as it is */
+record DetailsForm(String name, String currency, String tax, String cover, String manager, @Nullable String client, int revision) {}

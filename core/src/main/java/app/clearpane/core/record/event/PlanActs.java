@@ -82,8 +82,8 @@ public final class PlanActs {
   /** In words: somebody deleted the phase … */
   public record PhaseDeleted(Actor actor, String subject) implements Happening {}
 
-  /** In words: somebody changed the project … @param name what it is called now @param before what it was called, where that changed */
-  public record ProjectChanged(Actor actor, String subject, String name, Optional<String> before, String currency, BigDecimal taxPercent, String cover, String manager) implements Happening {}
+  /** In words: somebody changed the project … @param name what it is called now @param before what it was called, where that changed @param client whom it is for now, where that changed */
+  public record ProjectChanged(Actor actor, String subject, String name, Optional<String> before, String currency, BigDecimal taxPercent, String cover, String manager, Optional<String> client) implements Happening {}
 
   /** In words: somebody changed the milestone … */
   public record MilestoneChanged(Actor actor, String subject, LocalDate fallsOn, boolean reached) implements Happening {}
