@@ -171,8 +171,15 @@ async function send() {
 
 document.addEventListener("input", event => { if (event.target.matches?.("textarea")) { keep(event.target); } });
 
-document.addEventListener("htmx:afterRequest", event => {
+/* The form of each request: once its page came, the form is gone from it, and the event no longer names it. */
+const forms = new WeakMap();
+document.addEventListener("htmx:beforeRequest", event => {
   const form = event.detail.elt?.closest?.("form");
+  if (form) { forms.set(event.detail.xhr, form); }
+});
+
+document.addEventListener("htmx:afterRequest", event => {
+  const form = forms.get(event.detail.xhr) || event.detail.elt?.closest?.("form");
   if (form && event.detail.xhr?.status > 0 && event.detail.xhr.status < 400 && sent(form)) {
     forget(form);
   }

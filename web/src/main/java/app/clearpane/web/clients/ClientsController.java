@@ -52,6 +52,7 @@ class ClientsController {
     model.addAttribute("all", all.stream().filter(entry -> relation.isEmpty() || entry.relation().name().equals(relation)).map(entry -> found(entry, words)).filter(entry -> words.isEmpty() || !entry.people().isEmpty() || has(entry.name(), words)).toList());
     model.addAttribute("relationCounts", counts);
     model.addAttribute("many", all.size());
+    model.addAttribute("needed", keep.needed(all));
     model.addAttribute("relations", Relation.values());
     model.addAttribute("relation", relation);
     model.addAttribute("q", q);

@@ -9,6 +9,8 @@ import app.clearpane.core.record.Act;
 import app.clearpane.core.record.event.PeopleActs;
 import app.clearpane.store.agency.Directory;
 import app.clearpane.store.agency.WaysIn;
+import app.clearpane.store.deliverable.Deliverables;
+import app.clearpane.store.deliverable.Round;
 import app.clearpane.web.exposure.GiveSeat;
 import app.clearpane.web.layout.AskFirst;
 import app.clearpane.web.layout.Input;
@@ -17,23 +19,28 @@ import app.clearpane.web.layout.TheAgency;
 import app.clearpane.web.layout.Words;
 import app.clearpane.web.record.Tell;
 import java.time.Clock;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
 /** Says how we stand to clients and what they are called, and lets their people leave. */
 @Component
-class KeepClient {
+public class KeepClient {
   private final Directory directory;
+  private final Deliverables deliverables;
   private final GiveSeat giveSeat;
   private final WaysIn waysIn;
   private final TheAgency agency;
   private final Tell tell;
   private final Clock clock;
 
-  KeepClient(Directory directory, GiveSeat giveSeat, WaysIn waysIn, TheAgency agency, Tell tell, Clock clock) {
+  KeepClient(Directory directory, Deliverables deliverables, GiveSeat giveSeat, WaysIn waysIn, TheAgency agency, Tell tell, Clock clock) {
     this.directory = directory;
+    this.deliverables = deliverables;
     this.giveSeat = giveSeat;
     this.waysIn = waysIn;
     this.agency = agency;
@@ -43,7 +50,7 @@ class KeepClient {
 
   /** Says how we stand to a client. */
   @Transactional
-  void relate(ClientId id, Relation relation, Actor by) {
+  public void relate(ClientId id, Relation relation, Actor by) {
     Directory.Entry client = NotThere.unless(directory.find(id));
     if (client.relation() != relation) {
       directory.relate(id, relation);
@@ -101,6 +108,14 @@ class KeepClient {
       directory.left(id, null);
       tell.ofAgency(agency.get().id(), new PeopleActs.ClientChanged(Act.CONTACT_BACK, by, who.name(), client.name()));
     }
+  }
+
+  /** Whoever cannot leave yet: they speak for others at a pane, or are asked to sign something. */
+  Set<ContactId> needed(List<Directory.Entry> all) {
+    List<Directory.Seated> seats = all.stream().flatMap(entry -> entry.people().stream()).flatMap(one -> one.seats().stream()).toList();
+    Set<ContactId> needed = deliverables.roundsOfActiveProjects().stream().filter(Round::open).flatMap(round -> round.signatories().stream()).map(Round.Signatory::contact).collect(Collectors.toCollection(HashSet::new));
+    all.stream().flatMap(entry -> entry.people().stream()).filter(one -> one.seats().stream().anyMatch(seat -> seat.leadVoice() && seats.stream().filter(other -> other.pane().equals(seat.pane())).count() > 1)).forEach(one -> needed.add(one.id()));
+    return needed;
   }
 
   private static Directory.Someone someone(Directory.Entry client, ContactId id) {

@@ -7,6 +7,7 @@ import static app.clearpane.web.demo.Cast.point;
 import static app.clearpane.web.demo.Cast.rectangle;
 import static app.clearpane.web.demo.Cast.words;
 
+import app.clearpane.core.agency.Relation;
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.exposure.Aperture;
 import app.clearpane.core.exposure.ContentKind;
@@ -42,9 +43,11 @@ class DemoStory {
   private final Cast cast;
   private final PlanStory plan;
   private final KeepConcern keepConcern;
+  private final WordsOfStory says;
   private final DemoClock clock;
 
-  DemoStory(Cast cast, PlanStory plan, KeepConcern keepConcern, DemoClock clock) {
+  DemoStory(Cast cast, PlanStory plan, KeepConcern keepConcern, WordsOfStory says, DemoClock clock) {
+    this.says = says;
     this.keepConcern = keepConcern;
     this.cast = cast;
     this.plan = plan;
@@ -84,6 +87,7 @@ class DemoStory {
     cast.noteOn(project, People.JASPER, "Answers before eight in the morning or not at all.", false);
     files(project, board);
     concerns(project, board);
+    says.visitorCentre(project);
     PaneId fabricators = cast.pane(project, "Fabricators", "Artwork and dates for the workshop.",
         Map.of(ContentKind.DATES, Aperture.OPEN, ContentKind.FILES, Aperture.FILTERED, ContentKind.DELIVERABLES, Aperture.PICKED));
     cast.filter(fabricators, ContentKind.FILES, FINISHED);
@@ -111,6 +115,7 @@ class DemoStory {
     List<MarkupRow> onMap = mapFirstTime(board, map);
     panelsSecondTime(board, panels, onPanels);
     cast.at(6, 9, 10);
+    says.stands(project, "The panels can go to the fabricators; the map and its texts come next.");
     ItemId paint = cast.deliverable(project, board, "Signing paint samples", "Six colours on the board they will be painted on.", new Rule.Any());
     ItemId trailer = cast.deliverable(project, board, "Opening trailer", "Twenty seconds for the website and the ticket hall.", new Rule.Any());
     ItemId texts = cast.deliverable(project, board, "Panel texts", "The words of the six panels in the star hall.", new Rule.All());
@@ -294,6 +299,7 @@ class DemoStory {
     SeatId lead = cast.leadSeat(pane, People.LUDO);
     cast.lead(lead);
     cast.takeIn(project, "Corran Steamers", People.BERTIL);
+    says.relates("Corran Steamers", Relation.PROSPECT);
     SeatId mistake = cast.leadSeat(pane, People.BERTIL);
     cast.at(5, 9, 0);
     cast.endSeat(mistake);

@@ -56,6 +56,19 @@ class KeptWordsJourneyTest extends Journey {
   }
 
   @Test
+  void whatWasSentFromAPlainFormIsNotOfferedAgain() {
+    Someone ines = atDesk().comesBy(linkOfTeam("ines@marram-finch.example"));
+    ines.follows("Visitor map").follows("About");
+    ines.page.locator("#said").fill("Said once and for all.");
+    ines.presses("Say it").sees("Said once and for all.");
+    assertThat(ines.page.locator("#said")).hasValue("");
+    ines.page.reload();
+    assertThat(ines.page.locator("#said")).hasValue("");
+    ines.page.locator(".stands-row", new Page.LocatorOptions().setHasText("Said once and for all.")).locator("button").click();
+    ines.sees("for the team");
+  }
+
+  @Test
   void withoutANetworkANoteWaitsAndIsSentOnce() {
     Someone mirela = mirelaAtTheMap();
     begins(mirela, NOTE);

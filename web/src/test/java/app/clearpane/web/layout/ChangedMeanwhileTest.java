@@ -236,7 +236,7 @@ class ChangedMeanwhileTest extends DemoHouse {
     ProjectId project = projects.active().stream().filter(one -> one.name().equals("Visitor centre")).findFirst().orElseThrow().id();
     String at = "/t/projects/" + project;
     String pane = panes.ofProject(project).get(0).id().toString();
-    List<String> pages = new ArrayList<>(List.of("/t/ceilings", "/t/team", "/t/calendar", at + "/plan?as=lines", at + "/plan?as=columns", at + "/plan?as=dates", at + "/concerns", at + "/papers", at + "/people", at + "/stand-ins", at + "/files"));
+    List<String> pages = new ArrayList<>(List.of("/t/ceilings", "/t/clients", at + "/about", "/t/team", "/t/calendar", at + "/plan?as=lines", at + "/plan?as=columns", at + "/plan?as=dates", at + "/concerns", at + "/papers", at + "/people", at + "/stand-ins", at + "/files"));
     for (String kind : List.of("FILES", "TASKS", "DATES", "DELIVERABLES", "CONCERNS")) {
       pages.add(at + "/panes?pane=" + pane + "&kind=" + kind);
     }
