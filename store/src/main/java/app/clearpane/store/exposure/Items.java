@@ -34,6 +34,7 @@ import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.Field;
 import org.jooq.Record1;
+import org.jooq.Records;
 import org.jooq.Select;
 import org.jooq.impl.DSL;
 import org.jspecify.annotations.Nullable;
@@ -112,6 +113,21 @@ public final class Items {
     db.update(ITEM).set(ITEM.DELETED_AT, now).set(ITEM.DELETED_ROOT_ID, item).where(ITEM.ID.in(inside(item)), ITEM.DELETED_AT.isNull()).execute();
   }
 
+  /** The same, noting by whom. */
+  public void delete(ItemId item, String by, Instant now) {
+    delete(item, now);
+    db.update(ITEM).set(ITEM.DELETED_BY, by).where(ITEM.ID.eq(item)).execute();
+  }
+
+  /** Something that was deleted. @param inside how many things went with it @param by who did it; null if that was not noted */
+  public record Deleted(ItemId id, ContentKind kind, String name, Instant at, @Nullable String by, int inside) {}
+
+  /** What was deleted in a project since an instant, latest first; what went with something else is not named again. */
+  public List<Deleted> deleted(ProjectId project, Instant since) {
+    return db.select(ITEM.ID, ITEM.KIND, ITEM.NAME, ITEM.DELETED_AT, ITEM.DELETED_BY, DSL.field(DSL.selectCount().from(BESIDE).where(BESIDE.DELETED_ROOT_ID.eq(ITEM.ID), BESIDE.ID.ne(ITEM.ID)))).from(ITEM)
+        .where(ITEM.PROJECT_ID.eq(project), ITEM.DELETED_ROOT_ID.eq(ITEM.ID), ITEM.DELETED_AT.ge(since)).orderBy(ITEM.DELETED_AT.desc(), ITEM.ID).fetch(Records.mapping(Deleted::new));
+  }
+
   /**
    * Brings a deleted item back with all that went with it; what had been deleted before stays deleted.
    *
@@ -122,7 +138,7 @@ public final class Items {
         .where(ITEM_ANCESTOR.ITEM_ID.eq(item), ITEM_ANCESTOR.DEPTH.gt(0), BESIDE.DELETED_AT.isNotNull()).orderBy(ITEM_ANCESTOR.DEPTH.desc()).limit(1)
         .fetchOptional(BESIDE.ID).flatMap(this::find);
     if (first.isEmpty()) {
-      db.update(ITEM).setNull(ITEM.DELETED_AT).setNull(ITEM.DELETED_ROOT_ID).where(ITEM.DELETED_ROOT_ID.eq(item)).execute();
+      db.update(ITEM).setNull(ITEM.DELETED_AT).setNull(ITEM.DELETED_ROOT_ID).setNull(ITEM.DELETED_BY).where(ITEM.DELETED_ROOT_ID.eq(item)).execute();
     }
     return first;
   }

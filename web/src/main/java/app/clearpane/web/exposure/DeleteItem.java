@@ -30,7 +30,7 @@ public class DeleteItem {
   @Transactional
   public void delete(ItemId item, Actor by) {
     arrivals.watch(items.find(item).orElseThrow().project(), by);
-    items.delete(item, clock.instant());
+    items.delete(item, by.name(), clock.instant());
   }
 
   /**

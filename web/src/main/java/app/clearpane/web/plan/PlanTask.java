@@ -326,7 +326,7 @@ public class PlanTask {
 
   /** Brings it back. @param sure whether it was said who will see it at once, and confirmed */
   @Transactional
-  ProjectId restore(ItemId id, boolean sure, Actor by) {
+  public ProjectId restore(ItemId id, boolean sure, Actor by) {
     Items.Row item = NotThere.unless(items.find(id).filter(row -> row.kind() == ContentKind.TASKS));
     deleteItem.restore(id, sure, by);
     keepPlan.changed(item.project());
