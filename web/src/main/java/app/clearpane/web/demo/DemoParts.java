@@ -18,7 +18,7 @@ import org.springframework.mail.javamail.JavaMailSender;
  */
 public final class DemoParts implements ApplicationContextInitializer<GenericApplicationContext> {
   /** The parts that only the demo has, beside those that {@link DemoSetup} makes. */
-  static final List<Class<?>> PARTS = List.of(Cast.class, PlanStory.class, DemoStory.class, StartDemo.class, PostRoomController.class);
+  static final List<Class<?>> PARTS = List.of(Cast.class, PlanStory.class, WordsOfStory.class, DemoStory.class, StartDemo.class, PostRoomController.class);
   /** What the demo has its own of, by name. */
   static final List<String> NOT_IN_THE_DEMO = List.of("clock", "realQueueTime", "mailSender", "sayWhere");
 
