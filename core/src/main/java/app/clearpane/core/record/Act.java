@@ -146,7 +146,7 @@ public enum Act {
   CONCERN_SETTLED("concern.settled", Kind.PLAN, "settled the concern"),
   CONCERN_STANDS_AGAIN("concern.stands-again", Kind.PLAN, "let stand again the concern"),
   CONCERN_DELETED("concern.deleted", Kind.PLAN, "deleted the concern"),
-  ITEM_RESTORED("deleted.brought-back", Kind.PLAN, "brought back"),
+  DELETED_BROUGHT_BACK("deleted.brought-back", Kind.PLAN, "brought back"),
   PAPER_ADDED("paper.added", Kind.PAPERS, "added the paper"),
   PAPER_SENT("paper.sent", Kind.PAPERS, "sent the paper"),
   PAPER_PAID("paper.paid", Kind.PAPERS, "noted as paid"),

@@ -62,7 +62,7 @@ class BringBack {
     }
     deleteItem.restore(id, sure, by);
     keepPlan.changed(item.project());
-    tell.of(item.project(), id.value(), new PlanActs.ItemRestored(by, item.name()));
+    tell.of(item.project(), id.value(), new PlanActs.DeletedBroughtBack(by, item.name()));
     return item.project();
   }
 }

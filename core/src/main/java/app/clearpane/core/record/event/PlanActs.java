@@ -17,7 +17,7 @@ public final class PlanActs {
   private PlanActs() {}
 
   /** In words: somebody brought back … */
-  public record ItemRestored(Actor actor, String subject) implements Happening {}
+  public record DeletedBroughtBack(Actor actor, String subject) implements Happening {}
 
   /** Somebody wrote what the project is for, or how it stands. @param shown whether clients read it */
   public record ProjectSays(Act act, Actor actor, String subject, String words, boolean shown) implements Happening {}
