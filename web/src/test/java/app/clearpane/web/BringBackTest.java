@@ -48,4 +48,15 @@ class BringBackTest extends AtTheMill {
     assertThat(ines.get("/t/projects/" + mill() + "/record?q=damp").body()).contains("brought back");
     assertThat(imre().get(deleted).statusCode()).isEqualTo(404);
   }
+
+  @Test
+  void aFolderWithItsFiles() throws Exception {
+    Visitor ines = ines();
+    ines.post("/t/projects/" + mill() + "/folders", ines.token(), Map.of("name", "Deleted folder"));
+    ItemId folder = items.named(mill()).stream().filter(one -> one.name().equals("Deleted folder")).map(Items.Row::id).findFirst().orElseGet(() -> items.ofProject(mill()).stream().filter(one -> one.name().equals("Deleted folder")).findFirst().orElseThrow().id());
+    items.delete(folder, "Ines", clock.instant());
+    assertThat(Texts.of(ines.get("/t/projects/" + mill() + "/deleted").body())).contains("Deleted folder");
+    assertThat(ines.post("/t/items/" + folder + "/bring-back", ines.token(), Map.of("sure", "true")).statusCode()).isEqualTo(302);
+    assertThat(items.find(folder).orElseThrow().deleted()).isFalse();
+  }
 }

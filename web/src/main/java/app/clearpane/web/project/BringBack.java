@@ -6,43 +6,35 @@ import app.clearpane.core.people.Actor;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.record.event.PlanActs;
 import app.clearpane.store.exposure.Items;
+import app.clearpane.store.files.ProjectFiles;
 import app.clearpane.web.exposure.DeleteItem;
 import app.clearpane.web.files.AddFile;
 import app.clearpane.web.layout.NotThere;
 import app.clearpane.web.plan.KeepPlan;
 import app.clearpane.web.plan.PlanTask;
 import app.clearpane.web.record.Tell;
-import java.time.Clock;
-import java.time.Duration;
-import java.util.List;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
 /** Brings back what was deleted, whatever it is, with all that went with it. */
 @Component
 class BringBack {
-  private static final Duration KEPT = Duration.ofDays(30);
   private final Items items;
   private final PlanTask planTask;
+  private final ProjectFiles files;
   private final AddFile addFile;
   private final DeleteItem deleteItem;
   private final KeepPlan keepPlan;
   private final Tell tell;
-  private final Clock clock;
 
-  BringBack(Items items, PlanTask planTask, AddFile addFile, DeleteItem deleteItem, KeepPlan keepPlan, Tell tell, Clock clock) {
+  BringBack(Items items, PlanTask planTask, ProjectFiles files, AddFile addFile, DeleteItem deleteItem, KeepPlan keepPlan, Tell tell) {
     this.items = items;
     this.planTask = planTask;
+    this.files = files;
     this.addFile = addFile;
     this.deleteItem = deleteItem;
     this.keepPlan = keepPlan;
     this.tell = tell;
-    this.clock = clock;
-  }
-
-  /** What was deleted in a project within thirty days, latest first. */
-  List<Items.Deleted> of(ProjectId project) {
-    return items.deleted(project, clock.instant().minus(KEPT));
   }
 
   /**
@@ -57,7 +49,7 @@ class BringBack {
     if (item.kind() == ContentKind.TASKS) {
       return planTask.restore(id, sure, by);
     }
-    if (item.kind() == ContentKind.FILES) {
+    if (item.kind() == ContentKind.FILES && files.findDeleted(id).isPresent()) {
       return addFile.restore(id, sure, by);
     }
     deleteItem.restore(id, sure, by);
