@@ -159,12 +159,26 @@ class DeskController {
     return new How(plan, turns, standing, plan.timing(standing));
   }
 
+  /** How a project stands, in two words. */
+  private static String stands(How how) {
+    if (how.late()) {
+      int days = how.plan().isPlanned() ? how.plan().daysAfterAgreed() : 0;
+      return days > 0 ? days + (days == 1 ? " day late" : " days late") : how.timing() == Timing.LATE ? "late" : "at risk";
+    }
+    return switch (how.standing()) {
+      case WAITING_ON_THE_CLIENT -> "waiting on the client";
+      case PAUSED -> "paused";
+      case COMPLETE -> "complete";
+      case NOT_STARTED -> "not begun";
+      case TO_BE_PLANNED -> "to be planned";
+      case ARCHIVED, IN_REVIEW, UNDER_WAY -> "on course";
+    };
+  }
+
   private Line line(How how, Strips strips, List<DeliverableState> works) {
     ThePlan plan = how.plan();
     Standing standing = how.standing();
-    String stands = how.late() ? plan.isPlanned() && plan.daysAfterAgreed() > 0 ? plan.daysAfterAgreed() + (plan.daysAfterAgreed() == 1 ? " day late" : " days late") : how.timing() == Timing.LATE ? "late" : "at risk"
-        : standing == Standing.WAITING_ON_THE_CLIENT ? "waiting on the client" : standing == Standing.PAUSED ? "paused" : standing == Standing.COMPLETE ? "complete" : "on course";
-    return new Line(plan.project().id(), plan.project().fullName(), how.late() ? "late" : standing == Standing.WAITING_ON_THE_CLIENT ? "client" : standing == Standing.COMPLETE ? "done" : "quiet", stands, plan.percent(),
+    return new Line(plan.project().id(), plan.project().fullName(), how.late() ? "late" : standing == Standing.WAITING_ON_THE_CLIENT ? "client" : standing == Standing.COMPLETE ? "done" : "quiet", stands(how), plan.percent(),
         frame.sentence(plan.project(), plan, how.turns()), plan.isPlanned() ? plan.finish() : plan.agreedFinish(), plan.agreedFinish(), strips.of(plan, slips.latest(plan)), strips.ticks(), strips.x(agency.today()),
         works.stream().map(state -> new Work(state.deliverable().id(), state.deliverable().name(), state.turn().name())).toList());
   }
