@@ -104,7 +104,12 @@ public record Registration(Raster before, Raster after, Size size, double dx, do
     List<PartOfPixel.Shift> all = new ArrayList<>();
     for (Corner at : mostToSee(small, block, a, b, dx, dy)) {
       Grey first = cut(a, at.x, at.y, at.side);
-      Found found = PhaseCorrelation.between(first, cut(b, at.x + dx, at.y + dy, at.side), Reach.of(Math.min(SIDE / 4, 2 * block + 2)));
+      Grey there = cut(b, at.x + dx, at.y + dy, at.side);
+      if (Arrays.equals(first.light(), there.light())) {
+        all.add(new PartOfPixel.Shift(dx, dy));
+        continue;
+      }
+      Found found = PhaseCorrelation.between(first, there, Reach.of(Math.min(SIDE / 4, 2 * block + 2)));
       if (found.peak() >= WEAK) {
         int x = dx + (int) Math.rint(found.dx());
         int y = dy + (int) Math.rint(found.dy());
