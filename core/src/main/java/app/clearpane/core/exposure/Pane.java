@@ -26,6 +26,12 @@ public record Pane(PaneId id, String name, Optional<Instant> publishedAt, Option
     this(id, name, publishedAt, until, published, pending, ceilings, Optional.empty());
   }
 
+  /** Whether everybody with a seat sees all of a kind through it now: it is published, within its days, and open for it as published and as pending, under the ceilings. */
+  public boolean isOpenFor(ContentKind kind, Instant now) {
+    return publishedAt.isPresent() && from.filter(now::isBefore).isEmpty() && until.filter(end -> !end.isAfter(now)).isEmpty()
+        && ceilings.over(kind, published.aperture(kind)) == Aperture.OPEN && ceilings.over(kind, pending.aperture(kind)) == Aperture.OPEN;
+  }
+
   /** The pane as if only what is published counted. */
   Pane asPublished() {
     return new Pane(id, name, publishedAt, until, published, published, ceilings, from);

@@ -1,5 +1,6 @@
 package app.clearpane.formats.agency;
 
+import app.clearpane.formats.table.SafeCell;
 import app.clearpane.core.agency.Card;
 import ezvcard.VCard;
 import ezvcard.VCardVersion;
@@ -84,17 +85,12 @@ public final class CardFile {
     try (CSVPrinter table = new CSVPrinter(text, CSVFormat.RFC4180)) {
       table.printRecord("Client", "Name", "Mail address", "What they do");
       for (Card one : all) {
-        table.printRecord(safe(one.client()), safe(one.name()), safe(one.email()), safe(one.says()));
+        table.printRecord(SafeCell.of(one.client()), SafeCell.of(one.name()), SafeCell.of(one.email()), SafeCell.of(one.says()));
       }
     } catch (IOException never) {
       throw new UncheckedIOException(never);
     }
     return text.toString();
-  }
-
-  /** Text that no spreadsheet takes for a formula. */
-  private static String safe(String text) {
-    return text.isEmpty() || "=+-@\t\r".indexOf(text.charAt(0)) < 0 ? text : "'" + text;
   }
 
   /**
@@ -175,6 +171,6 @@ public final class CardFile {
   private static String cell(CSVRecord row, Map<Column, Integer> columns, Column column) {
     Integer at = columns.get(column);
     String said = at == null || at >= row.size() ? "" : row.get(at).strip();
-    return said.length() > 1 && said.charAt(0) == '\'' && safe(said.substring(1)).equals(said) ? said.substring(1) : said;
+    return said.length() > 1 && said.charAt(0) == '\'' && SafeCell.of(said.substring(1)).equals(said) ? said.substring(1) : said;
   }
 }

@@ -1,5 +1,6 @@
 package app.clearpane.formats.plan;
 
+import app.clearpane.formats.table.SafeCell;
 import app.clearpane.core.plan.Side;
 import app.clearpane.core.plan.SlipLedger;
 import java.io.IOException;
@@ -23,7 +24,7 @@ public final class SlipTable {
     try (CSVPrinter table = new CSVPrinter(text, CSVFormat.RFC4180)) {
       table.printRecord("day", "client", "team", "plan change", "because", "held by", "forecast finish");
       for (SlipLedger.Day day : unit) {
-        table.printRecord(day.on(), day.slip().client(), day.slip().team(), day.slip().planChange(), safe(day.because().map(task -> task.name()).orElse("change of the plan")),
+        table.printRecord(day.on(), day.slip().client(), day.slip().team(), day.slip().planChange(), SafeCell.of(day.because().map(task -> task.name()).orElse("change of the plan")),
             day.slip().client() != 0 ? Side.CLIENTS : day.slip().team() != 0 ? Side.OURS : "", day.finish());
       }
       table.printRecord("sum", ledger.sum().client(), ledger.sum().team(), ledger.sum().planChange(), "", "", "");
@@ -32,10 +33,5 @@ public final class SlipTable {
       throw new UncheckedIOException(e);
     }
     return text.toString();
-  }
-
-  /** Text that no spreadsheet takes for a formula. */
-  static String safe(String text) {
-    return text.isEmpty() || "=+-@\t\r".indexOf(text.charAt(0)) < 0 ? text : "'" + text;
   }
 }

@@ -1,5 +1,6 @@
 package app.clearpane.formats.plan;
 
+import app.clearpane.formats.table.SafeCell;
 import java.io.IOException;
 import java.io.StringReader;
 import java.io.StringWriter;
@@ -102,7 +103,7 @@ public record TaskTable(List<String> header, List<Row> rows) {
     try (CSVPrinter table = new CSVPrinter(text, CSVFormat.RFC4180)) {
       table.printRecord(header);
       for (Row row : rows) {
-        table.printRecord(row.cells().stream().map(SlipTable::safe).toList());
+        table.printRecord(row.cells().stream().map(SafeCell::of).toList());
       }
     } catch (IOException e) {
       throw new UncheckedIOException(e);

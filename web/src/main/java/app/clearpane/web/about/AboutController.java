@@ -1,9 +1,7 @@
 package app.clearpane.web.about;
 
-import app.clearpane.core.exposure.Aperture;
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.Pane;
-import app.clearpane.core.exposure.PaneSettings;
 import app.clearpane.core.project.AboutPart;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.exposure.Panes;
@@ -50,11 +48,7 @@ class AboutController {
 
   /** The panes that are open and let the status through. */
   private List<String> readers(ProjectId project) {
-    return panes.all(project).panes().stream().filter(pane -> pane.publishedAt().isPresent() && pane.until().filter(end -> !end.isAfter(clock.instant())).isEmpty() && passes(pane, pane.published()) && passes(pane, pane.pending())).map(Pane::name).toList();
-  }
-
-  private static boolean passes(Pane pane, PaneSettings settings) {
-    return pane.ceilings().over(ContentKind.STATUS, settings.aperture(ContentKind.STATUS)) == Aperture.OPEN;
+    return panes.all(project).panes().stream().filter(pane -> pane.isOpenFor(ContentKind.STATUS, clock.instant())).map(Pane::name).toList();
   }
 
   @PostMapping("/t/projects/{project}/about/{part}")

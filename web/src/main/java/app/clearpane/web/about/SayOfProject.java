@@ -17,7 +17,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Says what a project is for, and how it stands. */
 @Component
-public class SayOfProject {
+class SayOfProject {
   private static final int LONGEST_PART = 4_000;
   private static final int LONGEST_SAID = 2_000;
   private final ProjectWords words;
@@ -34,7 +34,7 @@ public class SayOfProject {
 
   /** Writes a part. @param revision as it was seen @throws app.clearpane.store.Stale if it was written since */
   @Transactional
-  public void write(ProjectId project, AboutPart part, String text, boolean shown, int revision, Actor by) {
+  void write(ProjectId project, AboutPart part, String text, boolean shown, int revision, Actor by) {
     NotThere.unless(projects.find(project));
     Input input = new Input();
     String said = input.text(AboutWords.title(part), text, LONGEST_PART);
@@ -45,7 +45,7 @@ public class SayOfProject {
 
   /** Says how it stands. */
   @Transactional
-  public void say(ProjectId project, String text, boolean shown, Actor by) {
+  void say(ProjectId project, String text, boolean shown, Actor by) {
     NotThere.unless(projects.find(project));
     Input input = new Input();
     String said = input.text("How it stands", text, LONGEST_SAID);

@@ -29,7 +29,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Says how we stand to clients and what they are called, and lets their people leave. */
 @Component
-public class KeepClient {
+class KeepClient {
   private final Directory directory;
   private final Deliverables deliverables;
   private final GiveSeat giveSeat;
@@ -50,7 +50,7 @@ public class KeepClient {
 
   /** Says how we stand to a client. */
   @Transactional
-  public void relate(ClientId id, Relation relation, Actor by) {
+  void relate(ClientId id, Relation relation, Actor by) {
     Directory.Entry client = NotThere.unless(directory.find(id));
     if (client.relation() != relation) {
       directory.relate(id, relation);

@@ -4,8 +4,9 @@ import app.clearpane.core.agency.Relation;
 import app.clearpane.core.project.AboutPart;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.agency.Directory;
-import app.clearpane.web.about.SayOfProject;
-import app.clearpane.web.clients.KeepClient;
+import app.clearpane.store.project.ProjectWords;
+import java.time.Clock;
+import java.util.UUID;
 import org.springframework.context.annotation.Profile;
 import org.springframework.stereotype.Component;
 
@@ -13,30 +14,32 @@ import org.springframework.stereotype.Component;
 @Component
 @Profile("demo")
 class WordsOfStory {
-  private final Cast cast;
-  private final SayOfProject say;
-  private final KeepClient keep;
+  private final ProjectWords words;
   private final Directory directory;
+  private final Clock clock;
 
-  WordsOfStory(Cast cast, SayOfProject say, KeepClient keep, Directory directory) {
-    this.cast = cast;
-    this.say = say;
-    this.keep = keep;
+  WordsOfStory(ProjectWords words, Directory directory, Clock clock) {
+    this.words = words;
     this.directory = directory;
+    this.clock = clock;
   }
 
   void visitorCentre(ProjectId project) {
-    say.write(project, AboutPart.PURPOSE, "A visitor centre that a ten-year-old finds her way through alone, from the gate to the star hall.", true, 0, cast.by(People.INES));
-    say.write(project, AboutPart.INCLUDED, "The star-hall panels, the visitor map, a short film, and the signs between the gate and the dome.", true, 0, cast.by(People.INES));
-    say.write(project, AboutPart.EXCLUDED, "Signs on the public road; the county sees to those.", true, 0, cast.by(People.INES));
-    say.write(project, AboutPart.MEASURE, "Nobody asks the keeper for the way on the first open evening.", false, 0, cast.by(People.INES));
+    write(project, AboutPart.PURPOSE, "A visitor centre that a ten-year-old finds her way through alone, from the gate to the star hall.", true);
+    write(project, AboutPart.INCLUDED, "The star-hall panels, the visitor map, a short film, and the signs between the gate and the dome.", true);
+    write(project, AboutPart.EXCLUDED, "Signs on the public road; the county sees to those.", true);
+    write(project, AboutPart.MEASURE, "Nobody asks the keeper for the way on the first open evening.", false);
   }
 
-  void stands(ProjectId project, String words) {
-    say.say(project, words, true, cast.by(People.INES));
+  private void write(ProjectId project, AboutPart part, String text, boolean shown) {
+    words.write(project, new ProjectWords.Part(part, text, shown, 0));
+  }
+
+  void stands(ProjectId project, String said) {
+    words.say(project, new ProjectWords.Said(UUID.randomUUID(), said, People.INES.called().value(), clock.instant(), true));
   }
 
   void relates(String client, Relation relation) {
-    directory.all().stream().filter(one -> one.name().equals(client)).forEach(one -> keep.relate(one.id(), relation, cast.by(People.INES)));
+    directory.all().stream().filter(one -> one.name().equals(client)).forEach(one -> directory.relate(one.id(), relation));
   }
 }
