@@ -47,6 +47,9 @@ class BringBackTest extends AtTheMill {
     assertThat(Texts.of(ines.get(deleted).body())).doesNotContain("Deleted with its parts", "Damp in the store");
     assertThat(ines.get("/t/projects/" + mill() + "/record?q=damp").body()).contains("brought back");
     assertThat(imre().get(deleted).statusCode()).isEqualTo(404);
+    ines.post("/t/tasks/" + part + "/delete", ines.token(), Map.of());
+    ines.post("/t/tasks/" + whole + "/delete", ines.token(), Map.of());
+    assertThat(ines.get(deleted).body()).as("no button that is refused").contains("Can come back after", "/t/items/" + whole + "/bring-back").doesNotContain("/t/items/" + part + "/bring-back");
   }
 
   @Test

@@ -29,6 +29,8 @@ import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.request.AbstractMockHttpServletRequestBuilder;
 import org.springframework.test.web.servlet.request.MockMvcRequestBuilders;
 import org.springframework.test.web.servlet.request.RequestPostProcessor;
+import org.springframework.transaction.TransactionDefinition;
+import org.springframework.transaction.support.DefaultTransactionDefinition;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /** Sends what would be done if it were allowed, as anybody, and undoes whatever came of it. */
@@ -39,11 +41,14 @@ public final class WouldSucceed {
   private static final String MASKED = Base64.getUrlEncoder().encodeToString(("\0".repeat(TOKEN.getToken().length()) + TOKEN.getToken()).getBytes(StandardCharsets.UTF_8));
   private final MockMvc house;
   private final TransactionTemplate transaction;
+  /** One request: what it refuses is undone, as it is where every request has a transaction of its own. */
+  private final TransactionTemplate request;
   private final Instant now;
 
   public WouldSucceed(MockMvc house, TransactionTemplate transaction, Instant now) {
     this.house = house;
     this.transaction = transaction;
+    this.request = new TransactionTemplate(Objects.requireNonNull(transaction.getTransactionManager()), new DefaultTransactionDefinition(TransactionDefinition.PROPAGATION_NESTED));
     this.now = now;
   }
 
@@ -194,8 +199,18 @@ public final class WouldSucceed {
     return asked ? performOnce(sent.with("sure=true"), person) : came;
   }
 
-  private MockHttpServletResponse performOnce(Sent sent, @Nullable Person person) throws Exception {
-    return house.perform(request(sent).with(as(person)).header(TOKEN.getHeaderName(), MASKED).sessionAttr(TOKEN_IN_SESSION, TOKEN).sessionAttr("clearpane.password-given", now)).andReturn().getResponse();
+  private MockHttpServletResponse performOnce(Sent sent, @Nullable Person person) {
+    return Objects.requireNonNull(request.<MockHttpServletResponse>execute(status -> {
+      try {
+        MockHttpServletResponse came = house.perform(request(sent).with(as(person)).header(TOKEN.getHeaderName(), MASKED).sessionAttr(TOKEN_IN_SESSION, TOKEN).sessionAttr("clearpane.password-given", now)).andReturn().getResponse();
+        if (came.getStatus() >= 400) {
+          status.setRollbackOnly();
+        }
+        return came;
+      } catch (Exception broken) {
+        throw new IllegalStateException(sent + " as " + person, broken);
+      }
+    }));
   }
 
   private static AbstractMockHttpServletRequestBuilder<?> request(Sent sent) throws Exception {

@@ -119,12 +119,15 @@ public final class Items {
     db.update(ITEM).set(ITEM.DELETED_BY, by).where(ITEM.ID.eq(item)).execute();
   }
 
-  /** Something that was deleted. @param inside how many things went with it @param by who did it; null if that was not noted */
-  public record Deleted(ItemId id, ContentKind kind, String name, Instant at, @Nullable String by, int inside) {}
+  /** Something that was deleted. @param inside how many things went with it @param by who did it; null if that was not noted @param first what has to be brought back before it; null if nothing */
+  public record Deleted(ItemId id, ContentKind kind, String name, Instant at, @Nullable String by, int inside, @Nullable String first) {}
 
   /** What was deleted in a project since an instant, latest first; what went with something else is not named again. */
   public List<Deleted> deleted(ProjectId project, Instant since) {
-    return db.select(ITEM.ID, ITEM.KIND, ITEM.NAME, ITEM.DELETED_AT, ITEM.DELETED_BY, DSL.field(DSL.selectCount().from(BESIDE).where(BESIDE.DELETED_ROOT_ID.eq(ITEM.ID), BESIDE.ID.ne(ITEM.ID)))).from(ITEM)
+    Field<Integer> inside = DSL.field(DSL.selectCount().from(BESIDE).where(BESIDE.DELETED_ROOT_ID.eq(ITEM.ID), BESIDE.ID.ne(ITEM.ID)));
+    Field<String> first = DSL.field(DSL.select(BESIDE.NAME).from(ITEM_ANCESTOR).join(BESIDE).on(BESIDE.ID.eq(ITEM_ANCESTOR.ANCESTOR_ID))
+        .where(ITEM_ANCESTOR.ITEM_ID.eq(ITEM.ID), ITEM_ANCESTOR.DEPTH.gt(0), BESIDE.DELETED_AT.isNotNull()).orderBy(ITEM_ANCESTOR.DEPTH.desc()).limit(1));
+    return db.select(ITEM.ID, ITEM.KIND, ITEM.NAME, ITEM.DELETED_AT, ITEM.DELETED_BY, inside, first).from(ITEM)
         .where(ITEM.PROJECT_ID.eq(project), ITEM.DELETED_ROOT_ID.eq(ITEM.ID), ITEM.DELETED_AT.ge(since)).orderBy(ITEM.DELETED_AT.desc(), ITEM.ID).fetch(Records.mapping(Deleted::new));
   }
 
