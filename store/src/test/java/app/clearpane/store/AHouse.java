@@ -38,7 +38,7 @@ public final class AHouse {
     people.found(new Name("Marram & Finch"), ZoneId.of("Europe/London"), NOW);
     TeamMember ines = people.addMember(new Name("Ines"), new EmailAddress("ines@marram.example"), TeamRole.MANAGER, "", NOW);
     client = people.clientNamed(new Name("Penwether"), NOW);
-    new Projects(db).open(new Project(project, client, "Penwether", ines.id(), "Visitor centre", "night", "GBP", BigDecimal.TEN, LocalDate.of(2027, 3, 1), LocalDate.of(2027, 6, 1), null, null, "", 0, 1), NOW);
+    new Projects(db).open(new Project(project, client, "Penwether", ines.id(), "Visitor centre", "night", "GBP", BigDecimal.TEN, null, LocalDate.of(2027, 3, 1), LocalDate.of(2027, 6, 1), null, null, "", null, "", 0, 1), NOW);
   }
 
   public Contact contact(String name) {

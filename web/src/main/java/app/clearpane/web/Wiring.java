@@ -7,6 +7,7 @@ import app.clearpane.store.files.Uploads;
 import app.clearpane.formats.apart.DrawApart;
 import app.clearpane.store.Writes;
 import app.clearpane.store.agency.Directory;
+import app.clearpane.store.agency.HousePictures;
 import app.clearpane.store.agency.Notes;
 import app.clearpane.store.agency.People;
 import app.clearpane.store.agency.Sessions;
@@ -28,10 +29,12 @@ import app.clearpane.store.exposure.AgencyApertures;
 import app.clearpane.store.exposure.Items;
 import app.clearpane.store.exposure.LinkSeats;
 import app.clearpane.store.exposure.Panes;
+import app.clearpane.store.exposure.SeatWishes;
 import app.clearpane.store.exposure.Seats;
 import app.clearpane.store.exposure.Sightings;
 import app.clearpane.store.exposure.clientside.Viewers;
 import app.clearpane.store.exposure.clientside.VisibleNames;
+import app.clearpane.store.exposure.clientside.VisibleWishes;
 import app.clearpane.store.exposure.clientside.Visits;
 import app.clearpane.store.files.ProjectFiles;
 import app.clearpane.store.files.Seal;
@@ -53,8 +56,12 @@ import app.clearpane.store.plan.TimeSpent;
 import app.clearpane.store.plan.clientside.VisibleTasks;
 import app.clearpane.store.post.Mails;
 import app.clearpane.store.project.Concerns;
+import app.clearpane.store.project.HouseHabits;
+import app.clearpane.store.project.HouseTemplates;
+import app.clearpane.store.project.ProjectPeople;
 import app.clearpane.store.project.ProjectWords;
 import app.clearpane.store.project.Projects;
+import app.clearpane.store.project.WhoseProject;
 import app.clearpane.store.project.clientside.VisibleWords;
 import app.clearpane.store.project.clientside.VisibleConcerns;
 import app.clearpane.store.project.clientside.VisibleDates;
@@ -296,6 +303,41 @@ class Wiring {
   @Bean
   Deliverables deliverables(DSLContext db) {
     return new Deliverables(db);
+  }
+
+  @Bean
+  HouseTemplates houseTemplates(DSLContext db) {
+    return new HouseTemplates(db);
+  }
+
+  @Bean
+  HousePictures housePictures(DSLContext db) {
+    return new HousePictures(db);
+  }
+
+  @Bean
+  SeatWishes seatWishes(DSLContext db) {
+    return new SeatWishes(db);
+  }
+
+  @Bean
+  VisibleWishes visibleWishes(DSLContext db) {
+    return new VisibleWishes(db);
+  }
+
+  @Bean
+  WhoseProject whoseProject(DSLContext db) {
+    return new WhoseProject(db);
+  }
+
+  @Bean
+  ProjectPeople projectPeople(DSLContext db) {
+    return new ProjectPeople(db);
+  }
+
+  @Bean
+  HouseHabits houseHabits(DSLContext db) {
+    return new HouseHabits(db);
   }
 
   @Bean

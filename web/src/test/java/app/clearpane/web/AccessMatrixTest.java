@@ -146,6 +146,9 @@ class AccessMatrixTest extends DemoHouse {
     ids.put("task", tasks.ofProject(id).stream().filter(t -> t.name().equals("Opening hours for the leaflet")).findFirst().orElseThrow().id().toString());
     ids.put("phase", projects.phases(id).get(0).id().toString());
     ids.put("milestone", projects.milestones(id).get(0).id().toString());
+    ids.put("role", "FACE");
+    ids.put("subject", UUID.randomUUID().toString());
+    ids.put("of", "cover");
     ids.put("page", "1");
     ids.put("ending", "css");
     ids.put("level", "1");

@@ -261,7 +261,7 @@ class AccessOfActsTest extends DemoHouse {
     PaneId board = panes.ofProject(project).get(0).id();
     String key = makeLink.at(board, new MakeLink.Form("Acts " + marks, marks, "", ""), Acting.team("Ines")).address().replaceAll("^.*/p/", "");
     LinkSeats.Link link = linkSeats.at(Sha256.ofText(key)).orElseThrow();
-    return new Person.ByLink(link.id().value(), board.value(), Sha256.ofText(key).hex(), marks ? "Zora Pell" : "", link.name());
+    return new Person.ByLink(link.id().value(), board.value(), Sha256.ofText(key).hex(), marks ? "Zora Pell" : "", link.name(), null);
   }
 
   /** Things of the demo that lines name. */

@@ -45,9 +45,10 @@ class AtRestTest extends DemoHouse {
     String board = "/c/panes/" + panes.ofProject(id).stream().filter(pane -> pane.name().equals("The board")).findFirst().orElseThrow().id();
     int waiting = Jsoup.parse(ottoline.get(board).body()).select("#waiting .await").size();
     assertThat(waiting).as("something waits before").isPositive();
-    HttpResponse<String> asked = ines.post("/t/projects/" + id + "/archive", ines.token(), Map.of("before", "worked on"));
+    HttpResponse<String> asked = ines.post("/t/projects/" + id + "/archive", ines.token(), Map.of("before", "worked on", "ended", "STOPPED", "because", "The county took the money back"));
     assertThat(asked.statusCode()).isEqualTo(409);
-    assertThat(asked.body()).contains("wait with the client and will wait no more", "that it is finished", "Archive the project");
+    assertThat(asked.body()).contains("left open: ", "wait with the client and will wait no more", "that it has ended", "Close it as stopped", "The county took the money back");
+    assertThat(ines.post("/t/projects/" + id + "/archive", ines.token(), Map.of("before", "worked on")).statusCode()).as("it is said how it ended").isEqualTo(422);
     assertThat(projects.find(id).orElseThrow().archivedAt()).as("nothing is put away by asking").isNull();
     ines.post("/t/projects/" + id + "/pause", ines.token(), Map.of("because", "Their budget is being looked at"));
     try {
@@ -58,5 +59,16 @@ class AtRestTest extends DemoHouse {
       ines.post("/t/projects/" + id + "/go-on", ines.token(), Map.of());
     }
     assertThat(Jsoup.parse(ottoline.get(board).body()).select("#waiting .await")).hasSize(waiting);
+    ines.post("/t/projects/" + id + "/archive", ines.token(), Map.of("before", "worked on", "ended", "STOPPED", "because", "The county took the money back", "sure", "true"));
+    try {
+      Document pane = Jsoup.parse(ottoline.get(board).body());
+      isStill(pane, "This project was stopped and put away on ");
+      assertThat(pane.text()).as("what is said of it is ours").doesNotContain("county took");
+      assertThat(Jsoup.parse(ines.get("/t/projects/" + id + "/plan?as=dates").body()).select(".sentence").text()).startsWith("Stopped, and put away ").endsWith(": The county took the money back");
+      assertThat(ines.get("/t/projects/" + id + "/record").body()).contains("archived the project");
+    } finally {
+      ines.post("/t/projects/" + id + "/restore", ines.token(), Map.of("before", "put away"));
+    }
+    assertThat(Jsoup.parse(ottoline.get(board).body()).select("#waiting .await")).as("what waited waits again").hasSize(waiting);
   }
 }

@@ -51,7 +51,15 @@ class ChangedLaterTest extends AtTheMill {
     assertThat(added.name()).isEqualTo("Delivery");
     ines.post(at("/phases/" + added.id()), ines.token(), Map.of("name", "On the road", "startsOn", added.startsOn().toString(), "endsOn", added.endsOn().toString(), "stage", "TO_DO", "revision", "1"));
     assertThat(projects.phase(mill(), added.id()).orElseThrow().name()).isEqualTo("On the road");
-    ines.post(at("/phases/" + added.id() + "/delete"), ines.token(), Map.of("revision", "2"));
+    ines.post(at("/phases/" + added.id()), ines.token(), Map.of("startsOn", added.startsOn().toString(), "endsOn", added.endsOn().toString(), "stage", "TO_DO", "words", "Two carts, and a day for rain", "revision", "2"));
+    assertThat(imre().get("/c/panes/" + pane().id()).body()).contains("Two carts, and a day for rain");
+    List<String> before = projects.phases(mill()).stream().map(Phase::name).toList();
+    ines.post(at("/phases/" + added.id() + "/earlier"), ines.token(), Map.of());
+    List<String> after = projects.phases(mill()).stream().map(Phase::name).toList();
+    assertThat(after.get(after.size() - 2)).isEqualTo("On the road");
+    assertThat(after).containsExactlyInAnyOrderElementsOf(before);
+    assertThat(ines.get(at("/record")).body()).contains("put earlier the phase");
+    ines.post(at("/phases/" + added.id() + "/delete"), ines.token(), Map.of("revision", "3"));
     assertThat(projects.phase(mill(), added.id())).isEmpty();
     Milestone only = projects.milestones(mill()).get(0);
     assertThat(ines.post(at("/milestones/" + only.id() + "/delete"), ines.token(), Map.of()).body()).contains("is the only milestone");

@@ -9,6 +9,7 @@ import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.exposure.Pane;
 import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.exposure.Showing;
+import app.clearpane.core.project.Ending;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.agency.People;
 import app.clearpane.store.exposure.Items;
@@ -51,7 +52,7 @@ class ExposureInputTest extends DemoHouse {
   void aProjectOfItsOwn() throws Exception {
     Project like = projects.active().stream().filter(one -> one.name().equals("Visitor centre")).findFirst().orElseThrow();
     project = new ProjectId(UUID.randomUUID());
-    projects.open(new Project(project, like.client(), like.clientName(), like.manager(), "Input", "night", "GBP", like.taxPercent(), like.startsOn(), like.agreedOn(), null, null, "", 0, 1), clock.instant());
+    projects.open(new Project(project, like.client(), like.clientName(), like.manager(), "Input", "night", "GBP", like.taxPercent(), null, like.startsOn(), like.agreedOn(), null, null, "", null, "", 0, 1), clock.instant());
     pane = panes.add(project, "Testers", "", clock.instant());
     panes.setAperture(pane, ContentKind.DATES, Aperture.PICKED);
     ines = Visitor.by(address(), linkOfTeam("ines@marram-finch.example"));
@@ -60,7 +61,7 @@ class ExposureInputTest extends DemoHouse {
   @AfterEach
   void putAway() {
     panes.ofProject(project).forEach(one -> seats.of(one.id()).forEach(seat -> seats.end(seat, clock.instant())));
-    projects.archive(projects.find(project).orElseThrow(), clock.instant());
+    projects.archive(projects.find(project).orElseThrow(), Ending.FINISHED, "", clock.instant());
   }
 
   private HttpResponse<String> post(String path, Map<String, String> form) throws Exception {

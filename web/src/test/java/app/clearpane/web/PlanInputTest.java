@@ -8,6 +8,7 @@ import app.clearpane.core.plan.Side;
 import app.clearpane.core.plan.Stage;
 import app.clearpane.core.plan.Task;
 import app.clearpane.core.plan.WorkingCalendar;
+import app.clearpane.core.project.Ending;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.exposure.Items;
 import app.clearpane.store.plan.PlannedTask;
@@ -49,14 +50,14 @@ class PlanInputTest extends DemoHouse {
   void aProjectOfItsOwn() throws Exception {
     Project like = projects.active().stream().filter(one -> one.name().equals("Visitor centre")).findFirst().orElseThrow();
     project = new ProjectId(UUID.randomUUID());
-    projects.open(new Project(project, like.client(), like.clientName(), like.manager(), "Plans", "night", "GBP", like.taxPercent(), today(), today().plusDays(30), null, null, "", 0, 1), clock.instant());
+    projects.open(new Project(project, like.client(), like.clientName(), like.manager(), "Plans", "night", "GBP", like.taxPercent(), null, today(), today().plusDays(30), null, null, "", null, "", 0, 1), clock.instant());
     ines = Visitor.by(address(), linkOfTeam("ines@marram-finch.example"));
     teo = Visitor.by(address(), linkOfTeam("teo@marram-finch.example"));
   }
 
   @AfterEach
   void putAway() {
-    projects.archive(projects.find(project).orElseThrow(), clock.instant());
+    projects.archive(projects.find(project).orElseThrow(), Ending.FINISHED, "", clock.instant());
   }
 
   private HttpResponse<String> post(String path, Map<String, String> form) throws Exception {
@@ -360,7 +361,7 @@ class PlanInputTest extends DemoHouse {
       assertThat(page("/t/projects/" + id + "/plan?as=month&month=9999-12")).contains("Mon");
       assertThat(page("/t/projects/" + id + "/plan?as=lines&who=nobody&phase=x&month=x")).contains("Nothing passes these filters");
     } finally {
-      projects.archive(projects.find(id).orElseThrow(), clock.instant());
+      projects.archive(projects.find(id).orElseThrow(), Ending.FINISHED, "", clock.instant());
     }
   }
 
@@ -388,7 +389,7 @@ class PlanInputTest extends DemoHouse {
       });
       assertThat(copies.stream().mapToInt(task -> task.task().shape().after().size()).sum()).isPositive().isEqualTo(originals.stream().mapToInt(task -> task.task().shape().after().size()).sum());
     } finally {
-      projects.archive(projects.find(again).orElseThrow(), clock.instant());
+      projects.archive(projects.find(again).orElseThrow(), Ending.FINISHED, "", clock.instant());
     }
   }
 }

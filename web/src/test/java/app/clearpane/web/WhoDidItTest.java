@@ -1,14 +1,20 @@
 package app.clearpane.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.awaitility.Awaitility.await;
 
 import app.clearpane.core.agency.EmailAddress;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.exposure.SeatId;
 import app.clearpane.store.agency.People;
 import app.clearpane.store.deliverable.VersionRow;
+import app.clearpane.store.markup.MarkupRow;
+import app.clearpane.store.markup.Markups;
 import app.clearpane.store.record.Records;
 import app.clearpane.web.exposure.MakeLink;
+import jakarta.mail.internet.MimeMessage;
+import java.io.ByteArrayOutputStream;
+import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
@@ -17,6 +23,7 @@ import org.springframework.beans.factory.annotation.Autowired;
 /** Who did something is told by kind and id; a name proves nothing. */
 class WhoDidItTest extends AtTheMill {
   @Autowired private MakeLink makeLink;
+  @Autowired private Markups markups;
   @Autowired private Records records;
   @Autowired private People people;
 
@@ -42,6 +49,42 @@ class WhoDidItTest extends AtTheMill {
     });
     assertThat(Texts.of(imre().get("/c/panes/" + pane().id() + "/versions/" + version.id()).body())).contains(shown);
     assertThat(Texts.of(ines().get("/t/projects/" + mill() + "/record").body())).contains(shown);
+  }
+
+  @Test
+  void aGuestIsToldWhatBecameOfTheirNoteAsLongAsTheLinkOpens() throws Exception {
+    VersionRow version = sent(ines(), deliverable(ines(), "Told to guests", "ALL"));
+    MakeLink.Made made = makeLink.at(pane().id(), new MakeLink.Form("Told shop", true, "", ""), Acting.team("Ines"));
+    Visitor guest = new Visitor(address());
+    String path = made.address().substring(address().length());
+    guest.post(path, Visitor.token(guest.get(path).body()), Map.of("name", "Ana Moss", "email", "ana@moss-paints.example", "passcode", ""));
+    guest.post("/c/panes/" + pane().id() + "/versions/" + version.id() + "/marks", guest.token(), Map.of("shape", "POINT", "page", "1", "x1", "0.5", "y1", "0.5", "x2", "0.5", "y2", "0.5", "intent", "QUESTION", "audience", "client", "note", "Which paper will it be?"));
+    MarkupRow mark = markups.of(version.deliverable()).stream().filter(one -> one.note().equals("Which paper will it be?")).findFirst().orElseThrow();
+    answer(mark, "For us only: the cheap one.", "team");
+    answer(mark, "Recycled kraft.", "client");
+    await().until(() -> mailsAbout("ana@moss-paints.example", "Answered: Told to guests") == 1);
+    String mail = lastMailTo("ana@moss-paints.example");
+    assertThat(mail).contains("Recycled kraft.", made.address().substring(made.address().lastIndexOf('/') + 1)).doesNotContain("the cheap one");
+    makeLink.revoke(made.link(), Acting.team("Ines"));
+    answer(mark, "And printed in two colours.", "client");
+    assertThat(mailsAbout("ana@moss-paints.example", "notes are for you")).as("a link that opens nothing is not sent").isZero();
+  }
+
+  private void answer(MarkupRow mark, String said, String audience) throws Exception {
+    Visitor ines = ines();
+    ines.post("/t/marks/" + mark.id() + "/answers", ines.token(), Map.of("said", said, "audience", audience, "revision", String.valueOf(markups.find(mark.id()).orElseThrow().revision()), "on", mark.version().toString()));
+  }
+
+  private String lastMailTo(String address) throws Exception {
+    String found = "";
+    for (MimeMessage mail : world.getReceivedMessages()) {
+      if (mail.getAllRecipients()[0].toString().contains(address)) {
+        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+        mail.writeTo(bytes);
+        found = bytes.toString(StandardCharsets.UTF_8).replace("=\r\n", "");
+      }
+    }
+    return found;
   }
 
   @Test

@@ -1,5 +1,6 @@
 package app.clearpane.core.project;
 
+import app.clearpane.core.agency.Name;
 import app.clearpane.core.plan.Side;
 import app.clearpane.core.plan.Stage;
 import app.clearpane.core.plan.WorkingCalendar;
@@ -7,64 +8,46 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 
-/** What a kind of work usually has: phases with their shares of its working days, tasks, names for the steps of its tasks, and what is looked at before a release. */
-public enum PhaseTemplate {
-  SPACE("A place or an exhibition", "Opening", new Habits(Map.of(Stage.UNDER_WAY, List.of("drawing", "making"), Stage.IN_CHECK, List.of("looked over here", "on the spot")),
-      List.of("Measures checked on the spot", "Words read by somebody who did not write them", "Read from two metres away", "The fabricator has what they need")), List.of(
-      part("Discover", 2, ours("Walk the place", 1), theirs("Send plans and photographs", 2), ours("Write down what is wanted", 1)),
-      part("Concept", 3, ours("Draw directions", 3), theirs("Choose a direction", 1)),
-      part("Design", 4, ours("Design the parts", 3), theirs("Look at the design", 1), ours("Change what came back", 1)),
-      part("Artwork", 4, ours("Draw the artwork", 3), theirs("Sign the artwork off", 1)),
-      part("Fabrication", 5, theirs("Make the parts", 4), ours("Look over what was made", 1)),
-      part("Opening", 1, ours("Fit and check", 1)))),
-  PRINTED("Something printed", "Delivery", new Habits(Map.of(Stage.IN_CHECK, List.of("with the proofreader", "at the printers")),
-      List.of("Words read by somebody who did not write them", "Bleed and folds as the printers ask", "Colours and pictures fit for print", "Names, prices and dates compared with the client’s")), List.of(
-      part("Brief", 1, ours("Write the brief", 1), theirs("Send words and pictures", 1)),
-      part("Concept", 2, ours("Draw directions", 2), theirs("Choose a direction", 1)),
-      part("Design", 3, ours("Lay out the pages", 2), theirs("Look at the pages", 1), ours("Change what came back", 1)),
-      part("Artwork", 2, ours("Make it ready for print", 1), theirs("Sign it off", 1)),
-      part("Print", 3, ours("Print and bind", 3)))),
-  SCREEN("A website or a film", "Launch", new Habits(Map.of(Stage.UNDER_WAY, List.of("drawing", "building"), Stage.IN_CHECK, List.of("tried out here")),
-      List.of("Words read by somebody who did not write them", "Looked at on a phone", "Works with a keyboard alone", "Rights to pictures and music are there")), List.of(
-      part("Brief", 1, ours("Write the brief", 1), theirs("Send words and pictures", 1)),
-      part("Structure", 2, ours("Draw the structure", 2), theirs("Agree on the structure", 1)),
-      part("Design", 3, ours("Design the screens", 2), theirs("Look at the design", 1), ours("Change what came back", 1)),
-      part("Making", 5, ours("Make it", 4), theirs("Try it", 1)),
-      part("Launch", 1, ours("Put it out", 1))));
+/**
+ * What a kind of work usually has.
+ *
+ * @param finish what its last day is called
+ * @param parts its phases, one at least, one after another
+ * @param steps what the steps of its tasks are called, by stage; a stage that is missing goes by its own name
+ * @param checklist what is looked at before anything of it is released
+ */
+public record PhaseTemplate(String name, String finish, List<Part> parts, Map<Stage, List<String>> steps, List<String> checklist) {
+  /** The most phases, and the most tasks of one. */
+  public static final int MOST = 60;
+  private static final int MOST_DAYS = 1_000;
+  private static final Pattern LINE = Pattern.compile("(?<name>.+?)(?:,\\s*(?<days>\\d{1,4})(?:\\s*days?)?)?");
+  private static final Pattern CLIENTS = Pattern.compile("(?i)client(?:[’']s)?\\s*:\\s*");
 
-  private final String title;
-  private final String finish;
-  private final Habits habits;
-  private final List<Part> parts;
-
-  PhaseTemplate(String title, String finish, Habits habits, List<Part> parts) {
-    this.title = title;
-    this.finish = finish;
-    this.habits = habits;
-    this.parts = parts;
+  public PhaseTemplate {
+    parts = List.copyOf(parts);
+    steps = Map.copyOf(steps);
+    checklist = List.copyOf(checklist);
+    if (parts.isEmpty()) {
+      throw new IllegalArgumentException("A template needs a phase at least.");
+    }
   }
 
-  private record Habits(Map<Stage, List<String>> steps, List<String> checklist) {}
-
-  private record Part(String name, int share, List<Usual> usual) {}
-
-  private record Usual(String name, Side side, int share) {}
-
-  private static Part part(String name, int share, Usual... usual) {
-    return new Part(name, share, List.of(usual));
+  /** A phase. @param days its usual working days, 1 or more @param usual its tasks, one after another */
+  public record Part(String name, int days, List<Usual> usual) {
+    public Part {
+      usual = List.copyOf(usual);
+    }
   }
 
-  private static Usual ours(String name, int share) {
-    return new Usual(name, Side.OURS, share);
-  }
-
-  private static Usual theirs(String name, int share) {
-    return new Usual(name, Side.CLIENTS, share);
-  }
+  /** A task that a phase usually has. @param days its usual working days, 1 or more; they count against each other where the phase is longer or shorter */
+  public record Usual(String name, Side side, int days) {}
 
   /**
-   * A task this kind of work usually has, to be done after the one before it.
+   * A task as it is laid out, to be done after the one before it.
    *
    * @param phase its phase
    * @param days working days, 1 or more
@@ -79,24 +62,83 @@ public enum PhaseTemplate {
    */
   public record Laid(String name, LocalDate startsOn, LocalDate endsOn) {}
 
-  /** What kind of work it is for. */
-  public String title() {
-    return title;
+  /** A phase with its share of the working days, 1 or more. */
+  public record Share(String name, int share) {}
+
+  /**
+   * Reads phases and tasks as they are typed: a line for each phase, "Concept, 9 days", and below it its tasks, "- Draw directions, 7" or "- client: Choose a direction, 2". Without a number it
+   * is one day; a phase without one takes as long as its tasks.
+   *
+   * @throws IllegalArgumentException saying in which line what is wrong
+   */
+  public static List<Part> read(String outline) {
+    List<Part> parts = new ArrayList<>();
+    List<Usual> usual = new ArrayList<>();
+    List<String> lines = outline.lines().map(String::strip).toList();
+    for (int i = 0; i < lines.size(); i++) {
+      String line = lines.get(i);
+      String where = "Line " + (i + 1) + ": ";
+      if (line.startsWith("-")) {
+        require(!parts.isEmpty(), where + "a task stands in a phase; write the phase before it.");
+        String task = line.substring(1).strip();
+        Matcher clients = CLIENTS.matcher(task);
+        boolean theirs = clients.lookingAt();
+        Matcher said = said(theirs ? task.substring(clients.end()) : task, where);
+        usual.add(new Usual(name(said, where), theirs ? Side.CLIENTS : Side.OURS, Math.max(1, days(said, where))));
+        require(usual.size() <= MOST, where + "a phase has up to " + MOST + " tasks.");
+      } else if (!line.isEmpty()) {
+        close(parts, usual);
+        Matcher said = said(line, where);
+        String name = name(said, where);
+        require(parts.stream().noneMatch(part -> part.name().equalsIgnoreCase(name)), where + "there is a phase “" + name + "” already.");
+        parts.add(new Part(name, days(said, where), List.of()));
+        require(parts.size() <= MOST, where + "up to " + MOST + " phases are possible.");
+      }
+    }
+    close(parts, usual);
+    require(!parts.isEmpty(), "Write one phase at least, as in “Concept, 9 days”.");
+    return parts;
   }
 
-  /** What its last day is called. */
-  public String finish() {
-    return finish;
+  private static void close(List<Part> parts, List<Usual> usual) {
+    if (!parts.isEmpty()) {
+      Part last = parts.remove(parts.size() - 1);
+      int days = last.days() > 0 ? last.days() : Math.max(1, usual.stream().mapToInt(Usual::days).sum());
+      parts.add(new Part(last.name(), days, usual));
+      usual.clear();
+    }
   }
 
-  /** What the steps of its tasks are called, by stage; a stage that is missing goes by its own name. */
-  public Map<Stage, List<String>> steps() {
-    return habits.steps();
+  private static Matcher said(String text, String where) {
+    Matcher said = LINE.matcher(text);
+    require(said.matches(), where + "a name is missing.");
+    return said;
   }
 
-  /** What is looked at before anything of it is released. */
-  public List<String> checklist() {
-    return habits.checklist();
+  private static String name(Matcher said, String where) {
+    try {
+      return new Name(said.group("name")).value();
+    } catch (IllegalArgumentException unusable) {
+      throw new IllegalArgumentException(where + unusable.getMessage(), unusable);
+    }
+  }
+
+  private static int days(Matcher said, String where) {
+    int days = said.group("days") == null ? 0 : Integer.parseInt(said.group("days"));
+    require(said.group("days") == null || days >= 1 && days <= MOST_DAYS, where + "it takes from 1 to " + MOST_DAYS + " working days.");
+    return days;
+  }
+
+  private static void require(boolean holds, String sentence) {
+    if (!holds) {
+      throw new IllegalArgumentException(sentence);
+    }
+  }
+
+  /** Its phases and tasks as {@link #read} takes them. */
+  public String outline() {
+    return parts.stream().map(part -> part.name() + ", " + part.days() + (part.days() == 1 ? " day" : " days")
+        + part.usual().stream().map(usual -> "\n- " + (usual.side() == Side.CLIENTS ? "client: " : "") + usual.name() + ", " + usual.days()).collect(Collectors.joining())).collect(Collectors.joining("\n"));
   }
 
   /** The names of its phases. */
@@ -104,12 +146,33 @@ public enum PhaseTemplate {
     return parts.stream().map(Part::name).toList();
   }
 
-  /** A phase with its share of the working days, 1 or more. */
-  public record Share(String name, int share) {}
+  /** How long it usually takes, in working days. */
+  public int days() {
+    return parts.stream().mapToInt(Part::days).sum();
+  }
+
+  /** The last day of one that begins on a day. */
+  public LocalDate finishFrom(LocalDate start, WorkingCalendar calendar) {
+    return calendar.addWorkingDays(start, days() - 1);
+  }
+
+  /** The first day of one that is to end on a day: the latest that leaves its usual days. */
+  public LocalDate startFor(LocalDate finish, WorkingCalendar calendar) {
+    return startFor(finish, days(), calendar);
+  }
+
+  /** The latest day from which there are so many working days until a finish, the finish among them. */
+  public static LocalDate startFor(LocalDate finish, int days, WorkingCalendar calendar) {
+    LocalDate start = finish;
+    while (calendar.workingDays(start, finish.plusDays(1)) < days) {
+      start = start.minusDays(1);
+    }
+    return start;
+  }
 
   /** Its phases laid out, as {@link #layOut(List, LocalDate, LocalDate, WorkingCalendar)} does. */
   public List<Laid> layOut(LocalDate start, LocalDate finish, WorkingCalendar calendar) {
-    return layOut(parts.stream().map(part -> new Share(part.name(), part.share())).toList(), start, finish, calendar);
+    return layOut(parts.stream().map(part -> new Share(part.name(), part.days())).toList(), start, finish, calendar);
   }
 
   /**
@@ -122,21 +185,30 @@ public enum PhaseTemplate {
     if (finish.isBefore(start)) {
       throw new IllegalArgumentException("the finish " + finish + " is before the start " + start);
     }
-    int days = calendar.workingDays(start, finish.plusDays(1));
-    int shares = phases.stream().mapToInt(Share::share).sum();
+    int[] days = shareOut(phases.stream().map(Share::share).toList(), calendar.workingDays(start, finish.plusDays(1)));
     List<Laid> laid = new ArrayList<>();
     LocalDate first = calendar.rollForward(start);
-    int before = 0;
-    int usedDays = 0;
-    for (Share part : phases) {
-      before += part.share();
-      int until = Math.max(usedDays + 1, Math.round((float) days * before / shares));
-      LocalDate last = calendar.addWorkingDays(first, until - usedDays - 1);
-      laid.add(new Laid(part.name(), first, last));
+    for (int i = 0; i < days.length; i++) {
+      LocalDate last = calendar.addWorkingDays(first, days[i] - 1);
+      laid.add(new Laid(phases.get(i).name(), first, last));
       first = calendar.rollForward(last.plusDays(1));
-      usedDays = until;
     }
     return laid;
+  }
+
+  /** Shares days out, at least one each. */
+  private static int[] shareOut(List<Integer> shares, int days) {
+    int all = shares.stream().mapToInt(Integer::intValue).sum();
+    int[] out = new int[shares.size()];
+    int before = 0;
+    int used = 0;
+    for (int i = 0; i < out.length; i++) {
+      before += shares.get(i);
+      int until = Math.max(used + 1, Math.round((float) days * before / all));
+      out[i] = until - used;
+      used = until;
+    }
+    return out;
   }
 
   /** The usual tasks one after another, each phase's working days shared out among its own, at least a day each. Where there are too few days they run past the finish. */
@@ -144,16 +216,10 @@ public enum PhaseTemplate {
     List<Laid> laid = layOut(start, finish, calendar);
     List<LaidTask> tasks = new ArrayList<>();
     for (int i = 0; i < parts.size(); i++) {
-      Part part = parts.get(i);
-      int days = calendar.workingDays(laid.get(i).startsOn(), laid.get(i).endsOn().plusDays(1));
-      int shares = part.usual().stream().mapToInt(Usual::share).sum();
-      int before = 0;
-      int used = 0;
-      for (Usual usual : part.usual()) {
-        before += usual.share();
-        int until = Math.max(used + 1, Math.round((float) days * before / shares));
-        tasks.add(new LaidTask(part.name(), usual.name(), usual.side(), until - used));
-        used = until;
+      List<Usual> usual = parts.get(i).usual();
+      int[] days = shareOut(usual.stream().map(Usual::days).toList(), calendar.workingDays(laid.get(i).startsOn(), laid.get(i).endsOn().plusDays(1)));
+      for (int task = 0; task < days.length; task++) {
+        tasks.add(new LaidTask(parts.get(i).name(), usual.get(task).name(), usual.get(task).side(), days[task]));
       }
     }
     return tasks;

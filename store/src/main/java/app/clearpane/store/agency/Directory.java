@@ -17,6 +17,8 @@ import app.clearpane.core.exposure.SeatRole;
 import app.clearpane.core.exposure.SeatState;
 import app.clearpane.core.project.ProjectId;
 import java.time.Instant;
+import java.time.LocalDate;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import org.jooq.Condition;
@@ -50,7 +52,10 @@ public final class Directory {
   public record Worked(ProjectId id, String name, boolean archived) {}
 
   /** A client. */
-  public record Entry(ClientId id, String name, Relation relation, List<Worked> projects, List<Someone> people) {}
+  public record Entry(ClientId id, String name, Relation relation, Ahead ahead, List<Worked> projects, List<Someone> people) {}
+
+  /** What is to come with a prospect. @param step how far it is, in the house's own words; empty for none @param move what is to be done next; may be empty @param on by when */
+  public record Ahead(String step, String move, @Nullable LocalDate on) {}
 
   /** All of them, by name. */
   public List<Entry> all() {
@@ -68,12 +73,22 @@ public final class Directory {
   }
 
   private List<Entry> where(Condition condition) {
-    return db.select(CLIENT.ID, CLIENT.NAME, CLIENT.RELATION, PROJECTS, PEOPLE).from(CLIENT).where(condition).orderBy(CLIENT.NAME, CLIENT.ID).fetch(Records.mapping(Entry::new));
+    return db.select(CLIENT.ID, CLIENT.NAME, CLIENT.RELATION, DSL.row(CLIENT.STEP, CLIENT.NEXT_MOVE, CLIENT.NEXT_ON).mapping(Ahead.class, Ahead::new), PROJECTS, PEOPLE).from(CLIENT).where(condition, CLIENT.OWN.isFalse()).orderBy(CLIENT.NAME, CLIENT.ID).fetch(Records.mapping(Entry::new));
   }
 
   /** Says how the agency stands to a client. */
   public void relate(ClientId id, Relation relation) {
     db.update(CLIENT).set(CLIENT.RELATION, relation).where(CLIENT.ID.eq(id)).execute();
+  }
+
+  /** Says what is to come with a client. */
+  public void plan(ClientId id, Ahead ahead) {
+    db.update(CLIENT).set(CLIENT.STEP, ahead.step()).set(CLIENT.NEXT_MOVE, ahead.move()).set(CLIENT.NEXT_ON, ahead.on()).where(CLIENT.ID.eq(id)).execute();
+  }
+
+  /** The prospects with something to do next, by its day. */
+  public List<Entry> ahead() {
+    return where(CLIENT.RELATION.eq(Relation.PROSPECT).and(CLIENT.NEXT_MOVE.ne(""))).stream().sorted(Comparator.comparing((Entry one) -> one.ahead().on(), Comparator.nullsLast(Comparator.naturalOrder()))).toList();
   }
 
   /** Gives a client another name. */

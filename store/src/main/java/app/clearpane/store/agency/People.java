@@ -145,7 +145,7 @@ public final class People {
 
   /** The client of this name, taken in if it is new. */
   public ClientId clientNamed(Name name, Instant now) {
-    return db.select(CLIENT.ID).from(CLIENT).where(CLIENT.NAME.eq(name.value())).orderBy(CLIENT.CREATED_AT, CLIENT.ID).limit(1)
+    return db.select(CLIENT.ID).from(CLIENT).where(CLIENT.NAME.eq(name.value()), CLIENT.OWN.isFalse()).orderBy(CLIENT.CREATED_AT, CLIENT.ID).limit(1)
         .fetchOptional(CLIENT.ID).orElseGet(() -> {
           ClientId id = new ClientId(UUID.randomUUID());
           db.insertInto(CLIENT).set(CLIENT.ID, id).set(CLIENT.NAME, name.value()).set(CLIENT.CREATED_AT, now).execute();
@@ -153,9 +153,18 @@ public final class People {
         });
   }
 
+  /** What stands for the client where the work is the house's own. */
+  public ClientId ownWork(Instant now) {
+    return db.select(CLIENT.ID).from(CLIENT).where(CLIENT.OWN.isTrue()).fetchOptional(CLIENT.ID).orElseGet(() -> {
+      ClientId id = new ClientId(UUID.randomUUID());
+      db.insertInto(CLIENT).set(CLIENT.ID, id).set(CLIENT.NAME, "Our own work").set(CLIENT.OWN, true).set(CLIENT.CREATED_AT, now).execute();
+      return id;
+    });
+  }
+
   /** All clients, by name. */
   public List<Client> clients() {
-    return db.select(CLIENT.ID, CLIENT.NAME).from(CLIENT).orderBy(CLIENT.NAME, CLIENT.ID).fetch(Records.mapping(Client::new));
+    return db.select(CLIENT.ID, CLIENT.NAME).from(CLIENT).where(CLIENT.OWN.isFalse()).orderBy(CLIENT.NAME, CLIENT.ID).fetch(Records.mapping(Client::new));
   }
 
   /** A client. */

@@ -1,5 +1,6 @@
 package app.clearpane.store.deliverable;
 
+import static app.clearpane.store.schema.Tables.HOUSE_USUAL;
 import static app.clearpane.store.schema.Tables.PROJECT_SIGNING;
 
 import app.clearpane.core.deliverable.Allowance;
@@ -39,7 +40,23 @@ public final class SigningDefaults {
     return db.selectFrom(PROJECT_SIGNING).where(PROJECT_SIGNING.PROJECT_ID.eq(project)).fetchOptional(row -> new Usual(project,
         new SigningTerms(Deliverable.rule(row.get(PROJECT_SIGNING.RULE), row.get(PROJECT_SIGNING.RULE_LEAST)), row.get(PROJECT_SIGNING.REVIEW_DAYS),
             new Allowance(row.get(PROJECT_SIGNING.ROUNDS_INCLUDED), row.get(PROJECT_SIGNING.EXTRA_FEE))),
-        row.get(PROJECT_SIGNING.CHECKLIST).lines().toList(), row.get(PROJECT_SIGNING.REVISION))).orElse(new Usual(project, SigningTerms.USUAL, List.of(), 0));
+        row.get(PROJECT_SIGNING.CHECKLIST).lines().toList(), row.get(PROJECT_SIGNING.REVISION))).orElseGet(() -> new Usual(project, house().terms(), List.of(), 0));
+  }
+
+  /** The house's usual terms. */
+  public record House(SigningTerms terms, int revision) {}
+
+  /** The house's usual terms: what a project's are while it has none of its own. */
+  public House house() {
+    return db.selectFrom(HOUSE_USUAL).fetchSingle(row -> new House(new SigningTerms(Deliverable.rule(row.get(HOUSE_USUAL.RULE), row.get(HOUSE_USUAL.RULE_LEAST)), row.get(HOUSE_USUAL.REVIEW_DAYS), new Allowance(row.get(HOUSE_USUAL.ROUNDS_INCLUDED), row.get(HOUSE_USUAL.EXTRA_FEE))),
+        row.get(HOUSE_USUAL.REVISION)));
+  }
+
+  /** Sets them; projects with terms of their own stay as they are. @throws Stale if they were changed since they were read */
+  public void setHouse(House wanted) {
+    SigningTerms terms = wanted.terms();
+    Stale.unlessOne(db.update(HOUSE_USUAL).set(HOUSE_USUAL.RULE, terms.rule().keptAs()).set(HOUSE_USUAL.RULE_LEAST, Deliverable.least(terms.rule())).set(HOUSE_USUAL.REVIEW_DAYS, terms.reviewDays())
+        .set(HOUSE_USUAL.ROUNDS_INCLUDED, terms.allowance().rounds()).set(HOUSE_USUAL.EXTRA_FEE, terms.allowance().fee()).set(HOUSE_USUAL.REVISION, HOUSE_USUAL.REVISION.plus(1)).where(HOUSE_USUAL.REVISION.eq(wanted.revision())).execute(), "How signing usually goes");
   }
 
   /** Sets them. @throws Stale if they were changed since they were read */

@@ -9,6 +9,7 @@ import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.project.ProjectId;
 import java.util.List;
+import java.util.Set;
 import org.jooq.DSLContext;
 import org.jooq.Records;
 
@@ -29,17 +30,17 @@ public final class Finder {
   /** Somebody who was found. */
   public record FoundContact(String name, String email, String client) {}
 
-  /** Projects whose name or client has these words in it, at most so many. */
-  public List<FoundProject> projects(String words, int atMost) {
+  /** Projects whose name or client has these words in it, at most so many. @param hidden those that are not there for whoever looks */
+  public List<FoundProject> projects(String words, Set<ProjectId> hidden, int atMost) {
     return db.select(PROJECT.ID, CLIENT.NAME, PROJECT.NAME).from(PROJECT).join(CLIENT).on(CLIENT.ID.eq(PROJECT.CLIENT_ID))
-        .where(PROJECT.NAME.containsIgnoreCase(words).or(CLIENT.NAME.containsIgnoreCase(words)))
+        .where(PROJECT.NAME.containsIgnoreCase(words).or(CLIENT.NAME.containsIgnoreCase(words)), PROJECT.ID.notIn(hidden))
         .orderBy(CLIENT.NAME, PROJECT.NAME, PROJECT.ID).limit(atMost).fetch(Records.mapping(FoundProject::new));
   }
 
-  /** Items whose name has these words in it, at most so many. */
-  public List<FoundItem> items(String words, int atMost) {
+  /** Items whose name has these words in it, at most so many. @param hidden the projects that are not there for whoever looks */
+  public List<FoundItem> items(String words, Set<ProjectId> hidden, int atMost) {
     return db.select(ITEM.ID, ITEM.KIND, ITEM.NAME, PROJECT.ID, CLIENT.NAME, PROJECT.NAME).from(ITEM).join(PROJECT).on(PROJECT.ID.eq(ITEM.PROJECT_ID))
-        .join(CLIENT).on(CLIENT.ID.eq(PROJECT.CLIENT_ID)).where(ITEM.NAME.containsIgnoreCase(words), ITEM.DELETED_AT.isNull())
+        .join(CLIENT).on(CLIENT.ID.eq(PROJECT.CLIENT_ID)).where(ITEM.NAME.containsIgnoreCase(words), ITEM.DELETED_AT.isNull(), ITEM.PROJECT_ID.notIn(hidden))
         .orderBy(ITEM.KIND, ITEM.NAME, ITEM.ID).limit(atMost).fetch(Records.mapping(FoundItem::new));
   }
 

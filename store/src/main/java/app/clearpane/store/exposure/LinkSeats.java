@@ -21,7 +21,7 @@ import org.jooq.DSLContext;
 import org.jooq.Records;
 import org.jspecify.annotations.Nullable;
 
-/** Seats for whoever has a link. Of its key only the digest is kept. */
+/** Seats for whoever has a link. Of its key the digest is kept, and the address sealed. */
 public final class LinkSeats {
   private final DSLContext db;
 
@@ -84,6 +84,26 @@ public final class LinkSeats {
         .from(LINK_SEAT).where(condition).orderBy(LINK_SEAT.CREATED_AT.desc(), LINK_SEAT.ID).fetch(Records.mapping(Link::new));
   }
 
+  /** What the address of a link is sealed for. */
+  public static String purpose(SeatId id) {
+    return "address of link " + id;
+  }
+
+  /** Keeps its address, sealed. */
+  public void sealAddress(SeatId id, String sealed) {
+    db.update(LINK_SEAT).set(LINK_SEAT.SEALED_ADDRESS, sealed).where(LINK_SEAT.ID.eq(id)).execute();
+  }
+
+  /** Its address, sealed; empty if it was made before they were kept. */
+  public Optional<String> sealedAddress(SeatId id) {
+    return db.select(LINK_SEAT.SEALED_ADDRESS).from(LINK_SEAT).where(LINK_SEAT.ID.eq(id)).fetchOptional(LINK_SEAT.SEALED_ADDRESS);
+  }
+
+  /** Whether it is. */
+  public boolean keepsAddress(SeatId id) {
+    return sealedAddress(id).isPresent();
+  }
+
   /** Lets it open nothing any more, at once. */
   public void revoke(SeatId id, Instant now) {
     db.update(LINK_SEAT).set(LINK_SEAT.REVOKED_AT, now).where(LINK_SEAT.ID.eq(id), LINK_SEAT.REVOKED_AT.isNull()).execute();
@@ -97,10 +117,12 @@ public final class LinkSeats {
   /** One opening; the guest's name and address where they gave them. */
   public record Opening(Instant at, @Nullable String guestName, @Nullable String guestEmail) {}
 
-  /** Keeps an opening. */
-  public void opened(SeatId id, Opening opening) {
-    db.insertInto(LINK_OPENING).set(LINK_OPENING.ID, UUID.randomUUID()).set(LINK_OPENING.LINK_SEAT_ID, id).set(LINK_OPENING.OPENED_AT, opening.at()).set(LINK_OPENING.GUEST_NAME, opening.guestName())
+  /** Keeps an opening. @return what tells it from others */
+  public UUID opened(SeatId id, Opening opening) {
+    UUID own = UUID.randomUUID();
+    db.insertInto(LINK_OPENING).set(LINK_OPENING.ID, own).set(LINK_OPENING.LINK_SEAT_ID, id).set(LINK_OPENING.OPENED_AT, opening.at()).set(LINK_OPENING.GUEST_NAME, opening.guestName())
         .set(LINK_OPENING.GUEST_EMAIL, opening.guestEmail()).execute();
+    return own;
   }
 
   /** The latest openings, newest first. */

@@ -2,6 +2,7 @@ package app.clearpane.store.files;
 
 import static app.clearpane.store.schema.Tables.FILE;
 import static app.clearpane.store.schema.Tables.FOLDER;
+import static app.clearpane.store.schema.Tables.HOUSE_PICTURE;
 import static app.clearpane.store.schema.Tables.ITEM;
 import static app.clearpane.store.schema.Tables.MARKUP_ATTACHMENT;
 import static app.clearpane.store.schema.Tables.PAPER;
@@ -75,6 +76,7 @@ public final class ProjectFiles {
     named.addAll(db.select(RELEASE.BUNDLE_SHA256).from(RELEASE).where(RELEASE.BUNDLE_SHA256.isNotNull()).fetchSet(RELEASE.BUNDLE_SHA256));
     named.addAll(db.select(TASK_FILE.SHA256).from(TASK_FILE).fetchSet(TASK_FILE.SHA256));
     named.addAll(db.select(MARKUP_ATTACHMENT.SHA256).from(MARKUP_ATTACHMENT).fetchSet(MARKUP_ATTACHMENT.SHA256));
+    named.addAll(db.select(HOUSE_PICTURE.SHA256).from(HOUSE_PICTURE).fetchSet(HOUSE_PICTURE.SHA256));
     named.addAll(db.select(PAPER.SHA256).from(PAPER).fetchSet(PAPER.SHA256));
     return named;
   }

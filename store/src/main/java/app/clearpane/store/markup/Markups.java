@@ -1,6 +1,7 @@
 package app.clearpane.store.markup;
 
 import static app.clearpane.store.schema.Tables.ITEM;
+import static app.clearpane.store.schema.Tables.LINK_OPENING;
 import static app.clearpane.store.schema.Tables.MARKUP;
 import static app.clearpane.store.schema.Tables.MARKUP_ANSWER;
 import static app.clearpane.store.schema.Tables.MARKUP_ATTACHMENT;
@@ -16,6 +17,7 @@ import app.clearpane.core.agency.TeamMemberId;
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.exposure.PaneId;
+import app.clearpane.core.exposure.SeatId;
 import app.clearpane.core.markup.Intent;
 import app.clearpane.core.markup.MarkupId;
 import app.clearpane.core.markup.MarkupProgress;
@@ -26,6 +28,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import org.jooq.DSLContext;
+import org.jooq.Records;
 import org.jooq.TableField;
 import org.jspecify.annotations.Nullable;
 
@@ -96,6 +99,19 @@ public final class Markups {
   /** What the marks of a deliverable that were made elsewhere are known by there. */
   public Set<String> origins(ItemId deliverable) {
     return db.select(MARKUP.ORIGIN).from(MARKUP).join(VERSION).on(VERSION.ID.eq(MARKUP.VERSION_ID)).where(VERSION.DELIVERABLE_ID.eq(deliverable), MARKUP.ORIGIN.isNotNull()).fetchSet(MARKUP.ORIGIN);
+  }
+
+  /** A guest who placed a mark. @param link by which they came */
+  public record Guest(String name, String email, SeatId link) {}
+
+  /** Notes by which opening of a link a guest came who placed a mark. */
+  public void placedBy(MarkupId mark, UUID opening) {
+    db.update(MARKUP).set(MARKUP.GUEST_OPENING, opening).where(MARKUP.ID.eq(mark)).execute();
+  }
+
+  /** The guest who placed a mark, if it was one who gave an address. */
+  public Optional<Guest> guestOf(MarkupId mark) {
+    return db.select(LINK_OPENING.GUEST_NAME, LINK_OPENING.GUEST_EMAIL, LINK_OPENING.LINK_SEAT_ID).from(MARKUP).join(LINK_OPENING).on(LINK_OPENING.ID.eq(MARKUP.GUEST_OPENING)).where(MARKUP.ID.eq(mark), LINK_OPENING.GUEST_EMAIL.isNotNull()).fetchOptional(Records.mapping(Guest::new));
   }
 
   /** Adds to a thread. */

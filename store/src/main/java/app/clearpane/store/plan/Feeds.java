@@ -29,13 +29,14 @@ public final class Feeds {
    * @param member whose own it is, or who made that of a project
    * @param project null unless it is a project's
    * @param seat null unless it is a seat's; then there is no member
+   * @param everything whether it holds everything over all projects, not only what is in the member's hands
    * @param fetchedAt when a calendar last asked for it
    */
-  public record Feed(UUID id, @Nullable TeamMemberId member, @Nullable ProjectId project, @Nullable SeatId seat, String name, Instant createdAt, @Nullable Instant fetchedAt) {}
+  public record Feed(UUID id, @Nullable TeamMemberId member, @Nullable ProjectId project, @Nullable SeatId seat, boolean everything, String name, Instant createdAt, @Nullable Instant fetchedAt) {}
 
   /** Keeps one. */
   public void add(Feed feed, Sha256 keyHash) {
-    db.insertInto(FEED).set(FEED.ID, feed.id()).set(FEED.KEY_HASH, keyHash).set(FEED.MEMBER_ID, feed.member()).set(FEED.PROJECT_ID, feed.project()).set(FEED.SEAT_ID, feed.seat()).set(FEED.NAME, feed.name())
+    db.insertInto(FEED).set(FEED.ID, feed.id()).set(FEED.KEY_HASH, keyHash).set(FEED.MEMBER_ID, feed.member()).set(FEED.PROJECT_ID, feed.project()).set(FEED.SEAT_ID, feed.seat()).set(FEED.EVERYTHING, feed.everything()).set(FEED.NAME, feed.name())
         .set(FEED.CREATED_AT, feed.createdAt()).execute();
   }
 
@@ -57,7 +58,7 @@ public final class Feeds {
   }
 
   private List<Feed> where(Condition condition) {
-    return db.select(FEED.ID, FEED.MEMBER_ID, FEED.PROJECT_ID, FEED.SEAT_ID, FEED.NAME, FEED.CREATED_AT, FEED.FETCHED_AT).from(FEED).where(condition, FEED.REVOKED_AT.isNull()).orderBy(FEED.CREATED_AT, FEED.ID).fetch(Records.mapping(Feed::new));
+    return db.select(FEED.ID, FEED.MEMBER_ID, FEED.PROJECT_ID, FEED.SEAT_ID, FEED.EVERYTHING, FEED.NAME, FEED.CREATED_AT, FEED.FETCHED_AT).from(FEED).where(condition, FEED.REVOKED_AT.isNull()).orderBy(FEED.CREATED_AT, FEED.ID).fetch(Records.mapping(Feed::new));
   }
 
   /** Takes one back, if it is of this member. @return whether there was one */

@@ -7,8 +7,14 @@ import java.util.UUID;
  * A part of a project, one after another.
  *
  * @param endsOn the last day
+ * @param words what is done in it, in a line that clients read beside it; may be empty
  */
-public record Phase(UUID id, String name, LocalDate startsOn, LocalDate endsOn, Stage stage, int revision) {
+public record Phase(UUID id, String name, LocalDate startsOn, LocalDate endsOn, Stage stage, String words, int revision) {
+  /** One without a line. */
+  public Phase(UUID id, String name, LocalDate startsOn, LocalDate endsOn, Stage stage, int revision) {
+    this(id, name, startsOn, endsOn, stage, "", revision);
+  }
+
   /** How far a phase is. */
   public enum Stage {
     TO_DO,
@@ -18,6 +24,6 @@ public record Phase(UUID id, String name, LocalDate startsOn, LocalDate endsOn, 
 
   /** As it stands, whatever was said of it: not done while something in it is open. */
   public Phase standing(boolean somethingIsOpen) {
-    return stage == Stage.DONE && somethingIsOpen ? new Phase(id, name, startsOn, endsOn, Stage.UNDER_WAY, revision) : this;
+    return stage == Stage.DONE && somethingIsOpen ? new Phase(id, name, startsOn, endsOn, Stage.UNDER_WAY, words, revision) : this;
   }
 }

@@ -8,6 +8,7 @@ import app.clearpane.store.AHouse;
 import app.clearpane.store.FreshDatabase;
 import app.clearpane.store.exposure.Items;
 import java.util.Optional;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 
 /** Finding by a part of a name. */
@@ -21,18 +22,19 @@ class FinderTest {
 
   @Test
   void findsProjectsByNameAndByClientWhateverTheCase() {
-    assertThat(finder.projects("VISITOR", 10)).singleElement().satisfies(found -> assertThat(found.name()).isEqualTo("Visitor centre"));
-    assertThat(finder.projects("penweth", 10)).hasSize(1);
-    assertThat(finder.projects("ferries", 10)).isEmpty();
+    assertThat(finder.projects("VISITOR", Set.of(), 10)).singleElement().satisfies(found -> assertThat(found.name()).isEqualTo("Visitor centre"));
+    assertThat(finder.projects("penweth", Set.of(), 10)).hasSize(1);
+    assertThat(finder.projects("penweth", Set.of(house.project), 10)).as("what is not there for whoever looks").isEmpty();
+    assertThat(finder.projects("ferries", Set.of(), 10)).isEmpty();
   }
 
   @Test
   void signsThatMeanSomethingToSqlAreLookedForAsTheyAre() {
     ItemId percent = file("50% off.pdf");
     file("50 off.pdf");
-    assertThat(finder.items("0%", 10)).extracting(Finder.FoundItem::id).containsExactly(percent);
-    assertThat(finder.items("_", 10)).isEmpty();
-    assertThat(finder.items("'; drop table item; --", 10)).isEmpty();
+    assertThat(finder.items("0%", Set.of(), 10)).extracting(Finder.FoundItem::id).containsExactly(percent);
+    assertThat(finder.items("_", Set.of(), 10)).isEmpty();
+    assertThat(finder.items("'; drop table item; --", Set.of(), 10)).isEmpty();
   }
 
   @Test
@@ -42,8 +44,8 @@ class FinderTest {
     for (int i = 1; i <= 5; i++) {
       file("Map " + i + ".pdf");
     }
-    assertThat(finder.items("map", 3)).extracting(Finder.FoundItem::name).containsExactly("Map 1.pdf", "Map 2.pdf", "Map 3.pdf");
-    assertThat(finder.items("map", 10)).hasSize(5);
+    assertThat(finder.items("map", Set.of(), 3)).extracting(Finder.FoundItem::name).containsExactly("Map 1.pdf", "Map 2.pdf", "Map 3.pdf");
+    assertThat(finder.items("map", Set.of(), 10)).hasSize(5);
   }
 
   @Test

@@ -101,7 +101,7 @@ class BesideTasksTest {
   }
 
   private Feeds.Feed feed(String key, Optional<TeamMemberId> member, Optional<SeatId> seat) {
-    Feeds.Feed feed = new Feeds.Feed(UUID.randomUUID(), member.orElse(null), null, seat.orElse(null), "Calendar", AHouse.NOW, null);
+    Feeds.Feed feed = new Feeds.Feed(UUID.randomUUID(), member.orElse(null), null, seat.orElse(null), false, "Calendar", AHouse.NOW, null);
     feeds.add(feed, Sha256.ofText(key));
     return feed;
   }

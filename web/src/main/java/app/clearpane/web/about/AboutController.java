@@ -4,10 +4,14 @@ import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.Pane;
 import app.clearpane.core.project.AboutPart;
 import app.clearpane.core.project.ProjectId;
+import app.clearpane.store.agency.HousePictures;
 import app.clearpane.store.exposure.Panes;
+import app.clearpane.store.project.ProjectPeople;
 import app.clearpane.store.project.ProjectWords;
+import app.clearpane.web.layout.ForOutsideMakers;
 import app.clearpane.web.layout.ForManagers;
 import app.clearpane.web.layout.TeamController;
+import app.clearpane.web.project.NamePeople;
 import app.clearpane.web.project.ProjectFrame;
 import app.clearpane.web.security.Person;
 import java.time.Clock;
@@ -27,22 +31,32 @@ class AboutController {
   private final ProjectWords words;
   private final Panes panes;
   private final SayOfProject say;
+  private final NamePeople namePeople;
+  private final ProjectPeople onProject;
+  private final HousePictures pictures;
   private final Clock clock;
 
-  AboutController(ProjectFrame frame, ProjectWords words, Panes panes, SayOfProject say, Clock clock) {
+  AboutController(ProjectFrame frame, ProjectWords words, Panes panes, SayOfProject say, NamePeople namePeople, ProjectPeople onProject, HousePictures pictures, Clock clock) {
     this.frame = frame;
     this.words = words;
     this.panes = panes;
     this.say = say;
+    this.namePeople = namePeople;
+    this.onProject = onProject;
+    this.pictures = pictures;
     this.clock = clock;
   }
 
+  @ForOutsideMakers
   @GetMapping("/t/projects/{project}/about")
   String all(@PathVariable ProjectId project, Model model) {
     frame.above(model, project, "About");
     model.addAttribute("parts", words.of(project));
     model.addAttribute("said", words.said(project));
     model.addAttribute("readers", readers(project));
+    model.addAttribute("saysToClient", onProject.saysToClient(project));
+    model.addAttribute("hoursShown", onProject.hoursShown(project));
+    model.addAttribute("coverPicture", pictures.find(project.value(), HousePictures.Role.COVER).isPresent());
     return "about/all";
   }
 
@@ -55,6 +69,20 @@ class AboutController {
   @ForManagers
   String write(@PathVariable ProjectId project, @PathVariable AboutPart part, @RequestParam(defaultValue = "") String words, @RequestParam(defaultValue = "false") boolean shown, @RequestParam int revision, @AuthenticationPrincipal Person me) {
     say.write(project, part, words, shown, revision, me.actor());
+    return back(project);
+  }
+
+  @PostMapping("/t/projects/{project}/says")
+  @ForManagers
+  String says(@PathVariable ProjectId project, @RequestParam boolean toClient, @AuthenticationPrincipal Person me) {
+    namePeople.sayToClient(project, toClient, me.actor());
+    return back(project);
+  }
+
+  @PostMapping("/t/projects/{project}/hours-shown")
+  @ForManagers
+  String showHours(@PathVariable ProjectId project, @RequestParam boolean shown, @AuthenticationPrincipal Person me) {
+    namePeople.showHours(project, shown, me.actor());
     return back(project);
   }
 

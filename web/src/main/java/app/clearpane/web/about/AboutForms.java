@@ -1,6 +1,7 @@
 package app.clearpane.web.about;
 
 import app.clearpane.core.project.ProjectId;
+import app.clearpane.store.project.ProjectPeople;
 import app.clearpane.store.project.ProjectWords;
 import app.clearpane.web.layout.FormStates;
 import java.util.List;
@@ -12,14 +13,32 @@ import org.springframework.stereotype.Component;
 @Component
 class AboutForms implements FormStates {
   private final ProjectWords words;
+  private final ProjectPeople onProject;
 
-  AboutForms(ProjectWords words) {
+  AboutForms(ProjectWords words, ProjectPeople onProject) {
     this.words = words;
+    this.onProject = onProject;
   }
 
   @Override
   public List<FormState> states() {
-    return List.of(FormState.of("/t/said/{said}/shown", "shown", this::now));
+    return List.of(FormState.of("/t/said/{said}/shown", "shown", this::now), FormState.of("/t/projects/{project}/hours-shown", "shown", this::hoursNow), FormState.of("/t/projects/{project}/says", "toClient", this::saysNow));
+  }
+
+  private Optional<String> saysNow(Asked asked) {
+    try {
+      return Optional.of(String.valueOf(onProject.saysToClient(ProjectId.of(asked.path("project")))));
+    } catch (IllegalArgumentException none) {
+      return Optional.empty();
+    }
+  }
+
+  private Optional<String> hoursNow(Asked asked) {
+    try {
+      return Optional.of(String.valueOf(onProject.hoursShown(ProjectId.of(asked.path("project")))));
+    } catch (IllegalArgumentException none) {
+      return Optional.empty();
+    }
   }
 
   private Optional<String> now(Asked asked) {

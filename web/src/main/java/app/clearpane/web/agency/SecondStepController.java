@@ -2,6 +2,7 @@ package app.clearpane.web.agency;
 
 import app.clearpane.core.agency.TeamMemberId;
 import app.clearpane.formats.exposure.QrCode;
+import app.clearpane.web.layout.ForOutsideMakers;
 import app.clearpane.web.layout.AsksAgain;
 import app.clearpane.web.layout.ForOwners;
 import app.clearpane.web.layout.TeamController;
@@ -23,6 +24,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 
 /** The second step of signing in: everybody their own, and owners for the whole team. */
 @TeamController
+@ForOutsideMakers
 class SecondStepController {
   private static final String PAGE = "redirect:/t/second-step";
   private final KeepSecondStep keep;

@@ -2,8 +2,10 @@ package app.clearpane.web.agency;
 
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.agency.TeamMemberId;
+import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.agency.Contact;
 import app.clearpane.store.agency.People;
+import app.clearpane.store.project.ProjectPeople;
 import app.clearpane.web.layout.FormStates;
 import app.clearpane.web.layout.Speech;
 import java.util.List;
@@ -14,9 +16,11 @@ import org.springframework.stereotype.Component;
 @Component
 public class TeamForms implements FormStates, Speech {
   private final People people;
+  private final ProjectPeople onProject;
 
-  TeamForms(People people) {
+  TeamForms(People people, ProjectPeople onProject) {
     this.people = people;
+    this.onProject = onProject;
   }
 
   @Override
@@ -26,7 +30,28 @@ public class TeamForms implements FormStates, Speech {
 
   @Override
   public List<FormState> states() {
-    return List.of(FormState.of("/t/team/{member}/role", "role", this::now), FormState.of("/t/team/{member}/leave", "", this::now), FormState.of("/t/projects/{project}/people/{contact}", "", this::contactNow));
+    return List.of(FormState.of("/t/team/{member}/role", "role", this::now), FormState.of("/t/team/{member}/leave", "", this::now), FormState.of("/t/projects/{project}/people/{contact}", "", this::contactNow), FormState.of("/t/projects/{project}/of-us/{member}", "", this::ofUsNow), FormState.of("/t/projects/{project}/closed", "closed", this::closedNow));
+  }
+
+  /** Somebody on a project as they stand, for a form. */
+  public String ofUs(ProjectPeople.OfUs one) {
+    return one.does() + "; " + (one.shown() ? "clients read it" : "for us");
+  }
+
+  private Optional<String> closedNow(Asked asked) {
+    try {
+      return Optional.of(String.valueOf(onProject.isClosed(ProjectId.of(asked.path("project")))));
+    } catch (IllegalArgumentException none) {
+      return Optional.empty();
+    }
+  }
+
+  private Optional<String> ofUsNow(Asked asked) {
+    try {
+      return onProject.find(ProjectId.of(asked.path("project")), TeamMemberId.of(asked.path("member"))).map(this::ofUs);
+    } catch (IllegalArgumentException none) {
+      return Optional.empty();
+    }
   }
 
   /** A contact as it stands, for a form. Templates call it {@code teamed}. */

@@ -4,6 +4,7 @@ import app.clearpane.web.layout.AsksAgain;
 import app.clearpane.core.agency.TeamMemberId;
 import app.clearpane.core.agency.TeamRole;
 import app.clearpane.store.agency.People;
+import app.clearpane.web.layout.ForOutsideMakers;
 import app.clearpane.web.layout.ForOwners;
 import app.clearpane.web.layout.TeamController;
 import app.clearpane.web.security.Person;
@@ -79,6 +80,7 @@ class TeamPageController {
     return PAGE;
   }
 
+  @ForOutsideMakers
   @GetMapping(KeepTeam.PASSWORD_PAGE)
   String password(@AuthenticationPrincipal Person.OfTeam me, @RequestParam(required = false) boolean kept, Model model) {
     model.addAttribute("has", people.memberships().stream().anyMatch(one -> one.member().id().equals(me.memberId()) && one.hasPassword()));
@@ -86,6 +88,7 @@ class TeamPageController {
     return "agency/password";
   }
 
+  @ForOutsideMakers
   @PostMapping(KeepTeam.PASSWORD_PAGE)
   String choose(@RequestParam(defaultValue = "") String now, @RequestParam String password, @AuthenticationPrincipal Person.OfTeam me, HttpSession session) {
     keep.choose(me, new KeepTeam.Choosing(now, password), session.getId());

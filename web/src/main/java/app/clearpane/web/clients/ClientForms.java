@@ -3,14 +3,16 @@ package app.clearpane.web.clients;
 import app.clearpane.core.agency.ClientId;
 import app.clearpane.store.agency.Directory;
 import app.clearpane.web.layout.FormStates;
+import app.clearpane.web.layout.Speech;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Function;
 import org.springframework.stereotype.Component;
 
 /** Forms of clients, each with what it was shown with. */
 @Component
-class ClientForms implements FormStates {
+class ClientForms implements FormStates, Speech {
   private final Directory directory;
 
   ClientForms(Directory directory) {
@@ -19,7 +21,17 @@ class ClientForms implements FormStates {
 
   @Override
   public List<FormState> states() {
-    return List.of(FormState.of("/t/clients/{client}/relation", "relation", asked -> now(asked, entry -> entry.relation().name())), FormState.of("/t/clients/{client}/name", "name", asked -> now(asked, Directory.Entry::name)));
+    return List.of(FormState.of("/t/clients/{client}/relation", "relation", asked -> now(asked, entry -> entry.relation().name())), FormState.of("/t/clients/{client}/next", "", asked -> now(asked, entry -> ahead(entry.ahead()))), FormState.of("/t/clients/{client}/name", "name", asked -> now(asked, Directory.Entry::name)));
+  }
+
+  @Override
+  public String name() {
+    return "prospects";
+  }
+
+  /** What is to come, as a form shows it. */
+  public String ahead(Directory.Ahead ahead) {
+    return ahead.step() + "; " + ahead.move() + "; " + Objects.toString(ahead.on(), "");
   }
 
   private Optional<String> now(Asked asked, Function<Directory.Entry, String> said) {

@@ -4,11 +4,15 @@ import app.clearpane.core.agency.Card;
 import app.clearpane.core.agency.ClientId;
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.agency.Relation;
+import app.clearpane.core.project.ProjectId;
 import app.clearpane.formats.agency.CardFile;
 import app.clearpane.store.agency.Directory;
+import app.clearpane.store.agency.HousePictures;
+import app.clearpane.store.project.HouseHabits;
 import app.clearpane.web.layout.ForManagers;
 import app.clearpane.web.layout.Refused;
 import app.clearpane.web.layout.TeamController;
+import app.clearpane.web.layout.TeamSight;
 import app.clearpane.web.security.Person;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -16,6 +20,9 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -36,33 +43,50 @@ class ClientsController {
   private final Directory directory;
   private final KeepClient keep;
   private final BringPeople bring;
+  private final HouseHabits habits;
+  private final HousePictures pictures;
+  private final TeamSight sight;
 
-  ClientsController(Directory directory, KeepClient keep, BringPeople bring) {
+  ClientsController(Directory directory, KeepClient keep, BringPeople bring, HouseHabits habits, HousePictures pictures, TeamSight sight) {
     this.directory = directory;
     this.keep = keep;
     this.bring = bring;
+    this.habits = habits;
+    this.pictures = pictures;
+    this.sight = sight;
   }
 
   @GetMapping("/t/clients")
-  String all(@RequestParam(defaultValue = "") String relation, @RequestParam(defaultValue = "") String q, Model model) {
-    List<Directory.Entry> all = directory.all();
+  String all(@RequestParam(defaultValue = "") String relation, @RequestParam(defaultValue = "") String step, @RequestParam(defaultValue = "") String q, Model model) {
+    List<Directory.Entry> all = seen(directory.all());
+    Set<UUID> logos = pictures.withLogo();
     Map<Relation, Long> counts = new EnumMap<>(Relation.class);
     all.forEach(entry -> counts.merge(entry.relation(), 1L, Long::sum));
     String words = q.strip().toLowerCase(Locale.ROOT);
-    model.addAttribute("all", all.stream().filter(entry -> relation.isEmpty() || entry.relation().name().equals(relation)).map(entry -> found(entry, words)).filter(entry -> words.isEmpty() || !entry.people().isEmpty() || has(entry.name(), words)).toList());
+    model.addAttribute("all", all.stream().filter(entry -> relation.isEmpty() || entry.relation().name().equals(relation)).filter(entry -> step.isEmpty() || entry.ahead().step().equals(step)).map(entry -> found(entry, words)).filter(entry -> words.isEmpty() || !entry.people().isEmpty() || has(entry.name(), words)).toList());
     model.addAttribute("relationCounts", counts);
     model.addAttribute("many", all.size());
     model.addAttribute("needed", keep.needed(all));
+    model.addAttribute("logos", all.stream().map(Directory.Entry::id).filter(id -> logos.contains(id.value())).collect(Collectors.toSet()));
+    model.addAttribute("steps", habits.prospectSteps());
+    model.addAttribute("step", step);
     model.addAttribute("relations", Relation.values());
     model.addAttribute("relation", relation);
     model.addAttribute("q", q);
     return "clients/list";
   }
 
+  /** The same without projects that are not there for whoever looks. */
+  private List<Directory.Entry> seen(List<Directory.Entry> all) {
+    Set<ProjectId> hidden = sight.hidden();
+    return hidden.isEmpty() ? all : all.stream().map(entry -> new Directory.Entry(entry.id(), entry.name(), entry.relation(), entry.ahead(), entry.projects().stream().filter(one -> !hidden.contains(one.id())).toList(),
+        entry.people().stream().map(one -> new Directory.Someone(one.id(), one.name(), one.email(), one.says(), one.leftAt(), one.seats().stream().filter(seat -> !hidden.contains(seat.project())).toList())).toList())).toList();
+  }
+
   /** A client with those of its people who are looked for; with all of them if it is looked for itself. */
   private static Directory.Entry found(Directory.Entry entry, String words) {
     return words.isEmpty() || has(entry.name(), words) ? entry
-        : new Directory.Entry(entry.id(), entry.name(), entry.relation(), entry.projects(), entry.people().stream().filter(one -> has(one.name() + " " + one.email() + " " + one.says(), words)).toList());
+        : new Directory.Entry(entry.id(), entry.name(), entry.relation(), entry.ahead(), entry.projects(), entry.people().stream().filter(one -> has(one.name() + " " + one.email() + " " + one.says(), words)).toList());
   }
 
   private static boolean has(String text, String words) {
@@ -109,6 +133,13 @@ class ClientsController {
   String relate(@PathVariable ClientId client, @RequestParam Relation relation, @AuthenticationPrincipal Person me) {
     keep.relate(client, relation, me.actor());
     return PAGE;
+  }
+
+  @PostMapping("/t/clients/{client}/next")
+  @ForManagers
+  String plan(@PathVariable ClientId client, @RequestParam(defaultValue = "") String step, @RequestParam(defaultValue = "") String move, @RequestParam(defaultValue = "") String on, @AuthenticationPrincipal Person me) {
+    keep.planNext(client, step, move, on, me.actor());
+    return PAGE + "?relation=PROSPECT";
   }
 
   @PostMapping("/t/clients/{client}/name")

@@ -4,6 +4,7 @@ import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.store.deliverable.Deliverable;
 import app.clearpane.store.deliverable.Deliverables;
 import app.clearpane.store.deliverable.VersionRow;
+import app.clearpane.web.layout.ForOutsideMakers;
 import app.clearpane.web.layout.NotThere;
 import app.clearpane.web.layout.TeamController;
 import org.springframework.http.ResponseEntity;
@@ -13,6 +14,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 
 /** The colours of a sheet, for the team. */
 @TeamController
+@ForOutsideMakers
 class ColoursController {
   private final Deliverables deliverables;
   private final Colours colours;

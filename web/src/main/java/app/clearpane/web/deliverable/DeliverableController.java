@@ -14,6 +14,7 @@ import app.clearpane.store.exposure.SeatRow;
 import app.clearpane.store.exposure.Seats;
 import app.clearpane.store.reminders.Reminders;
 import app.clearpane.web.exposure.Windows;
+import app.clearpane.web.layout.ForOutsideMakers;
 import app.clearpane.web.layout.ForManagers;
 import app.clearpane.web.layout.Input;
 import app.clearpane.web.layout.NotThere;
@@ -36,6 +37,7 @@ import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 
 /** The deliverables of a project, and one with its versions. */
 @TeamController
+@ForOutsideMakers
 class DeliverableController {
   private static final int LONGEST_LINE = 400;
   private final Reminders reminders;

@@ -1,6 +1,7 @@
 package app.clearpane.web.deliverable;
 
 import app.clearpane.core.files.Sha256;
+import app.clearpane.store.agency.HousePicture;
 import app.clearpane.store.deliverable.Drawings;
 import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.store.files.Vault;
@@ -45,6 +46,11 @@ public class SheetBytes {
   public ResponseEntity<Resource> sheet(Sha256 source, int page, Size size) {
     Drawings.Sheet sheet = NotThere.unless(drawings.sheet(source, page));
     return answer(size == Size.large ? sheet.large() : sheet.small(), sheet.mediaType(), Optional.empty());
+  }
+
+  /** A face, a logo or a cover. */
+  public ResponseEntity<Resource> picture(HousePicture picture) {
+    return answer(picture.sha256(), picture.mediaType(), Optional.empty());
   }
 
   /** A square of a sheet, for looking closely. */

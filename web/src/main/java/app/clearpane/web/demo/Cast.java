@@ -15,7 +15,7 @@ import app.clearpane.core.markup.Intent;
 import app.clearpane.core.markup.MarkupProgress;
 import app.clearpane.core.papers.PaperId;
 import app.clearpane.core.papers.PaperKind;
-import app.clearpane.core.project.PhaseTemplate;
+import app.clearpane.core.project.Ending;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.signoff.Decision;
 import app.clearpane.core.signoff.Rule;
@@ -33,6 +33,7 @@ import app.clearpane.store.markup.MarkupRow;
 import app.clearpane.store.markup.Markups;
 import app.clearpane.store.papers.Papers;
 import app.clearpane.store.project.Phase;
+import app.clearpane.store.project.HouseTemplates;
 import app.clearpane.store.project.Projects;
 import app.clearpane.web.agency.SetUp;
 import app.clearpane.web.agency.WriteNote;
@@ -53,6 +54,7 @@ import app.clearpane.web.markup.MarkForm;
 import app.clearpane.web.markup.PlaceMark;
 import app.clearpane.web.papers.HandlePaper;
 import app.clearpane.web.project.ChangePlan;
+import app.clearpane.web.project.CloseProject;
 import app.clearpane.web.project.MilestoneForm;
 import app.clearpane.web.project.OpenProject;
 import app.clearpane.web.project.TakeInContact;
@@ -96,6 +98,8 @@ class Cast {
   private final OpenProject openProject;
   private final TakeInContact takeIn;
   private final ChangePlan changePlan;
+  private final CloseProject closeProject;
+  private final HouseTemplates templates;
   private final SetUpPane setUpPane;
   private final WriteNote writeNote;
   private final MakeLink makeLink;
@@ -129,7 +133,7 @@ class Cast {
   private final Map<People, TeamMember> team = new EnumMap<>(People.class);
   private final Map<People, Contact> contacts = new EnumMap<>(People.class);
 
-  Cast(DemoClock clock, SetUp setUp, OpenProject openProject, TakeInContact takeIn, ChangePlan changePlan, SetUpPane setUpPane, SetForAllPanes setForAllPanes, WriteNote writeNote, MakeLink makeLink, Seats seats, Visits visits, SetShowing setShowing,
+  Cast(DemoClock clock, SetUp setUp, OpenProject openProject, TakeInContact takeIn, ChangePlan changePlan, CloseProject closeProject, HouseTemplates templates, SetUpPane setUpPane, SetForAllPanes setForAllPanes, WriteNote writeNote, MakeLink makeLink, Seats seats, Visits visits, SetShowing setShowing,
       GiveSeat giveSeat, PublishPane publishPane, ComeIn comeIn, AddDeliverable addDeliverable, StoreVersion storeVersion, SendVersion sendVersion,
       PlaceMark placeMark, AnswerMark answerMark, DecideOnVersion decideOnVersion, CloseRound closeRound, HandlePaper handlePaper, Papers papers, ChangeSigning changeSigning, ReleaseVersion releaseVersion, AddFile addFile,
       TheAgency agency, Projects projects, Panes panes, Viewers viewers, Deliverables deliverables, Markups markups, Attach attach) {
@@ -139,6 +143,8 @@ class Cast {
     this.openProject = openProject;
     this.takeIn = takeIn;
     this.changePlan = changePlan;
+    this.closeProject = closeProject;
+    this.templates = templates;
     this.setUpPane = setUpPane;
     this.setForAllPanes = setForAllPanes;
     this.writeNote = writeNote;
@@ -244,8 +250,8 @@ class Cast {
     return new Person.OfTeam(member.id().value(), member.name(), TeamRole.MANAGER);
   }
 
-  ProjectId open(String client, String name, String cover, PhaseTemplate template, LocalDate start, LocalDate finish) {
-    return openProject.open(new OpenProject.Wanted(new Name2(client).value(), new Name2(name).value(), cover, "GBP", new BigDecimal("20.00"), start, finish, template, false,
+  ProjectId open(String client, String name, String cover, String template, LocalDate start, LocalDate finish) {
+    return openProject.open(new OpenProject.Wanted(Optional.of(new Name2(client).value()), new Name2(name).value(), cover, "GBP", new BigDecimal("20.00"), start, finish, templates.all().stream().map(HouseTemplates.Kept::template).filter(one -> one.name().equals(template)).findFirst(), false,
         List.of(), Optional.empty()), as(People.INES));
   }
 
@@ -266,7 +272,7 @@ class Cast {
 
   void phase(ProjectId project, String name, LocalDate startsOn, LocalDate endsOn, Phase.Stage stage) {
     Phase phase = projects.phases(project).stream().filter(p -> p.name().equals(name)).findFirst().orElseThrow();
-    changePlan.move(project, new Phase(phase.id(), name, startsOn, endsOn, stage, phase.revision()), by(People.INES));
+    changePlan.move(project, new Phase(phase.id(), name, startsOn, endsOn, stage, phase.words(), phase.revision()), by(People.INES));
   }
 
   ItemId milestone(ProjectId project, String name, LocalDate day) {
@@ -279,7 +285,7 @@ class Cast {
   }
 
   void archive(ProjectId project) {
-    changePlan.archive(project, by(People.INES));
+    closeProject.close(project, Ending.FINISHED.name(), "The poster hung in time.", true, by(People.INES));
   }
 
   PaneId pane(ProjectId project, String name, String welcome, Map<ContentKind, Aperture> apertures) {

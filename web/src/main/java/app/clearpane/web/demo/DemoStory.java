@@ -20,7 +20,6 @@ import app.clearpane.core.markup.Intent;
 import app.clearpane.core.markup.MarkupProgress;
 import app.clearpane.core.papers.PaperId;
 import app.clearpane.core.papers.PaperKind;
-import app.clearpane.core.project.PhaseTemplate;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.signoff.Decision;
 import app.clearpane.core.signoff.Rule;
@@ -37,6 +36,8 @@ import org.springframework.stereotype.Component;
 @Component
 @Profile("demo")
 class DemoStory {
+  private static final String SPACE = "A place or an exhibition";
+  private static final String PRINTED = "Something printed";
   private static final Map<ContentKind, Aperture> BOARD = Map.of(ContentKind.STATUS, Aperture.OPEN, ContentKind.DATES, Aperture.OPEN, ContentKind.TASKS, Aperture.FILTERED, ContentKind.FILES, Aperture.PICKED,
       ContentKind.DELIVERABLES, Aperture.OPEN, ContentKind.CONCERNS, Aperture.PICKED);
   private static final String FINISHED = "Finished artwork";
@@ -70,7 +71,7 @@ class DemoStory {
 
   private void penwether() {
     cast.at(52, 9, 30);
-    ProjectId project = cast.open("Penwether Observatory Trust", "Visitor centre", "night", PhaseTemplate.SPACE, cast.day(-50), cast.day(38));
+    ProjectId project = cast.open("Penwether Observatory Trust", "Visitor centre", "night", SPACE, cast.day(-50), cast.day(38));
     List.of(People.OTTOLINE, People.JASPER, People.MIRELA, People.PER).forEach(person -> cast.takeIn(project, "", person));
     List.of(People.DOV, People.ANNICK).forEach(person -> cast.takeIn(project, "Garrow Signworks", person));
     cast.milestone(project, "Panels to the fabricators", cast.day(9));
@@ -88,6 +89,11 @@ class DemoStory {
     files(project, board);
     concerns(project, board);
     says.visitorCentre(project);
+    says.phases(project, "We walk the hill by day and by night, and write down what visitors need.", "Three ways it could look; you choose one.", "Map, panels and film, drawn until they can be read.", "Everything ready for those who print and build it.", "It is built, and we look at every piece.", "We hang it, check it, and hand you the keys to it.");
+    says.ofUs(project, People.INES, "leads it, and is there for any question", true);
+    says.ofUs(project, People.TEO, "draws the map and the mark", true);
+    says.ofUs(project, People.RUKMINI, "panels and materials", true);
+    says.ofUs(project, People.WANDA, "words, from January on", false);
     PaneId fabricators = cast.pane(project, "Fabricators", "Artwork and dates for the workshop.",
         Map.of(ContentKind.DATES, Aperture.OPEN, ContentKind.FILES, Aperture.FILTERED, ContentKind.DELIVERABLES, Aperture.PICKED));
     cast.filter(fabricators, ContentKind.FILES, FINISHED);
@@ -292,7 +298,7 @@ class DemoStory {
 
   private void saltgrass() {
     cast.at(6, 10, 0);
-    ProjectId project = cast.open("Saltgrass Ferries", "Ticket-hall signs", "shore", PhaseTemplate.SPACE, cast.day(-4), cast.day(70));
+    ProjectId project = cast.open("Saltgrass Ferries", "Ticket-hall signs", "shore", SPACE, cast.day(-4), cast.day(70));
     cast.takeIn(project, "", People.LUDO);
     PaneId pane = cast.pane(project, "Operations", "We start as soon as the plans of the hall are here.", Map.of());
     cast.arriveShown(pane, ContentKind.FILES);
@@ -300,6 +306,7 @@ class DemoStory {
     cast.lead(lead);
     cast.takeIn(project, "Corran Steamers", People.BERTIL);
     says.relates("Corran Steamers", Relation.PROSPECT);
+    says.next("Corran Steamers", "first talk", "Ask whether both piers want one set of signs", cast.day(3));
     SeatId mistake = cast.leadSeat(pane, People.BERTIL);
     cast.at(5, 9, 0);
     cast.endSeat(mistake);
@@ -312,7 +319,7 @@ class DemoStory {
 
   private void hobAndBarley() {
     cast.at(60, 9, 0);
-    ProjectId project = cast.open("Hob & Barley Mill", "Flour bags", "mill", PhaseTemplate.PRINTED, cast.day(-58), cast.day(4));
+    ProjectId project = cast.open("Hob & Barley Mill", "Flour bags", "mill", PRINTED, cast.day(-58), cast.day(4));
     List.of(People.IMRE, People.GRETE).forEach(person -> cast.takeIn(project, "", person));
     PaneId pane = cast.pane(project, "The mill", "Your bags, from first sketch to print.", Map.of(ContentKind.STATUS, Aperture.OPEN, ContentKind.DATES, Aperture.OPEN,
         ContentKind.FILES, Aperture.OPEN, ContentKind.DELIVERABLES, Aperture.OPEN));
@@ -358,7 +365,7 @@ class DemoStory {
 
   private void ellerby() {
     cast.at(78, 9, 0);
-    ProjectId project = cast.open("Ellerby Allotments", "Seed-swap poster", "garden", PhaseTemplate.PRINTED, cast.day(-76), cast.day(-56));
+    ProjectId project = cast.open("Ellerby Allotments", "Seed-swap poster", "garden", PRINTED, cast.day(-76), cast.day(-56));
     cast.takeIn(project, "", People.CORA);
     PaneId pane = cast.pane(project, "The committee", "", BOARD);
     cast.lead(cast.leadSeat(pane, People.CORA));

@@ -4,12 +4,15 @@ import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.turns.TurnLedger;
 import app.clearpane.store.Writes;
+import app.clearpane.store.agency.Directory;
+import app.clearpane.store.papers.Paper;
 import app.clearpane.store.papers.Papers;
 import app.clearpane.store.plan.Tasks;
 import app.clearpane.store.project.Project;
 import app.clearpane.web.deliverable.DeliverableState;
 import app.clearpane.web.deliverable.States;
 import app.clearpane.web.layout.KeptReading;
+import app.clearpane.web.layout.TeamSight;
 import app.clearpane.web.layout.TheAgency;
 import app.clearpane.web.layout.WorkedOn;
 import app.clearpane.web.plan.PlanBook;
@@ -17,8 +20,11 @@ import app.clearpane.web.plan.ThePlan;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 
@@ -33,10 +39,13 @@ class AcrossProjects {
   private final TheAgency agency;
   private final NextMoves nextMoves;
   private final ThisWeek thisWeek;
+  private final AllDates allDates;
+  private final Directory directory;
+  private final TeamSight sight;
   private final Clock clock;
   private final KeptReading<Instant, All> kept;
 
-  AcrossProjects(States states, WorkedOn workedOn, PlanBook book, Tasks tasks, Papers papers, TheAgency agency, NextMoves nextMoves, ThisWeek thisWeek, Writes writes, Clock clock) {
+  AcrossProjects(States states, WorkedOn workedOn, PlanBook book, Tasks tasks, Papers papers, TheAgency agency, NextMoves nextMoves, ThisWeek thisWeek, AllDates allDates, Directory directory, TeamSight sight, Writes writes, Clock clock) {
     this.states = states;
     this.workedOn = workedOn;
     this.book = book;
@@ -45,6 +54,9 @@ class AcrossProjects {
     this.agency = agency;
     this.nextMoves = nextMoves;
     this.thisWeek = thisWeek;
+    this.allDates = allDates;
+    this.directory = directory;
+    this.sight = sight;
     this.clock = clock;
     this.kept = new KeptReading<>(writes, 1, minute -> read());
   }
@@ -59,18 +71,37 @@ class AcrossProjects {
    *
    * @param works the deliverables of each project that has any
    * @param moves what is to be done next, in order
+   * @param dated everything that has a day
+   * @param ahead the prospects with something to do next
    */
-  record All(List<Project> projects, Map<ProjectId, ThePlan> plans, Map<ProjectId, List<DeliverableState>> works, List<NextMoves.Line> moves, List<ThisWeek.Due> due, List<ThisWeek.Unsorted> unsorted) {}
+  record All(List<Project> projects, Map<ProjectId, ThePlan> plans, Map<ProjectId, List<DeliverableState>> works, List<NextMoves.Line> moves, List<ThisWeek.Due> due, List<ThisWeek.Unsorted> unsorted, List<AllDates.Dated> dated, List<Directory.Entry> ahead) {
+    /** The same without some projects. @param outside whether it is for somebody from outside, who reads of no papers and no prospects */
+    private All without(Set<ProjectId> hidden, boolean outside) {
+      Predicate<Project> seen = project -> !hidden.contains(project.id());
+      return new All(projects.stream().filter(seen).toList(), without(plans, hidden), without(works, hidden), moves.stream().filter(line -> seen.test(line.project()) && !(outside && line.address().endsWith("/papers"))).toList(), due.stream().filter(one -> seen.test(one.project())).toList(),
+          unsorted.stream().filter(one -> seen.test(one.project())).toList(), dated.stream().filter(one -> seen.test(one.project()) && !(outside && one.what() == AllDates.What.PAPER)).toList(), outside ? List.of() : ahead);
+    }
 
+    private static <V> Map<ProjectId, V> without(Map<ProjectId, V> all, Set<ProjectId> hidden) {
+      Map<ProjectId, V> rest = new LinkedHashMap<>(all);
+      rest.keySet().removeAll(hidden);
+      return rest;
+    }
+  }
+
+  /** As it is now, of what is there for whoever looks. */
   All now() {
-    return kept.of(clock.instant().truncatedTo(ChronoUnit.MINUTES));
+    All all = kept.of(clock.instant().truncatedTo(ChronoUnit.MINUTES));
+    Set<ProjectId> hidden = sight.hidden();
+    return hidden.isEmpty() ? all : all.without(hidden, sight.isOutside());
   }
 
   private All read() {
     List<DeliverableState> works = states.ofActiveProjects();
-    List<Project> projects = workedOn.projects();
+    List<Project> projects = workedOn.everybodys();
     Map<ProjectId, ThePlan> plans = book.of(projects);
     Map<ItemId, TurnLedger> ledgers = plans.values().stream().anyMatch(ThePlan::isPlanned) ? tasks.ledgers(plans.keySet()) : Map.of();
-    return new All(projects, plans, works.stream().collect(Collectors.groupingBy(state -> state.deliverable().project())), nextMoves.of(works, plans, ledgers, papers.unsettled(plans.keySet(), agency.today())), thisWeek.due(works, plans), thisWeek.unsorted(works, plans));
+    List<Paper> unsettled = papers.unsettled(plans.keySet(), agency.today());
+    return new All(projects, plans, works.stream().collect(Collectors.groupingBy(state -> state.deliverable().project())), nextMoves.of(works, plans, ledgers, unsettled), thisWeek.due(works, plans), thisWeek.unsorted(works, plans), allDates.of(works, plans, unsettled), directory.ahead());
   }
 }

@@ -11,9 +11,9 @@ import app.clearpane.store.agency.TeamMember;
 import app.clearpane.store.desk.TurnCounts;
 import app.clearpane.store.plan.PlannedTask;
 import app.clearpane.store.project.Project;
-import app.clearpane.store.project.Projects;
 import app.clearpane.web.deliverable.DeliverableState;
 import app.clearpane.web.exposure.Windows;
+import app.clearpane.web.layout.ForOutsideMakers;
 import app.clearpane.web.layout.TeamController;
 import app.clearpane.web.layout.TheAgency;
 import app.clearpane.web.layout.WorkedOn;
@@ -22,6 +22,7 @@ import app.clearpane.web.plan.PlanBook;
 import app.clearpane.web.plan.SlipBook;
 import app.clearpane.web.plan.ThePlan;
 import app.clearpane.web.project.ProjectFrame;
+import app.clearpane.web.project.StandingWords;
 import app.clearpane.web.security.Person;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -46,28 +47,30 @@ import org.springframework.web.bind.annotation.RequestParam;
 class DeskController {
   private static final int SHOWN = 60;
   private static final int WEEKS = 6;
+  /** How many tasks that somebody has not begun are listed. */
+  private static final int AHEAD = 4;
   private static final int HOURS_A_DAY_WITHOUT_ESTIMATE = 4 * 60;
   private static final Set<String> SPANS = Set.of("month", "quarter", "year");
   private final AcrossProjects across;
   private final WrittenRows rows;
-  private final Projects projects;
   private final People people;
   private final ProjectFrame frame;
   private final WorkedOn workedOn;
   private final PlanBook book;
   private final SlipBook slips;
+  private final StandingWords standings;
   private final Windows windows;
   private final TheAgency agency;
 
-  DeskController(AcrossProjects across, WrittenRows rows, Projects projects, People people, ProjectFrame frame, WorkedOn workedOn, PlanBook book, SlipBook slips, Windows windows, TheAgency agency) {
+  DeskController(AcrossProjects across, WrittenRows rows, People people, ProjectFrame frame, WorkedOn workedOn, PlanBook book, SlipBook slips, StandingWords standings, Windows windows, TheAgency agency) {
     this.across = across;
     this.rows = rows;
-    this.projects = projects;
     this.people = people;
     this.frame = frame;
     this.workedOn = workedOn;
     this.book = book;
     this.slips = slips;
+    this.standings = standings;
     this.windows = windows;
     this.agency = agency;
   }
@@ -86,6 +89,7 @@ class DeskController {
     }
   }
 
+  @ForOutsideMakers
   @GetMapping("/t")
   String desk(
       @RequestParam(defaultValue = "everyones") String whose,
@@ -120,7 +124,7 @@ class DeskController {
     model.addAttribute("week", across.week());
     model.addAttribute("unsorted", unsorted.shown());
     model.addAttribute("ticks", strips.ticks());
-    model.addAttribute("archived", projects.archived());
+    model.addAttribute("ahead", all.ahead());
     return "desk/desk";
   }
 
@@ -142,7 +146,7 @@ class DeskController {
 
   private static Map<String, String> clients(List<Project> active) {
     Map<String, String> clients = new LinkedHashMap<>();
-    active.forEach(project -> clients.put(project.client().toString(), project.clientName()));
+    active.stream().filter(project -> !project.isOwn()).forEach(project -> clients.put(project.client().toString(), project.clientName()));
     return clients;
   }
 
@@ -160,18 +164,14 @@ class DeskController {
   }
 
   /** How a project stands, in two words. */
-  private static String stands(How how) {
+  private String stands(How how) {
     if (how.late()) {
       int days = how.plan().isPlanned() ? how.plan().daysAfterAgreed() : 0;
       return days > 0 ? days + (days == 1 ? " day late" : " days late") : how.timing() == Timing.LATE ? "late" : "at risk";
     }
     return switch (how.standing()) {
-      case WAITING_ON_THE_CLIENT -> "waiting on the client";
-      case PAUSED -> "paused";
-      case COMPLETE -> "complete";
-      case NOT_STARTED -> "not begun";
-      case TO_BE_PLANNED -> "to be planned";
-      case ARCHIVED, IN_REVIEW, UNDER_WAY -> "on course";
+      case WAITING_ON_THE_CLIENT, PAUSED, COMPLETE, NOT_STARTED, TO_BE_PLANNED -> standings.of(how.standing());
+      case ARCHIVED, IN_REVIEW, UNDER_WAY -> standings.own(how.standing()).orElse("on course");
     };
   }
 
@@ -184,6 +184,7 @@ class DeskController {
   }
 
   /** The next or the one before of what awaits us, in the Desk's order; the Desk itself where nothing does. */
+  @ForOutsideMakers
   @GetMapping("/t/next")
   String next(@RequestParam Optional<ItemId> from, @RequestParam(defaultValue = "1") int by) {
     List<NextMoves.Line> awaiting = across.now().moves().stream().filter(NextMoves.Line::ours).toList();
@@ -192,8 +193,10 @@ class DeskController {
     return awaiting.isEmpty() ? "redirect:/t" : "redirect:" + awaiting.get(Math.floorMod(next, awaiting.size())).address();
   }
 
-  /** One of the team with what they are on and how full their weeks are. */
-  record Busy(TeamMember member, List<PlannedTask> on, List<Load.Week> weeks) {}
+  /** One of the team with what they are on and how full their weeks are. @param ahead what they begin next @param beyond how much more there is of that */
+  record Busy(TeamMember member, List<PlannedTask> on, List<PlannedTask> ahead, int beyond, List<Load.Week> weeks) {}
+
+  private record Begins(PlannedTask task, LocalDate on) {}
 
   @GetMapping("/t/people")
   String people(Model model) {
@@ -203,11 +206,13 @@ class DeskController {
     List<Busy> busy = new ArrayList<>();
     for (TeamMember member : people.team()) {
       List<PlannedTask> on = plans.values().stream().flatMap(plan -> plan.open().stream()).filter(task -> task.isOnDeskOf(member.id()) && task.task().actual().began().isPresent()).toList();
-      busy.add(new Busy(member, on, Load.weeks(pieces(plans, member.id()), agency.today(), WEEKS, agency.calendar())));
+      List<PlannedTask> ahead = plans.values().stream().flatMap(plan -> plan.open().stream().filter(task -> task.hands().member().filter(member.id()::equals).isPresent() && task.task().actual().began().isEmpty()).map(task -> new Begins(task, plan.firstDay(task.id())))).sorted(Comparator.comparing(Begins::on)).map(Begins::task).toList();
+      busy.add(new Busy(member, on, ahead.stream().limit(AHEAD).toList(), Math.max(0, ahead.size() - AHEAD), Load.weeks(pieces(plans, member.id()), agency.today(), WEEKS, agency.calendar())));
     }
     model.addAttribute("busy", busy);
     model.addAttribute("byId", byId);
-    model.addAttribute("windows", windows.across(busy.stream().flatMap(one -> one.on().stream()).map(PlannedTask::id).toList()));
+    model.addAttribute("team", people.team());
+    model.addAttribute("windows", windows.across(busy.stream().flatMap(one -> Stream.concat(one.on().stream(), one.ahead().stream())).map(PlannedTask::id).toList()));
     return "desk/people";
   }
 

@@ -2,7 +2,9 @@ package app.clearpane.web.desk;
 
 import app.clearpane.store.desk.Finder;
 import app.clearpane.web.exposure.Windows;
+import app.clearpane.web.layout.ForOutsideMakers;
 import app.clearpane.web.layout.TeamController;
+import app.clearpane.web.layout.TeamSight;
 import java.util.List;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -10,26 +12,29 @@ import org.springframework.web.bind.annotation.RequestParam;
 
 /** Finding anything by a part of its name. */
 @TeamController
+@ForOutsideMakers
 class SearchController {
   private static final int AT_MOST = 40;
   private static final int LONGEST = 120;
   private final Finder finder;
   private final Windows windows;
+  private final TeamSight sight;
 
-  SearchController(Finder finder, Windows windows) {
+  SearchController(Finder finder, Windows windows, TeamSight sight) {
     this.windows = windows;
     this.finder = finder;
+    this.sight = sight;
   }
 
   @GetMapping("/t/search")
   String search(@RequestParam(defaultValue = "") String q, Model model) {
     String words = q.strip().substring(0, Math.min(LONGEST, q.strip().length()));
     model.addAttribute("q", words);
-    model.addAttribute("projects", words.isEmpty() ? List.of() : finder.projects(words, AT_MOST));
-    List<Finder.FoundItem> items = words.isEmpty() ? List.of() : finder.items(words, AT_MOST);
+    model.addAttribute("projects", words.isEmpty() ? List.of() : finder.projects(words, sight.hidden(), AT_MOST));
+    List<Finder.FoundItem> items = words.isEmpty() ? List.of() : finder.items(words, sight.hidden(), AT_MOST);
     model.addAttribute("items", items);
     model.addAttribute("windows", windows.across(items.stream().map(Finder.FoundItem::id).toList()));
-    model.addAttribute("contacts", words.isEmpty() ? List.of() : finder.contacts(words, AT_MOST));
+    model.addAttribute("contacts", words.isEmpty() || sight.isOutside() ? List.of() : finder.contacts(words, AT_MOST));
     return "desk/search";
   }
 }

@@ -45,6 +45,7 @@ class LinkController {
     Panes.Row pane = panes.find(found.pane()).orElseThrow();
     frame.above(model, pane.project(), "Panes");
     model.addAttribute("link", found);
+    model.addAttribute("keepsAddress", links.keepsAddress(link));
     model.addAttribute("opens", found.opensAt(clock.instant()));
     model.addAttribute("pane", pane);
     model.addAttribute("openings", links.openings(link, SHOWN));
@@ -72,6 +73,13 @@ class LinkController {
   @ForManagers
   String renew(@PathVariable SeatId link, @AuthenticationPrincipal Person me, RedirectAttributes once) {
     return shown(makeLink.renew(link, me.actor()), once);
+  }
+
+  @AsksAgain
+  @PostMapping("/t/links/{link}/address")
+  @ForManagers
+  String address(@PathVariable SeatId link, @AuthenticationPrincipal Person me, RedirectAttributes once) {
+    return shown(makeLink.show(link, me.actor()), once);
   }
 
   private static String shown(MakeLink.Made made, RedirectAttributes once) {

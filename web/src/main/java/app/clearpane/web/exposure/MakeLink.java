@@ -9,8 +9,10 @@ import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.record.Act;
 import app.clearpane.store.exposure.LinkSeats;
 import app.clearpane.store.exposure.Panes;
+import app.clearpane.store.files.Seal;
 import app.clearpane.web.layout.Input;
 import app.clearpane.web.layout.NotThere;
+import app.clearpane.web.layout.Refused;
 import app.clearpane.web.layout.TheAgency;
 import app.clearpane.web.record.Tell;
 import app.clearpane.web.security.LinkKeys;
@@ -33,15 +35,17 @@ public class MakeLink {
   private final Panes panes;
   private final LinkKeys keys;
   private final PasswordEncoder passcodes;
+  private final Seal seal;
   private final TheAgency agency;
   private final Tell tell;
   private final Clock clock;
 
-  MakeLink(LinkSeats links, Panes panes, LinkKeys keys, PasswordEncoder passcodes, TheAgency agency, Tell tell, Clock clock) {
+  MakeLink(LinkSeats links, Panes panes, LinkKeys keys, PasswordEncoder passcodes, Seal seal, TheAgency agency, Tell tell, Clock clock) {
     this.links = links;
     this.panes = panes;
     this.keys = keys;
     this.passcodes = passcodes;
+    this.seal = seal;
     this.agency = agency;
     this.tell = tell;
     this.clock = clock;
@@ -54,7 +58,7 @@ public class MakeLink {
     }
   }
 
-  /** A link that was made: its address is known now and never again. */
+  /** A link with its address. */
   public record Made(SeatId link, String address) {}
 
   /** Makes one. */
@@ -72,6 +76,7 @@ public class MakeLink {
     Instant now = clock.instant();
     SeatId link = links.add(new LinkSeats.Link(new SeatId(UUID.randomUUID()), paneId, named.orElseThrow().value(), form.marks(), !form.passcode().isEmpty(),
         lastDay.map(day -> day.plusDays(1).atStartOfDay(agency.get().zone()).toInstant()).orElse(null), null, by.name(), now, 0, null), key.hash(), form.passcode().isEmpty() ? null : passcodes.encode(form.passcode()));
+    links.sealAddress(link, seal.close(key.address(), LinkSeats.purpose(link)));
     tell.of(pane.project(), paneId.value(), new PeopleActs.LinkMade(by, pane.name(), named.orElseThrow().value(), form.marks(), form.passcode().isEmpty() ? "none" : "asked for", form.lastDay()));
     return new Made(link, key.address());
   }
@@ -82,8 +87,19 @@ public class MakeLink {
     LinkSeats.Link link = NotThere.unless(links.find(id));
     LinkKeys.Loose key = keys.loose();
     links.renew(id, key.hash());
+    links.sealAddress(id, seal.close(key.address(), LinkSeats.purpose(id)));
     happened(Act.LINK_RENEWED, link, by);
     return new Made(id, key.address());
+  }
+
+  /** The address again, for a manager; that it was looked at is recorded. @throws Refused if it was made before addresses were kept */
+  @Transactional
+  public Made show(SeatId id, Actor by) {
+    LinkSeats.Link link = NotThere.unless(links.find(id));
+    String address = links.sealedAddress(id).flatMap(sealed -> seal.open(sealed, LinkSeats.purpose(id)))
+        .orElseThrow(() -> Refused.because("The address of this link was not kept. Give it another key to have one; whoever has the one before is out then. Nothing was changed."));
+    happened(Act.LINK_SHOWN, link, by);
+    return new Made(id, address);
   }
 
   /** Takes it back: whoever came by it is out with the next byte. */

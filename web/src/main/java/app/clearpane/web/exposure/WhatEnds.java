@@ -33,7 +33,7 @@ public class WhatEnds {
     List<String> open = panes.ofProject(project).stream().filter(pane -> pane.publishedAt() != null).map(Panes.Row::name).toList();
     long people = seats.ofProjects(List.of(project)).stream().map(SeatRow::contact).distinct().count();
     sentences.add(open.isEmpty() ? "No pane of it is published, so no client notices."
-        : "At " + Words.listed(open) + (people == 1 ? " one person reads" : " " + people + " people read") + " that it is finished: they can look at everything as before and add nothing. Nobody is reminded of anything any more.");
+        : "At " + Words.listed(open) + (people == 1 ? " one person reads" : " " + people + " people read") + " that it has ended: they can look at everything as before and add nothing. Nobody is reminded of anything any more.");
     sentences.add("It leaves the Desk and can be taken up again at any time; then what waited waits again.");
     return sentences;
   }

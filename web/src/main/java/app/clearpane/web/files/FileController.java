@@ -6,6 +6,7 @@ import app.clearpane.store.files.FileRow;
 import app.clearpane.store.files.ProjectFiles;
 import app.clearpane.web.deliverable.SheetBytes;
 import app.clearpane.web.exposure.WatchArrivals;
+import app.clearpane.web.layout.ForOutsideMakers;
 import app.clearpane.web.layout.Input;
 import app.clearpane.web.layout.NotThere;
 import app.clearpane.web.layout.TeamController;
@@ -30,6 +31,7 @@ import org.springframework.web.multipart.MultipartFile;
 
 /** The files of a project. */
 @TeamController
+@ForOutsideMakers
 class FileController {
   private final ProjectFrame frame;
   private final ProjectFiles files;
@@ -97,6 +99,12 @@ class FileController {
     input.allGood();
     addFile.move(project, some, into, sure, me.actor());
     return "redirect:/t/projects/" + project + "/files";
+  }
+
+  /** The first page of a file that was drawn, small. */
+  @GetMapping("/t/files/{file}/picture")
+  ResponseEntity<Resource> picture(@PathVariable ItemId file) {
+    return bytes.sheet(NotThere.unless(files.find(file)).sha256(), 1, SheetBytes.Size.small);
   }
 
   @GetMapping("/t/files/{file}/content")

@@ -1,6 +1,7 @@
 package app.clearpane.web.layout;
 
 import app.clearpane.store.desk.TurnCounts;
+import app.clearpane.store.plan.TimeSpent;
 import app.clearpane.store.project.Project;
 import app.clearpane.store.record.Records;
 import app.clearpane.web.record.RecordWatch;
@@ -17,10 +18,12 @@ class TeamFrame {
   private static final int WORKED_ON = 30;
   private final WorkedOn workedOn;
   private final RecordWatch watch;
+  private final RunningClocks clocks;
 
-  TeamFrame(WorkedOn workedOn, RecordWatch watch) {
+  TeamFrame(WorkedOn workedOn, RecordWatch watch, RunningClocks clocks) {
     this.workedOn = workedOn;
     this.watch = watch;
+    this.clocks = clocks;
   }
 
   @ModelAttribute("me")
@@ -37,6 +40,12 @@ class TeamFrame {
   @ModelAttribute("counts")
   TurnCounts.Counts counts() {
     return workedOn.inAll();
+  }
+
+  /** The clock that runs for whoever looks. */
+  @ModelAttribute("running")
+  TimeSpent.@Nullable Running running(@AuthenticationPrincipal @Nullable Person person) {
+    return person instanceof Person.OfTeam member ? clocks.of(member.memberId()).orElse(null) : null;
   }
 
   /** Faults of the Record: shouted on every page. */

@@ -84,6 +84,17 @@ public class Words implements Speech {
     return new DaysHeld(days).toString();
   }
 
+  /** "38 hours", "1 hour", "2.5 hours", of minutes. */
+  public String hours(int minutes) {
+    String hours = String.format(Locale.ROOT, "%.1f", minutes / 60.0).replaceFirst("[.]0$", "");
+    return hours + (hours.equals("1") ? " hour" : " hours");
+  }
+
+  /** The letters that stand for somebody in a small space. */
+  public String initials(String name) {
+    return new app.clearpane.core.agency.Name(name).initials();
+  }
+
   /** "1 mark", "3 marks". */
   public String count(int number, String one, String many) {
     return number + " " + (number == 1 ? one : many);

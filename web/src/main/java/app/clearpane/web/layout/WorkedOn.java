@@ -10,6 +10,7 @@ import java.time.LocalDate;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 
@@ -18,18 +19,26 @@ import org.springframework.stereotype.Component;
 public class WorkedOn {
   private final TurnCounts counts;
   private final TheAgency agency;
+  private final TeamSight sight;
   private final KeptReading<LocalDate, All> kept;
 
-  WorkedOn(TurnCounts counts, TheAgency agency, Writes writes) {
+  WorkedOn(TurnCounts counts, TheAgency agency, TeamSight sight, Writes writes) {
     this.agency = agency;
     this.counts = counts;
+    this.sight = sight;
     this.kept = new KeptReading<>(writes, 1, this::read);
   }
 
   private record All(List<Project> projects, Map<ProjectId, TurnCounts.Counts> turns, TurnCounts.Counts inAll) {}
 
-  /** The projects, by the name of their client. */
+  /** The projects that are there for whoever looks, by the name of their client. */
   public List<Project> projects() {
+    Set<ProjectId> hidden = sight.hidden();
+    return hidden.isEmpty() ? all().projects() : all().projects().stream().filter(project -> !hidden.contains(project.id())).toList();
+  }
+
+  /** All of them, for what is kept for everybody and narrowed later. */
+  public List<Project> everybodys() {
     return all().projects();
   }
 
@@ -39,9 +48,10 @@ public class WorkedOn {
     return turns == null ? counts.of(project.id(), agency.today()) : turns;
   }
 
-  /** Who holds what in all of them. */
+  /** Who holds what in all of those. */
   public TurnCounts.Counts inAll() {
-    return all().inAll();
+    Set<ProjectId> hidden = sight.hidden();
+    return hidden.isEmpty() ? all().inAll() : all().turns().entrySet().stream().filter(one -> !hidden.contains(one.getKey())).map(Map.Entry::getValue).reduce(TurnCounts.Counts.NONE, TurnCounts.Counts::plus);
   }
 
   private All all() {

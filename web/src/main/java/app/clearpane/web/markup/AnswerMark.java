@@ -79,6 +79,9 @@ public class AnswerMark {
     MarkupRow.Answer answer = new MarkupRow.Answer(act.map(Enum::name).orElse(null), said, forTeam, side.author(), clock.instant(), new MarkupRow.With(files, called));
     markups.answer(mark.id(), answer);
     tellCalled.of(mark, said, called, where, side.actor());
+    if (side instanceof Side.Team && (act.isEmpty() || act.get() == MarkupProgress.Act.FIX || TOLD_AT_ONCE.contains(act.get()))) {
+      tellCalled.guestOf(mark, said, act.map(MarkWords::done), where, side.actor());
+    }
     if (act.isEmpty() || TOLD_AT_ONCE.contains(act.get())) {
       tellCalled.writerOf(mark, said, act.map(MarkWords::done), called, where, side.actor());
     }

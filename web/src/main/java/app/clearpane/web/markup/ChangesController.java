@@ -6,6 +6,7 @@ import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.web.compare.FrameChanges;
 import app.clearpane.web.deliverable.DeliverableState;
 import app.clearpane.web.deliverable.States;
+import app.clearpane.web.layout.ForOutsideMakers;
 import app.clearpane.web.layout.NotThere;
 import app.clearpane.web.layout.TeamController;
 import java.io.IOException;
@@ -19,6 +20,7 @@ import org.springframework.web.multipart.MultipartFile;
 
 /** What changed between two versions, for the team. */
 @TeamController
+@ForOutsideMakers
 class ChangesController {
   private final States states;
   private final Deliverables deliverables;

@@ -190,10 +190,15 @@ public class ClientTable {
   }
 
   /** Places a mark. @param once the identifier that the page made for it @param files that come with its note @throws IOException if one cannot be written */
-  public void place(Viewer viewer, VersionId version, Optional<UUID> once, MarkForm form, @Nullable List<MultipartFile> files) throws IOException {
+  public MarkupId place(Viewer viewer, VersionId version, Optional<UUID> once, MarkForm form, @Nullable List<MultipartFile> files) throws IOException {
     VersionRow found = NotThere.unless(deliverables.version(viewer, version));
     Side side = new Side.Client(viewer);
-    placeMark.once(once, found, form, attach.kept(viewer.project(), side, files), side);
+    return placeMark.once(once, found, form, attach.kept(viewer.project(), side, files), side).id();
+  }
+
+  /** Notes who placed a mark, where that was a guest. @param opening by which they came */
+  public void placedBy(MarkupId mark, UUID opening) {
+    placeMark.by(mark, opening);
   }
 
   /** Watches what others do on a version. */

@@ -2,7 +2,6 @@ package app.clearpane.web.markup;
 
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.project.ProjectId;
-import app.clearpane.core.agency.TeamRole;
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.markup.MarkupId;
 import app.clearpane.store.deliverable.Deliverables;
@@ -15,6 +14,7 @@ import app.clearpane.web.compare.Compared;
 import app.clearpane.web.compare.Writings;
 import app.clearpane.web.deliverable.DeliverableState;
 import app.clearpane.web.deliverable.States;
+import app.clearpane.web.layout.ForOutsideMakers;
 import app.clearpane.web.layout.ForManagers;
 import app.clearpane.web.layout.NotThere;
 import app.clearpane.web.layout.TeamController;
@@ -39,6 +39,7 @@ import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 
 /** The light table for the team. */
 @TeamController
+@ForOutsideMakers
 class LightTableController {
   private final States states;
   private final Deliverables deliverables;
@@ -92,7 +93,7 @@ class LightTableController {
     Optional<Round> round = state.rounds().stream().filter(r -> r.version().equals(version)).findFirst();
     Optional<String> leadVoice = round.flatMap(r -> r.signatories().stream().filter(Round.Signatory::leadVoice).map(Round.Signatory::name).findFirst());
     model.addAttribute("leadVoice", leadVoice.orElse(null));
-    model.addAttribute("mayRule", leadVoice.isEmpty() && me.role() != TeamRole.MAKER);
+    model.addAttribute("mayRule", leadVoice.isEmpty() && me.role().mayPublish());
     model.addAttribute("round", round.orElse(null));
     Spot.of(atX, atY, table).ifPresent(spot -> model.addAttribute("spot", spot));
     return "markup/light-table";

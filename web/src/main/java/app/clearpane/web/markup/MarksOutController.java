@@ -11,6 +11,7 @@ import app.clearpane.store.deliverable.Drawings;
 import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.store.files.Vault;
 import app.clearpane.store.markup.Markups;
+import app.clearpane.web.layout.ForOutsideMakers;
 import app.clearpane.web.layout.NotThere;
 import app.clearpane.web.layout.TeamController;
 import java.io.ByteArrayOutputStream;
@@ -26,6 +27,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 
 /** The marks on a version in open formats. What is for the team only is left out, since such files travel. */
 @TeamController
+@ForOutsideMakers
 class MarksOutController {
   private final Deliverables deliverables;
   private final Markups markups;

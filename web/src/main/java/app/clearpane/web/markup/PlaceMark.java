@@ -75,6 +75,12 @@ public class PlaceMark {
     return place(new MarkupId(UUID.randomUUID()), version, form, files, side);
   }
 
+  /** Notes by which opening of a link a guest came who placed a mark, so that they are told what becomes of it. */
+  @Transactional
+  public void by(MarkupId mark, UUID opening) {
+    markups.placedBy(mark, opening);
+  }
+
   private MarkupRow place(MarkupId id, VersionRow version, MarkForm form, List<MarkupRow.Attachment> files, Side side) {
     Deliverable deliverable = deliverables.find(version.deliverable()).orElseThrow();
     PaneId pane = side instanceof Side.Client client ? client.viewer().pane() : deliverable.pane();

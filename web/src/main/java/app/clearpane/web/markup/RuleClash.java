@@ -1,7 +1,6 @@
 package app.clearpane.web.markup;
 
 import app.clearpane.core.record.event.DecisionActs;
-import app.clearpane.core.agency.TeamRole;
 import app.clearpane.core.markup.Clash;
 import app.clearpane.core.markup.MarkupId;
 import app.clearpane.core.markup.MarkupProgress;
@@ -84,7 +83,7 @@ public class RuleClash {
   private void refuseUnlessTheirs(Deliverable deliverable, Side side) {
     Optional<SeatRow> leadVoice = clashes.leadVoice(deliverable.pane());
     boolean theirs = side instanceof Side.Client client ? client.viewer().leadVoice() && client.viewer().pane().equals(deliverable.pane())
-        : leadVoice.isEmpty() && side instanceof Side.Team team && team.member().role() != TeamRole.MAKER;
+        : leadVoice.isEmpty() && side instanceof Side.Team team && team.member().role().mayPublish();
     if (!theirs) {
       throw Refused.because(leadVoice.map(seat -> seat.name() + " speaks for the client, so this is theirs to settle.").orElse("A manager settles this, since nobody speaks for the client here."));
     }

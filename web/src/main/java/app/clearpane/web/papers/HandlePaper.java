@@ -118,6 +118,11 @@ public class HandlePaper {
     this.clock = clock;
   }
 
+  /** Days from an invoice's date until it is due, unless something else is said. */
+  int paymentDays(ProjectId project) {
+    return projects.paymentDays(project);
+  }
+
   /** A paper as it comes from a page. @param recipient the contacts it is for @param called the kind of a further document @param link where it is kept, in place of a file */
   public record PaperForm(@Nullable String kind, @Nullable String name, @Nullable String number, @Nullable String amount, @Nullable String dated, @Nullable String due, @Nullable List<String> recipient, @Nullable String called, @Nullable String link) {}
 
@@ -130,7 +135,7 @@ public class HandlePaper {
     String number = input.text("Its number", Objects.requireNonNullElse(form.number(), ""), 40);
     Optional<BigDecimal> amount = amount(input, Objects.requireNonNullElse(form.amount(), ""));
     Optional<LocalDate> dated = input.day("Its date", Objects.requireNonNullElse(form.dated(), ""));
-    Optional<LocalDate> due = form.due() == null || form.due().isBlank() ? Optional.empty() : input.day("Its last day", form.due());
+    Optional<LocalDate> due = form.due() == null || form.due().isBlank() ? dated.filter(day -> kind.filter(PaperKind.INVOICE::equals).isPresent()).map(day -> day.plusDays(projects.paymentDays(project))) : input.day("Its last day", form.due());
     List<Paper.Recipient> recipients = Objects.requireNonNullElse(form.recipient(), List.<String>of()).stream().distinct().filter(contacts::containsKey)
         .map(id -> Paper.Recipient.of(ContactId.of(id), Objects.requireNonNull(contacts.get(id)))).toList();
     input.require(kind.isPresent(), "Say what it is: a proposal, a contract, an invoice or something else.");

@@ -69,6 +69,7 @@ class PaperController {
     List<ExtraRounds.Accepted> extra = deliverables.of(project).stream().map(Deliverable::extra).flatMap(List::stream).toList();
     model.addAttribute("all", all);
     model.addAttribute("currency", found.currency());
+    model.addAttribute("paymentDays", handle.paymentDays(project));
     model.addAttribute("contacts", handle.possible(found));
     model.addAttribute("sums", new Sums(sum(all, PaperState.SIGNED), sum(all, PaperState.AGREED), extra.stream().map(ExtraRounds.Accepted::fee).reduce(BigDecimal.ZERO, BigDecimal::add),
         sum(all.stream().filter(paper -> paper.kind() == app.clearpane.core.papers.PaperKind.INVOICE).toList(), PaperState.OPEN, PaperState.VIEWED, PaperState.OVERDUE), sum(all, PaperState.PAID), extra.size()));

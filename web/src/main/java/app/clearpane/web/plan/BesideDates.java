@@ -1,10 +1,10 @@
 package app.clearpane.web.plan;
 
-import app.clearpane.core.agency.TeamRole;
 import app.clearpane.core.project.Covers;
+import app.clearpane.core.project.Ending;
 import app.clearpane.core.project.ProjectId;
-import app.clearpane.store.agency.People;
 import app.clearpane.store.project.Projects;
+import app.clearpane.web.layout.TheTeam;
 import java.util.Map;
 import org.springframework.stereotype.Component;
 
@@ -12,17 +12,17 @@ import org.springframework.stereotype.Component;
 @Component
 class BesideDates {
   private final AskForDates askForDates;
-  private final People people;
+  private final TheTeam team;
   private final Projects projects;
 
-  BesideDates(AskForDates askForDates, People people, Projects projects) {
+  BesideDates(AskForDates askForDates, TheTeam team, Projects projects) {
     this.askForDates = askForDates;
-    this.people = people;
+    this.team = team;
     this.projects = projects;
   }
 
   /** For a page. */
   Map<String, Object> read(ProjectId project) {
-    return Map.of("askable", askForDates.askable(project), "managers", people.team().stream().filter(one -> one.role() != TeamRole.MAKER).toList(), "covers", Covers.ALL, "emptyPhases", projects.emptyPhases(project));
+    return Map.of("askable", askForDates.askable(project), "managers", team.members().stream().filter(one -> one.role().mayPublish()).toList(), "covers", Covers.ALL, "emptyPhases", projects.emptyPhases(project), "endings", Ending.values());
   }
 }

@@ -5,6 +5,7 @@ import app.clearpane.core.reminders.Rhythm;
 import app.clearpane.store.plan.Agreements;
 import app.clearpane.store.plan.Feeds;
 import app.clearpane.store.reminders.Reminders;
+import app.clearpane.web.layout.ForOutsideMakers;
 import app.clearpane.web.layout.ForManagers;
 import app.clearpane.web.layout.Input;
 import app.clearpane.web.layout.TeamController;
@@ -40,6 +41,7 @@ class CalendarController {
     this.workedOn = workedOn;
   }
 
+  @ForOutsideMakers
   @GetMapping("/t/calendar")
   String calendar(@AuthenticationPrincipal Person.OfTeam me, Model model) {
     return page(me, model);
@@ -55,15 +57,22 @@ class CalendarController {
   }
 
   /** The answer shows the address, this once. */
+  @ForOutsideMakers
   @PostMapping("/t/calendar/feeds")
   String make(@RequestParam String project, @AuthenticationPrincipal Person.OfTeam me, Model model) {
     Input input = new Input();
-    Optional<ProjectId> chosen = project.isEmpty() ? Optional.empty() : input.one("The project", project, ProjectId::of);
+    if (project.equals("EVERYTHING")) {
+      model.addAttribute("address", makeFeed.ofEverything(me));
+      return page(me, model);
+    }
+    Optional<ProjectId> chosen = project.isEmpty() ? Optional.empty() : input.one("The project", project, ProjectId::of).filter(one -> workedOn.projects().stream().anyMatch(known -> known.id().equals(one)));
+    input.require(project.isEmpty() || chosen.isPresent(), "Choose one of the projects.");
     input.allGood();
     model.addAttribute("address", chosen.isEmpty() ? makeFeed.own(me) : makeFeed.ofProject(chosen.get(), me));
     return page(me, model);
   }
 
+  @ForOutsideMakers
   @PostMapping("/t/calendar/feeds/{feed}/revoke")
   String revoke(@PathVariable UUID feed, @AuthenticationPrincipal Person.OfTeam me) {
     makeFeed.revoke(feed, me);

@@ -11,6 +11,7 @@ import app.clearpane.store.exposure.SeatRow;
 import app.clearpane.store.exposure.Seats;
 import app.clearpane.store.plan.PlannedTask;
 import app.clearpane.web.layout.Refused;
+import app.clearpane.web.layout.TeamSight;
 import app.clearpane.web.layout.TheTeam;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -26,9 +27,11 @@ class Doers {
   private final People people;
   private final Seats seats;
   private final TheTeam team;
+  private final TeamSight sight;
 
-  Doers(People people, Seats seats, TheTeam team) {
+  Doers(People people, Seats seats, TheTeam team, TeamSight sight) {
     this.team = team;
+    this.sight = sight;
     this.people = people;
     this.seats = seats;
   }
@@ -45,7 +48,7 @@ class Doers {
   List<Doer> of(ProjectId project) {
     List<Doer> doers = new ArrayList<>();
     doers.add(new Doer("us", "Us", Side.OURS, PlannedTask.Hands.NOBODY));
-    for (TeamMember member : team.members()) {
+    for (TeamMember member : team.members().stream().filter(one -> sight.sees(one, project)).toList()) {
       doers.add(new Doer("m:" + member.id().value(), member.name(), Side.OURS, new PlannedTask.Hands(Optional.empty(), Optional.of(member.id()), member.name())));
     }
     doers.add(new Doer("them", "The client, not sent yet", Side.CLIENTS, PlannedTask.Hands.NOBODY));

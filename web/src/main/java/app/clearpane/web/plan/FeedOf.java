@@ -3,8 +3,10 @@ package app.clearpane.web.plan;
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.exposure.SeatId;
 import app.clearpane.core.plan.Stage;
+import app.clearpane.core.project.ProjectId;
 import app.clearpane.formats.plan.Calendars;
 import app.clearpane.store.agency.People;
+import app.clearpane.store.agency.TeamMember;
 import app.clearpane.store.exposure.SeatRow;
 import app.clearpane.store.exposure.Seats;
 import app.clearpane.store.exposure.clientside.Viewer;
@@ -18,6 +20,7 @@ import app.clearpane.store.project.Milestone;
 import app.clearpane.store.project.Project;
 import app.clearpane.store.project.Projects;
 import app.clearpane.store.project.clientside.VisibleDates;
+import app.clearpane.web.layout.TeamSight;
 import app.clearpane.web.layout.TheAgency;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -25,6 +28,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.Predicate;
 import org.springframework.stereotype.Component;
@@ -41,10 +45,11 @@ class FeedOf {
   private final VisibleDates visibleDates;
   private final VisibleDeliverables visibleDeliverables;
   private final PlanForClients plans;
+  private final TeamSight sight;
   private final TheAgency agency;
   private final Clock clock;
 
-  FeedOf(Projects projects, PlanBook book, People people, Seats seats, Viewers viewers, VisibleTasks visibleTasks, VisibleDates visibleDates, VisibleDeliverables visibleDeliverables, PlanForClients plans, TheAgency agency, Clock clock) {
+  FeedOf(Projects projects, PlanBook book, People people, Seats seats, Viewers viewers, VisibleTasks visibleTasks, VisibleDates visibleDates, VisibleDeliverables visibleDeliverables, PlanForClients plans, TeamSight sight, TheAgency agency, Clock clock) {
     this.projects = projects;
     this.book = book;
     this.people = people;
@@ -54,6 +59,7 @@ class FeedOf {
     this.visibleDates = visibleDates;
     this.visibleDeliverables = visibleDeliverables;
     this.plans = plans;
+    this.sight = sight;
     this.agency = agency;
     this.clock = clock;
   }
@@ -63,14 +69,16 @@ class FeedOf {
     if (feed.seat() != null) {
       return seats.find(feed.seat()).flatMap(this::viewer).map(this::seen);
     }
-    if (feed.member() == null || people.member(feed.member()).isEmpty()) {
+    Optional<TeamMember> member = Optional.ofNullable(feed.member()).flatMap(people::member);
+    if (member.isEmpty()) {
       return Optional.empty();
     }
+    Set<ProjectId> hidden = sight.hiddenFrom(member.get().id(), member.get().role());
     if (feed.project() != null) {
-      return projects.find(feed.project()).map(project -> entries(book.of(project), task -> true, true));
+      return projects.find(feed.project()).filter(project -> !hidden.contains(project.id())).map(project -> entries(book.of(project), task -> true, true));
     }
     List<Calendars.Entry> own = new ArrayList<>();
-    book.of(projects.active()).values().forEach(plan -> own.addAll(entries(plan, task -> task.isOnDeskOf(feed.member()), false)));
+    book.of(projects.active().stream().filter(project -> !hidden.contains(project.id())).toList()).values().forEach(plan -> own.addAll(entries(plan, task -> feed.everything() || task.isOnDeskOf(member.get().id()), feed.everything())));
     return Optional.of(own);
   }
 

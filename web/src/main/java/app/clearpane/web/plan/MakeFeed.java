@@ -40,14 +40,20 @@ public class MakeFeed {
   /** Of what is in one's own hands. @return its address */
   @Transactional
   public String own(Person.OfTeam me) {
-    return make(me.memberId(), null, null, me.fullName());
+    return make(me.memberId(), null, null, false, me.fullName());
+  }
+
+  /** Of everything that has a day, over all projects. @return its address */
+  @Transactional
+  public String ofEverything(Person.OfTeam me) {
+    return make(me.memberId(), null, null, true, "All dates");
   }
 
   /** Of a project, as the team sees it. @return its address */
   @Transactional
   public String ofProject(ProjectId id, Person.OfTeam me) {
     Project project = NotThere.unless(projects.find(id));
-    return make(me.memberId(), id, null, project.fullName());
+    return make(me.memberId(), id, null, false, project.fullName());
   }
 
   /** Of what somebody sees through a pane; the one they had is taken back. @return its address @throws Refused for whoever has nothing but a link */
@@ -57,12 +63,12 @@ public class MakeFeed {
       throw Refused.because("A calendar is for somebody who has a seat here. Nothing was made.");
     }
     feeds.revoke(viewer.seat(), clock.instant());
-    return make(null, null, viewer.seat(), name);
+    return make(null, null, viewer.seat(), false, name);
   }
 
-  private String make(@Nullable TeamMemberId member, @Nullable ProjectId project, @Nullable SeatId seat, String name) {
+  private String make(@Nullable TeamMemberId member, @Nullable ProjectId project, @Nullable SeatId seat, boolean everything, String name) {
     LinkKeys.Loose key = keys.loose();
-    feeds.add(new Feeds.Feed(UUID.randomUUID(), member, project, seat, name, clock.instant(), null), key.hash());
+    feeds.add(new Feeds.Feed(UUID.randomUUID(), member, project, seat, everything, name, clock.instant(), null), key.hash());
     return house.address() + "/p/calendar/" + key.address().substring(key.address().lastIndexOf('/') + 1);
   }
 

@@ -10,6 +10,7 @@ import app.clearpane.store.plan.TaskSteps;
 import app.clearpane.store.plan.Tasks;
 import app.clearpane.store.project.Project;
 import app.clearpane.web.exposure.Windows;
+import app.clearpane.web.layout.ForOutsideMakers;
 import app.clearpane.web.layout.Refused;
 import app.clearpane.web.layout.TeamController;
 import app.clearpane.web.layout.TheAgency;
@@ -46,6 +47,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 
 /** The plan of a project, four ways, and what is agreed on of it. */
 @TeamController
+@ForOutsideMakers
 class PlanController {
   private static final int A_YEAR = 31_536_000;
   private static final Set<String> WAYS = Set.of("lines", "time", "columns", "month", "dates");

@@ -60,6 +60,7 @@ class PlanForms implements FormStates, Speech {
   public List<FormState> states() {
     return List.of(
         FormState.of("/t/tasks/{task}/stage", "stage", asked -> task(asked).map(this::step)),
+        FormState.of("/t/tasks/{task}/hand-on", "", asked -> task(asked).map(task -> "revision " + task.revision())),
         FormState.of("/t/tasks/{task}/delete", "", asked -> task(asked).map(task -> "revision " + task.revision())),
         FormState.of("/t/projects/{project}/steps", "", asked -> project(asked).map(project -> steps(named(steps.ofProject(project).steps())))),
         FormState.of("/t/projects/{project}/archive", "", this::projectNow),

@@ -300,6 +300,19 @@ public class PlanTask {
     }
   }
 
+  /** Gives a task to somebody else of the team, or to nobody in person. @param doer as forms name them */
+  @Transactional
+  void handOn(ItemId id, String doer, Person.OfTeam by) {
+    PlannedTask before = NotThere.unless(tasks.find(id));
+    Doers.Doer chosen = doers.chosen(before.project(), doer);
+    if (chosen.side() != Side.OURS || before.task().side() != Side.OURS) {
+      throw Refused.because("Only what we do ourselves is handed on here; open the task to give it to somebody at the client. Nothing was changed.");
+    }
+    PlannedTask.Also also = new PlannedTask.Also(before.details().also().phases(), before.details().also().helpers().stream().filter(helper -> chosen.hands().member().filter(helper.id()::equals).isEmpty()).toList());
+    PlannedTask.Details was = before.details();
+    save(before, new PlannedTask(before.task(), before.project(), before.position(), chosen.hands(), new PlannedTask.Details(was.phase(), was.milestone(), was.deliverable(), was.due(), was.priority(), was.labels(), was.notes(), was.repeats(), also), before.revision()), by);
+  }
+
   /** Lets a milestone wait for a task. */
   @Transactional
   public void waitsFor(ItemId milestone, ItemId id, Person.OfTeam by) {

@@ -1,10 +1,12 @@
 package app.clearpane.web.plan;
 
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.plan.Effort;
 import app.clearpane.store.plan.TimeSpent;
 import app.clearpane.store.plan.Tasks;
 import app.clearpane.web.layout.Input;
 import app.clearpane.web.layout.NotThere;
+import app.clearpane.web.layout.RunningClocks;
 import app.clearpane.web.layout.TheAgency;
 import app.clearpane.web.security.Person;
 import java.time.Clock;
@@ -23,12 +25,14 @@ class SpendTime {
   private static final int A_DAY = 24 * 60;
   private final Tasks tasks;
   private final TimeSpent timeSpent;
+  private final RunningClocks clocks;
   private final TheAgency agency;
   private final Clock clock;
 
-  SpendTime(Tasks tasks, TimeSpent timeSpent, TheAgency agency, Clock clock) {
+  SpendTime(Tasks tasks, TimeSpent timeSpent, RunningClocks clocks, TheAgency agency, Clock clock) {
     this.tasks = tasks;
     this.timeSpent = timeSpent;
+    this.clocks = clocks;
     this.agency = agency;
     this.clock = clock;
   }
@@ -39,7 +43,7 @@ class SpendTime {
     NotThere.unless(tasks.find(id));
     Input input = new Input();
     Optional<LocalDate> on = input.day("The day", day);
-    int minutes = TaskForm.minutes(time);
+    int minutes = Effort.minutes(time);
     input.require(minutes > 0 && minutes <= A_DAY, "“" + time.strip() + "” is not a time of a day like 2.5h or 90m.");
     input.allGood();
     timeSpent.add(id, by.memberId(), minutes, on.orElseThrow(), clock.instant());
@@ -51,12 +55,14 @@ class SpendTime {
     NotThere.unless(tasks.find(id));
     stop(by);
     timeSpent.add(id, by.memberId(), null, agency.today(), clock.instant());
+    clocks.changed();
   }
 
   /** Stops somebody's clock and writes down how long it ran: whole minutes begun, at most a day. */
   @Transactional
   void stop(Person.OfTeam by) {
     timeSpent.running(by.memberId()).ifPresent(running -> timeSpent.stop(running.id(), minutes(running)));
+    clocks.changed();
   }
 
   private int minutes(TimeSpent.Entry running) {

@@ -13,8 +13,10 @@ import app.clearpane.store.plan.TaskSteps;
 import app.clearpane.store.plan.Tasks;
 import app.clearpane.store.project.Project;
 import app.clearpane.web.exposure.Windows;
+import app.clearpane.web.layout.ForOutsideMakers;
 import app.clearpane.web.layout.NotThere;
 import app.clearpane.web.layout.TeamController;
+import app.clearpane.web.layout.TeamSight;
 import app.clearpane.web.layout.TheAgency;
 import app.clearpane.web.project.ProjectFrame;
 import app.clearpane.web.security.Person;
@@ -34,6 +36,7 @@ import org.springframework.web.bind.annotation.ResponseBody;
 
 /** One task. */
 @TeamController
+@ForOutsideMakers
 class TaskController {
   private static final TeamMemberId NOBODY = new TeamMemberId(new UUID(0, 0));
   private final PlanBook book;
@@ -41,6 +44,7 @@ class TaskController {
   private final MoveTask moveTask;
   private final SayOfTask sayOfTask;
   private final SpendTime spendTime;
+  private final TeamSight sight;
   private final TaskFiles taskFiles;
   private final Consequence consequence;
   private final Tasks tasks;
@@ -52,13 +56,14 @@ class TaskController {
   private final Markups markups;
   private final Clock clock;
 
-  TaskController(PlanBook book, PlanTask planTask, MoveTask moveTask, SayOfTask sayOfTask, SpendTime spendTime, TaskFiles taskFiles, Consequence consequence, Tasks tasks, StepBook stepBook, Doers doers, ProjectFrame frame, Windows windows, TheAgency agency, Markups markups, Clock clock) {
+  TaskController(PlanBook book, PlanTask planTask, MoveTask moveTask, SayOfTask sayOfTask, SpendTime spendTime, TaskFiles taskFiles, Consequence consequence, Tasks tasks, StepBook stepBook, Doers doers, ProjectFrame frame, Windows windows, TheAgency agency, Markups markups, Clock clock, TeamSight sight) {
     this.markups = markups;
     this.book = book;
     this.planTask = planTask;
     this.moveTask = moveTask;
     this.sayOfTask = sayOfTask;
     this.spendTime = spendTime;
+    this.sight = sight;
     this.taskFiles = taskFiles;
     this.consequence = consequence;
     this.tasks = tasks;
@@ -102,6 +107,7 @@ class TaskController {
     model.addAttribute("files", taskFiles.on(task));
     model.addAttribute("mark", found.mark());
     model.addAttribute("spent", spendTime.on(task, me));
+    model.addAttribute("saysToClient", sight.saysToClient(project.id()));
     return "plan/task";
   }
 
@@ -117,6 +123,12 @@ class TaskController {
   String change(@PathVariable ItemId task, TaskForm form, AgainForm again, @AuthenticationPrincipal Person.OfTeam me) {
     planTask.change(task, form, again, me);
     return "redirect:/t/tasks/" + task;
+  }
+
+  @PostMapping("/t/tasks/{task}/hand-on")
+  String handOn(@PathVariable ItemId task, @RequestParam(defaultValue = "") String doer, @AuthenticationPrincipal Person.OfTeam me) {
+    planTask.handOn(task, doer, me);
+    return "redirect:/t/people";
   }
 
   @PostMapping("/t/tasks/{task}/stage")

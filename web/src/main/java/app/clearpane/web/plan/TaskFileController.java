@@ -4,6 +4,7 @@ import app.clearpane.core.exposure.ItemId;
 import app.clearpane.store.markup.MarkupRow;
 import app.clearpane.store.plan.TaskFiles;
 import app.clearpane.web.deliverable.SheetBytes;
+import app.clearpane.web.layout.ForOutsideMakers;
 import app.clearpane.web.layout.NotThere;
 import app.clearpane.web.layout.TeamController;
 import app.clearpane.web.security.Person;
@@ -21,6 +22,7 @@ import org.springframework.web.multipart.MultipartFile;
 
 /** Files beside tasks, for the team. */
 @TeamController
+@ForOutsideMakers
 class TaskFileController {
   private final PutBeside putBeside;
   private final TaskFiles files;

@@ -1,6 +1,7 @@
 package app.clearpane.web.plan;
 
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.plan.Effort;
 import app.clearpane.core.plan.Priority;
 import app.clearpane.core.plan.Stage;
 import app.clearpane.core.plan.Task;
@@ -9,13 +10,10 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.UUID;
 import java.util.function.Function;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 
 /** A task as typed on its page. */
@@ -24,7 +22,6 @@ record TaskForm(String name, String doer, String days, String notBefore, String 
   private static final int LONGEST_NOTES = 8_000;
   private static final int MOST_LABELS = 12;
   private static final int LONGEST_LABEL = 40;
-  private static final Pattern EFFORT = Pattern.compile("(?:(\\d{1,5})(?:[.,](\\d))?\\s*h)?\\s*(?:(\\d{1,5})\\s*m)?");
 
   /** The members of the team on whose desks it is to be too. */
   List<String> alsoMembers() {
@@ -83,19 +80,9 @@ record TaskForm(String name, String doer, String days, String notBefore, String 
     if (effort.isBlank()) {
       return OptionalInt.empty();
     }
-    int minutes = minutes(effort);
+    int minutes = Effort.minutes(effort);
     input.require(minutes > 0, "Estimate: “" + effort.strip() + "” is not a time like 2.5h or 90m.");
     return minutes > 0 ? OptionalInt.of(minutes) : OptionalInt.empty();
-  }
-
-  /** Minutes of a time like "2.5h", "1h 30m" or "90m"; 0 if it is none. */
-  static int minutes(String typed) {
-    Matcher read = EFFORT.matcher(typed.strip().toLowerCase(Locale.ROOT));
-    return read.matches() ? number(read.group(1)) * 60 + number(read.group(2)) * 6 + number(read.group(3)) : 0;
-  }
-
-  private static int number(@Nullable String digits) {
-    return digits == null ? 0 : Integer.parseInt(digits);
   }
 
   private List<Task.After> links(Input input) {

@@ -1,6 +1,7 @@
 package app.clearpane.web.plan;
 
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.web.layout.ForOutsideMakers;
 import app.clearpane.web.layout.TeamController;
 import app.clearpane.web.security.Person;
 import java.util.UUID;
@@ -11,6 +12,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 
 /** Time spent on tasks. */
 @TeamController
+@ForOutsideMakers
 class TimeController {
   private final SpendTime spendTime;
 

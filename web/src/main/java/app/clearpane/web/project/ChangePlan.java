@@ -5,7 +5,6 @@ import app.clearpane.core.people.Actor;
 import app.clearpane.core.agency.ClientId;
 import app.clearpane.core.agency.Name;
 import app.clearpane.core.agency.TeamMemberId;
-import app.clearpane.core.agency.TeamRole;
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.project.Covers;
@@ -26,15 +25,19 @@ import app.clearpane.web.record.Tell;
 import java.math.BigDecimal;
 import java.time.Clock;
 import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Changes the phases and milestones of a project, and puts it away. */
+/** Changes the phases and milestones of a project, and what it is called. */
 @Component
 public class ChangePlan {
+  private static final int LONGEST_LINE = 400;
   private final Projects projects;
   private final NewItem newItem;
   private final DeleteItem deleteItem;
@@ -62,8 +65,9 @@ public class ChangePlan {
     input.require(starts.isEmpty() || ends.isEmpty() || !ends.get().isBefore(starts.get()), "The last day of " + phase.name() + " is before its first.");
     Optional<Phase.Stage> stage = input.one("How far it is", form.stage(), Phase.Stage::valueOf);
     Optional<Name> name = input.name("The phase", form.name() == null ? phase.name() : form.name());
+    String words = input.text("What is done in it", Objects.requireNonNullElse(form.words(), phase.words()), LONGEST_LINE);
     input.allGood();
-    move(project, new Phase(id, name.orElseThrow().value(), starts.orElseThrow(), ends.orElseThrow(), stage.orElseThrow(), form.revision()), by);
+    move(project, new Phase(id, name.orElseThrow().value(), starts.orElseThrow(), ends.orElseThrow(), stage.orElseThrow(), words, form.revision()), by);
   }
 
   /** Adds a phase behind the others. */
@@ -80,6 +84,20 @@ public class ChangePlan {
     projects.addPhase(project, phase, projects.phases(project).size());
     keepPlan.changed(project);
     tell.of(project, phase.id(), new PlanActs.PhaseAdded(by, phase.name(), phase.startsOn(), phase.endsOn()));
+  }
+
+  /** Puts a phase before the one that it follows. */
+  @Transactional
+  void putEarlier(ProjectId project, UUID id, Actor by) {
+    Phase phase = NotThere.unless(projects.phase(project, id));
+    List<UUID> order = new ArrayList<>(projects.phases(project).stream().map(Phase::id).toList());
+    int at = order.indexOf(id);
+    if (at > 0) {
+      Collections.swap(order, at, at - 1);
+      projects.orderPhases(project, order);
+      keepPlan.changed(project);
+      tell.of(project, id, new PlanActs.PhasePutEarlier(by, phase.name(), NotThere.unless(projects.phase(project, order.get(at))).name()));
+    }
   }
 
   /** Deletes a phase. @throws Refused while tasks stand in it */
@@ -116,17 +134,19 @@ public class ChangePlan {
     Project project = NotThere.unless(projects.find(id));
     Input input = new Input();
     Optional<Name> name = input.name("The project", form.name());
-    ProjectForm.requireCurrency(input, form.currency());
-    Optional<BigDecimal> tax = ProjectForm.tax(input, form.tax());
+    Reckoned.requireCurrency(input, form.currency());
+    Optional<BigDecimal> tax = Reckoned.tax(input, form.tax());
     input.require(Covers.ALL.contains(form.cover()), "Choose one of the covers.");
-    Optional<Name> client = input.name("The client", Objects.requireNonNullElse(form.client(), project.clientName()));
+    Optional<Integer> payment = form.paymentDays() == null || form.paymentDays().isBlank() ? Optional.empty() : input.number("The days until an invoice is due", form.paymentDays(), 0, Reckoned.MOST_PAYMENT_DAYS);
+    boolean staysOurs = project.isOwn() && (form.client() == null || form.client().isBlank());
+    Optional<Name> client = staysOurs ? Optional.empty() : input.name("The client", Objects.requireNonNullElse(form.client(), project.clientName()));
     Optional<TeamMember> manager = input.one("Who manages it", form.manager(), TeamMemberId::of).flatMap(people::member);
-    input.require(manager.filter(one -> one.role() != TeamRole.MAKER).isPresent(), "Choose who manages it: a manager or an owner.");
+    input.require(manager.filter(one -> one.role().mayPublish()).isPresent(), "Choose who manages it: a manager or an owner.");
     input.allGood();
-    boolean other = !client.orElseThrow().value().equals(project.clientName());
+    boolean other = client.isPresent() && !client.get().value().equals(project.clientName());
     ClientId of = other ? people.clientNamed(client.orElseThrow(), clock.instant()) : project.client();
-    projects.change(new Project(id, of, client.orElseThrow().value(), manager.orElseThrow().id(), name.orElseThrow().value(), form.cover(), form.currency(), tax.orElseThrow(), project.startsOn(), project.agreedOn(),
-        project.archivedAt(), project.pausedAt(), project.pausedBecause(), project.planRevision(), form.revision()));
+    projects.change(new Project(id, of, client.map(Name::value).orElse(""), manager.orElseThrow().id(), name.orElseThrow().value(), form.cover(), form.currency(), tax.orElseThrow(), payment.orElse(null), project.startsOn(), project.agreedOn(),
+        project.archivedAt(), project.ended(), project.endedBecause(), project.pausedAt(), project.pausedBecause(), project.planRevision(), form.revision()));
     tell.of(id, id.value(), new PlanActs.ProjectChanged(by, project.fullName(), name.orElseThrow().value(), Optional.of(project.name()).filter(before -> !before.equals(name.orElseThrow().value())), form.currency(), tax.orElseThrow(), form.cover(), manager.orElseThrow().name(), other ? client.map(Name::value) : Optional.empty()));
   }
 
@@ -135,7 +155,7 @@ public class ChangePlan {
   public void move(ProjectId project, Phase wanted, Actor by) {
     projects.changePhase(project, wanted);
     keepPlan.changed(project);
-    tell.of(project, wanted.id(), new PlanActs.PhaseChanged(by, wanted.name(), wanted.startsOn(), wanted.endsOn(), wanted.stage().toString()));
+    tell.of(project, wanted.id(), new PlanActs.PhaseChanged(by, wanted.name(), wanted.startsOn(), wanted.endsOn(), wanted.stage().toString(), wanted.words()));
   }
 
   @Transactional
@@ -169,21 +189,5 @@ public class ChangePlan {
     projects.changeMilestone(new Milestone(id, name.orElseThrow().value(), day.orElseThrow(), form.isReached(), form.revision()), clock.instant());
     keepPlan.changed(project);
     tell.of(project, id.value(), new PlanActs.MilestoneChanged(by, name.orElseThrow().value(), day.orElseThrow(), form.isReached()));
-  }
-
-  /** Puts a project away. */
-  @Transactional
-  public void archive(ProjectId id, Actor by) {
-    Project project = NotThere.unless(projects.find(id));
-    projects.archive(project, clock.instant());
-    tell.of(id, id.value(), new PlanActs.ProjectArchived(by, project.fullName()));
-  }
-
-  /** Takes a project up again that was put away. */
-  @Transactional
-  public void restore(ProjectId id, Actor by) {
-    Project project = NotThere.unless(projects.find(id));
-    projects.restore(project);
-    tell.of(id, id.value(), new PlanActs.ProjectRestored(by, project.fullName()));
   }
 }

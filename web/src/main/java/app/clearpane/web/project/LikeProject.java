@@ -95,7 +95,7 @@ class LikeProject {
     Map<UUID, UUID> phases = new HashMap<>();
     for (int i = 0; i < laid.size(); i++) {
       UUID id = UUID.randomUUID();
-      projects.addPhase(wanted.id(), new Phase(id, laid.get(i).name(), laid.get(i).startsOn(), laid.get(i).endsOn(), Phase.Stage.TO_DO, 1), i);
+      projects.addPhase(wanted.id(), new Phase(id, laid.get(i).name(), laid.get(i).startsOn(), laid.get(i).endsOn(), Phase.Stage.TO_DO, old.get(i).words(), 1), i);
       phases.put(old.get(i).id(), id);
     }
     return phases;

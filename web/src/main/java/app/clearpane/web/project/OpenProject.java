@@ -10,7 +10,6 @@ import app.clearpane.core.plan.Steps;
 import app.clearpane.core.plan.Task;
 import app.clearpane.core.project.PhaseTemplate;
 import app.clearpane.core.project.ProjectId;
-import app.clearpane.core.signoff.SigningTerms;
 import app.clearpane.store.agency.Contact;
 import app.clearpane.store.agency.People;
 import app.clearpane.store.deliverable.SigningDefaults;
@@ -68,9 +67,9 @@ public class OpenProject {
   /** Somebody at the client. */
   public record NewContact(Name name, EmailAddress email, String says) {}
 
-  /** What a project is opened with. */
-  public record Wanted(Name client, Name name, String cover, String currency, BigDecimal taxPercent, LocalDate startsOn, LocalDate agreedOn,
-      PhaseTemplate template, boolean usualTasks, List<NewContact> contacts, Optional<Like> like) {
+  /** What a project is opened with. @param client missing for the house's own work @param template missing where it is laid out like an earlier project */
+  public record Wanted(Optional<Name> client, Name name, String cover, String currency, BigDecimal taxPercent, LocalDate startsOn, LocalDate agreedOn,
+      Optional<PhaseTemplate> template, boolean usualTasks, List<NewContact> contacts, Optional<Like> like) {
     /** The same from another day on. */
     Wanted from(LocalDate start) {
       return new Wanted(client, name, cover, currency, taxPercent, start, agreedOn, template, usualTasks, contacts, like);
@@ -86,38 +85,38 @@ public class OpenProject {
     Optional<Project> earlier = asked.like().map(like -> NotThere.unless(projects.find(like.project())));
     Wanted wanted = earlier.isPresent() && asked.like().orElseThrow().backwards() ? asked.from(likeProject.startFor(earlier.get(), asked.agreedOn())) : asked;
     Instant now = clock.instant();
-    ClientId client = people.clientNamed(wanted.client(), now);
-    Project project = new Project(new ProjectId(UUID.randomUUID()), client, wanted.client().value(), by.memberId(), wanted.name().value(), wanted.cover(), wanted.currency(),
-        wanted.taxPercent(), wanted.startsOn(), wanted.agreedOn(), null, null, "", 0, 1);
+    ClientId client = wanted.client().map(named -> people.clientNamed(named, now)).orElseGet(() -> people.ownWork(now));
+    Project project = new Project(new ProjectId(UUID.randomUUID()), client, wanted.client().map(Name::value).orElse(""), by.memberId(), wanted.name().value(), wanted.cover(), wanted.currency(),
+        wanted.taxPercent(), null, wanted.startsOn(), wanted.agreedOn(), null, null, "", null, "", 0, 1);
     projects.open(project, now);
     if (earlier.isPresent()) {
       likeProject.lay(earlier.get(), project, asked.like().orElseThrow().withPeople(), by.actor());
     } else {
-      layOut(project, wanted, by);
+      layOut(project, wanted, wanted.template().orElseThrow(), by);
     }
     wanted.contacts().forEach(contact -> takeIn(client, contact));
     tell.of(project.id(), project.id().value(), new PlanActs.ProjectOpened(by.actor(), project.fullName(), wanted.startsOn(), wanted.agreedOn(), wanted.currency(), wanted.taxPercent(), earlier.map(Project::fullName).orElse("")));
     return project.id();
   }
 
-  private void layOut(Project project, Wanted wanted, Person.OfTeam by) {
+  private void layOut(Project project, Wanted wanted, PhaseTemplate template, Person.OfTeam by) {
     int position = 0;
-    for (PhaseTemplate.Laid phase : wanted.template().layOut(wanted.startsOn(), wanted.agreedOn(), agency.calendar())) {
+    for (PhaseTemplate.Laid phase : template.layOut(wanted.startsOn(), wanted.agreedOn(), agency.calendar())) {
       projects.addPhase(project.id(), new Phase(UUID.randomUUID(), phase.name(), phase.startsOn(), phase.endsOn(), Phase.Stage.TO_DO, 1), position++);
     }
-    ItemId finish = newItem.add(project.id(), ContentKind.DATES, wanted.template().finish(), Optional.empty(), by.actor());
+    ItemId finish = newItem.add(project.id(), ContentKind.DATES, template.finish(), Optional.empty(), by.actor());
     projects.addMilestone(finish, wanted.agreedOn());
     if (wanted.usualTasks()) {
-      plan(project, wanted, finish, by);
-      steps.set(project.id(), Steps.PLAIN.named(wanted.template().steps(), UUID::randomUUID));
-      signing.set(new SigningDefaults.Usual(project.id(), SigningTerms.USUAL, wanted.template().checklist(), 0));
+      plan(project, wanted, template, finish, by);
+      steps.set(project.id(), Steps.PLAIN.named(template.steps(), UUID::randomUUID));
+      signing.set(new SigningDefaults.Usual(project.id(), signing.house().terms(), template.checklist(), 0));
     }
   }
 
   /** The usual tasks one after another; the finish waits for the last. */
-  private void plan(Project project, Wanted wanted, ItemId finish, Person.OfTeam by) {
+  private void plan(Project project, Wanted wanted, PhaseTemplate template, ItemId finish, Person.OfTeam by) {
     Map<String, UUID> phases = projects.phases(project.id()).stream().collect(Collectors.toMap(Phase::name, Phase::id));
-    List<PhaseTemplate.LaidTask> tasks = wanted.template().tasks(wanted.startsOn(), wanted.agreedOn(), agency.calendar());
+    List<PhaseTemplate.LaidTask> tasks = template.tasks(wanted.startsOn(), wanted.agreedOn(), agency.calendar());
     Optional<ItemId> before = Optional.empty();
     for (int i = 0; i < tasks.size(); i++) {
       PhaseTemplate.LaidTask task = tasks.get(i);

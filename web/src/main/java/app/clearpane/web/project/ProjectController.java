@@ -1,16 +1,18 @@
 package app.clearpane.web.project;
 
-import app.clearpane.core.project.PhaseTemplate;
 import app.clearpane.core.project.Covers;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.agency.People;
+import app.clearpane.store.project.HouseHabits;
+import app.clearpane.store.project.HouseTemplates;
 import app.clearpane.store.project.Projects;
+import java.util.List;
 import java.util.stream.Stream;
+import app.clearpane.web.layout.ForOutsideMakers;
 import app.clearpane.web.layout.ForManagers;
 import app.clearpane.web.layout.TeamController;
-import app.clearpane.web.layout.AskFirst;
+import app.clearpane.web.layout.TeamSight;
 import app.clearpane.web.layout.TheAgency;
-import app.clearpane.web.exposure.WhatEnds;
 import app.clearpane.web.security.Person;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.ui.Model;
@@ -26,25 +28,32 @@ class ProjectController {
   private final ChangePlan changePlan;
   private final Projects projects;
   private final People people;
-  private final WhatEnds whatEnds;
+  private final CloseProject closeProject;
+  private final HouseTemplates templates;
+  private final HouseHabits habits;
+  private final TeamSight sight;
   private final TheAgency agency;
 
-  ProjectController(OpenProject openProject, ChangePlan changePlan, Projects projects, People people, WhatEnds whatEnds, TheAgency agency) {
+  ProjectController(OpenProject openProject, ChangePlan changePlan, Projects projects, People people, CloseProject closeProject, HouseTemplates templates, HouseHabits habits, TeamSight sight, TheAgency agency) {
     this.openProject = openProject;
     this.changePlan = changePlan;
     this.projects = projects;
     this.people = people;
-    this.whatEnds = whatEnds;
+    this.closeProject = closeProject;
+    this.templates = templates;
+    this.habits = habits;
+    this.sight = sight;
     this.agency = agency;
   }
 
   @GetMapping("/t/projects/new")
   @ForManagers
   String blank(Model model) {
-    model.addAttribute("form", ProjectForm.empty(agency.today()));
+    List<HouseTemplates.Kept> kept = templates.all();
+    model.addAttribute("form", ProjectForm.empty(agency.today(), habits.reckoning(), kept.isEmpty() ? ProjectForm.LIKE : kept.get(0).id().toString()));
     model.addAttribute("covers", Covers.ALL);
-    model.addAttribute("templates", PhaseTemplate.values());
-    model.addAttribute("earlier", Stream.concat(projects.active().stream(), projects.archived().stream()).toList());
+    model.addAttribute("templates", kept);
+    model.addAttribute("earlier", Stream.concat(projects.active().stream(), projects.archived().stream()).filter(project -> !sight.hides(project.id())).toList());
     model.addAttribute("clients", people.clients());
     return "project/new";
   }
@@ -52,9 +61,10 @@ class ProjectController {
   @PostMapping("/t/projects")
   @ForManagers
   String open(ProjectForm form, @AuthenticationPrincipal Person.OfTeam me) {
-    return "redirect:/t/projects/" + openProject.open(form.wanted(), me) + "/deliverables";
+    return "redirect:/t/projects/" + openProject.open(form.wanted(sight::hides, id -> templates.find(id).map(HouseTemplates.Kept::template), agency.calendar()), me) + "/deliverables";
   }
 
+  @ForOutsideMakers
   @GetMapping("/t/projects/{project}")
   String front(@PathVariable ProjectId project) {
     return "redirect:/t/projects/" + project + "/deliverables";
@@ -71,6 +81,13 @@ class ProjectController {
   @ForManagers
   String addPhase(@PathVariable ProjectId project, @RequestParam String name, @RequestParam String startsOn, @RequestParam String endsOn, @AuthenticationPrincipal Person me) {
     changePlan.addPhase(project, name, startsOn, endsOn, me.actor());
+    return "redirect:/t/projects/" + project + "/plan?as=dates";
+  }
+
+  @PostMapping("/t/projects/{project}/phases/{phase}/earlier")
+  @ForManagers
+  String putEarlier(@PathVariable ProjectId project, @PathVariable java.util.UUID phase, @AuthenticationPrincipal Person me) {
+    changePlan.putEarlier(project, phase, me.actor());
     return "redirect:/t/projects/" + project + "/plan?as=dates";
   }
 
@@ -112,17 +129,14 @@ class ProjectController {
   @PostMapping("/t/projects/{project}/restore")
   @ForManagers
   String restore(@PathVariable ProjectId project, @AuthenticationPrincipal Person me) {
-    changePlan.restore(project, me.actor());
+    closeProject.reopen(project, me.actor());
     return "redirect:/t/projects/" + project + "/deliverables";
   }
 
   @PostMapping("/t/projects/{project}/archive")
   @ForManagers
-  String archive(@PathVariable ProjectId project, @RequestParam(defaultValue = "false") boolean sure, @AuthenticationPrincipal Person me) {
-    if (!sure) {
-      throw new AskFirst(whatEnds.byArchiving(project), "Archive the project");
-    }
-    changePlan.archive(project, me.actor());
+  String archive(@PathVariable ProjectId project, @RequestParam(defaultValue = "") String ended, @RequestParam(defaultValue = "") String because, @RequestParam(defaultValue = "false") boolean sure, @AuthenticationPrincipal Person me) {
+    closeProject.close(project, ended, because, sure, me.actor());
     return "redirect:/t";
   }
 }

@@ -1,65 +1,77 @@
 package app.clearpane.web.project;
 
+import app.clearpane.core.plan.WorkingCalendar;
 import app.clearpane.core.project.Covers;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.agency.EmailAddress;
 import app.clearpane.core.agency.Name;
-import app.clearpane.core.money.TypedAmount;
 import app.clearpane.core.project.PhaseTemplate;
+import app.clearpane.store.project.HouseHabits;
 import app.clearpane.web.layout.Input;
 import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.Currency;
 import java.util.List;
 import java.util.Optional;
+import java.util.UUID;
+import java.util.function.Function;
+import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
 
-/** The form a project is opened with, as typed. Contacts are lines of "Name, address, what they do". */
+/** The form a project is opened with, as typed. Contacts are lines of "Name, address, what they do". Without a client it is the house's own work. */
 record ProjectForm(String client, String name, String cover, String currency, String tax, String startsOn, String agreedOn, String template, @Nullable Boolean tasks, String contacts, @Nullable String like, @Nullable Boolean people) {
 
   /** The template that is another project. */
   static final String LIKE = "LIKE";
 
-  static ProjectForm empty(LocalDate today) {
-    return new ProjectForm("", "", Covers.ALL.get(0), "GBP", "20", today.toString(), today.plusMonths(3).toString(), PhaseTemplate.SPACE.name(), true, "", "", true);
+  /** One that nothing was typed into. */
+  static ProjectForm empty(LocalDate today, HouseHabits.Reckoning usual, String template) {
+    return new ProjectForm("", "", Covers.ALL.get(0), usual.currency(), usual.taxPercent().stripTrailingZeros().toPlainString(), today.toString(), "", template, true, "", "", true);
   }
 
-  /** @throws app.clearpane.web.layout.Refused with everything that is wrong */
-  OpenProject.Wanted wanted() {
+  /**
+   * What it asks for. Where a day is left out, the usual days of the template are counted from the other one.
+   *
+   * @param hidden what is not there for whoever asks
+   * @param known the house's templates by identifier
+   * @throws app.clearpane.web.layout.Refused with everything that is wrong
+   */
+  OpenProject.Wanted wanted(Predicate<ProjectId> hidden, Function<UUID, Optional<PhaseTemplate>> known, WorkingCalendar calendar) {
     Input input = new Input();
-    Optional<Name> clientName = input.name("The client", client);
+    Optional<Name> clientName = client.isBlank() ? Optional.empty() : input.name("The client", client);
     Optional<Name> projectName = input.name("The project", name);
     boolean likeAnother = LIKE.equals(template) && like != null && !like.isBlank();
-    boolean backwards = likeAnother && startsOn.isBlank();
     input.require(!LIKE.equals(template) || likeAnother, "Choose the project that it is to be like.");
-    Optional<LocalDate> start = backwards ? input.day("The agreed finish", agreedOn) : input.day("The start", startsOn);
-    Optional<LocalDate> agreed = input.day("The agreed finish", agreedOn);
-    input.require(start.isEmpty() || agreed.isEmpty() || !agreed.get().isBefore(start.get()), "The agreed finish is before the start.");
-    input.require(start.isEmpty() || agreed.isEmpty() || agreed.get().isBefore(start.get().plusYears(10)), "The agreed finish is more than ten years after the start.");
+    Optional<PhaseTemplate> phases = LIKE.equals(template) ? Optional.empty() : input.one("The phases", template, UUID::fromString).flatMap(known);
+    input.require(LIKE.equals(template) || phases.isPresent(), "Choose a template; that one is not kept any more.");
+    Days days = days(input, phases, calendar);
     input.require(Covers.ALL.contains(cover), "Choose one of the covers.");
-    requireCurrency(input, currency);
-    Optional<BigDecimal> percent = tax(input, tax);
+    Reckoned.requireCurrency(input, currency);
+    Optional<BigDecimal> percent = Reckoned.tax(input, tax);
     List<OpenProject.NewContact> contactsTyped = contacts(input);
-    Optional<PhaseTemplate> phases = LIKE.equals(template) ? Optional.of(PhaseTemplate.SPACE) : input.one("The phases", template, PhaseTemplate::valueOf);
-    Optional<ProjectId> other = likeAnother ? input.one("The project that it is to be like", like, ProjectId::of) : Optional.empty();
+    Optional<ProjectId> other = likeAnother ? input.one("The project that it is to be like", like, ProjectId::of).filter(hidden.negate()) : Optional.empty();
+    input.require(!likeAnother || other.isPresent(), "Choose the project that it is to be like.");
     input.allGood();
-    return new OpenProject.Wanted(clientName.orElseThrow(), projectName.orElseThrow(), cover, currency, percent.orElseThrow(), start.orElseThrow(),
-        agreed.orElseThrow(), phases.orElseThrow(), Boolean.TRUE.equals(tasks), contactsTyped,
-        other.map(project -> new OpenProject.Like(project, Boolean.TRUE.equals(people), backwards)));
+    return new OpenProject.Wanted(clientName, projectName.orElseThrow(), cover, currency, percent.orElseThrow(), days.start().orElseThrow(), days.finish().orElseThrow(), phases, Boolean.TRUE.equals(tasks), contactsTyped,
+        other.map(project -> new OpenProject.Like(project, Boolean.TRUE.equals(people), startsOn.isBlank())));
   }
 
-  static void requireCurrency(Input input, String currency) {
-    input.require(Currency.getAvailableCurrencies().stream().anyMatch(known -> known.getCurrencyCode().equals(currency)), "“" + currency + "” is not a currency. Use its three letters, as in GBP or EUR.");
-  }
+  private record Days(Optional<LocalDate> start, Optional<LocalDate> finish) {}
 
-  static Optional<BigDecimal> tax(Input input, String tax) {
-    Optional<BigDecimal> percent = TypedAmount.of(tax.strip().replaceFirst("\\s*%$", "")).filter(read -> read.signum() >= 0 && read.compareTo(BigDecimal.valueOf(100)) <= 0 && read.scale() <= 2);
-    if (percent.isPresent()) {
-      return percent;
+  private Days days(Input input, Optional<PhaseTemplate> phases, WorkingCalendar calendar) {
+    Optional<LocalDate> start = startsOn.isBlank() ? Optional.empty() : input.day("The start", startsOn);
+    Optional<LocalDate> finish = agreedOn.isBlank() ? Optional.empty() : input.day("The agreed finish", agreedOn);
+    if (startsOn.isBlank() && agreedOn.isBlank()) {
+      input.require(false, "Write the start, the agreed finish, or both.");
+    } else if (startsOn.isBlank()) {
+      start = finish.map(day -> phases.map(template -> template.startFor(day, calendar)).orElse(day));
+    } else if (agreedOn.isBlank()) {
+      input.require(phases.isPresent(), "Write the agreed finish.");
+      finish = start.flatMap(day -> phases.map(template -> template.finishFrom(day, calendar)));
     }
-    input.require(false, "The tax should be a number from 0 to 100 with at most two decimals, as in 20 or 17.5.");
-    return Optional.empty();
+    input.require(start.isEmpty() || finish.isEmpty() || !finish.get().isBefore(start.get()), "The agreed finish is before the start.");
+    input.require(start.isEmpty() || finish.isEmpty() || finish.get().isBefore(start.get().plusYears(10)), "The agreed finish is more than ten years after the start.");
+    return new Days(start, finish);
   }
 
   private List<OpenProject.NewContact> contacts(Input input) {

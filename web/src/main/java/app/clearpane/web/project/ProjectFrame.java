@@ -10,6 +10,9 @@ import app.clearpane.web.layout.Words;
 import app.clearpane.web.layout.WorkedOn;
 import app.clearpane.web.plan.PlanBook;
 import app.clearpane.web.plan.ThePlan;
+import java.util.Locale;
+import java.util.Objects;
+import java.util.Optional;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
 
@@ -19,12 +22,14 @@ public class ProjectFrame {
   private final Projects projects;
   private final WorkedOn workedOn;
   private final PlanBook plans;
+  private final StandingWords standings;
   private final Words words;
 
-  ProjectFrame(Projects projects, WorkedOn workedOn, PlanBook plans, Words words) {
+  ProjectFrame(Projects projects, WorkedOn workedOn, PlanBook plans, StandingWords standings, Words words) {
     this.projects = projects;
     this.workedOn = workedOn;
     this.plans = plans;
+    this.standings = standings;
     this.words = words;
   }
 
@@ -47,8 +52,12 @@ public class ProjectFrame {
     Standing standing = plan.standing(turns);
     int waiting = turns.allClients();
     String atClient = words.count(waiting, "thing", "things");
+    Optional<String> own = standings.own(standing).map(ProjectFrame::capital);
+    if (own.isPresent()) {
+      return own.get() + (standing == Standing.PAUSED ? ", since " + words.dayOf(project.pausedAt()) + ": " + project.pausedBecause() : (waiting > 0 ? ", with " + atClient + " at the client. " : ". ") + timing(plan, standing));
+    }
     return switch (standing) {
-      case ARCHIVED -> "Archived on " + words.dayOf(project.archivedAt()) + ".";
+      case ARCHIVED -> ended(project);
       case PAUSED -> "Paused since " + words.dayOf(project.pausedAt()) + ": " + project.pausedBecause();
       case TO_BE_PLANNED -> "To be planned. " + timing(plan, standing);
       case COMPLETE -> "Complete. " + timing(plan, standing);
@@ -57,6 +66,16 @@ public class ProjectFrame {
       case IN_REVIEW -> "In review" + (waiting > 0 ? ", with " + atClient + " at the client" : "") + ". " + timing(plan, standing);
       case UNDER_WAY -> "Under way" + (waiting > 0 ? ", with " + atClient + " at the client" : "") + ". " + timing(plan, standing);
     };
+  }
+
+  private static String capital(String text) {
+    return text.substring(0, 1).toUpperCase(Locale.ROOT) + text.substring(1);
+  }
+
+  /** How a project ended that was put away, in a sentence. */
+  public String ended(Project project) {
+    String how = Objects.requireNonNull(project.ended()).word();
+    return capital(how) + ", and put away on " + words.dayOf(project.archivedAt()) + (project.endedBecause().isEmpty() ? "." : ": " + project.endedBecause());
   }
 
   private String timing(ThePlan plan, Standing standing) {

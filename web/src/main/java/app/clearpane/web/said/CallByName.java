@@ -7,6 +7,7 @@ import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.exposure.SeatState;
 import app.clearpane.core.markup.Naming;
+import app.clearpane.core.exposure.SeatId;
 import app.clearpane.store.agency.People;
 import app.clearpane.store.agency.TeamMember;
 import app.clearpane.store.deliverable.Deliverable;
@@ -34,6 +35,7 @@ import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import app.clearpane.web.layout.TeamSight;
 import org.springframework.stereotype.Component;
 
 /** Who and what can be called by name in a note on a version: people who may read the note, and things that its author sees. */
@@ -48,9 +50,10 @@ public class CallByName {
   private final VisibleDeliverables visible;
   private final VisibleMarkups visibleMarks;
   private final VisibleNames visibleNames;
+  private final TeamSight sight;
   private final Clock clock;
 
-  CallByName(People people, Seats seats, Items items, Projects projects, Viewers viewers, VisibleDeliverables visible, VisibleMarkups visibleMarks, VisibleNames visibleNames, Clock clock) {
+  CallByName(People people, Seats seats, Items items, Projects projects, Viewers viewers, VisibleDeliverables visible, VisibleMarkups visibleMarks, VisibleNames visibleNames, TeamSight sight, Clock clock) {
     this.people = people;
     this.seats = seats;
     this.items = items;
@@ -59,6 +62,7 @@ public class CallByName {
     this.visible = visible;
     this.visibleMarks = visibleMarks;
     this.visibleNames = visibleNames;
+    this.sight = sight;
     this.clock = clock;
   }
 
@@ -101,6 +105,11 @@ public class CallByName {
     return Stream.of(reference.item(), reference.member(), reference.contact()).filter(java.util.Objects::nonNull).findFirst().orElseThrow();
   }
 
+  /** Whether whoever has a link sees where something is said. */
+  boolean readsByLink(SeatId link, Where where) {
+    return viewers.lookingThrough(link, Viewer.Sight.NOW, clock.instant()).filter(viewer -> visible.version(viewer, where.version().id()).isPresent()).isPresent();
+  }
+
   private List<Naming.Known<MarkupRow.Reference>> people(Where where, Side side) {
     if (side instanceof Side.Client client && client.viewer().byLink()) {
       return List.of();
@@ -114,6 +123,8 @@ public class CallByName {
         seeing(where).forEach(seat -> named.put(new MarkupRow.Reference("", null, null, seat.contact()), seat.name()));
       }
     }
+    Map<TeamMemberId, TeamMember> team = people.team().stream().collect(Collectors.toMap(TeamMember::id, Function.identity()));
+    named.keySet().removeIf(reference -> reference.member() != null && team.containsKey(reference.member()) && !sight.sees(team.get(reference.member()), where.deliverable().project()));
     Map<String, Long> firsts = named.values().stream().map(name -> new Name(name).first().toLowerCase(Locale.ROOT)).collect(Collectors.groupingBy(Function.identity(), Collectors.counting()));
     List<Naming.Known<MarkupRow.Reference>> known = new ArrayList<>();
     named.forEach((reference, name) -> {

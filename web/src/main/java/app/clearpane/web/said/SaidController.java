@@ -5,6 +5,7 @@ import app.clearpane.store.deliverable.Deliverables;
 import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.store.markup.Markups;
 import app.clearpane.web.deliverable.SheetBytes;
+import app.clearpane.web.layout.ForOutsideMakers;
 import app.clearpane.web.layout.NotThere;
 import app.clearpane.web.layout.TeamController;
 import app.clearpane.web.security.Person;
@@ -33,6 +34,7 @@ class SaidController {
     this.bytes = bytes;
   }
 
+  @ForOutsideMakers
   @GetMapping("/t/attachments/{attachment}")
   ResponseEntity<Resource> attachment(@PathVariable UUID attachment, @RequestParam(defaultValue = "false") boolean look) {
     return bytes.attached(NotThere.unless(markups.attachment(attachment)), look);

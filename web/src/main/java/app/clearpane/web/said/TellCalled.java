@@ -8,6 +8,9 @@ import java.util.Optional;
 import app.clearpane.core.people.Actor;
 import app.clearpane.store.agency.People;
 import app.clearpane.store.markup.MarkupRow;
+import app.clearpane.store.exposure.LinkSeats;
+import app.clearpane.store.files.Seal;
+import app.clearpane.store.markup.Markups;
 import app.clearpane.web.House;
 import app.clearpane.web.layout.TheAgency;
 import app.clearpane.web.post.Letter;
@@ -26,8 +29,11 @@ public class TellCalled {
   private final TheAgency agency;
   private final CallsOfTheHour hour;
   private final House house;
+  private final Markups markups;
+  private final LinkSeats links;
+  private final Seal seal;
 
-  TellCalled(CallByName callByName, People people, LinkKeys keys, WriteMail mail, TheAgency agency, CallsOfTheHour hour, House house) {
+  TellCalled(CallByName callByName, People people, LinkKeys keys, WriteMail mail, TheAgency agency, CallsOfTheHour hour, House house, Markups markups, LinkSeats links, Seal seal) {
     this.callByName = callByName;
     this.people = people;
     this.keys = keys;
@@ -35,6 +41,9 @@ public class TellCalled {
     this.agency = agency;
     this.hour = hour;
     this.house = house;
+    this.markups = markups;
+    this.links = links;
+    this.seal = seal;
   }
 
   /** Writes to each of them but the one who wrote it. @param mark on which it was said @param by who called them */
@@ -64,6 +73,14 @@ public class TellCalled {
         answered(mark, said, done, where, by, house.address() + "/t/versions/" + where.version().id() + "/light-table" + at), where));
     Optional.ofNullable(writer.contact()).flatMap(contact -> callByName.reads(contact, where)).ifPresent(seat -> people.contact(seat.contact()).ifPresent(contact -> tell(new Addressee(contact.name(), contact.email()), contact.id().value(),
         answered(mark, said, done, where, by, keys.forContact(contact.id(), "/c/panes/" + seat.pane() + "/versions/" + where.version().id() + at)), where)));
+  }
+
+  /** Writes to the guest who placed a mark that it was answered or fixed, as long as the link by which they came opens and leads to it. */
+  public void guestOf(MarkupRow mark, String said, Optional<String> done, CallByName.Where where, Actor by) {
+    if (mark.author().contact() == null && mark.author().member() == null && !where.forTeam()) {
+      markups.guestOf(mark.id()).filter(guest -> callByName.readsByLink(guest.link(), where)).ifPresent(guest -> links.sealedAddress(guest.link()).flatMap(sealed -> seal.open(sealed, LinkSeats.purpose(guest.link())))
+          .ifPresent(address -> tell(new Addressee(guest.name(), guest.email()), UUID.nameUUIDFromBytes(guest.email().getBytes(StandardCharsets.UTF_8)), answered(mark, said, done, where, by, address), where)));
+    }
   }
 
   private Letter answered(MarkupRow mark, String said, Optional<String> done, CallByName.Where where, Actor by, String link) {

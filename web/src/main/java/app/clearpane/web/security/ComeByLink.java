@@ -13,6 +13,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Component;
@@ -79,9 +80,9 @@ class ComeByLink {
         return "To leave notes, give both your name and your mail address; or leave both empty, to look only.";
       }
     }
-    links.opened(link.id(), new LinkSeats.Opening(clock.instant(), name.isEmpty() ? null : name, address.isEmpty() ? null : address));
+    UUID opening = links.opened(link.id(), new LinkSeats.Opening(clock.instant(), name.isEmpty() ? null : name, address.isEmpty() ? null : address));
     Panes.Row pane = panes.find(link.pane()).orElseThrow();
-    Person.ByLink guest = new Person.ByLink(link.id().value(), link.pane().value(), Sha256.ofText(key).hex(), name, link.name());
+    Person.ByLink guest = new Person.ByLink(link.id().value(), link.pane().value(), Sha256.ofText(key).hex(), name, link.name(), opening);
     records.append(pane.project().value(), pane.id().value(), RecordEntry.What.done(new PeopleActs.LinkOpened(guest.actor(), pane.name(), link.name(), address)), clock.instant());
     comeIn.signIn(SignedIn.as(guest), request, response);
     return "";

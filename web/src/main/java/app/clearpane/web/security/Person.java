@@ -10,6 +10,7 @@ import app.clearpane.core.files.Sha256;
 import java.io.Serializable;
 import java.security.Principal;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 
 /** Who is signed in: one of the team, a contact who came by their mail, or whoever has a link. */
 public sealed interface Person extends Principal, Serializable {
@@ -44,8 +45,9 @@ public sealed interface Person extends Principal, Serializable {
    * @param keyHash the digest of its key; once the link has another one, this opens nothing
    * @param fullName as they gave it; empty if they only look
    * @param linkName what the team calls the link
+   * @param opening of the link by which they came; null if that was not noted
    */
-  record ByLink(UUID id, UUID pane, String keyHash, String fullName, String linkName) implements Person {
+  record ByLink(UUID id, UUID pane, String keyHash, String fullName, String linkName, @Nullable UUID opening) implements Person {
     public SeatId link() {
       return new SeatId(id);
     }

@@ -76,7 +76,8 @@ public class ChangeSigning {
       fee = Objects.requireNonNullElse(fee, "");
     }
 
-    SigningTerms terms() {
+    /** What it says, read. @throws Refused with everything that is wrong */
+    public SigningTerms terms() {
       Input input = new Input();
       Optional<Integer> least = "AT_LEAST".equals(rule) ? input.number("How many have to sign", this.least == null ? "" : this.least, 1, 100) : Optional.of(1);
       Optional<Integer> days = input.number("The days to review it", reviewDays, 1, MOST_DAYS);

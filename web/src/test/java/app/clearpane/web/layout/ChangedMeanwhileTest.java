@@ -139,6 +139,7 @@ class ChangedMeanwhileTest extends DemoHouse {
     return switch (field.tagName() + " " + field.attr("type")) {
       case "textarea ", "input text", "input " -> field.attr("inputmode").equals("numeric") ? List.of("2", "3") : List.of(field.val() + " anew", field.val() + " another time");
       case "input number" -> List.of("2", "3");
+      case "input color" -> List.of("#123456", "#654321");
       case "input date" -> List.of("2029-06-04", "2029-06-05");
       case "input radio", "button ", "button submit" -> List.of(field.val());
       case "input checkbox" -> field.hasAttr("checked") ? List.of("") : List.of(field.val());
@@ -236,7 +237,7 @@ class ChangedMeanwhileTest extends DemoHouse {
     ProjectId project = projects.active().stream().filter(one -> one.name().equals("Visitor centre")).findFirst().orElseThrow().id();
     String at = "/t/projects/" + project;
     String pane = panes.ofProject(project).get(0).id().toString();
-    List<String> pages = new ArrayList<>(List.of("/t/ceilings", "/t/clients", at + "/about", "/t/team", "/t/calendar", at + "/plan?as=lines", at + "/plan?as=columns", at + "/plan?as=dates", at + "/concerns", at + "/papers", at + "/people", at + "/stand-ins", at + "/files"));
+    List<String> pages = new ArrayList<>(List.of("/t/ceilings", "/t/clients", "/t/house", "/t/brand", "/t/people", at + "/people", at + "/about", "/t/team", "/t/calendar", at + "/plan?as=lines", at + "/plan?as=columns", at + "/plan?as=dates", at + "/concerns", at + "/papers", at + "/stand-ins", at + "/files"));
     for (String kind : List.of("FILES", "TASKS", "DATES", "DELIVERABLES", "CONCERNS")) {
       pages.add(at + "/panes?pane=" + pane + "&kind=" + kind);
     }

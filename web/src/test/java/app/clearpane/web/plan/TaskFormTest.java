@@ -48,7 +48,7 @@ class TaskFormTest {
   @CsvSource({"2.5h, 150", "'2,5 h', 150", "2h, 120", "90m, 90", "1h 30m, 90", "1h30m, 90", "1H 30M, 90", "' 1 h  5 m ', 65", "0.1h, 6", "0h, 0", "0m, 0", "'', 0", "2, 0", "h, 0", "2.55h, 0", "-1h, 0", "30m 1h, 0", "99999h, 5999940", "100000h, 0",
       "two hours, 0"})
   void anEstimateIsHoursAndMinutes(String typed, int minutes) {
-    assertThat(TaskForm.minutes(typed)).isEqualTo(minutes);
+    assertThat(app.clearpane.core.plan.Effort.minutes(typed)).isEqualTo(minutes);
   }
 
   @Test

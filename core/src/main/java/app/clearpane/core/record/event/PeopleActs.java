@@ -21,6 +21,15 @@ public final class PeopleActs {
   /** In words: somebody changed the contact … @param before the name and the address as they were */
   public record ContactChanged(Actor actor, String subject, String address, String before) implements Happening {}
 
+  /** A lead voice wishes somebody to have a seat, or was answered. @param said their address, or why not */
+  public record SeatWished(Act act, Actor actor, String subject, String name, String said, SeatRole role) implements Happening {}
+
+  /** Somebody of the team was named for a project, or is no longer. @param shown whether clients read of them */
+  public record PersonOfProject(Act act, Actor actor, String subject, String does, boolean shown) implements Happening {}
+
+  /** Somebody said how the house works. @param said what is so now */
+  public record HouseSays(Act act, Actor actor, String subject, String said) implements Happening {}
+
   /** Somebody changed how we stand to a client, its name, or who of its people is there. @param how the relation, the name it had, or the client */
   public record ClientChanged(Act act, Actor actor, String subject, String how) implements Happening {}
 

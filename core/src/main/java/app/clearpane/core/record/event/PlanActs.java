@@ -71,7 +71,7 @@ public final class PlanActs {
   public record ProjectOpened(Actor actor, String subject, LocalDate startsOn, LocalDate agreedOn, String currency, BigDecimal taxPercent, String like) implements Happening {}
 
   /** In words: somebody changed the phase … */
-  public record PhaseChanged(Actor actor, String subject, LocalDate startsOn, LocalDate endsOn, String stage) implements Happening {}
+  public record PhaseChanged(Actor actor, String subject, LocalDate startsOn, LocalDate endsOn, String stage, String words) implements Happening {}
 
   /** In words: somebody added the milestone … */
   public record MilestoneAdded(Actor actor, String subject, LocalDate fallsOn) implements Happening {}
@@ -82,6 +82,9 @@ public final class PlanActs {
   /** In words: somebody added the phase … */
   public record PhaseAdded(Actor actor, String subject, LocalDate startsOn, LocalDate endsOn) implements Happening {}
 
+  /** In words: somebody put earlier the phase … @param before the phase that follows it now */
+  public record PhasePutEarlier(Actor actor, String subject, String before) implements Happening {}
+
   /** In words: somebody deleted the phase … */
   public record PhaseDeleted(Actor actor, String subject) implements Happening {}
 
@@ -91,8 +94,8 @@ public final class PlanActs {
   /** In words: somebody changed the milestone … */
   public record MilestoneChanged(Actor actor, String subject, LocalDate fallsOn, boolean reached) implements Happening {}
 
-  /** In words: somebody archived the project … */
-  public record ProjectArchived(Actor actor, String subject) implements Happening {}
+  /** In words: somebody archived the project … @param ended how it ended @param because what was said of that @param open what was not done */
+  public record ProjectArchived(Actor actor, String subject, String ended, String because, List<String> open) implements Happening {}
 
   /** In words: somebody took up again the project … */
   public record ProjectRestored(Actor actor, String subject) implements Happening {}

@@ -10,6 +10,7 @@ import app.clearpane.core.exposure.Passage;
 import app.clearpane.core.exposure.SeatId;
 import app.clearpane.core.exposure.SeatRole;
 import app.clearpane.core.people.Actor;
+import app.clearpane.core.project.Ending;
 import app.clearpane.core.project.ProjectId;
 import java.util.Map;
 import java.util.Optional;
@@ -35,10 +36,20 @@ public record Viewer(ContactId contact, String name, SeatId seat, SeatRole role,
   /** What a guest is called who gave no name. */
   public static final String NAMELESS = "Guest";
 
-  /** That a project rests, or was put away for good: it can be looked at, and nothing can be added. */
-  public record Rest(boolean archived, Instant since) {
-    static Optional<Rest> of(@Nullable Instant archivedAt, @Nullable Instant pausedAt) {
-      return archivedAt != null ? Optional.of(new Rest(true, archivedAt)) : Optional.ofNullable(pausedAt).map(since -> new Rest(false, since));
+  /** That a project rests, or was put away for good: it can be looked at, and nothing can be added. @param ended how it ended; empty while it only rests */
+  public record Rest(Optional<Ending> ended, Instant since) {
+    static Optional<Rest> of(@Nullable Instant archivedAt, @Nullable Ending ended, @Nullable Instant pausedAt) {
+      return archivedAt != null ? Optional.of(new Rest(Optional.ofNullable(ended), archivedAt)) : Optional.ofNullable(pausedAt).map(since -> new Rest(Optional.empty(), since));
+    }
+
+    /** Whether it was put away for good. */
+    public boolean archived() {
+      return ended.isPresent();
+    }
+
+    /** How it stands, after "This project". */
+    public String words() {
+      return ended.map(how -> how == Ending.FINISHED ? "is finished and was put away" : "was stopped and put away").orElse("rests");
     }
   }
 

@@ -4,6 +4,7 @@ import static app.clearpane.store.schema.Tables.AGENCY;
 import static app.clearpane.store.schema.Tables.AGENCY_APERTURE;
 import static app.clearpane.store.schema.Tables.CLIENT;
 import static app.clearpane.store.schema.Tables.CONTACT;
+import static app.clearpane.store.schema.Tables.HOUSE_PICTURE;
 import static app.clearpane.store.schema.Tables.LINK_SEAT;
 import static app.clearpane.store.schema.Tables.PANE;
 import static app.clearpane.store.schema.Tables.PANE_APERTURE;
@@ -23,6 +24,7 @@ import app.clearpane.core.exposure.SeatId;
 import app.clearpane.core.exposure.StartingPoint;
 import app.clearpane.core.exposure.SeatRole;
 import app.clearpane.core.exposure.SeatState;
+import app.clearpane.store.agency.HousePicture;
 import app.clearpane.store.exposure.FilterRows;
 import app.clearpane.store.exposure.Section;
 import app.clearpane.core.files.Sha256;
@@ -35,6 +37,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.UUID;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.Field;
@@ -43,11 +46,12 @@ import org.jooq.Records;
 import org.jooq.Result;
 import org.jooq.TableField;
 import org.jooq.impl.DSL;
+import org.jooq.impl.SQLDataType;
 
 /** The door on the clients' side (V3): makes a viewer of whoever has an accepted seat at a published, unexpired pane. */
 public final class Viewers {
   private static final List<Field<?>> OF_PANE = List.of(PANE.ID, PANE.PROJECT_ID, PANE_APERTURE.KIND, PANE_APERTURE.PUBLISHED, PANE_APERTURE.PENDING, PANE.FOLLOWS, PANE.FOLLOWS_PENDING,
-      AGENCY_APERTURE.CEILING, AGENCY_APERTURE.STARTING_POINT, PROJECT.PLAN_REVISION, PANE.CLOSES_AT, PROJECT.ARCHIVED_AT, PROJECT.PAUSED_AT, FilterRows.OF_PANE, FilterRows.OF_AGENCY);
+      AGENCY_APERTURE.CEILING, AGENCY_APERTURE.STARTING_POINT, PROJECT.PLAN_REVISION, PANE.CLOSES_AT, PROJECT.ARCHIVED_AT, PROJECT.ENDED, PROJECT.PAUSED_AT, FilterRows.OF_PANE, FilterRows.OF_AGENCY);
   private static final State PUBLISHED = new State(PANE.FOLLOWS, PANE_APERTURE.PUBLISHED);
   private static final State PENDING = new State(PANE.FOLLOWS_PENDING, PANE_APERTURE.PENDING);
   private static final app.clearpane.store.schema.tables.Seat OTHER_SEAT = SEAT.as("other_seat");
@@ -94,7 +98,7 @@ public final class Viewers {
     FilterRows filters = filters(rows);
     return rows.stream().findFirst().map(row -> new Viewer(new ContactId(row.get(LINK_SEAT.ID).value()), guest.isEmpty() ? Viewer.NAMELESS : guest, row.get(LINK_SEAT.ID),
         row.get(LINK_SEAT.MAY_MARK) && !guest.isEmpty() ? SeatRole.REVIEWER : SeatRole.READER, false, row.get(PANE.ID), row.get(PANE.PROJECT_ID), passages(rows, PUBLISHED, filters, filters.published()),
-        passages(rows, PENDING, filters, filters.pending()), sight, looking, Optional.of(row.get(LINK_SEAT.NAME)), false, row.get(PANE.CLOSES_AT), row.get(PROJECT.PLAN_REVISION), Viewer.Rest.of(row.get(PROJECT.ARCHIVED_AT), row.get(PROJECT.PAUSED_AT))));
+        passages(rows, PENDING, filters, filters.pending()), sight, looking, Optional.of(row.get(LINK_SEAT.NAME)), false, row.get(PANE.CLOSES_AT), row.get(PROJECT.PLAN_REVISION), Viewer.Rest.of(row.get(PROJECT.ARCHIVED_AT), row.get(PROJECT.ENDED), row.get(PROJECT.PAUSED_AT))));
   }
 
   private static FilterRows filters(Result<? extends Record> rows) {
@@ -123,7 +127,7 @@ public final class Viewers {
         .leftJoin(AGENCY_APERTURE).on(AGENCY_APERTURE.KIND.eq(PANE_APERTURE.KIND)).where(condition).fetch();
     FilterRows filters = filters(rows);
     return rows.stream().findFirst().map(row -> new Viewer(row.get(SEAT.CONTACT_ID), row.get(CONTACT.NAME), row.get(SEAT.ID), row.get(SEAT.ROLE),
-        row.get(SEAT.LEAD_VOICE), row.get(PANE.ID), row.get(PANE.PROJECT_ID), passages(rows, PUBLISHED, filters, filters.published()), passages(rows, PENDING, filters, filters.pending()), sight, looking, Optional.empty(), row.get(ELSEWHERE), row.get(PANE.CLOSES_AT), row.get(PROJECT.PLAN_REVISION), Viewer.Rest.of(row.get(PROJECT.ARCHIVED_AT), row.get(PROJECT.PAUSED_AT))));
+        row.get(SEAT.LEAD_VOICE), row.get(PANE.ID), row.get(PANE.PROJECT_ID), passages(rows, PUBLISHED, filters, filters.published()), passages(rows, PENDING, filters, filters.pending()), sight, looking, Optional.empty(), row.get(ELSEWHERE), row.get(PANE.CLOSES_AT), row.get(PROJECT.PLAN_REVISION), Viewer.Rest.of(row.get(PROJECT.ARCHIVED_AT), row.get(PROJECT.ENDED), row.get(PROJECT.PAUSED_AT))));
   }
 
   /** The columns that say how a pane is set at one state. */
@@ -149,11 +153,25 @@ public final class Viewers {
   }
 
   /** The heading of a pane. */
-  public record Heading(PaneId id, String agency, String client, String project, String cover, String pane, String welcome, String guide, String houseRules, List<Section> sections) {
+  public record Heading(PaneId id, String agency, String client, String project, String cover, String pane, String welcome, String guide, String houseRules, Pictures pictures, List<Section> sections) {
     /** The words a section has of its own, if it has any. */
     public Optional<Section> section(ContentKind kind) {
       return sections.stream().filter(section -> section.kind() == kind).findFirst();
     }
+  }
+
+  /** Which pictures there are for a page: a cover of the project's own, and logos. */
+  public record Pictures(boolean cover, boolean client, boolean agency) {}
+
+  /** A picture for a viewer's page. @param of "cover", "client" or "agency" */
+  public Optional<HousePicture> picture(Viewer viewer, String of) {
+    Field<UUID> subject = of.equals("cover") ? PROJECT.ID.coerce(SQLDataType.UUID) : of.equals("client") ? PROJECT.CLIENT_ID.coerce(SQLDataType.UUID) : AGENCY.ID;
+    return db.select(HOUSE_PICTURE.SHA256, HOUSE_PICTURE.MEDIA_TYPE).from(PROJECT).crossJoin(AGENCY).join(HOUSE_PICTURE).on(HOUSE_PICTURE.SUBJECT_ID.eq(subject), HOUSE_PICTURE.ROLE.eq(of.equals("cover") ? "COVER" : "LOGO"))
+        .where(PROJECT.ID.eq(viewer.project())).fetchOptional(Records.mapping(HousePicture::new));
+  }
+
+  private static Field<Boolean> pictured(Field<UUID> subject, String role) {
+    return DSL.field(DSL.exists(DSL.selectOne().from(HOUSE_PICTURE).where(HOUSE_PICTURE.SUBJECT_ID.eq(subject), HOUSE_PICTURE.ROLE.eq(role))));
   }
 
   /** The heading of the pane a viewer looks through. */
@@ -186,11 +204,11 @@ public final class Viewers {
     Map<PaneId, List<Section>> sections = new HashMap<>();
     Map<PaneId, Heading> headings = new LinkedHashMap<>();
     db.select(PANE.ID, AGENCY.NAME, CLIENT.NAME, PROJECT.NAME, DSL.when(PANE.COVER.eq(""), PROJECT.COVER).otherwise(PANE.COVER), PANE.NAME, PANE.WELCOME, PANE.GUIDE, AGENCY.HOUSE_RULES, PANE_SECTION.KIND, PANE_SECTION.POSITION,
-            PANE_SECTION.TITLE, PANE_SECTION.LINE, PANE_SECTION.OFF).from(PANE)
+            PANE_SECTION.TITLE, PANE_SECTION.LINE, PANE_SECTION.OFF, pictured(PROJECT.ID.coerce(SQLDataType.UUID), "COVER"), pictured(CLIENT.ID.coerce(SQLDataType.UUID), "LOGO"), pictured(AGENCY.ID, "LOGO")).from(PANE)
         .join(PROJECT).on(PROJECT.ID.eq(PANE.PROJECT_ID)).join(CLIENT).on(CLIENT.ID.eq(PROJECT.CLIENT_ID)).crossJoin(AGENCY).leftJoin(PANE_SECTION).on(PANE_SECTION.PANE_ID.eq(PANE.ID))
         .where(condition).orderBy(CLIENT.NAME, PROJECT.NAME, PANE.ID, PANE_SECTION.POSITION).forEach(row -> {
           List<Section> own = sections.computeIfAbsent(row.value1(), id -> new ArrayList<>());
-          headings.computeIfAbsent(row.value1(), id -> new Heading(id, row.value2(), row.value3(), row.value4(), row.value5(), row.value6(), row.value7(), row.value8(), row.value9(), own));
+          headings.computeIfAbsent(row.value1(), id -> new Heading(id, row.value2(), row.value3(), row.value4(), row.value5(), row.value6(), row.value7(), row.value8(), row.value9(), new Pictures(row.value15(), row.value16(), row.value17()), own));
           if (row.value10() != null) {
             own.add(new Section(row.value10(), row.value11(), row.value12(), row.value13(), row.value14()));
           }

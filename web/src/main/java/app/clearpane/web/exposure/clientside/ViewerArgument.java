@@ -69,7 +69,7 @@ class ViewerArgument implements HandlerMethodArgumentResolver, HandlerIntercepto
       Viewer viewer = NotThere.unless(viewer(path == null ? Map.of() : path));
       request.setAttribute(VIEWER, viewer);
       if (viewer.rest().isPresent() && !request.getMethod().equals("GET") && !request.getMethod().equals("HEAD")) {
-        throw Refused.because((viewer.rest().get().archived() ? "This project is finished and was put away" : "This project rests for now") + ", so nothing can be added to it. What you typed is below; write to us if it cannot wait.");
+        throw Refused.because("This project " + viewer.rest().get().words() + ", so nothing can be added to it. What you typed is below; write to us if it cannot wait.");
       }
       if (viewer.looking() && person() instanceof Person.OfTeam member) {
         events.publishEvent(new LookedThrough(member, viewer));

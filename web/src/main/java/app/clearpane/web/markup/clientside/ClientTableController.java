@@ -14,6 +14,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import app.clearpane.web.security.Person;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -45,8 +47,11 @@ class ClientTableController {
   }
 
   @PostMapping("/c/panes/{pane}/versions/{version}/marks")
-  String place(Viewer viewer, @PathVariable VersionId version, MarkForm form, @RequestParam(required = false) @Nullable UUID once, @RequestParam(required = false) @Nullable List<MultipartFile> files) throws IOException {
-    tables.place(viewer, version, Optional.ofNullable(once), form, files);
+  String place(Viewer viewer, @PathVariable VersionId version, MarkForm form, @RequestParam(required = false) @Nullable UUID once, @RequestParam(required = false) @Nullable List<MultipartFile> files, @AuthenticationPrincipal Person me) throws IOException {
+    MarkupId placed = tables.place(viewer, version, Optional.ofNullable(once), form, files);
+    if (me instanceof Person.ByLink guest && guest.opening() != null) {
+      tables.placedBy(placed, guest.opening());
+    }
     return "redirect:" + Through.base(viewer) + "/versions/" + version + "?page=" + form.page();
   }
 

@@ -1,33 +1,40 @@
 package app.clearpane.web.plan.clientside;
 
-import app.clearpane.web.deliverable.SheetBytes;
-import app.clearpane.store.plan.TaskFiles;
-import org.springframework.web.multipart.MultipartFile;
-import org.springframework.http.ResponseEntity;
-import org.springframework.core.io.Resource;
-import java.io.IOException;
-import java.util.Optional;
-import java.util.UUID;
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.plan.DueWeek;
 import app.clearpane.core.plan.Stage;
 import app.clearpane.store.exposure.clientside.Viewer;
 import app.clearpane.store.exposure.clientside.Viewers;
+import app.clearpane.store.plan.TaskFiles;
 import app.clearpane.store.plan.clientside.VisibleTasks;
 import app.clearpane.store.project.clientside.VisibleDates;
+import app.clearpane.web.deliverable.SheetBytes;
 import app.clearpane.web.exposure.clientside.Looks;
 import app.clearpane.web.exposure.clientside.Through;
 import app.clearpane.web.layout.NotThere;
+import app.clearpane.web.layout.TheAgency;
 import app.clearpane.web.plan.DoTask;
 import app.clearpane.web.plan.MakeFeed;
 import app.clearpane.web.plan.PlanForClients;
+import java.io.IOException;
+import java.time.LocalDate;
+import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
 import java.util.stream.Collectors;
+import org.springframework.core.io.Resource;
+import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
+
 
 /** A task, for those who see it; to be done by whom it was given to. */
 @Controller
@@ -40,8 +47,9 @@ class VisibleTaskController {
   private final Viewers viewers;
   private final Looks looks;
   private final SheetBytes bytes;
+  private final TheAgency agency;
 
-  VisibleTaskController(VisibleTasks tasks, VisibleDates dates, PlanForClients plans, DoTask doTask, MakeFeed makeFeed, Viewers viewers, Looks looks, SheetBytes bytes) {
+  VisibleTaskController(VisibleTasks tasks, VisibleDates dates, PlanForClients plans, DoTask doTask, MakeFeed makeFeed, Viewers viewers, Looks looks, SheetBytes bytes, TheAgency agency) {
     this.tasks = tasks;
     this.dates = dates;
     this.plans = plans;
@@ -50,6 +58,7 @@ class VisibleTaskController {
     this.viewers = viewers;
     this.looks = looks;
     this.bytes = bytes;
+    this.agency = agency;
   }
 
   @GetMapping({"/c/panes/{pane}/tasks/{task}", "/t/look/{seat}/{sight}/tasks/{task}"})
@@ -63,6 +72,29 @@ class VisibleTaskController {
     model.addAttribute("viewer", viewer);
     model.addAttribute("heading", viewers.heading(viewer));
     return "plan/clientside/task";
+  }
+
+  /** All tasks they see, as planned or by their day. @param when one of {@link DueWeek}; empty for all @param by "due", else as planned */
+  @GetMapping({"/c/panes/{pane}/tasks", "/t/look/{seat}/{sight}/tasks"})
+  String all(Viewer viewer, @RequestParam(defaultValue = "") String when, @RequestParam(defaultValue = "due") String by, Model model) {
+    List<VisibleTasks.Row> rows = tasks.all(viewer);
+    NotThere.unless(Optional.of(rows).filter(some -> !some.isEmpty()));
+    LocalDate today = agency.today();
+    Map<DueWeek, Long> counts = rows.stream().collect(Collectors.groupingBy(row -> week(row, today), () -> new EnumMap<>(DueWeek.class), Collectors.counting()));
+    Comparator<VisibleTasks.Row> byDue = Comparator.comparing((VisibleTasks.Row row) -> !row.stage().open()).thenComparing(row -> row.stage().open() ? row.due() : null, Comparator.nullsLast(Comparator.naturalOrder())).thenComparing(VisibleTasks.Row::done, Comparator.nullsFirst(Comparator.reverseOrder()));
+    model.addAttribute("rows", rows.stream().filter(row -> when.isEmpty() || week(row, today).name().equals(when)).sorted(by.equals("due") ? byDue : (one, other) -> 0).toList());
+    model.addAttribute("weeks", counts);
+    model.addAttribute("many", rows.size());
+    model.addAttribute("when", when);
+    model.addAttribute("by", by);
+    model.addAttribute("base", Through.base(viewer));
+    model.addAttribute("viewer", viewer);
+    model.addAttribute("heading", viewers.heading(viewer));
+    return "plan/clientside/tasks";
+  }
+
+  private static DueWeek week(VisibleTasks.Row row, LocalDate today) {
+    return DueWeek.of(Optional.ofNullable(row.due()), row.stage().open(), today);
   }
 
   @GetMapping({"/c/panes/{pane}/days", "/t/look/{seat}/{sight}/days"})

@@ -1,0 +1,18 @@
+package app.clearpane.store.exposure;
+
+import app.clearpane.core.agency.ContactId;
+import app.clearpane.core.exposure.PaneId;
+import app.clearpane.core.exposure.SeatRole;
+import java.time.Instant;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Somebody whom a lead voice wishes to have at a pane.
+ *
+ * @param by who wished it
+ * @param settledAt when it was answered; null while it is not
+ * @param given whether they got the seat; null while it is not answered
+ * @param answer why not; empty otherwise
+ */
+public record SeatWish(UUID id, PaneId pane, ContactId by, String byName, String name, String email, String says, SeatRole role, Instant wishedAt, @Nullable Instant settledAt, @Nullable Boolean given, String answer) {}

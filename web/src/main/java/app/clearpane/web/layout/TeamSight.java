@@ -1,0 +1,61 @@
+package app.clearpane.web.layout;
+
+import app.clearpane.core.agency.TeamMemberId;
+import app.clearpane.core.agency.TeamRole;
+import app.clearpane.core.project.ProjectId;
+import app.clearpane.store.Writes;
+import app.clearpane.store.agency.TeamMember;
+import app.clearpane.store.project.ProjectPeople;
+import app.clearpane.web.security.Person;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.springframework.security.core.Authentication;
+import org.springframework.security.core.context.SecurityContextHolder;
+import org.springframework.stereotype.Component;
+
+/** Which projects are not there for one of the team: those closed to them, and for makers from outside all that they are not named for. */
+@Component
+public class TeamSight {
+  private final KeptReading<String, List<ProjectPeople.Sight>> all;
+
+  TeamSight(ProjectPeople people, Writes writes) {
+    this.all = new KeptReading<>(writes, 1, everything -> people.sights());
+  }
+
+  /** Those that are not there for whoever looks; none where it is nobody of the team. */
+  public Set<ProjectId> hidden() {
+    return looking().map(me -> hiddenFrom(me.memberId(), me.role())).orElse(Set.of());
+  }
+
+  /** Those that are not there for somebody. */
+  public Set<ProjectId> hiddenFrom(TeamMemberId member, TeamRole role) {
+    return role == TeamRole.OWNER ? Set.of() : all.of("all").stream().filter(one -> !one.seenBy(member, role)).map(ProjectPeople.Sight::project).collect(Collectors.toUnmodifiableSet());
+  }
+
+  /** Whether a project is not there for whoever looks. */
+  public boolean hides(ProjectId project) {
+    return hidden().contains(project);
+  }
+
+  /** Whether somebody sees a project. */
+  public boolean sees(TeamMember member, ProjectId project) {
+    return !hiddenFrom(member.id(), member.role()).contains(project);
+  }
+
+  /** Whether what is said in a project starts for the client. */
+  public boolean saysToClient(ProjectId project) {
+    return all.of("all").stream().filter(one -> one.project().equals(project)).anyMatch(ProjectPeople.Sight::saysToClient);
+  }
+
+  /** Whether whoever looks is from outside. */
+  public boolean isOutside() {
+    return looking().filter(me -> me.role().isOutside()).isPresent();
+  }
+
+  private static Optional<Person.OfTeam> looking() {
+    Authentication who = SecurityContextHolder.getContext().getAuthentication();
+    return who != null && who.getPrincipal() instanceof Person.OfTeam member ? Optional.of(member) : Optional.empty();
+  }
+}
