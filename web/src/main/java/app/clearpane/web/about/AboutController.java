@@ -1,11 +1,8 @@
 package app.clearpane.web.about;
 
-import app.clearpane.core.exposure.ContentKind;
-import app.clearpane.core.exposure.Pane;
 import app.clearpane.core.project.AboutPart;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.agency.HousePictures;
-import app.clearpane.store.exposure.Panes;
 import app.clearpane.store.project.ProjectPeople;
 import app.clearpane.store.project.ProjectWords;
 import app.clearpane.web.layout.ForOutsideMakers;
@@ -14,8 +11,6 @@ import app.clearpane.web.layout.TeamController;
 import app.clearpane.web.project.NamePeople;
 import app.clearpane.web.project.ProjectFrame;
 import app.clearpane.web.security.Person;
-import java.time.Clock;
-import java.util.List;
 import java.util.UUID;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.ui.Model;
@@ -29,22 +24,20 @@ import org.springframework.web.bind.annotation.RequestParam;
 class AboutController {
   private final ProjectFrame frame;
   private final ProjectWords words;
-  private final Panes panes;
+  private final StatusReaders readers;
   private final SayOfProject say;
   private final NamePeople namePeople;
   private final ProjectPeople onProject;
   private final HousePictures pictures;
-  private final Clock clock;
 
-  AboutController(ProjectFrame frame, ProjectWords words, Panes panes, SayOfProject say, NamePeople namePeople, ProjectPeople onProject, HousePictures pictures, Clock clock) {
+  AboutController(ProjectFrame frame, ProjectWords words, StatusReaders readers, SayOfProject say, NamePeople namePeople, ProjectPeople onProject, HousePictures pictures) {
     this.frame = frame;
     this.words = words;
-    this.panes = panes;
+    this.readers = readers;
     this.say = say;
     this.namePeople = namePeople;
     this.onProject = onProject;
     this.pictures = pictures;
-    this.clock = clock;
   }
 
   @ForOutsideMakers
@@ -53,16 +46,11 @@ class AboutController {
     frame.above(model, project, "About");
     model.addAttribute("parts", words.of(project));
     model.addAttribute("said", words.said(project));
-    model.addAttribute("readers", readers(project));
+    model.addAttribute("readers", readers.of(project));
     model.addAttribute("saysToClient", onProject.saysToClient(project));
     model.addAttribute("hoursShown", onProject.hoursShown(project));
     model.addAttribute("coverPicture", pictures.find(project.value(), HousePictures.Role.COVER).isPresent());
     return "about/all";
-  }
-
-  /** The panes that are open and let the status through. */
-  private List<String> readers(ProjectId project) {
-    return panes.all(project).panes().stream().filter(pane -> pane.isOpenFor(ContentKind.STATUS, clock.instant())).map(Pane::name).toList();
   }
 
   @PostMapping("/t/projects/{project}/about/{part}")

@@ -43,14 +43,16 @@ class ClientsController {
   private final Directory directory;
   private final KeepClient keep;
   private final BringPeople bring;
+  private final PlanProspect planProspect;
   private final HouseHabits habits;
   private final HousePictures pictures;
   private final TeamSight sight;
 
-  ClientsController(Directory directory, KeepClient keep, BringPeople bring, HouseHabits habits, HousePictures pictures, TeamSight sight) {
+  ClientsController(Directory directory, KeepClient keep, BringPeople bring, PlanProspect planProspect, HouseHabits habits, HousePictures pictures, TeamSight sight) {
     this.directory = directory;
     this.keep = keep;
     this.bring = bring;
+    this.planProspect = planProspect;
     this.habits = habits;
     this.pictures = pictures;
     this.sight = sight;
@@ -138,7 +140,7 @@ class ClientsController {
   @PostMapping("/t/clients/{client}/next")
   @ForManagers
   String plan(@PathVariable ClientId client, @RequestParam(defaultValue = "") String step, @RequestParam(defaultValue = "") String move, @RequestParam(defaultValue = "") String on, @AuthenticationPrincipal Person me) {
-    keep.planNext(client, step, move, on, me.actor());
+    planProspect.plan(client, step, move, on, me.actor());
     return PAGE + "?relation=PROSPECT";
   }
 

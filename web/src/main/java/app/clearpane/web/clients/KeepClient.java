@@ -11,7 +11,6 @@ import app.clearpane.store.agency.Directory;
 import app.clearpane.store.agency.WaysIn;
 import app.clearpane.store.deliverable.Deliverables;
 import app.clearpane.store.deliverable.Round;
-import app.clearpane.store.project.HouseHabits;
 import app.clearpane.web.exposure.GiveSeat;
 import app.clearpane.web.layout.AskFirst;
 import app.clearpane.web.layout.Input;
@@ -20,22 +19,18 @@ import app.clearpane.web.layout.TheAgency;
 import app.clearpane.web.layout.Words;
 import app.clearpane.web.record.Tell;
 import java.time.Clock;
-import java.time.LocalDate;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
 /** Says how we stand to clients and what they are called, and lets their people leave. */
 @Component
 class KeepClient {
-  private static final int MOST_OF_A_MOVE = 400;
   private final Directory directory;
-  private final HouseHabits habits;
   private final Deliverables deliverables;
   private final GiveSeat giveSeat;
   private final WaysIn waysIn;
@@ -43,9 +38,8 @@ class KeepClient {
   private final Tell tell;
   private final Clock clock;
 
-  KeepClient(Directory directory, HouseHabits habits, Deliverables deliverables, GiveSeat giveSeat, WaysIn waysIn, TheAgency agency, Tell tell, Clock clock) {
+  KeepClient(Directory directory, Deliverables deliverables, GiveSeat giveSeat, WaysIn waysIn, TheAgency agency, Tell tell, Clock clock) {
     this.directory = directory;
-    this.habits = habits;
     this.deliverables = deliverables;
     this.giveSeat = giveSeat;
     this.waysIn = waysIn;
@@ -61,22 +55,6 @@ class KeepClient {
     if (client.relation() != relation) {
       directory.relate(id, relation);
       tell.ofAgency(agency.get().id(), new PeopleActs.ClientChanged(Act.CLIENT_RELATED, by, client.name(), relation.name()));
-    }
-  }
-
-  /** Says how far a prospect is, and what is to be done next. */
-  @Transactional
-  void planNext(ClientId id, String step, String move, String on, Actor by) {
-    Directory.Entry client = NotThere.unless(directory.find(id));
-    Input input = new Input();
-    input.require(step.isEmpty() || step.equals(client.ahead().step()) || habits.prospectSteps().contains(step), "Choose one of the steps; that one is not there any more.");
-    String next = input.text("What is to be done next", move, MOST_OF_A_MOVE).strip();
-    Optional<LocalDate> day = on.isBlank() ? Optional.empty() : input.day("Its day", on);
-    input.allGood();
-    Directory.Ahead ahead = new Directory.Ahead(step, next, day.orElse(null));
-    if (!ahead.equals(client.ahead())) {
-      directory.plan(id, ahead);
-      tell.ofAgency(agency.get().id(), new PeopleActs.ClientChanged(Act.CLIENT_NEXT, by, client.name(), Stream.of(step, next, day.map(LocalDate::toString).orElse("")).filter(part -> !part.isEmpty()).collect(Collectors.joining(", "))));
     }
   }
 

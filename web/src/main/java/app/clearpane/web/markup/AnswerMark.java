@@ -16,6 +16,7 @@ import app.clearpane.web.said.Attached;
 import app.clearpane.web.said.CallByName;
 import app.clearpane.web.said.Side;
 import app.clearpane.web.said.TellCalled;
+import app.clearpane.web.said.TellGuest;
 import java.time.Clock;
 import java.util.Arrays;
 import java.util.EnumSet;
@@ -40,11 +41,13 @@ public class AnswerMark {
   private final MoveMark moveMark;
   private final CallByName callByName;
   private final TellCalled tellCalled;
+  private final TellGuest tellGuest;
 
-  AnswerMark(Deliverables deliverables, Markups markups, MoveMark moveMark, CallByName callByName, TellCalled tellCalled, Tell tell, ApplicationEventPublisher events, Clock clock) {
+  AnswerMark(Deliverables deliverables, Markups markups, MoveMark moveMark, CallByName callByName, TellCalled tellCalled, TellGuest tellGuest, Tell tell, ApplicationEventPublisher events, Clock clock) {
     this.moveMark = moveMark;
     this.callByName = callByName;
     this.tellCalled = tellCalled;
+    this.tellGuest = tellGuest;
     this.events = events;
     this.deliverables = deliverables;
     this.markups = markups;
@@ -80,7 +83,7 @@ public class AnswerMark {
     markups.answer(mark.id(), answer);
     tellCalled.of(mark, said, called, where, side.actor());
     if (side instanceof Side.Team && (act.isEmpty() || act.get() == MarkupProgress.Act.FIX || TOLD_AT_ONCE.contains(act.get()))) {
-      tellCalled.guestOf(mark, said, act.map(MarkWords::done), where, side.actor());
+      tellGuest.writeTo(mark, said, act.map(MarkWords::done), where, side.actor());
     }
     if (act.isEmpty() || TOLD_AT_ONCE.contains(act.get())) {
       tellCalled.writerOf(mark, said, act.map(MarkWords::done), called, where, side.actor());

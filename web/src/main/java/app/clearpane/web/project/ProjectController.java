@@ -1,67 +1,25 @@
 package app.clearpane.web.project;
 
-import app.clearpane.core.project.Covers;
 import app.clearpane.core.project.ProjectId;
-import app.clearpane.store.agency.People;
-import app.clearpane.store.project.HouseHabits;
-import app.clearpane.store.project.HouseTemplates;
-import app.clearpane.store.project.Projects;
-import java.util.List;
-import java.util.stream.Stream;
 import app.clearpane.web.layout.ForOutsideMakers;
 import app.clearpane.web.layout.ForManagers;
 import app.clearpane.web.layout.TeamController;
-import app.clearpane.web.layout.TeamSight;
-import app.clearpane.web.layout.TheAgency;
 import app.clearpane.web.security.Person;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
-import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 
-/** Opening a project; its phases and milestones. */
+/** A project's phases and milestones, what it is called, and its end. */
 @TeamController
 class ProjectController {
-  private final OpenProject openProject;
   private final ChangePlan changePlan;
-  private final Projects projects;
-  private final People people;
   private final CloseProject closeProject;
-  private final HouseTemplates templates;
-  private final HouseHabits habits;
-  private final TeamSight sight;
-  private final TheAgency agency;
 
-  ProjectController(OpenProject openProject, ChangePlan changePlan, Projects projects, People people, CloseProject closeProject, HouseTemplates templates, HouseHabits habits, TeamSight sight, TheAgency agency) {
-    this.openProject = openProject;
+  ProjectController(ChangePlan changePlan, CloseProject closeProject) {
     this.changePlan = changePlan;
-    this.projects = projects;
-    this.people = people;
     this.closeProject = closeProject;
-    this.templates = templates;
-    this.habits = habits;
-    this.sight = sight;
-    this.agency = agency;
-  }
-
-  @GetMapping("/t/projects/new")
-  @ForManagers
-  String blank(Model model) {
-    List<HouseTemplates.Kept> kept = templates.all();
-    model.addAttribute("form", ProjectForm.empty(agency.today(), habits.reckoning(), kept.isEmpty() ? ProjectForm.LIKE : kept.get(0).id().toString()));
-    model.addAttribute("covers", Covers.ALL);
-    model.addAttribute("templates", kept);
-    model.addAttribute("earlier", Stream.concat(projects.active().stream(), projects.archived().stream()).filter(project -> !sight.hides(project.id())).toList());
-    model.addAttribute("clients", people.clients());
-    return "project/new";
-  }
-
-  @PostMapping("/t/projects")
-  @ForManagers
-  String open(ProjectForm form, @AuthenticationPrincipal Person.OfTeam me) {
-    return "redirect:/t/projects/" + openProject.open(form.wanted(sight::hides, id -> templates.find(id).map(HouseTemplates.Kept::template), agency.calendar()), me) + "/deliverables";
   }
 
   @ForOutsideMakers

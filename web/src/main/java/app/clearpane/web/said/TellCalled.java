@@ -8,9 +8,6 @@ import java.util.Optional;
 import app.clearpane.core.people.Actor;
 import app.clearpane.store.agency.People;
 import app.clearpane.store.markup.MarkupRow;
-import app.clearpane.store.exposure.LinkSeats;
-import app.clearpane.store.files.Seal;
-import app.clearpane.store.markup.Markups;
 import app.clearpane.web.House;
 import app.clearpane.web.layout.TheAgency;
 import app.clearpane.web.post.Letter;
@@ -29,11 +26,8 @@ public class TellCalled {
   private final TheAgency agency;
   private final CallsOfTheHour hour;
   private final House house;
-  private final Markups markups;
-  private final LinkSeats links;
-  private final Seal seal;
 
-  TellCalled(CallByName callByName, People people, LinkKeys keys, WriteMail mail, TheAgency agency, CallsOfTheHour hour, House house, Markups markups, LinkSeats links, Seal seal) {
+  TellCalled(CallByName callByName, People people, LinkKeys keys, WriteMail mail, TheAgency agency, CallsOfTheHour hour, House house) {
     this.callByName = callByName;
     this.people = people;
     this.keys = keys;
@@ -41,9 +35,6 @@ public class TellCalled {
     this.agency = agency;
     this.hour = hour;
     this.house = house;
-    this.markups = markups;
-    this.links = links;
-    this.seal = seal;
   }
 
   /** Writes to each of them but the one who wrote it. @param mark on which it was said @param by who called them */
@@ -75,17 +66,14 @@ public class TellCalled {
         answered(mark, said, done, where, by, keys.forContact(contact.id(), "/c/panes/" + seat.pane() + "/versions/" + where.version().id() + at)), where)));
   }
 
-  /** Writes to the guest who placed a mark that it was answered or fixed, as long as the link by which they came opens and leads to it. */
-  public void guestOf(MarkupRow mark, String said, Optional<String> done, CallByName.Where where, Actor by) {
-    if (mark.author().contact() == null && mark.author().member() == null && !where.forTeam()) {
-      markups.guestOf(mark.id()).filter(guest -> callByName.readsByLink(guest.link(), where)).ifPresent(guest -> links.sealedAddress(guest.link()).flatMap(sealed -> seal.open(sealed, LinkSeats.purpose(guest.link())))
-          .ifPresent(address -> tell(new Addressee(guest.name(), guest.email()), UUID.nameUUIDFromBytes(guest.email().getBytes(StandardCharsets.UTF_8)), answered(mark, said, done, where, by, address), where)));
-    }
+  private Letter answered(MarkupRow mark, String said, Optional<String> done, CallByName.Where where, Actor by, String link) {
+    return answered(mark, said, done, where, by, link, agency.get().name());
   }
 
-  private Letter answered(MarkupRow mark, String said, Optional<String> done, CallByName.Where where, Actor by, String link) {
+  /** That a note was answered. @param from who writes */
+  static Letter answered(MarkupRow mark, String said, Optional<String> done, CallByName.Where where, Actor by, String link, String from) {
     List<String> lines = Stream.of(Optional.of(by.name() + " " + done.map(act -> act + ":").orElse("answered") + " what you noted on “" + where.deliverable().name() + "”, " + where.version().called() + ": “" + mark.note() + "”"), Optional.of(said).filter(words -> !words.isEmpty()).map(words -> "“" + words + "”")).flatMap(Optional::stream).toList();
-    return new Letter("Answered: " + where.deliverable().name() + ", " + mark.label(), lines, "See it in its place", link, agency.get().name());
+    return new Letter("Answered: " + where.deliverable().name() + ", " + mark.label(), lines, "See it in its place", link, from);
   }
 
   private record Addressee(String name, String email) {}
