@@ -8,14 +8,22 @@ import app.clearpane.store.agency.People;
 import app.clearpane.store.project.Milestone;
 import app.clearpane.store.project.Phase;
 import app.clearpane.store.project.Project;
+import app.clearpane.core.agency.TeamRole;
+import app.clearpane.store.plan.PlannedTask;
+import app.clearpane.store.plan.Tasks;
+import app.clearpane.web.plan.PlanTask;
+import app.clearpane.web.security.Person;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import org.jsoup.Jsoup;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 
 /** What was typed when a project began can be changed later: its name and money, its phases and milestones, its people. */
 class ChangedLaterTest extends AtTheMill {
+  @Autowired private Tasks tasks;
+  @Autowired private PlanTask planTask;
   @Autowired People people;
 
   private String at(String path) {
@@ -70,6 +78,20 @@ class ChangedLaterTest extends AtTheMill {
     assertThat(imre().get("/c/panes/" + pane().id()).body()).contains("Harvest fair");
     ines.post(at("/milestones/" + fair.id() + "/delete"), ines.token(), Map.of());
     assertThat(imre().get("/c/panes/" + pane().id()).body()).doesNotContain("Harvest fair");
+  }
+
+  @Test
+  void theCoverSaysWhetherItsDayIsAsAgreed() throws Exception {
+    Visitor ines = ines();
+    ines.post(at("/milestones"), ines.token(), Map.of("name", "Mill open day", "fallsOn", today().plusDays(400).toString()));
+    Milestone day = projects.milestones(mill()).stream().filter(one -> one.name().equals("Mill open day")).findFirst().orElseThrow();
+    assertThat(Jsoup.parse(imre().get("/c/panes/" + pane().id()).body()).select(".cover .next").text()).contains("Mill open day").endsWith("as agreed");
+    ines.post(at("/tasks"), ines.token(), Map.of("line", "Whitewash the mill 320d"));
+    PlannedTask long320 = tasks.ofProject(mill()).stream().filter(one -> one.name().equals("Whitewash the mill")).findFirst().orElseThrow();
+    planTask.waitsFor(day.id(), long320.id(), new Person.OfTeam(projects.find(mill()).orElseThrow().manager().value(), "Ines Okafor-Lindqvist", TeamRole.MANAGER));
+    assertThat(Jsoup.parse(imre().get("/c/panes/" + pane().id()).body()).select(".cover .next small").text()).startsWith("forecast; agreed for ");
+    ines.post("/t/tasks/" + long320.id() + "/delete", ines.token(), Map.of("before", "revision " + tasks.find(long320.id()).orElseThrow().revision()));
+    ines.post(at("/milestones/" + day.id() + "/delete"), ines.token(), Map.of());
   }
 
   @Test

@@ -19,6 +19,7 @@ import org.springframework.beans.factory.annotation.Autowired;
 class ClientsTest extends AtTheMill {
   @Autowired private Directory directory;
   @Autowired private People people;
+  @Autowired private app.clearpane.web.exposure.GiveSeat giveSeat;
 
   private Directory.Entry client(String name) {
     return directory.all().stream().filter(one -> one.name().equals(name)).findFirst().orElseThrow();
@@ -98,5 +99,28 @@ class ClientsTest extends AtTheMill {
     Contact imre = people.contacts().stream().filter(one -> one.name().startsWith("Imre")).findFirst().orElseThrow();
     assertThat(ines.post("/t/contacts/" + imre.id() + "/leave", ines.token(), Map.of("sure", "true")).statusCode()).as("he speaks for the mill, or is asked to sign").isEqualTo(422);
     assertThat(people.contacts()).anyMatch(one -> one.id().equals(imre.id()));
+  }
+
+  @Test
+  void twoEntriesForOnePersonBecomeOne() throws Exception {
+    Visitor ines = ines();
+    take(ines, "Client,Name,Mail\nHob & Barley Mill,Tomas Reed,tomas@hobandbarley.example\nHob & Barley Mill,T. Reed,reed@hobandbarley.example\n");
+    Contact stays = people.contactAt(new EmailAddress("tomas@hobandbarley.example")).orElseThrow();
+    Contact goes = people.contactAt(new EmailAddress("reed@hobandbarley.example")).orElseThrow();
+    giveSeat.to(pane().id(), goes.id(), app.clearpane.core.exposure.SeatRole.REVIEWER, Acting.team("Ines"));
+    String at = "/t/contacts/" + goes.id() + "/merge";
+    HttpResponse<String> asked = ines.post(at, ines.token(), Map.of("into", stays.id().toString()));
+    assertThat(asked.statusCode()).isEqualTo(409);
+    assertThat(Texts.of(asked.body())).contains("there is one entry: Tomas Reed", "stays as it was");
+    assertThat(ines.post(at, ines.token(), Map.of("into", people.contactAt(new EmailAddress("ottoline@penwether.example")).orElseThrow().id().toString(), "sure", "true")).statusCode()).as("of another client").isEqualTo(404);
+    assertThat(ines.post(at, ines.token(), Map.of("into", goes.id().toString(), "sure", "true")).statusCode()).isEqualTo(422);
+    assertThat(ines.post(at, ines.token(), Map.of("into", stays.id().toString(), "sure", "true")).statusCode()).isEqualTo(302);
+    assertThat(client("Hob & Barley Mill").people()).filteredOn(one -> one.id().equals(goes.id())).singleElement().satisfies(one -> assertThat(one.leftAt()).isNotNull());
+    assertThat(client("Hob & Barley Mill").people()).filteredOn(one -> one.id().equals(stays.id())).singleElement().satisfies(one -> assertThat(one.seats()).singleElement().satisfies(seat -> assertThat(seat.role()).isEqualTo(app.clearpane.core.exposure.SeatRole.REVIEWER)));
+    assertThat(people.contactAt(new EmailAddress("reed@hobandbarley.example"))).as("the old address leads to whoever stays").contains(stays);
+    String imre = people.contactAt(new EmailAddress("imre@hobandbarley.example")).orElseThrow().id().toString();
+    assertThat(Texts.of(ines.post("/t/contacts/" + imre + "/merge", ines.token(), Map.of("into", stays.id().toString(), "sure", "true")).body())).contains("speaks for others");
+    ines.post("/t/contacts/" + goes.id() + "/back", ines.token(), Map.of());
+    assertThat(people.contactAt(new EmailAddress("reed@hobandbarley.example"))).as("two again").contains(goes);
   }
 }

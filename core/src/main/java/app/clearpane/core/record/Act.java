@@ -99,6 +99,7 @@ public enum Act {
   HOUSE_TEMPLATE_CHANGED("house.template-changed", Kind.PEOPLE, "changed the template"),
   HOUSE_TEMPLATE_DROPPED("house.template-dropped", Kind.PEOPLE, "dropped the template"),
   CLIENT_NEXT("client.next", Kind.PEOPLE, "said what is next with"),
+  CONTACT_MERGED("contact.merged", Kind.PEOPLE, "made one of two entries for"),
   CLIENT_RENAMED("client.renamed", Kind.PEOPLE, "renamed the client"),
   LINK_MADE("link.made", Kind.PEOPLE, "made a link to"),
   LINK_RENEWED("link.renewed", Kind.PEOPLE, "gave another key to a link to"),

@@ -96,8 +96,13 @@ public final class Directory {
     db.update(CLIENT).set(CLIENT.NAME, name).where(CLIENT.ID.eq(id)).execute();
   }
 
+  /** Notes that an entry is the same person as another. */
+  public void isSameAs(ContactId id, ContactId other) {
+    db.update(CONTACT).set(CONTACT.SAME_AS, other.value()).where(CONTACT.ID.eq(id)).execute();
+  }
+
   /** Notes that somebody left, or is back. @param at null if they are back */
   public void left(ContactId id, @Nullable Instant at) {
-    db.update(CONTACT).set(CONTACT.LEFT_AT, at).where(CONTACT.ID.eq(id)).execute();
+    db.update(CONTACT).set(CONTACT.LEFT_AT, at).set(CONTACT.SAME_AS, at == null ? DSL.castNull(CONTACT.SAME_AS) : CONTACT.SAME_AS).where(CONTACT.ID.eq(id)).execute();
   }
 }

@@ -19,6 +19,8 @@ import java.util.Optional;
 import java.util.UUID;
 import org.jooq.DSLContext;
 import org.jooq.Records;
+import org.jooq.impl.SQLDataType;
+import org.jooq.impl.DSL;
 import org.jspecify.annotations.Nullable;
 
 /** The agency, its team, its clients and their contacts. */
@@ -187,8 +189,9 @@ public final class People {
 
   /** The contact with this address. */
   public Optional<Contact> contactAt(EmailAddress email) {
+    app.clearpane.store.schema.tables.Contact same = CONTACT.as("same");
     return db.select(CONTACT.ID, CONTACT.CLIENT_ID, CONTACT.NAME, CONTACT.EMAIL, CONTACT.SAYS).from(CONTACT)
-        .where(CONTACT.EMAIL.eq(email.value())).fetchOptional(Records.mapping(Contact::new));
+        .where(CONTACT.ID.in(DSL.select(DSL.coalesce(same.SAME_AS, same.ID.coerce(SQLDataType.UUID)).coerce(CONTACT.ID)).from(same).where(same.EMAIL.eq(email.value())))).fetchOptional(Records.mapping(Contact::new));
   }
 
   /** A contact. */

@@ -130,6 +130,13 @@ public final class Tasks {
     db.update(TASK).set(TASK.STAGE, stage).where(TASK.ITEM_ID.eq(id), TASK.STAGE.ne(stage)).execute();
   }
 
+  /** Gives the open tasks in a contact's hands to another. @return the projects they are in */
+  public Set<ProjectId> handOver(ContactId from, ContactId to) {
+    Set<ProjectId> touched = db.selectDistinct(ITEM.PROJECT_ID).from(TASK).join(ITEM).on(ITEM.ID.eq(TASK.ITEM_ID)).where(TASK.CONTACT_ID.eq(from), TASK.STAGE.notIn(Stage.DONE, Stage.DROPPED)).fetchSet(ITEM.PROJECT_ID);
+    db.update(TASK).set(TASK.CONTACT_ID, to).set(TASK.REVISION, TASK.REVISION.plus(1)).where(TASK.CONTACT_ID.eq(from), TASK.STAGE.notIn(Stage.DONE, Stage.DROPPED)).execute();
+    return touched;
+  }
+
   /** Gives the tasks that somebody has and that are not ended to somebody else of the team. @return how many that were */
   public int handOver(TeamMemberId from, TeamMemberId to) {
     int had = db.update(TASK).set(TASK.MEMBER_ID, to).set(TASK.REVISION, TASK.REVISION.plus(1)).where(TASK.MEMBER_ID.eq(from), TASK.STAGE.notIn(Stage.DONE, Stage.DROPPED)).execute();

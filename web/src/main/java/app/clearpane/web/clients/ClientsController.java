@@ -44,15 +44,17 @@ class ClientsController {
   private final KeepClient keep;
   private final BringPeople bring;
   private final PlanProspect planProspect;
+  private final MergeContact mergeContact;
   private final HouseHabits habits;
   private final HousePictures pictures;
   private final TeamSight sight;
 
-  ClientsController(Directory directory, KeepClient keep, BringPeople bring, PlanProspect planProspect, HouseHabits habits, HousePictures pictures, TeamSight sight) {
+  ClientsController(Directory directory, KeepClient keep, BringPeople bring, PlanProspect planProspect, MergeContact mergeContact, HouseHabits habits, HousePictures pictures, TeamSight sight) {
     this.directory = directory;
     this.keep = keep;
     this.bring = bring;
     this.planProspect = planProspect;
+    this.mergeContact = mergeContact;
     this.habits = habits;
     this.pictures = pictures;
     this.sight = sight;
@@ -155,6 +157,13 @@ class ClientsController {
   @ForManagers
   String leave(@PathVariable ContactId contact, @RequestParam(defaultValue = "false") boolean sure, @AuthenticationPrincipal Person me) {
     keep.leave(contact, sure, me.actor());
+    return PAGE;
+  }
+
+  @PostMapping("/t/contacts/{contact}/merge")
+  @ForManagers
+  String merge(@PathVariable ContactId contact, @RequestParam ContactId into, @RequestParam(defaultValue = "false") boolean sure, @AuthenticationPrincipal Person me) {
+    mergeContact.merge(contact, into, sure, me.actor());
     return PAGE;
   }
 

@@ -94,9 +94,15 @@ class KeepClient {
           "They are signed out everywhere and are not offered any more; what they said and decided stays under their name."), "Note that " + who.name() + " left");
     }
     who.seats().forEach(seat -> giveSeat.end(seat.id(), true, by));
+    noteLeft(id, new PeopleActs.ClientChanged(Act.CONTACT_LEFT, by, who.name(), client.name()));
+  }
+
+  /** No link of theirs opens anything any more, and they are not offered. @param why as the Record tells it */
+  @Transactional
+  public void noteLeft(ContactId id, PeopleActs.ClientChanged why) {
     waysIn.revokeAll(id, clock.instant());
     directory.left(id, clock.instant());
-    tell.ofAgency(agency.get().id(), new PeopleActs.ClientChanged(Act.CONTACT_LEFT, by, who.name(), client.name()));
+    tell.ofAgency(agency.get().id(), why);
   }
 
   /** They are back, without their seats. */
