@@ -92,7 +92,7 @@ class DemoStory {
     says.phases(project, "We walk the hill by day and by night, and write down what visitors need.", "Three ways it could look; you choose one.", "Map, panels and film, drawn until they can be read.", "Everything ready for those who print and build it.", "It is built, and we look at every piece.", "We hang it, check it, and hand you the keys to it.");
     says.ofUs(project, People.INES, "leads it, and is there for any question", true);
     says.ofUs(project, People.TEO, "draws the map and the mark", true);
-    says.ofUs(project, People.RUKMINI, "panels and materials", true);
+    says.ofUs(project, People.RUKMINI, "panels and materials", false);
     says.ofUs(project, People.WANDA, "words, from January on", false);
     PaneId fabricators = cast.pane(project, "Fabricators", "Artwork and dates for the workshop.",
         Map.of(ContentKind.DATES, Aperture.OPEN, ContentKind.FILES, Aperture.FILTERED, ContentKind.DELIVERABLES, Aperture.PICKED));
