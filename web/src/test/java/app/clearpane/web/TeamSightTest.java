@@ -36,7 +36,7 @@ class TeamSightTest extends AtTheMill {
   private static final Pattern IN_BRACES = Pattern.compile("\\{(\\w+)}");
   private static final Pattern LINK = Pattern.compile("(?:href|hx-get|src)=\"(/t[^\"#]*)");
   /** What stands in an address and belongs to no project, or only stands beside what does. */
-  private static final Set<String> OF_NO_PROJECT = Set.of("client", "contact", "member", "feed", "template", "role", "subject", "entry", "beside", "phase", "page", "size", "level", "column", "row", "ending", "sight", "of", "part", "kind", "line", "mail", "job", "about", "place", "stuck");
+  private static final Set<String> OF_NO_PROJECT = Set.of("client", "contact", "member", "feed", "template", "role", "entry", "beside", "phase", "page", "size", "level", "column", "row", "ending", "sight", "of", "part", "kind", "line", "mail", "job", "about", "place", "stuck");
   @Autowired private RequestMappingHandlerMapping requestMappingHandlerMapping;
   @Autowired private ProjectPeople onProject;
   @Autowired private People people;
@@ -150,6 +150,8 @@ class TeamSightTest extends AtTheMill {
         assertThat(teo.get(path).body()).as(path).doesNotContain("Ticket-hall");
       }
       assertThat(ines.get(at + "/plan").statusCode()).as("she manages it").isEqualTo(200);
+      assertThat(ines.post(at + "/tasks", ines.token(), Map.of("line", "Not for him @Teo")).statusCode()).as("nobody is given what they do not see").isEqualTo(422);
+      assertThat(Jsoup.parse(ines.get(at + "/concerns").body()).select("select[name=owner] option").eachText()).contains("Ines Okafor-Lindqvist", "Bastian Corrie").doesNotContain("Teo Brandt");
       assertThat(bastian.get(at + "/plan").statusCode()).as("owners see all").isEqualTo(200);
       ines.post("/t/projects/" + mill() + "/tasks", ines.token(), Map.of("line", "Anybody’s task"));
       assertThat(Jsoup.parse(ines.get("/t/tasks/" + tasks.ofProject(mill()).get(0).id()).body()).select("select[name=doer] option").eachText()).contains("Teo Brandt");

@@ -33,6 +33,7 @@ import org.jooq.impl.SQLDataType;
 public final class WhoseProject {
   private static final Map<String, Function<UUID, Select<Record1<ProjectId>>>> OF = Map.ofEntries(
       Map.entry("project", id -> DSL.select(PROJECT.ID).from(PROJECT).where(uuid(PROJECT.ID).eq(id))),
+      Map.entry("subject", id -> DSL.select(PROJECT.ID).from(PROJECT).where(uuid(PROJECT.ID).eq(id))),
       Map.entry("item", WhoseProject::ofItem), Map.entry("task", WhoseProject::ofItem), Map.entry("deliverable", WhoseProject::ofItem), Map.entry("concern", WhoseProject::ofItem), Map.entry("file", WhoseProject::ofItem),
       Map.entry("milestone", WhoseProject::ofItem),
       Map.entry("version", id -> DSL.select(ITEM.PROJECT_ID).from(VERSION).join(ITEM).on(ITEM.ID.eq(VERSION.DELIVERABLE_ID)).where(uuid(VERSION.ID).eq(id))),

@@ -3,9 +3,9 @@ package app.clearpane.web.concern;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.project.Gravity;
 import app.clearpane.core.project.ProjectId;
-import app.clearpane.store.agency.People;
 import app.clearpane.store.project.Concern;
 import app.clearpane.store.project.Concerns;
+import app.clearpane.web.layout.TeamSight;
 import app.clearpane.web.exposure.Windows;
 import app.clearpane.web.layout.TeamController;
 import app.clearpane.web.project.ProjectFrame;
@@ -26,14 +26,14 @@ class ConcernController {
   private final ProjectFrame frame;
   private final Concerns concerns;
   private final KeepConcern keep;
-  private final People people;
+  private final TeamSight sight;
   private final Windows windows;
 
-  ConcernController(ProjectFrame frame, Concerns concerns, KeepConcern keep, People people, Windows windows) {
+  ConcernController(ProjectFrame frame, Concerns concerns, KeepConcern keep, TeamSight sight, Windows windows) {
     this.frame = frame;
     this.concerns = concerns;
     this.keep = keep;
-    this.people = people;
+    this.sight = sight;
     this.windows = windows;
   }
 
@@ -52,7 +52,7 @@ class ConcernController {
     model.addAttribute("settled", numbered.stream().filter(one -> !one.concern().open()).toList());
     model.addAttribute("field", field(numbered));
     model.addAttribute("windows", windows.of(project));
-    model.addAttribute("team", people.team());
+    model.addAttribute("team", sight.seeing(project));
     return "concern/list";
   }
 

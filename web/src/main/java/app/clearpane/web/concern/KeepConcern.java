@@ -9,11 +9,11 @@ import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.project.Gravity;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.record.Act;
-import app.clearpane.store.agency.People;
 import app.clearpane.store.agency.TeamMember;
 import app.clearpane.store.project.Concern;
 import app.clearpane.store.project.Concerns;
 import app.clearpane.store.project.Projects;
+import app.clearpane.web.layout.TeamSight;
 import app.clearpane.web.exposure.DeleteItem;
 import app.clearpane.web.exposure.NewItem;
 import app.clearpane.web.layout.Input;
@@ -30,16 +30,16 @@ public class KeepConcern {
   private static final int LONGEST = 2_000;
   private final Concerns concerns;
   private final Projects projects;
-  private final People people;
+  private final TeamSight sight;
   private final DeleteItem deleteItem;
   private final NewItem newItem;
   private final Tell tell;
   private final Clock clock;
 
-  KeepConcern(Concerns concerns, Projects projects, People people, DeleteItem deleteItem, NewItem newItem, Tell tell, Clock clock) {
+  KeepConcern(Concerns concerns, Projects projects, TeamSight sight, DeleteItem deleteItem, NewItem newItem, Tell tell, Clock clock) {
     this.concerns = concerns;
     this.projects = projects;
-    this.people = people;
+    this.sight = sight;
     this.deleteItem = deleteItem;
     this.newItem = newItem;
     this.tell = tell;
@@ -98,7 +98,7 @@ public class KeepConcern {
     input.require(form.likelihood() >= Gravity.LEAST && form.likelihood() <= Gravity.MOST && form.effect() >= Gravity.LEAST && form.effect() <= Gravity.MOST, "Choose how likely it is and what it would do from the lists.");
     Optional<TeamMemberId> chosen = form.owner().isBlank() ? Optional.empty() : input.one("Who sees to it", form.owner(), TeamMemberId::of);
     input.allGood();
-    Optional<TeamMember> owner = chosen.map(member -> NotThere.unless(people.member(member)));
+    Optional<TeamMember> owner = chosen.map(member -> NotThere.unless(sight.seeing(project, member)));
     return new Concern(id, project, name.orElseThrow().value(), form.issue(), form.likelihood(), form.effect(), about, measure, owner.map(TeamMember::id).orElse(null), owner.map(TeamMember::name).orElse(""), null, form.revision());
   }
 

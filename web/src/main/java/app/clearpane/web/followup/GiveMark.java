@@ -4,13 +4,13 @@ import app.clearpane.core.record.event.MarkActs;
 import app.clearpane.core.agency.TeamMemberId;
 import app.clearpane.core.markup.MarkupId;
 import app.clearpane.store.Stale;
-import app.clearpane.store.agency.People;
 import app.clearpane.store.agency.TeamMember;
 import app.clearpane.store.deliverable.Deliverable;
 import app.clearpane.store.deliverable.Deliverables;
 import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.store.markup.MarkupRow;
 import app.clearpane.store.markup.Markups;
+import app.clearpane.web.layout.TeamSight;
 import app.clearpane.web.House;
 import app.clearpane.web.layout.NotThere;
 import app.clearpane.web.layout.Refused;
@@ -31,17 +31,17 @@ import org.springframework.transaction.annotation.Transactional;
 class GiveMark {
   private final Markups markups;
   private final Deliverables deliverables;
-  private final People people;
+  private final TeamSight sight;
   private final WriteMail mail;
   private final TheAgency agency;
   private final House house;
   private final Tell tell;
   private final ApplicationEventPublisher events;
 
-  GiveMark(Markups markups, Deliverables deliverables, People people, WriteMail mail, TheAgency agency, House house, Tell tell, ApplicationEventPublisher events) {
+  GiveMark(Markups markups, Deliverables deliverables, TeamSight sight, WriteMail mail, TheAgency agency, House house, Tell tell, ApplicationEventPublisher events) {
     this.markups = markups;
     this.deliverables = deliverables;
-    this.people = people;
+    this.sight = sight;
     this.mail = mail;
     this.agency = agency;
     this.house = house;
@@ -56,12 +56,12 @@ class GiveMark {
     if (mark.revision() != revision) {
       throw new Stale("Mark " + mark.label());
     }
-    Optional<TeamMember> member = doer.flatMap(people::member);
-    if (doer.isPresent() && member.isEmpty()) {
-      throw Refused.because("Whoever you chose is not one of us any more. Nothing was changed.");
-    }
     VersionRow version = deliverables.version(mark.version()).orElseThrow();
     Deliverable deliverable = deliverables.find(version.deliverable()).orElseThrow();
+    Optional<TeamMember> member = doer.flatMap(one -> sight.seeing(deliverable.project(), one));
+    if (doer.isPresent() && member.isEmpty()) {
+      throw Refused.because("Whoever you chose is not one of us any more, or does not see this project. Nothing was changed.");
+    }
     if (doer.equals(Optional.ofNullable(mark.beside().doer()))) {
       return mark;
     }

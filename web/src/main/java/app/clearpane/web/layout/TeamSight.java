@@ -19,8 +19,10 @@ import org.springframework.stereotype.Component;
 @Component
 public class TeamSight {
   private final KeptReading<String, List<ProjectPeople.Sight>> all;
+  private final TheTeam team;
 
-  TeamSight(ProjectPeople people, Writes writes) {
+  TeamSight(ProjectPeople people, TheTeam team, Writes writes) {
+    this.team = team;
     this.all = new KeptReading<>(writes, 1, everything -> people.sights());
   }
 
@@ -42,6 +44,16 @@ public class TeamSight {
   /** Whether somebody sees a project. */
   public boolean sees(TeamMember member, ProjectId project) {
     return !hiddenFrom(member.id(), member.role()).contains(project);
+  }
+
+  /** Those of the team who see a project, by name. */
+  public List<TeamMember> seeing(ProjectId project) {
+    return team.members().stream().filter(member -> sees(member, project)).toList();
+  }
+
+  /** One of those. */
+  public Optional<TeamMember> seeing(ProjectId project, TeamMemberId id) {
+    return seeing(project).stream().filter(member -> member.id().equals(id)).findFirst();
   }
 
   /** Whether what is said in a project starts for the client. */

@@ -2,10 +2,10 @@ package app.clearpane.web.markup;
 
 import app.clearpane.core.agency.TeamMemberId;
 import app.clearpane.core.deliverable.VersionId;
-import app.clearpane.store.agency.People;
 import app.clearpane.store.deliverable.Deliverable;
 import app.clearpane.store.deliverable.Deliverables;
 import app.clearpane.store.deliverable.VersionRow;
+import app.clearpane.web.layout.TeamSight;
 import app.clearpane.web.layout.NotThere;
 import app.clearpane.web.layout.TeamController;
 import app.clearpane.web.project.ProjectFrame;
@@ -25,13 +25,13 @@ import org.springframework.web.bind.annotation.RequestParam;
 @TeamController
 class LetterController {
   private final Deliverables deliverables;
-  private final People people;
+  private final TeamSight sight;
   private final WriteLetter writeLetter;
   private final ProjectFrame frame;
 
-  LetterController(Deliverables deliverables, People people, WriteLetter writeLetter, ProjectFrame frame) {
+  LetterController(Deliverables deliverables, TeamSight sight, WriteLetter writeLetter, ProjectFrame frame) {
     this.deliverables = deliverables;
-    this.people = people;
+    this.sight = sight;
     this.writeLetter = writeLetter;
     this.frame = frame;
   }
@@ -42,8 +42,8 @@ class LetterController {
     Deliverable deliverable = NotThere.unless(deliverables.find(found.deliverable()));
     frame.above(model, deliverable.project(), "Deliverables");
     model.addAttribute("letter", writeLetter.of(found));
-    model.addAttribute("team", people.team());
-    model.addAttribute("mailed", mailed.flatMap(people::member).orElse(null));
+    model.addAttribute("team", sight.seeing(deliverable.project()));
+    model.addAttribute("mailed", mailed.flatMap(one -> sight.seeing(deliverable.project(), one)).orElse(null));
     return "markup/letter";
   }
 
@@ -56,7 +56,8 @@ class LetterController {
   @PostMapping("/t/versions/{version}/letter")
   String mail(@PathVariable VersionId version, @RequestParam TeamMemberId to) {
     VersionRow found = NotThere.unless(deliverables.version(version));
-    writeLetter.mail(writeLetter.of(found), NotThere.unless(people.member(to)));
+    Deliverable deliverable = NotThere.unless(deliverables.find(found.deliverable()));
+    writeLetter.mail(writeLetter.of(found), NotThere.unless(sight.seeing(deliverable.project(), to)));
     return "redirect:/t/versions/" + version + "/letter?mailed=" + to;
   }
 }

@@ -12,7 +12,6 @@ import app.clearpane.store.exposure.Seats;
 import app.clearpane.store.plan.PlannedTask;
 import app.clearpane.web.layout.Refused;
 import app.clearpane.web.layout.TeamSight;
-import app.clearpane.web.layout.TheTeam;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -26,11 +25,9 @@ import org.springframework.stereotype.Component;
 class Doers {
   private final People people;
   private final Seats seats;
-  private final TheTeam team;
   private final TeamSight sight;
 
-  Doers(People people, Seats seats, TheTeam team, TeamSight sight) {
-    this.team = team;
+  Doers(People people, Seats seats, TeamSight sight) {
     this.sight = sight;
     this.people = people;
     this.seats = seats;
@@ -48,7 +45,7 @@ class Doers {
   List<Doer> of(ProjectId project) {
     List<Doer> doers = new ArrayList<>();
     doers.add(new Doer("us", "Us", Side.OURS, PlannedTask.Hands.NOBODY));
-    for (TeamMember member : team.members().stream().filter(one -> sight.sees(one, project)).toList()) {
+    for (TeamMember member : sight.seeing(project)) {
       doers.add(new Doer("m:" + member.id().value(), member.name(), Side.OURS, new PlannedTask.Hands(Optional.empty(), Optional.of(member.id()), member.name())));
     }
     doers.add(new Doer("them", "The client, not sent yet", Side.CLIENTS, PlannedTask.Hands.NOBODY));
