@@ -20,7 +20,7 @@ class LinkSeatJourneyTest extends Journey {
     Someone ines = atTheFabricators().unfolds("Make a link");
     ines.page.locator("#link-name").fill("Drill shop");
     ines.page.locator("#link-passcode").fill("brass 40");
-    ines.ticks("may mark up, after giving a name and a mail address").presses("Make the link").sees("never again").looksItOver();
+    ines.ticks("may mark up, after giving a name and a mail address").presses("Make the link").sees("This is the address.").looksItOver();
     assertThat(ines.page.getByAltText("QR code of the address")).isVisible();
     String address = ines.page.getByLabel("Address of the link").inputValue();
     ines.page.reload();
@@ -46,10 +46,10 @@ class LinkSeatJourneyTest extends Journey {
   void aLinkToLookOnlyOpensByItselfAndLeavesNoNotes() {
     Someone ines = atTheFabricators().unfolds("Make a link");
     ines.page.locator("#link-name").fill("Notice board");
-    ines.presses("Make the link").sees("never again");
+    ines.presses("Make the link").sees("This is the address.");
     Someone passerBy = onPhone().comesBy(ines.page.getByLabel("Address of the link").inputValue());
     passerBy.sees("Waiting for you, Guest").sees("Survey of the grounds.pdf").looksItOver();
-    ines.presses("Give it another key").sees("never again").sees("Opened 1 time");
+    ines.presses("Give it another key").sees("This is the address.").sees("Opened 1 time");
     passerBy.page.reload();
     passerBy.sees("There is nothing here");
   }
