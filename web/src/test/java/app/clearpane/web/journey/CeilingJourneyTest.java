@@ -73,7 +73,7 @@ class CeilingJourneyTest extends Journey {
     ines.page.locator("tr", new Page.LocatorOptions().setHasText("Files")).locator("a.cell-link").nth(1).click();
     ines.sees("It lies in the folder “Finished artwork”, which passes").sees("No filter lets it pass").looksItOver();
     assertThat(ines.page.getByLabel("Folders that pass")).hasValue("Finished artwork");
-    ines.follows("Files");
+    ines.follows("Files").unfolds("Add a file");
     ines.page.locator("input[type=file]").setInputFiles(new FilePayload("Drilling template.txt", "text/plain", "Holes at 40 mm".getBytes(StandardCharsets.UTF_8)));
     ines.page.locator("#folder").selectOption(new SelectOption().setLabel("Finished artwork"));
     ines.page.locator("form:has(input[type=file]) button").click();
