@@ -76,6 +76,7 @@ class TeamSightTest extends AtTheMill {
     Visitor ines = ines();
     ines.post("/t/projects/" + mill() + "/tasks", ines.token(), Map.of("line", "Cut the letters @Runa"));
     ines.post("/t/projects/" + mill() + "/signing", ines.token(), Map.of("rule", "ALL", "reviewDays", "3", "rounds", "2", "fee", "187.50", "revision", String.valueOf(revisionOfSigning())));
+    assertThat(ines.get("/t/projects/" + mill() + "/deliverables").body()).as("a price that managers read").contains("187.50");
     Set<String> walked = new LinkedHashSet<>();
     Deque<String> ahead = new ArrayDeque<>(List.of(desk));
     Map<String, Integer> kinds = new HashMap<>();
@@ -109,6 +110,7 @@ class TeamSightTest extends AtTheMill {
     assertThat(visitor.get(elsewhere).statusCode()).isEqualTo(404);
     assertThat(visitor.post(elsewhere + "/time", visitor.token(), Map.of("time", "2h", "day", "2026-11-02")).statusCode()).isEqualTo(404);
     assertThat(visitor.post("/t/hours", visitor.token(), Map.of("day", "2026-11-02", "task-" + elsewhere.substring("/t/tasks/".length()), "1h")).body()).contains("not there any more");
+    ines.post("/t/projects/" + mill() + "/signing", ines.token(), Map.of("rule", "ALL", "reviewDays", "3", "rounds", "2", "fee", "0", "revision", String.valueOf(revisionOfSigning())));
     onProject.remove(mill(), runa.id());
     assertThat(visitor.get("/t/projects/" + mill() + "/plan").statusCode()).isEqualTo(404);
   }
