@@ -6,7 +6,9 @@ import app.clearpane.core.plan.WorkingCalendar;
 import app.clearpane.core.project.PhaseTemplate;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.project.Standing;
+import app.clearpane.core.signoff.SigningTerms;
 import app.clearpane.store.agency.Directory;
+import app.clearpane.store.deliverable.SigningDefaults;
 import app.clearpane.store.plan.PlannedTask;
 import app.clearpane.store.plan.Tasks;
 import app.clearpane.store.project.HouseHabits;
@@ -28,6 +30,7 @@ import org.springframework.beans.factory.annotation.Autowired;
 class HouseTest extends AtTheMill {
   @Autowired private HouseTemplates templates;
   @Autowired private HouseHabits habits;
+  @Autowired private SigningDefaults signing;
   @Autowired private Directory directory;
   @Autowired private Tasks tasks;
   @Autowired private TheAgency agency;
@@ -89,6 +92,7 @@ class HouseTest extends AtTheMill {
   void projectsBeginWithWhatTheHouseReckonsWith() throws Exception {
     Visitor ines = ines();
     HouseHabits.Reckoning before = habits.reckoning();
+    SigningTerms terms = signing.house().terms();
     Map<String, String> form = new HashMap<>(Map.of("currency", "EUR", "tax", "19", "paymentDays", "14", "reviewDays", "5", "rounds", "3", "fee", "180", "rule", "ANY", "revision", String.valueOf(before.revision())));
     assertThat(ines.post("/t/house/usual", ines.token(), form).statusCode()).isEqualTo(302);
     try {
@@ -107,6 +111,7 @@ class HouseTest extends AtTheMill {
       assertThat(ines.post("/t/house/usual", ines.token(), form).statusCode()).as("changed meanwhile").isEqualTo(409);
     } finally {
       habits.reckon(new HouseHabits.Reckoning(before.currency(), before.taxPercent(), before.paymentDays(), habits.reckoning().revision()));
+      signing.setHouse(new SigningDefaults.House(terms, habits.reckoning().revision()));
     }
   }
 
