@@ -64,7 +64,7 @@ class AllDatesTest extends AtTheMill {
   @Test
   void aDayWithTooMuchSaysHowMuchMore() throws Exception {
     Visitor ines = ines();
-    LocalDate day = agency.today().plusMonths(2).withDayOfMonth(15);
+    LocalDate day = agency.today().plusMonths(9).withDayOfMonth(17);
     for (int i = 1; i <= 7; i++) {
       task(ines, "Sack number " + i + " " + day);
     }

@@ -44,8 +44,8 @@ class LittleWindowTest extends DemoHouse {
   @ParameterizedTest
   @CsvSource({
       "/t, .move, .move .looks-in",
-      "/t, .due-list li, .due-list .looks-in",
-      "/t/people, .loads td:nth-child(2) p:not(.muted), .loads .looks-in",
+      "/t, .due-list:not(.of-prospects) li, .due-list .looks-in",
+      "/t/people, .loads .on-desk, .loads .looks-in",
       "/t/search?q=map, .found div, .found div .looks-in",
       "{project}/plan?as=lines, .task-line, .task-line .looks-in",
       "{project}/plan?as=time, .time-drawing .row > a, .time-windows .looks-in",
