@@ -13,6 +13,7 @@ import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.exposure.Items;
 import app.clearpane.store.plan.PlannedTask;
 import app.clearpane.store.plan.Tasks;
+import app.clearpane.store.project.HouseTemplates;
 import app.clearpane.store.project.Phase;
 import app.clearpane.store.project.Project;
 import app.clearpane.web.layout.TheAgency;
@@ -37,6 +38,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 
 /** What is typed wrongly, too much of or too late on a plan; on a project of its own that is put away again. */
 class PlanInputTest extends DemoHouse {
+  @Autowired private HouseTemplates templates;
   @Autowired private Tasks tasks;
   @Autowired private Items items;
   @Autowired private TheAgency agency;
@@ -349,7 +351,7 @@ class PlanInputTest extends DemoHouse {
   @Test
   void aProjectOpenedWithItsUsualTasksEndsOnItsAgreedDay() throws Exception {
     LocalDate finish = today().plusDays(91);
-    Map<String, String> form = new HashMap<>(Map.of("client", "Lower Brede Parish", "name", "Bridge plates", "cover", "mill", "currency", "GBP", "tax", "20", "startsOn", today().toString(), "agreedOn", finish.toString(), "template", "PRINTED"));
+    Map<String, String> form = new HashMap<>(Map.of("client", "Lower Brede Parish", "name", "Bridge plates", "cover", "mill", "currency", "GBP", "tax", "20", "startsOn", today().toString(), "agreedOn", finish.toString(), "template", templates.all().stream().filter(kept -> kept.template().name().equals("Something printed")).findFirst().orElseThrow().id().toString()));
     form.putAll(Map.of("contacts", "", "tasks", "true"));
     String opened = post("/t/projects", form).headers().firstValue("Location").orElseThrow();
     ProjectId id = ProjectId.of(opened.replaceAll(".*/projects/([^/]+)/.*", "$1"));
