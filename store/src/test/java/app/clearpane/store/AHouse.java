@@ -7,6 +7,8 @@ import app.clearpane.core.agency.TeamRole;
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.exposure.PaneId;
+import app.clearpane.core.plan.Today;
+import app.clearpane.core.plan.WorkingCalendar;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.signoff.Rule;
 import app.clearpane.store.agency.Contact;
@@ -32,6 +34,11 @@ public final class AHouse {
   public final ProjectId project = new ProjectId(UUID.randomUUID());
   private final ClientId client;
 
+  /** The day of {@link #NOW}, a Wednesday. */
+  public static Today today() {
+    return new Today(LocalDate.of(2027, 3, 24), WorkingCalendar.weekdays(ZoneId.of("Europe/London")));
+  }
+
   public AHouse(DSLContext db) {
     this.db = db;
     People people = new People(db);
@@ -50,7 +57,7 @@ public final class AHouse {
   }
 
   public ItemId deliverable(String name, PaneId pane) {
-    ItemId item = new Items(db).add(project, ContentKind.DELIVERABLES, name, Optional.empty(), NOW);
+    ItemId item = new Items(db, AHouse::today).add(project, ContentKind.DELIVERABLES, name, Optional.empty(), NOW);
     new Deliverables(db).add(item, pane, "", app.clearpane.core.signoff.SigningTerms.USUAL);
     return item;
   }

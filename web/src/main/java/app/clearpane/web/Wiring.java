@@ -2,6 +2,7 @@ package app.clearpane.web;
 
 import app.clearpane.store.backup.HouseBackup;
 import app.clearpane.web.backup.KeepBackups;
+import app.clearpane.web.layout.TheAgency;
 import app.clearpane.store.post.GivenUp;
 import app.clearpane.store.files.Uploads;
 import app.clearpane.formats.apart.DrawApart;
@@ -222,8 +223,8 @@ class Wiring {
   }
 
   @Bean
-  Items items(DSLContext db) {
-    return new Items(db);
+  Items items(DSLContext db, TheAgency agency) {
+    return new Items(db, agency::day);
   }
 
   @Bean
@@ -431,8 +432,8 @@ class Wiring {
   }
 
   @Bean
-  Viewers viewers(DSLContext db) {
-    return new Viewers(db);
+  Viewers viewers(DSLContext db, TheAgency agency) {
+    return new Viewers(db, agency::day);
   }
 
   @Bean

@@ -56,6 +56,7 @@ public abstract class DemoHouse {
     registry.add("clearpane.poll-millis", () -> 100);
     registry.add("clearpane.reminders", () -> "-");
     registry.add("clearpane.silence", () -> "-");
+    registry.add("clearpane.day", () -> "-");
     registry.add("clearpane.mail-waits", () -> false);
     registry.add("clearpane.limits.links", () -> 10_000);
     registry.add("clearpane.limits.mails", () -> 10_000);

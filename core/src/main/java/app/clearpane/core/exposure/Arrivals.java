@@ -67,7 +67,7 @@ public record Arrivals(List<Change> came, List<Change> went) {
 
   /** The panes at which a deleted item would be seen at once if it were brought back. */
   public static List<Pane> ifBroughtBack(Item item, List<Pane> panes, Instant now) {
-    Item back = new Item(item.id(), item.kind(), item.name(), item.ancestors(), Item.State.THERE, item.addressedTo(), item.folder(), item.traits());
+    Item back = item.as(Item.State.THERE);
     return panes.stream().filter(pane -> decide(back, pane, now).visible()).toList();
   }
 

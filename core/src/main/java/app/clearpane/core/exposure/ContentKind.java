@@ -30,6 +30,11 @@ public enum ContentKind {
     };
   }
 
+  /** Whether things of this kind are due on days, by which they can be filtered. */
+  public boolean hasDays() {
+    return this == TASKS;
+  }
+
   /** The apertures that this kind can have, from least to most. */
   public List<Aperture> apertures() {
     return !pickable() ? List.of(Aperture.CLOSED, Aperture.OPEN) : filterable() ? List.of(Aperture.values()) : List.of(Aperture.CLOSED, Aperture.PICKED, Aperture.OPEN);

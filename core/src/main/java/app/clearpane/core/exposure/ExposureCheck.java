@@ -58,7 +58,7 @@ public record ExposureCheck(List<Change> forAnybody, Map<SeatId, List<Change>> b
     Pane after = pane.afterPublishing(now);
     List<Change> forAnybody = changes(items, before, after, NOBODY_IN_PARTICULAR, now);
     Map<ContactId, List<Item>> byName = new HashMap<>();
-    items.forEach(item -> item.named().forEach(contact -> byName.computeIfAbsent(contact, none -> new ArrayList<>()).add(item)));
+    items.forEach(item -> item.concerned().forEach(contact -> byName.computeIfAbsent(contact, none -> new ArrayList<>()).add(item)));
     Map<ItemId, Integer> places = new HashMap<>();
     for (int i = 0; i < forAnybody.size(); i++) {
       places.put(forAnybody.get(i).item().id(), i);

@@ -2,6 +2,8 @@ package app.clearpane.core.exposure;
 
 import java.time.Instant;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
 
 /**
  * A pane as far as visibility is concerned: whether it is published, until when, and its two states of settings.
@@ -30,6 +32,11 @@ public record Pane(PaneId id, String name, Optional<Instant> publishedAt, Option
   public boolean isOpenFor(ContentKind kind, Instant now) {
     return publishedAt.isPresent() && from.filter(now::isBefore).isEmpty() && until.filter(end -> !end.isAfter(now)).isEmpty()
         && ceilings.over(kind, published.aperture(kind)) == Aperture.OPEN && ceilings.over(kind, pending.aperture(kind)) == Aperture.OPEN;
+  }
+
+  /** Whether what passes may change with the day although nobody did anything. */
+  public boolean goesByTheDay() {
+    return Stream.of(published.filters(), pending.filters(), ceilings.filters()).flatMap(filters -> filters.values().stream()).flatMap(Set::stream).anyMatch(Filter::goesByTheDay);
   }
 
   /** The pane as if only what is published counted. */

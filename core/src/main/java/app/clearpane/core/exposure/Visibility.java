@@ -2,6 +2,7 @@ package app.clearpane.core.exposure;
 
 import app.clearpane.core.agency.ContactId;
 import java.time.Instant;
+import java.util.Comparator;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
@@ -98,14 +99,14 @@ public final class Visibility {
     if (set == Aperture.PICKED || set == Aperture.FILTERED && !item.kind().filterable()) {
       return Verdict.of(Reason.NOT_PICKED);
     }
-    Optional<Filter> own = set == Aperture.FILTERED ? passing(settings.filters(item.kind()), item) : Optional.empty();
+    Optional<Filter> own = set == Aperture.FILTERED ? passing(settings.filters(item.kind()), item, contact) : Optional.empty();
     if (set == Aperture.FILTERED && own.isEmpty()) {
       return Verdict.of(Reason.NO_FILTER_PASSES);
     }
     if (most == Aperture.PICKED || most == Aperture.FILTERED && !item.kind().filterable()) {
       return Verdict.of(Reason.CEILING_PICKED);
     }
-    Optional<Filter> above = most == Aperture.FILTERED ? passing(ceilings.filters(item.kind()), item) : Optional.empty();
+    Optional<Filter> above = most == Aperture.FILTERED ? passing(ceilings.filters(item.kind()), item, contact) : Optional.empty();
     if (most == Aperture.FILTERED && above.isEmpty()) {
       return Verdict.of(Reason.CEILING_FILTERED);
     }
@@ -118,8 +119,8 @@ public final class Visibility {
     return Verdict.passing((set == Aperture.FILTERED ? own : above).orElseThrow());
   }
 
-  private static Optional<Filter> passing(Set<Filter> filters, Item item) {
-    return filters.stream().filter(filter -> filter.passes(item)).findFirst();
+  private static Optional<Filter> passing(Set<Filter> filters, Item item, ContactId contact) {
+    return filters.stream().filter(filter -> filter.passes(item, contact)).min(Comparator.comparing(Filter::text));
   }
 
   /** The nearest setting of a sort: on the item itself, else on what it stands in. */

@@ -118,8 +118,7 @@ public record Why(Verdict verdict, List<Step> steps, List<Set<Change>> remedies)
         case END_THE_SEAT -> seated(seat.map(one -> new Seat(one.id(), one.pane(), one.contact(), one.role(), SeatState.ENDED, false)));
         case LATER_LAST_DAY -> at(new Pane(pane.id(), pane.name(), pane.publishedAt(), Optional.empty(), pane.published(), pane.pending(), pane.ceilings(), pane.from()));
         case EARLIER_FIRST_DAY -> at(new Pane(pane.id(), pane.name(), pane.publishedAt(), pane.until(), pane.published(), pane.pending(), pane.ceilings(), Optional.empty()));
-        case RESTORE -> new Situation(new Item(item.id(), item.kind(), item.name(), item.ancestors(), item.state() == Item.State.DELETED ? Item.State.THERE : item.state(),
-            item.addressedTo(), item.folder(), item.traits()), pane, seat, ifGiven);
+        case RESTORE -> new Situation(item.state() == Item.State.DELETED ? item.as(Item.State.THERE) : item, pane, seat, ifGiven);
       };
     }
 

@@ -28,7 +28,7 @@ class ArrivalsTest {
   }
 
   private static Item task(Filter.Trait... traits) {
-    return new Item(TASK, ContentKind.TASKS, "Draw", List.of(), Item.State.THERE, Set.of(), false, Set.of(traits));
+    return new Item(TASK, ContentKind.TASKS, "Draw", List.of(), Item.State.THERE, Set.of(), false, new Item.Facts(Set.of(traits)));
   }
 
   private static Arrivals between(Item before, Item after) {

@@ -38,7 +38,7 @@ class FilterTest {
 
   private static Item item(String name, boolean folder, Item... above) {
     return new Item(new ItemId(UUID.randomUUID()), ContentKind.FILES, name, List.of(above).stream().map(one -> new Item.Ancestor(one.id(), one.name())).toList(), Item.State.THERE,
-        Set.of(), folder, Set.of());
+        Set.of(), folder, Item.Facts.NONE);
   }
 
   private static Set<Filter> folders(String names) {
@@ -79,8 +79,8 @@ class FilterTest {
 
   @Test
   void aFilterThatPassesIsNamed() {
-    assertThat(decide(ITEMS.get("a file in it"), Aperture.FILTERED, "For the client", Aperture.OPEN, null, Map.of()).source()).contains("For the client");
-    assertThat(decide(ITEMS.get("a file in it"), Aperture.OPEN, null, Aperture.FILTERED, "For the client", Map.of()).source()).contains("For the client");
+    assertThat(decide(ITEMS.get("a file in it"), Aperture.FILTERED, "For the client", Aperture.OPEN, null, Map.of()).filter()).contains(new Filter.Folder("For the client"));
+    assertThat(decide(ITEMS.get("a file in it"), Aperture.OPEN, null, Aperture.FILTERED, "For the client", Map.of()).filter()).contains(new Filter.Folder("For the client"));
   }
 
   @Test

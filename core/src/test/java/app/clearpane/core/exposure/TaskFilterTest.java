@@ -12,12 +12,14 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** Tasks under apertures and filters: 1 (milestone), 2 (finished, held back), 3 (shown), 4, 5 (milestone, finished). */
 class TaskFilterTest {
@@ -32,7 +34,7 @@ class TaskFilterTest {
   }
 
   private static Item task(int number, Set<ContactId> given) {
-    return new Item(id(number), ContentKind.TASKS, "task " + number, List.of(), Item.State.THERE, given, false, TRAITS.get(number));
+    return new Item(id(number), ContentKind.TASKS, "task " + number, List.of(), Item.State.THERE, given, false, new Item.Facts(TRAITS.get(number)));
   }
 
   private static List<Integer> seen(ContactId who, Ceilings ceilings, PaneSettings own, Set<ContactId> four) {
@@ -66,7 +68,7 @@ class TaskFilterTest {
   @CsvSource({"FINISHED, PASSES_FILTER", ", PARENT_NOT_SHOWN", "PHASE_HEADS, PASSES_FILTER", "MILESTONES, PARENT_NOT_SHOWN"})
   void keepsOutWhatStandsInATaskThatDoesNotPass(Filter.Trait above, Reason reason) {
     Item.Ancestor ancestor = new Item.Ancestor(id(9), "whole", above == null ? Set.of() : Set.of(above));
-    Item inside = new Item(id(7), ContentKind.TASKS, "part", List.of(ancestor), Item.State.THERE, Set.of(), false, Set.of(FINISHED));
+    Item inside = new Item(id(7), ContentKind.TASKS, "part", List.of(ancestor), Item.State.THERE, Set.of(), false, new Item.Facts(Set.of(FINISHED)));
     PaneSettings settings = new PaneSettings(Map.of(ContentKind.TASKS, Aperture.FILTERED), Map.of(ContentKind.TASKS, Set.of(FINISHED, PHASE_HEADS)), Map.of(), Map.of());
     Pane pane = new Pane(BOARD, "The board", Optional.of(NOW), Optional.empty(), settings, settings, Ceilings.NONE);
     Seat seat = new Seat(new SeatId(UUID.randomUUID()), BOARD, MIRELA, SeatRole.READER, SeatState.ACCEPTED, false);
@@ -76,15 +78,36 @@ class TaskFilterTest {
   /** A filtered child of what is visible by name is visible to whoever that was given to, and to nobody else. */
   @Test
   void letsThroughWhatStandsInATaskThatIsSeenByName() {
-    Item.Ancestor whole = new Item.Ancestor(id(9), "whole", Set.of(), Set.of(JASPER));
+    Item.Ancestor whole = new Item.Ancestor(id(9), "whole", Item.Facts.NONE, Set.of(JASPER));
     Item.Ancestor top = new Item.Ancestor(id(8), "top", Set.of());
-    Item inside = new Item(id(7), ContentKind.TASKS, "part", List.of(whole, top), Item.State.THERE, Set.of(), false, Set.of(FINISHED));
+    Item inside = new Item(id(7), ContentKind.TASKS, "part", List.of(whole, top), Item.State.THERE, Set.of(), false, new Item.Facts(Set.of(FINISHED)));
     PaneSettings settings = new PaneSettings(Map.of(ContentKind.TASKS, Aperture.FILTERED), Map.of(ContentKind.TASKS, Set.of(FINISHED)), Map.of(), Map.of());
     Pane pane = new Pane(BOARD, "The board", Optional.of(NOW), Optional.empty(), settings, settings, Ceilings.NONE);
     for (ContactId who : List.of(JASPER, MIRELA)) {
       Seat seat = new Seat(new SeatId(UUID.randomUUID()), BOARD, who, SeatRole.READER, SeatState.ACCEPTED, false);
       assertThat(Visibility.decide(inside, pane, Optional.of(seat), NOW).reason()).isEqualTo(who.equals(JASPER) ? Reason.PASSES_FILTER : Reason.PARENT_NOT_SHOWN);
     }
+  }
+
+  /** What is still to be done passes by its day; what waits for whoever looks passes for them alone, under what they see. */
+  @ParameterizedTest(name = "with {1} days left, late {2}, held by Jasper {3}: {0} lets Jasper {4}, Mirela {5}")
+  @CsvSource({"DUE_WITHIN_5, 5, false, false, true, true", "DUE_WITHIN_5, 6, false, false, false, false", "DUE_WITHIN_5, , true, false, false, false", "DUE_WITHIN_0, 0, false, false, true, true", "LATE, , true, false, true, true",
+      "LATE, 0, false, false, false, false", "WAITS_FOR_VIEWER, , false, true, true, false", "WAITS_FOR_VIEWER, 1, false, false, false, false"})
+  void passesByTheDayAndByWhoLooks(String filter, Integer left, boolean late, boolean held, boolean jasper, boolean mirela) {
+    Item.Facts facts = new Item.Facts(late ? Set.of(Filter.Trait.LATE) : Set.of(), left == null ? OptionalInt.empty() : OptionalInt.of(left), held ? Set.of(JASPER) : Set.of());
+    Item task = new Item(id(4), ContentKind.TASKS, "task", List.of(), Item.State.THERE, Set.of(), false, facts);
+    Filter one = Filter.of(ContentKind.TASKS, filter);
+    assertThat(one.text()).isEqualTo(filter);
+    assertThat(one.passes(task, JASPER)).isEqualTo(jasper);
+    assertThat(one.passes(task, MIRELA)).isEqualTo(mirela);
+    assertThat(task.concerned()).isEqualTo(held ? Set.of(JASPER) : Set.of());
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"DUE_WITHIN_", "DUE_WITHIN_-1", "DUE_WITHIN_251", "DUE_WITHIN_x"})
+  void refusesDaysThatAreNone(String filter) {
+    assertThatIllegalArgumentException().isThrownBy(() -> Filter.of(ContentKind.TASKS, filter));
+    assertThat(Filter.of(ContentKind.FILES, filter)).isEqualTo(new Filter.Folder(filter));
   }
 
   @Test

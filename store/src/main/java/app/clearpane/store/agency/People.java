@@ -12,6 +12,7 @@ import app.clearpane.core.agency.Name;
 import app.clearpane.core.agency.TeamMemberId;
 import app.clearpane.core.agency.TeamRole;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.Collection;
 import java.util.List;
@@ -63,6 +64,15 @@ public final class People {
   /** Lets contacts be given tasks or not, at once. */
   public void setClientsDoTasks(boolean may) {
     db.update(AGENCY).set(AGENCY.CLIENTS_DO_TASKS, may).execute();
+  }
+
+  /** The day for which was done what follows from a new day; empty before the first one. Nobody else reads it until this transaction has ended. */
+  public Optional<LocalDate> dayTurned() {
+    return db.select(AGENCY.DAY_TURNED).from(AGENCY).forUpdate().fetchOptional(AGENCY.DAY_TURNED);
+  }
+
+  public void setDayTurned(LocalDate day) {
+    db.update(AGENCY).set(AGENCY.DAY_TURNED, day).execute();
   }
 
   /** Takes somebody into the team. @param passwordHash null until they choose one */

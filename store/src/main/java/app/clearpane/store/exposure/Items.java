@@ -16,8 +16,10 @@ import app.clearpane.core.exposure.Filter;
 import app.clearpane.core.exposure.Item;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.plan.Stage;
+import app.clearpane.core.plan.Today;
 import app.clearpane.core.project.ProjectId;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.EnumSet;
@@ -27,8 +29,10 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
@@ -52,9 +56,12 @@ public final class Items {
       .as("asked").convertFrom(rows -> rows.map(Record1::value1));
   private static final Field<List<ContactId>> NONE_ASKED = DSL.inline("").as("asked").convertFrom(none -> List.of());
   private final DSLContext db;
+  private final Supplier<Today> today;
 
-  public Items(DSLContext db) {
+  /** @param today the agency's day, by which things are late or nearly due */
+  public Items(DSLContext db, Supplier<Today> today) {
     this.db = db;
+    this.today = today;
   }
 
   /**
@@ -171,19 +178,24 @@ public final class Items {
 
   /** All items of a project with what the core needs to decide on them, deleted ones too, in a fixed order. */
   public List<Item> ofProject(ProjectId project) {
-    return read(ITEM.PROJECT_ID.eq(project), true).getOrDefault(project, List.of());
+    return read(ITEM.PROJECT_ID.eq(project), true, today).getOrDefault(project, List.of());
   }
 
   /** The same as somebody meets them to whom nothing was sent by name. */
   public List<Item> forAnybody(ProjectId project) {
-    return read(ITEM.PROJECT_ID.eq(project), false).getOrDefault(project, List.of());
+    return read(ITEM.PROJECT_ID.eq(project), false, today).getOrDefault(project, List.of());
+  }
+
+  /** The same as if another day were today. */
+  public List<Item> forAnybody(ProjectId project, Today day) {
+    return read(ITEM.PROJECT_ID.eq(project), false, () -> day).getOrDefault(project, List.of());
   }
 
   /** Some items of any projects with what the core needs to decide on them, by project; what stands above and inside them comes along, and the tasks beside them, which say what is a phase head. */
   public Map<ProjectId, List<Item>> some(Collection<ItemId> some) {
     Select<Record1<ItemId>> inside = DSL.select(ITEM_ANCESTOR.ITEM_ID).from(ITEM_ANCESTOR).where(ITEM_ANCESTOR.ANCESTOR_ID.in(some));
     Select<Record1<ItemId>> beside = DSL.select(BESIDE.ID).from(BESIDE).where(BESIDE.KIND.eq(ContentKind.TASKS), BESIDE.PARENT_ID.in(above(some)));
-    return read(ITEM.ID.in(above(some).union(inside).union(beside)), true);
+    return read(ITEM.ID.in(above(some).union(inside).union(beside)), true, today);
   }
 
   private static Select<Record1<ItemId>> above(Collection<ItemId> some) {
@@ -191,15 +203,15 @@ public final class Items {
   }
 
   /** @param which where one is of these, all above it are @param byName whether it is told what was sent by name */
-  private Map<ProjectId, List<Item>> read(Condition which, boolean byName) {
+  private Map<ProjectId, List<Item>> read(Condition which, boolean byName, Supplier<Today> day) {
     Map<ItemId, Set<ContactId>> addressed = new HashMap<>();
     Map<ItemId, Known> known = new LinkedHashMap<>();
-    db.select(ITEM.ID, ITEM.KIND, ITEM.NAME, ITEM.PARENT_ID, ITEM.DELETED_AT, FOLDER.ITEM_ID, MILESTONE.ITEM_ID, TASK.STAGE, TASK.DAYS, ITEM.PROJECT_ID, byName ? DOER : NOBODY, byName ? ASKED : NONE_ASKED).from(ITEM)
+    db.select(ITEM.ID, ITEM.KIND, ITEM.NAME, ITEM.PARENT_ID, ITEM.DELETED_AT, FOLDER.ITEM_ID, MILESTONE.ITEM_ID, TASK.STAGE, TASK.DAYS, ITEM.PROJECT_ID, byName ? DOER : NOBODY, byName ? ASKED : NONE_ASKED, TASK.DUE_ON, byName ? TASK.CONTACT_ID : NOBODY).from(ITEM)
         .leftJoin(FOLDER).on(FOLDER.ITEM_ID.eq(ITEM.ID)).leftJoin(MILESTONE).on(MILESTONE.ITEM_ID.eq(ITEM.ID)).leftJoin(TASK).on(TASK.ITEM_ID.eq(ITEM.ID))
         .where(which)
         .orderBy(ITEM.KIND, ITEM.NAME, ITEM.ID)
         .forEach(row -> {
-          known.put(row.value1(), new Known(row.value10(), row.value2(), row.value3(), Optional.ofNullable(row.value4()), row.value5() != null, row.value6() != null, row.value7() != null || Integer.valueOf(0).equals(row.value9()), row.value8() == Stage.DONE));
+          known.put(row.value1(), new Known(row.value10(), row.value2(), row.value3(), Optional.ofNullable(row.value4()), row.value5() != null, row.value6() != null, row.value7() != null || Integer.valueOf(0).equals(row.value9()), Doing.of(row.value8(), row.value13(), row.value14())));
           Set<ContactId> named = new HashSet<>(row.value12());
           Optional.ofNullable(row.value11()).ifPresent(named::add);
           if (!named.isEmpty()) {
@@ -208,13 +220,21 @@ public final class Items {
         });
     Set<ItemId> heads = known.values().stream().filter(item -> item.kind() == ContentKind.TASKS && !item.deleted()).flatMap(item -> item.parent().stream()).filter(parent -> known.get(parent).parent().isEmpty()).collect(Collectors.toSet());
     Map<ProjectId, List<Item>> items = new HashMap<>();
-    known.forEach((id, item) -> items.computeIfAbsent(item.project(), none -> new ArrayList<>()).add(new Item(id, item.kind(), item.name(), above(item, known, heads, addressed),
-        item.deleted() ? Item.State.DELETED : Item.State.THERE, addressed.getOrDefault(id, Set.of()), item.folder(), item.traits(heads.contains(id)))));
+    known.forEach((id, item) -> items.computeIfAbsent(item.project(), none -> new ArrayList<>()).add(new Item(id, item.kind(), item.name(), above(item, known, heads, addressed, day),
+        item.deleted() ? Item.State.DELETED : Item.State.THERE, addressed.getOrDefault(id, Set.of()), item.folder(), item.facts(heads.contains(id), day))));
     return items;
   }
 
-  private record Known(ProjectId project, ContentKind kind, String name, Optional<ItemId> parent, boolean deleted, boolean folder, boolean milestone, boolean finished) {
-    Set<Filter.Trait> traits(boolean head) {
+  /** How far a task is. @param due the day it is due, as long as it is to be done @param holder the contact who holds it */
+  private record Doing(boolean finished, Optional<LocalDate> due, Set<ContactId> holder) {
+    static Doing of(@Nullable Stage stage, @Nullable LocalDate due, @Nullable ContactId contact) {
+      boolean open = stage != null && stage != Stage.DONE && stage != Stage.DROPPED;
+      return new Doing(stage == Stage.DONE, open ? Optional.ofNullable(due) : Optional.empty(), open && contact != null ? Set.of(contact) : Set.of());
+    }
+  }
+
+  private record Known(ProjectId project, ContentKind kind, String name, Optional<ItemId> parent, boolean deleted, boolean folder, boolean milestone, Doing doing) {
+    Item.Facts facts(boolean head, Supplier<Today> day) {
       Set<Filter.Trait> traits = EnumSet.noneOf(Filter.Trait.class);
       if (milestone) {
         traits.add(Filter.Trait.MILESTONES);
@@ -222,17 +242,21 @@ public final class Items {
       if (head) {
         traits.add(Filter.Trait.PHASE_HEADS);
       }
-      if (finished) {
+      if (doing.finished()) {
         traits.add(Filter.Trait.FINISHED);
       }
-      return traits;
+      if (doing.due().filter(due -> day.get().isLate(due)).isPresent()) {
+        traits.add(Filter.Trait.LATE);
+      }
+      return new Item.Facts(traits, doing.due().map(due -> day.get().daysLeft(due)).orElseGet(OptionalInt::empty), doing.holder());
     }
   }
 
-  private static List<Item.Ancestor> above(Known item, Map<ItemId, Known> known, Set<ItemId> heads, Map<ItemId, Set<ContactId>> addressed) {
+  private static List<Item.Ancestor> above(Known item, Map<ItemId, Known> known, Set<ItemId> heads, Map<ItemId, Set<ContactId>> addressed, Supplier<Today> day) {
     List<Item.Ancestor> ancestors = new ArrayList<>();
     for (Optional<ItemId> next = item.parent(); next.isPresent(); next = known.get(next.get()).parent()) {
-      ancestors.add(new Item.Ancestor(next.get(), known.get(next.get()).name(), known.get(next.get()).traits(heads.contains(next.get())), addressed.getOrDefault(next.get(), Set.of())));
+      Known above = known.get(next.get());
+      ancestors.add(new Item.Ancestor(next.get(), above.name(), above.facts(heads.contains(next.get()), day), addressed.getOrDefault(next.get(), Set.of())));
     }
     return ancestors;
   }

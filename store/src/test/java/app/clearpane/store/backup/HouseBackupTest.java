@@ -27,7 +27,7 @@ class HouseBackupTest {
   @TempDir private Path folder;
 
   private static void add(AHouse house, Vault vault, String text) throws IOException {
-    ItemId item = new Items(house.db).add(house.project, ContentKind.FILES, text, Optional.empty(), AHouse.NOW);
+    ItemId item = new Items(house.db, AHouse::today).add(house.project, ContentKind.FILES, text, Optional.empty(), AHouse.NOW);
     new ProjectFiles(house.db).addFile(item, vault.store(new ByteArrayInputStream(text.getBytes(StandardCharsets.UTF_8)), 1_000), "text/plain", "Teo");
   }
 

@@ -17,7 +17,7 @@ class FinderTest {
   private final Finder finder = new Finder(house.db);
 
   private ItemId file(String name) {
-    return new Items(house.db).add(house.project, ContentKind.FILES, name, Optional.empty(), AHouse.NOW);
+    return new Items(house.db, AHouse::today).add(house.project, ContentKind.FILES, name, Optional.empty(), AHouse.NOW);
   }
 
   @Test
@@ -40,7 +40,7 @@ class FinderTest {
   @Test
   void leavesOutWhatIsDeletedAndStopsAtTheLimit() {
     ItemId gone = file("Map 0.pdf");
-    new Items(house.db).delete(gone, AHouse.NOW);
+    new Items(house.db, AHouse::today).delete(gone, AHouse.NOW);
     for (int i = 1; i <= 5; i++) {
       file("Map " + i + ".pdf");
     }

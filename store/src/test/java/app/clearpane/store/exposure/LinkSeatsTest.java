@@ -22,7 +22,7 @@ import org.junit.jupiter.api.Test;
 class LinkSeatsTest {
   private final AHouse house = new AHouse(FreshDatabase.inMemory());
   private final LinkSeats links = new LinkSeats(house.db);
-  private final Viewers viewers = new Viewers(house.db);
+  private final Viewers viewers = new Viewers(house.db, AHouse::today);
   private final Panes panes = new Panes(house.db);
   private final PaneId board = house.pane("The board");
 

@@ -29,6 +29,7 @@ import app.clearpane.core.signoff.Rule;
 import app.clearpane.store.AHouse;
 import app.clearpane.store.FreshDatabase;
 import app.clearpane.store.agency.Contact;
+import app.clearpane.store.agency.People;
 import app.clearpane.store.deliverable.Deliverables;
 import app.clearpane.store.deliverable.Round;
 import app.clearpane.store.deliverable.VersionRow;
@@ -67,11 +68,11 @@ import org.junit.jupiter.params.provider.ValueSource;
 /** The rows that SQL gives a viewer are those the core decides they see, whatever the project looks like (V10). */
 class OneTruthTest {
   private final AHouse house = new AHouse(FreshDatabase.inMemory());
-  private final Items items = new Items(house.db);
+  private final Items items = new Items(house.db, AHouse::today);
   private final Panes panes = new Panes(house.db);
   private final Seats seats = new Seats(house.db);
   private static final List<String> FOLDER_NAMES = List.of("For the client", "Artwork", "Alternatives");
-  private final Viewers viewers = new Viewers(house.db);
+  private final Viewers viewers = new Viewers(house.db, AHouse::today);
 
   @ParameterizedTest(name = "seed {0}")
   @ValueSource(longs = {1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12})
@@ -79,6 +80,7 @@ class OneTruthTest {
     Random random = new Random(seed);
     List<Contact> contacts = List.of(house.contact("ottoline"), house.contact("jasper"), house.contact("mirela"));
     List<PaneId> all = List.of(house.pane("The board"), house.pane("Fabricators"));
+    new People(house.db).setClientsDoTasks(random.nextBoolean());
     List<ItemId> everything = project(random, all, contacts);
     all.forEach(pane -> settings(random, pane, everything));
     for (ContentKind kind : ContentKind.values()) {
@@ -245,7 +247,11 @@ class OneTruthTest {
   }
 
   private static Set<String> names(Random random, ContentKind kind) {
-    return (kind.filters().isEmpty() ? FOLDER_NAMES : kind.filters().stream().map(Filter.Trait::text).toList()).stream().filter(name -> random.nextBoolean()).collect(Collectors.toSet());
+    Set<String> names = (kind.filters().isEmpty() ? FOLDER_NAMES : kind.filters().stream().map(Filter.Trait::text).toList()).stream().filter(name -> random.nextInt(3) == 0).collect(Collectors.toSet());
+    if (kind.hasDays() && random.nextBoolean()) {
+      names.add(new Filter.DueWithin(random.nextInt(4)).text());
+    }
+    return names;
   }
 
   private ItemId file(Optional<ItemId> parent) {
@@ -258,8 +264,11 @@ class OneTruthTest {
     Optional<ItemId> parent = tasks.isEmpty() || random.nextInt(3) == 0 ? Optional.empty() : Optional.of(tasks.get(random.nextInt(tasks.size())));
     ItemId item = items.add(house.project, ContentKind.TASKS, "task", parent, AHouse.NOW);
     PlannedTask.Hands hands = random.nextInt(4) == 0 ? new PlannedTask.Hands(Optional.of(contacts.get(random.nextInt(3)).id()), Optional.empty(), "") : PlannedTask.Hands.NOBODY;
+    PlannedTask.Details none = PlannedTask.Details.NONE;
+    Optional<LocalDate> due = random.nextInt(3) == 0 ? Optional.empty() : Optional.of(AHouse.today().day().plusDays(random.nextInt(9) - 3));
+    PlannedTask.Details details = new PlannedTask.Details(none.phase(), none.milestone(), none.deliverable(), due, none.priority(), none.labels(), none.notes(), none.repeats(), none.also());
     new Tasks(house.db).add(new PlannedTask(new Task(item, parent, "task", Side.OURS, new Task.Shape(random.nextInt(2), Optional.empty(), List.of(), OptionalInt.empty()), Stage.values()[random.nextInt(5)], Task.Actual.NONE),
-        house.project, 0, hands, PlannedTask.Details.NONE, 1));
+        house.project, 0, hands, details, 1));
     tasks.add(item);
     return item;
   }

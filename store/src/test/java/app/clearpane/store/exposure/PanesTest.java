@@ -104,7 +104,7 @@ class PanesTest {
 
   @Test
   void discardingSetsEverythingAsItWasPublished() {
-    ItemId file = new Items(house.db).add(house.project, ContentKind.FILES, "Map.pdf", java.util.Optional.empty(), AHouse.NOW);
+    ItemId file = new Items(house.db, AHouse::today).add(house.project, ContentKind.FILES, "Map.pdf", java.util.Optional.empty(), AHouse.NOW);
     panes.setAperture(board, ContentKind.FILES, Aperture.PICKED);
     panes.setShowing(board, file, new Setting(Showing.SHOWN, "Teo", AHouse.NOW));
     publish();
@@ -174,7 +174,7 @@ class PanesTest {
     panes.setArrivals(board, ContentKind.FILES, true, "Ines", AHouse.NOW);
     panes.setArrivals(board, ContentKind.FILES, true, "Ines", AHouse.NOW);
     assertThat(arrivals()).containsExactly(new Panes.Arrivals(board, ContentKind.FILES, "Ines", AHouse.NOW));
-    ItemId item = new Items(house.db).add(house.project, ContentKind.FILES, "Map.pdf", Optional.empty(), AHouse.NOW);
+    ItemId item = new Items(house.db, AHouse::today).add(house.project, ContentKind.FILES, "Map.pdf", Optional.empty(), AHouse.NOW);
     panes.arriveShown(board, item, "Ines", AHouse.NOW);
     assertThat(now().published().settings().get(item).showing()).isEqualTo(Showing.SHOWN);
     assertThat(now().pending().settings().get(item).showing()).isEqualTo(Showing.SHOWN);
@@ -184,7 +184,7 @@ class PanesTest {
 
   @Test
   void aCopyTakesOverWhatPassesAndTheWordsButIsSeenByNobodyYet() {
-    ItemId item = new Items(house.db).add(house.project, ContentKind.FILES, "Map.pdf", Optional.empty(), AHouse.NOW);
+    ItemId item = new Items(house.db, AHouse::today).add(house.project, ContentKind.FILES, "Map.pdf", Optional.empty(), AHouse.NOW);
     panes.setAperture(board, ContentKind.FILES, Aperture.FILTERED);
     panes.setFilters(board, ContentKind.FILES, Set.of("Artwork"));
     panes.setArrivals(board, ContentKind.DATES, true, "Ines", AHouse.NOW);
@@ -204,7 +204,7 @@ class PanesTest {
 
   @Test
   void manyThingsAreSetAtOnceAndUnsetAgain() {
-    List<ItemId> many = java.util.stream.IntStream.range(0, 1_200).mapToObj(i -> new Items(house.db).add(house.project, ContentKind.FILES, "File " + i, Optional.empty(), AHouse.NOW)).toList();
+    List<ItemId> many = java.util.stream.IntStream.range(0, 1_200).mapToObj(i -> new Items(house.db, AHouse::today).add(house.project, ContentKind.FILES, "File " + i, Optional.empty(), AHouse.NOW)).toList();
     panes.setShowings(board, many.subList(0, 700), Showing.SHOWN, "Ines", AHouse.NOW);
     panes.setShowings(board, many, Showing.HELD_BACK, "Ines", AHouse.NOW);
     assertThat(now().pending().settings()).hasSize(1_200).allSatisfy((item, setting) -> assertThat(setting.showing()).isEqualTo(Showing.HELD_BACK));

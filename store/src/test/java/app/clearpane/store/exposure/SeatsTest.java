@@ -20,7 +20,7 @@ class SeatsTest {
   private final AHouse house = new AHouse(FreshDatabase.inMemory());
   private final Seats seats = new Seats(house.db);
   private final Panes panes = new Panes(house.db);
-  private final Viewers viewers = new Viewers(house.db);
+  private final Viewers viewers = new Viewers(house.db, AHouse::today);
   private final PaneId board = house.pane("The board");
   private final Contact jasper = house.contact("jasper");
   private final Contact ottoline = house.contact("ottoline");

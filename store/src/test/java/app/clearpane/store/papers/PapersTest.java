@@ -44,7 +44,7 @@ class PapersTest {
   }
 
   private Viewer viewer(ContactId contact, ProjectId project, boolean byLink) {
-    return new Viewer(contact, "", new SeatId(UUID.randomUUID()), SeatRole.SIGNATORY, true, new PaneId(UUID.randomUUID()), project, Map.of(), Map.of(), Viewer.Sight.NOW, false, byLink ? java.util.Optional.of("Paint shop") : java.util.Optional.empty(), false, null, 1, java.util.Optional.empty());
+    return new Viewer(contact, "", new SeatId(UUID.randomUUID()), SeatRole.SIGNATORY, true, new PaneId(UUID.randomUUID()), project, Map.of(), Map.of(), Viewer.Sight.NOW, false, byLink ? java.util.Optional.of("Paint shop") : java.util.Optional.empty(), false, null, 1, java.util.Optional.empty(), AHouse.today());
   }
 
   private List<PaperId> seenBy(ContactId contact) {

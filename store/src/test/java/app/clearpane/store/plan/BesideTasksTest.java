@@ -44,7 +44,7 @@ class BesideTasksTest {
   }
 
   private ItemId task() {
-    ItemId id = new Items(house.db).add(house.project, ContentKind.TASKS, "Draw", Optional.empty(), AHouse.NOW);
+    ItemId id = new Items(house.db, AHouse::today).add(house.project, ContentKind.TASKS, "Draw", Optional.empty(), AHouse.NOW);
     Task plain = new Task(id, Optional.empty(), "Draw", Side.OURS, new Task.Shape(3, Optional.empty(), List.of(), OptionalInt.empty()), Stage.TO_DO, Task.Actual.NONE);
     new Tasks(house.db).add(new PlannedTask(plain, house.project, 0, PlannedTask.Hands.NOBODY, new PlannedTask.Details(Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), Priority.USUAL, List.of(), "", "", PlannedTask.Also.NOWHERE), 1));
     return id;

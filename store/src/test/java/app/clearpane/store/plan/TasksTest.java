@@ -37,7 +37,7 @@ class TasksTest {
   private static final LocalDate MONDAY = LocalDate.of(2027, 3, 8);
   private final AHouse house = new AHouse(FreshDatabase.inMemory());
   private final Tasks tasks = new Tasks(house.db);
-  private final Items items = new Items(house.db);
+  private final Items items = new Items(house.db, AHouse::today);
   private final People people = new People(house.db);
 
   private TeamMember member(String name) {

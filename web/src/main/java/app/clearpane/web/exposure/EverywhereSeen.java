@@ -111,7 +111,7 @@ class EverywhereSeen {
       List<Item> there = open.isEmpty() ? List.of() : items.ofProject(project.id());
       Map<ItemId, String> names = there.stream().collect(Collectors.toMap(Item::id, Item::name));
       open.forEach(pane -> {
-        Set<ContactId> people = Stream.concat(Stream.of(new ContactId(new UUID(0, 0))), there.stream().flatMap(item -> item.named().stream())).collect(Collectors.toSet());
+        Set<ContactId> people = Stream.concat(Stream.of(new ContactId(new UUID(0, 0))), there.stream().flatMap(item -> item.concerned().stream())).collect(Collectors.toSet());
         seen.put(pane.id().value(), new Seen(pane.name() + " (" + project.name() + ")", there.stream().filter(item -> people.stream().anyMatch(one -> sees(item, pane, one))).map(Item::id).collect(Collectors.toSet()), names));
       });
     }

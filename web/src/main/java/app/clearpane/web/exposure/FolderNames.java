@@ -7,6 +7,7 @@ import app.clearpane.web.layout.Input;
 import java.util.LinkedHashSet;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** The names of folders that pass a filter, as typed: one a line or set apart by commas. */
 final class FolderNames {
@@ -14,10 +15,27 @@ final class FolderNames {
 
   private FolderNames() {}
 
-  /** The filters of a kind as a form sends them: names of folders, or the ones that are ticked. */
+  /**
+   * The filters of a kind as a form sends them: names of folders, or the ones that are ticked and a number of working days.
+   *
+   * @throws app.clearpane.web.layout.Refused if they are none
+   */
   static Set<String> of(ContentKind kind, String typed) {
-    return kind.filters().isEmpty() ? of(typed)
-        : kind.filters().stream().map(Filter.Trait::text).filter(Set.of(typed.split(","))::contains).collect(Collectors.toCollection(LinkedHashSet::new));
+    if (kind.filters().isEmpty()) {
+      return of(typed);
+    }
+    Set<String> sent = Set.copyOf(Stream.of(typed.split(",")).map(String::strip).toList());
+    Set<String> filters = kind.filters().stream().map(Filter.Trait::text).filter(sent::contains).collect(Collectors.toCollection(LinkedHashSet::new));
+    Input input = new Input();
+    sent.stream().filter(one -> kind.hasDays() && one.matches("-?\\d+")).forEach(days -> {
+      boolean few = days.matches("\\d{1,3}") && Integer.parseInt(days) <= Filter.DueWithin.MOST;
+      input.require(few, "“Due within” takes 0 to " + Filter.DueWithin.MOST + " working days.");
+      if (few) {
+        filters.add(new Filter.DueWithin(Integer.parseInt(days)).text());
+      }
+    });
+    input.allGood();
+    return filters;
   }
 
   /** @throws app.clearpane.web.layout.Refused if one of them cannot be a name, or there are too many */

@@ -54,7 +54,7 @@ public class ReasonWords implements Speech {
       case SHOWN -> "Shown by " + who(verdict);
       case SHOWN_ABOVE -> "Shown with “" + verdict.source().orElseThrow() + "”, in which it stands, by " + who(verdict);
       case APERTURE_OPEN -> "The aperture is open";
-      case PASSES_FILTER -> passing(verdict.source().orElseThrow());
+      case PASSES_FILTER -> passing(verdict.filter().orElseThrow());
       case NO_FILTER_PASSES -> "No filter lets it pass";
       case CEILING_FILTERED -> "No filter of the agency’s ceiling lets it pass";
       case NOT_PICKED -> "Not picked";
@@ -62,12 +62,19 @@ public class ReasonWords implements Speech {
     return verdict.waits() ? reason + "; seen once published" : reason;
   }
 
-  private static String passing(String filter) {
-    return switch (filter) {
-      case "MILESTONES" -> "It is a milestone, which passes";
-      case "PHASE_HEADS" -> "It gathers the tasks of a phase, which passes";
-      case "FINISHED" -> "It is finished, which passes";
-      default -> "It lies in the folder “" + filter + "”, which passes";
+  private String passing(Filter filter) {
+    if (filter instanceof Filter.Folder folder) {
+      return "It lies in the folder “" + folder.name() + "”, which passes";
+    }
+    if (filter instanceof Filter.DueWithin within) {
+      return within.days() == 0 ? "It is due today, which passes" : "It is due within " + words.count(within.days(), "working day", "working days") + ", which passes";
+    }
+    return switch ((Filter.Trait) filter) {
+      case MILESTONES -> "It is a milestone, which passes";
+      case PHASE_HEADS -> "It gathers the tasks of a phase, which passes";
+      case FINISHED -> "It is finished, which passes";
+      case LATE -> "It is late, which passes";
+      case WAITS_FOR_VIEWER -> "It waits for whoever looks, which passes";
     };
   }
 
@@ -77,7 +84,14 @@ public class ReasonWords implements Speech {
       case MILESTONES -> "milestones";
       case PHASE_HEADS -> "heads of phases";
       case FINISHED -> "what is finished";
+      case LATE -> "what is late";
+      case WAITS_FOR_VIEWER -> "what waits for whoever looks";
     };
+  }
+
+  /** In how many working days something has to be due to pass; empty if that is no filter of these. */
+  public String within(Set<Filter> filters) {
+    return filters.stream().filter(filter -> filter instanceof Filter.DueWithin).map(filter -> String.valueOf(((Filter.DueWithin) filter).days())).findFirst().orElse("");
   }
 
   private String who(Verdict verdict) {

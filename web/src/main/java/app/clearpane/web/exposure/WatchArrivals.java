@@ -5,17 +5,22 @@ import app.clearpane.core.exposure.Arrivals;
 import app.clearpane.core.exposure.Item;
 import app.clearpane.core.exposure.Pane;
 import app.clearpane.core.people.Actor;
+import app.clearpane.core.plan.Today;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.record.Act;
 import app.clearpane.store.exposure.Items;
 import app.clearpane.store.exposure.Panes;
+import app.clearpane.store.project.Projects;
+import app.clearpane.web.jobs.DayTurns;
 import app.clearpane.web.layout.AskFirst;
+import app.clearpane.web.layout.TheAgency;
 import app.clearpane.web.record.Tell;
 import java.time.Clock;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
@@ -24,20 +29,24 @@ import org.springframework.transaction.support.TransactionSynchronizationManager
 
 /** Writes into the Record what comes into view, or goes out of it, without anybody having shown it or held it back (V5). */
 @Component
-public class WatchArrivals {
+public class WatchArrivals implements DayTurns {
   /** More things than this that come or go at one pane at once are told in one entry. */
   private static final int MOST_ALONE = 20;
+  private final Projects projects;
   private final Items items;
   private final Panes panes;
   private final ReasonWords reasons;
   private final Tell tell;
+  private final TheAgency agency;
   private final Clock clock;
 
-  WatchArrivals(Items items, Panes panes, ReasonWords reasons, Tell tell, Clock clock) {
+  WatchArrivals(Projects projects, Items items, Panes panes, ReasonWords reasons, Tell tell, TheAgency agency, Clock clock) {
+    this.projects = projects;
     this.items = items;
     this.panes = panes;
     this.reasons = reasons;
     this.tell = tell;
+    this.agency = agency;
     this.clock = clock;
   }
 
@@ -78,8 +87,41 @@ public class WatchArrivals {
   }
 
   private Arrivals.View view(ProjectId project) {
-    List<Pane> open = panes.withSettings(project).stream().filter(pane -> pane.publishedAt().isPresent()).toList();
+    List<Pane> open = published(project);
     return open.isEmpty() ? new Arrivals.View(Map.of()) : Arrivals.View.of(items.forAnybody(project), open, clock.instant());
+  }
+
+  private List<Pane> published(ProjectId project) {
+    return panes.withSettings(project).stream().filter(pane -> pane.publishedAt().isPresent()).toList();
+  }
+
+  /** Writes down what came and went because one day has become another: what is late now, what is due soon. */
+  @Override
+  @Transactional(propagation = Propagation.MANDATORY)
+  public void turned(Today from, Today to) {
+    Stream.concat(projects.active().stream(), projects.archived().stream()).forEach(project -> turned(project.id(), from, to));
+  }
+
+  private void turned(ProjectId project, Today from, Today to) {
+    List<Pane> byTheDay = published(project).stream().filter(Pane::goesByTheDay).toList();
+    if (!byTheDay.isEmpty()) {
+      write(project, new Actor.House(agency.get().name()), Arrivals.between(Arrivals.View.of(items.forAnybody(project, from), byTheDay, clock.instant()), Arrivals.View.of(items.forAnybody(project, to), byTheDay, clock.instant())));
+    }
+  }
+
+  private void write(ProjectId project, Actor by, Arrivals arrivals) {
+    write(project, by, Act.ITEM_ARRIVED_SHOWN, arrivals.came());
+    write(project, by, Act.ITEM_LEFT_VIEW, arrivals.went());
+  }
+
+  private void write(ProjectId project, Actor by, Act act, List<Arrivals.Change> changes) {
+    changes.stream().collect(Collectors.groupingBy(Arrivals.Change::pane, LinkedHashMap::new, Collectors.toList())).forEach((pane, here) -> {
+      if (here.size() > MOST_ALONE) {
+        tell.of(project, pane.id().value(), new ShowingActs.ThingsCameOrWent(act, by, pane.name(), here.stream().map(one -> one.item().name()).toList(), reasons.of(here.get(0).verdict())));
+      } else {
+        here.forEach(one -> tell.of(project, one.item().id().value(), new ShowingActs.ThingCameOrWent(act, by, one.item().name(), pane.name(), one.item().kind(), reasons.of(one.verdict()))));
+      }
+    });
   }
 
   private final class Watched implements TransactionSynchronization {
@@ -95,19 +137,7 @@ public class WatchArrivals {
 
     @Override
     public void beforeCommit(boolean readOnly) {
-      Arrivals arrivals = Arrivals.between(before, view(project));
-      write(Act.ITEM_ARRIVED_SHOWN, arrivals.came());
-      write(Act.ITEM_LEFT_VIEW, arrivals.went());
-    }
-
-    private void write(Act act, List<Arrivals.Change> changes) {
-      changes.stream().collect(Collectors.groupingBy(Arrivals.Change::pane, LinkedHashMap::new, Collectors.toList())).forEach((pane, here) -> {
-        if (here.size() > MOST_ALONE) {
-          tell.of(project, pane.id().value(), new ShowingActs.ThingsCameOrWent(act, by, pane.name(), here.stream().map(one -> one.item().name()).toList(), reasons.of(here.get(0).verdict())));
-        } else {
-          here.forEach(one -> tell.of(project, one.item().id().value(), new ShowingActs.ThingCameOrWent(act, by, one.item().name(), pane.name(), one.item().kind(), reasons.of(one.verdict()))));
-        }
-      });
+      write(project, by, Arrivals.between(before, view(project)));
     }
   }
 

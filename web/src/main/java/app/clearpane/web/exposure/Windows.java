@@ -167,6 +167,6 @@ public class Windows {
 
   /** The people at a pane who see something through it because it, or what it stands in, was sent to them by name. */
   private List<SeatRow> byName(Item item, Pane pane, List<SeatRow> seated) {
-    return seated.stream().filter(seat -> item.named().contains(seat.contact()) && Visibility.decide(item, pane, Optional.of(seat.seat()), clock.instant()).visible()).toList();
+    return seated.stream().filter(seat -> item.concerned().contains(seat.contact()) && Visibility.decide(item, pane, Optional.of(seat.seat()), clock.instant()).visible()).toList();
   }
 }

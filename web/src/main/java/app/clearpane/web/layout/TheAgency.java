@@ -1,5 +1,6 @@
 package app.clearpane.web.layout;
 
+import app.clearpane.core.plan.Today;
 import app.clearpane.core.plan.WorkingCalendar;
 import app.clearpane.store.agency.Agency;
 import app.clearpane.store.agency.People;
@@ -59,5 +60,10 @@ public class TheAgency {
   /** The day it is there. */
   public LocalDate today() {
     return LocalDate.ofInstant(clock.instant(), get().zone());
+  }
+
+  /** The day it is there, with its working days. */
+  public Today day() {
+    return new Today(today(), calendar());
   }
 }

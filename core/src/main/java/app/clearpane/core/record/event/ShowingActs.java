@@ -15,10 +15,10 @@ public final class ShowingActs {
   /** In words: somebody gave sections their words and order at the pane … */
   public record PaneSections(Actor actor, String subject, String order) implements Happening {}
 
-  /** In words: somebody named the folders that pass the ceiling of … */
+  /** In words: somebody said what passes the ceiling of … */
   public record CeilingFolders(Actor actor, String subject, ContentKind kind, String folders) implements Happening {}
 
-  /** In words: somebody named the folders that pass at the start for … */
+  /** In words: somebody said what passes at the start for … */
   public record StartingPointFolders(Actor actor, String subject, ContentKind kind, String folders) implements Happening {}
 
   /** Somebody set a ceiling or where panes start. */
@@ -39,7 +39,7 @@ public final class ShowingActs {
   /** In words: somebody set an aperture of the pane … */
   public record ApertureSet(Actor actor, String subject, ContentKind kind, Aperture aperture) implements Happening {}
 
-  /** In words: somebody named the folders that pass at the pane … */
+  /** In words: somebody said what passes at the pane … */
   public record FilterSet(Actor actor, String subject, ContentKind kind, String folders) implements Happening {}
 
   /** Somebody said how new things arrive at a pane. */

@@ -10,6 +10,7 @@ import app.clearpane.core.exposure.Passage;
 import app.clearpane.core.exposure.SeatId;
 import app.clearpane.core.exposure.SeatRole;
 import app.clearpane.core.people.Actor;
+import app.clearpane.core.plan.Today;
 import app.clearpane.core.project.Ending;
 import app.clearpane.core.project.ProjectId;
 import java.util.Map;
@@ -28,10 +29,11 @@ import java.util.Optional;
  * @param until when the pane closes to them; null if it stays open
  * @param planRevision of the project's plan, so that what was computed of it can be found again
  * @param rest that the project rests or was put away, since when; empty while it is worked on
+ * @param today the agency's day on which they look
  * @param looking whether this is one of the team looking through the seat, who may change nothing
  */
 public record Viewer(ContactId contact, String name, SeatId seat, SeatRole role, boolean leadVoice, PaneId pane, ProjectId project,
-    Map<ContentKind, Passage> published, Map<ContentKind, Passage> pending, Sight sight, boolean looking, Optional<String> link, boolean elsewhere, @Nullable Instant until, int planRevision, Optional<Rest> rest) {
+    Map<ContentKind, Passage> published, Map<ContentKind, Passage> pending, Sight sight, boolean looking, Optional<String> link, boolean elsewhere, @Nullable Instant until, int planRevision, Optional<Rest> rest, Today today) {
 
   /** What a guest is called who gave no name. */
   public static final String NAMELESS = "Guest";

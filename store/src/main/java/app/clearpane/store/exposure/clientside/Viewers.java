@@ -28,6 +28,7 @@ import app.clearpane.store.agency.HousePicture;
 import app.clearpane.store.exposure.FilterRows;
 import app.clearpane.store.exposure.Section;
 import app.clearpane.core.files.Sha256;
+import app.clearpane.core.plan.Today;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.EnumMap;
@@ -38,6 +39,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.Supplier;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.Field;
@@ -60,9 +62,12 @@ public final class Viewers {
   private static final Field<Boolean> ELSEWHERE = DSL.field(DSL.exists(DSL.selectOne().from(OTHER_SEAT).join(OTHER_PANE).on(OTHER_PANE.ID.eq(OTHER_SEAT.PANE_ID))
       .where(OTHER_SEAT.CONTACT_ID.eq(SEAT.CONTACT_ID), OTHER_SEAT.STATE.eq(SeatState.ACCEPTED), OTHER_PANE.PROJECT_ID.eq(PANE.PROJECT_ID), OTHER_PANE.ID.ne(PANE.ID)))).as("elsewhere");
   private final DSLContext db;
+  private final Supplier<Today> today;
 
-  public Viewers(DSLContext db) {
+  /** @param today the agency's day, by which things are late or nearly due */
+  public Viewers(DSLContext db, Supplier<Today> today) {
     this.db = db;
+    this.today = today;
   }
 
   /** The viewer a contact is at a pane; empty where they may not look. */
@@ -98,7 +103,7 @@ public final class Viewers {
     FilterRows filters = filters(rows);
     return rows.stream().findFirst().map(row -> new Viewer(new ContactId(row.get(LINK_SEAT.ID).value()), guest.isEmpty() ? Viewer.NAMELESS : guest, row.get(LINK_SEAT.ID),
         row.get(LINK_SEAT.MAY_MARK) && !guest.isEmpty() ? SeatRole.REVIEWER : SeatRole.READER, false, row.get(PANE.ID), row.get(PANE.PROJECT_ID), passages(rows, PUBLISHED, filters, filters.published()),
-        passages(rows, PENDING, filters, filters.pending()), sight, looking, Optional.of(row.get(LINK_SEAT.NAME)), false, row.get(PANE.CLOSES_AT), row.get(PROJECT.PLAN_REVISION), Viewer.Rest.of(row.get(PROJECT.ARCHIVED_AT), row.get(PROJECT.ENDED), row.get(PROJECT.PAUSED_AT))));
+        passages(rows, PENDING, filters, filters.pending()), sight, looking, Optional.of(row.get(LINK_SEAT.NAME)), false, row.get(PANE.CLOSES_AT), row.get(PROJECT.PLAN_REVISION), Viewer.Rest.of(row.get(PROJECT.ARCHIVED_AT), row.get(PROJECT.ENDED), row.get(PROJECT.PAUSED_AT)), today.get()));
   }
 
   private static FilterRows filters(Result<? extends Record> rows) {
@@ -127,7 +132,7 @@ public final class Viewers {
         .leftJoin(AGENCY_APERTURE).on(AGENCY_APERTURE.KIND.eq(PANE_APERTURE.KIND)).where(condition).fetch();
     FilterRows filters = filters(rows);
     return rows.stream().findFirst().map(row -> new Viewer(row.get(SEAT.CONTACT_ID), row.get(CONTACT.NAME), row.get(SEAT.ID), row.get(SEAT.ROLE),
-        row.get(SEAT.LEAD_VOICE), row.get(PANE.ID), row.get(PANE.PROJECT_ID), passages(rows, PUBLISHED, filters, filters.published()), passages(rows, PENDING, filters, filters.pending()), sight, looking, Optional.empty(), row.get(ELSEWHERE), row.get(PANE.CLOSES_AT), row.get(PROJECT.PLAN_REVISION), Viewer.Rest.of(row.get(PROJECT.ARCHIVED_AT), row.get(PROJECT.ENDED), row.get(PROJECT.PAUSED_AT))));
+        row.get(SEAT.LEAD_VOICE), row.get(PANE.ID), row.get(PANE.PROJECT_ID), passages(rows, PUBLISHED, filters, filters.published()), passages(rows, PENDING, filters, filters.pending()), sight, looking, Optional.empty(), row.get(ELSEWHERE), row.get(PANE.CLOSES_AT), row.get(PROJECT.PLAN_REVISION), Viewer.Rest.of(row.get(PROJECT.ARCHIVED_AT), row.get(PROJECT.ENDED), row.get(PROJECT.PAUSED_AT)), today.get()));
   }
 
   /** The columns that say how a pane is set at one state. */

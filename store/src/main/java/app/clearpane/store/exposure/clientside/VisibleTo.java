@@ -32,6 +32,8 @@ import org.jooq.TableField;
 
 /** The one condition by which SQL decides visibility (V10): what the core's {@code Visibility} decides, over the rows of {@code item}. */
 public final class VisibleTo {
+  private static final Condition TO_BE_DONE = TASK.STAGE.notIn(Stage.DONE, Stage.DROPPED);
+
   private VisibleTo() {}
 
   /** The rows of {@code item} of this kind that this viewer sees. */
@@ -73,19 +75,28 @@ public final class VisibleTo {
     Item above = ITEM.as("above");
     ItemAncestor way = ITEM_ANCESTOR.as("way");
     ItemAncestor over = ITEM_ANCESTOR.as("over");
-    Condition passes = filters.stream().map(filter -> is((Filter.Trait) filter, above)).reduce(falseCondition(), Condition::or);
+    Condition passes = filters.stream().map(filter -> passes(viewer, filter, above)).reduce(falseCondition(), Condition::or);
     Condition seenByName = exists(selectOne().from(way).join(TASK).on(TASK.ITEM_ID.eq(way.ANCESTOR_ID)).crossJoin(AGENCY).join(over).on(over.ITEM_ID.eq(way.ANCESTOR_ID))
         .where(way.ITEM_ID.eq(ITEM.ID), way.ANCESTOR_ID.ne(ITEM.ID), over.ANCESTOR_ID.eq(above.ID), TASK.CONTACT_ID.eq(viewer.contact()), AGENCY.CLIENTS_DO_TASKS.isTrue()));
     return notExists(selectOne().from(ITEM_ANCESTOR).join(above).on(above.ID.eq(ITEM_ANCESTOR.ANCESTOR_ID)).where(ITEM_ANCESTOR.ITEM_ID.eq(ITEM.ID), not(passes), not(seenByName)));
   }
 
-  private static Condition is(Filter.Trait trait, Item item) {
+  private static Condition passes(Viewer viewer, Filter filter, Item item) {
+    if (filter instanceof Filter.DueWithin within) {
+      return isTask(item, TO_BE_DONE.and(TASK.DUE_ON.between(viewer.today().day(), viewer.today().lastWithin(within.days()))));
+    }
     Item inside = ITEM.as("inside");
-    return switch (trait) {
-      case MILESTONES -> exists(selectOne().from(MILESTONE).where(MILESTONE.ITEM_ID.eq(item.ID))).or(exists(selectOne().from(TASK).where(TASK.ITEM_ID.eq(item.ID), TASK.DAYS.eq(0))));
+    return switch ((Filter.Trait) filter) {
+      case MILESTONES -> exists(selectOne().from(MILESTONE).where(MILESTONE.ITEM_ID.eq(item.ID))).or(isTask(item, TASK.DAYS.eq(0)));
       case PHASE_HEADS -> item.PARENT_ID.isNull().and(exists(selectOne().from(inside).where(inside.PARENT_ID.eq(item.ID), inside.DELETED_AT.isNull())));
-      case FINISHED -> exists(selectOne().from(TASK).where(TASK.ITEM_ID.eq(item.ID), TASK.STAGE.eq(Stage.DONE)));
+      case FINISHED -> isTask(item, TASK.STAGE.eq(Stage.DONE));
+      case LATE -> isTask(item, TO_BE_DONE.and(TASK.DUE_ON.lt(viewer.today().day())));
+      case WAITS_FOR_VIEWER -> isTask(item, TO_BE_DONE.and(TASK.CONTACT_ID.eq(viewer.contact())));
     };
+  }
+
+  private static Condition isTask(Item item, Condition which) {
+    return exists(selectOne().from(TASK).where(TASK.ITEM_ID.eq(item.ID), which));
   }
 
   /** What passes a filter under a parent that is visible: all in a folder at the top that one of the filters names. */

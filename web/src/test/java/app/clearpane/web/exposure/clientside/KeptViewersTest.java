@@ -7,6 +7,11 @@ import static org.mockito.Mockito.times;
 import static org.mockito.Mockito.verify;
 import static org.mockito.Mockito.when;
 
+import app.clearpane.web.layout.TheAgency;
+import java.time.ZoneOffset;
+import java.time.LocalDate;
+import app.clearpane.core.plan.WorkingCalendar;
+import app.clearpane.core.plan.Today;
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.exposure.SeatId;
@@ -26,21 +31,24 @@ import org.junit.jupiter.api.Test;
 
 /** What is kept of a viewer never outlives what they were given. */
 class KeptViewersTest {
+  private static final Today TODAY = new Today(LocalDate.of(2027, 5, 13), WorkingCalendar.weekdays(ZoneOffset.UTC));
   private static final Instant NOW = Instant.parse("2027-05-13T12:00:00Z");
   private static final PaneId PANE = new PaneId(UUID.randomUUID());
   private static final ContactId PER = new ContactId(UUID.randomUUID());
   private final Viewers viewers = mock(Viewers.class);
   private final Writes writes = mock(Writes.class);
   private final Clock clock = mock(Clock.class);
-  private final KeptViewers kept = new KeptViewers(viewers, writes, clock);
+  private final TheAgency agency = mock(TheAgency.class);
+  private final KeptViewers kept = new KeptViewers(viewers, writes, agency, clock);
 
   @BeforeEach
   void noon() {
     when(clock.instant()).thenReturn(NOW);
+    when(agency.today()).thenReturn(TODAY.day());
   }
 
   private static Optional<Viewer> viewer(@Nullable Instant until) {
-    return Optional.of(new Viewer(PER, "Per Halloran", new SeatId(UUID.randomUUID()), SeatRole.READER, false, PANE, new ProjectId(UUID.randomUUID()), Map.of(), Map.of(), Viewer.Sight.NOW, false, Optional.empty(), false, until, 1, Optional.empty()));
+    return Optional.of(new Viewer(PER, "Per Halloran", new SeatId(UUID.randomUUID()), SeatRole.READER, false, PANE, new ProjectId(UUID.randomUUID()), Map.of(), Map.of(), Viewer.Sight.NOW, false, Optional.empty(), false, until, 1, Optional.empty(), TODAY));
   }
 
   private void isMadeTimes(int times) {
@@ -52,6 +60,15 @@ class KeptViewersTest {
     when(viewers.at(any(), any(), any())).thenReturn(viewer(null));
     assertThat(kept.at(PANE, PER)).isEqualTo(kept.at(PANE, PER)).isPresent();
     isMadeTimes(1);
+  }
+
+  @Test
+  void anotherDayIsReadAnew() {
+    when(viewers.at(any(), any(), any())).thenReturn(viewer(null));
+    kept.at(PANE, PER);
+    when(agency.today()).thenReturn(TODAY.day().plusDays(1));
+    kept.at(PANE, PER);
+    isMadeTimes(2);
   }
 
   @Test

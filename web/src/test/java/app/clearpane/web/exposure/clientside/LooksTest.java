@@ -11,6 +11,10 @@ import static org.mockito.Mockito.never;
 import static org.mockito.Mockito.verify;
 import static org.mockito.Mockito.when;
 
+import java.time.ZoneOffset;
+import java.time.LocalDate;
+import app.clearpane.core.plan.WorkingCalendar;
+import app.clearpane.core.plan.Today;
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.exposure.PaneId;
@@ -34,6 +38,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 
 /** Who saw what is gathered, and kept once. */
 class LooksTest {
+  private static final Today TODAY = new Today(LocalDate.of(2027, 5, 13), WorkingCalendar.weekdays(ZoneOffset.UTC));
   private static final Instant NOW = Instant.parse("2027-05-13T12:00:00Z");
   private static final ItemId MAP = new ItemId(UUID.randomUUID());
   private static final ItemId MARK = new ItemId(UUID.randomUUID());
@@ -61,7 +66,7 @@ class LooksTest {
   }
 
   private static Viewer viewer(boolean looking) {
-    return new Viewer(new ContactId(UUID.randomUUID()), "Per", new SeatId(UUID.randomUUID()), SeatRole.READER, false, new PaneId(UUID.randomUUID()), new ProjectId(UUID.randomUUID()), Map.of(), Map.of(), Viewer.Sight.NOW, looking, java.util.Optional.empty(), false, null, 1, java.util.Optional.empty());
+    return new Viewer(new ContactId(UUID.randomUUID()), "Per", new SeatId(UUID.randomUUID()), SeatRole.READER, false, new PaneId(UUID.randomUUID()), new ProjectId(UUID.randomUUID()), Map.of(), Map.of(), Viewer.Sight.NOW, looking, java.util.Optional.empty(), false, null, 1, java.util.Optional.empty(), TODAY);
   }
 
   @Test

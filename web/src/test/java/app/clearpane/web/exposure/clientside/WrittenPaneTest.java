@@ -8,6 +8,10 @@ import static org.mockito.Mockito.times;
 import static org.mockito.Mockito.verify;
 import static org.mockito.Mockito.when;
 
+import java.time.ZoneOffset;
+import java.time.LocalDate;
+import app.clearpane.core.plan.WorkingCalendar;
+import app.clearpane.core.plan.Today;
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.exposure.ItemId;
@@ -25,6 +29,7 @@ import org.junit.jupiter.api.Test;
 
 /** A page is written once for the same contents, and never given to somebody else than it was written for. */
 class WrittenPaneTest {
+  private static final Today TODAY = new Today(LocalDate.of(2027, 5, 13), WorkingCalendar.weekdays(ZoneOffset.UTC));
   private static final WrittenPane.Said NOTHING = new WrittenPane.Said(null, null, null, "TO_DO");
   private static final ItemId MAP = new ItemId(UUID.randomUUID());
   private final Pages pages = mock(Pages.class);
@@ -40,7 +45,7 @@ class WrittenPaneTest {
 
   private static PanePage.Page page(PaneContents.Contents contents, Map<ItemId, String> marks, boolean first, PanePage.Other... others) {
     Viewer viewer = new Viewer(new ContactId(UUID.randomUUID()), "Jasper", new SeatId(UUID.randomUUID()), SeatRole.SIGNATORY, false, new PaneId(UUID.randomUUID()), new ProjectId(UUID.randomUUID()), Map.of(), Map.of(), Viewer.Sight.NOW, false, java.util.Optional.empty(),
-        false, null, 1, java.util.Optional.empty());
+        false, null, 1, java.util.Optional.empty(), TODAY);
     return new PanePage.Page("/c/panes/1", viewer, contents, List.of(), marks, first, List.of(), List.of(others));
   }
 
