@@ -4,6 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.plan.Due;
+import app.clearpane.store.record.Records;
+import java.time.LocalTime;
 import app.clearpane.core.plan.Side;
 import app.clearpane.core.plan.Stage;
 import app.clearpane.core.plan.Task;
@@ -17,6 +20,7 @@ import app.clearpane.store.project.HouseTemplates;
 import app.clearpane.store.project.Phase;
 import app.clearpane.store.project.Project;
 import app.clearpane.web.layout.TheAgency;
+import app.clearpane.web.plan.PlanBook;
 import app.clearpane.web.plan.ReviewsFollow;
 import java.io.ByteArrayInputStream;
 import java.net.http.HttpResponse;
@@ -43,7 +47,9 @@ class PlanInputTest extends DemoHouse {
   @Autowired private Items items;
   @Autowired private TheAgency agency;
   @Autowired private ReviewsFollow reviewsFollow;
+  @Autowired private PlanBook book;
   @Autowired private TransactionTemplate transactions;
+  @Autowired private Records records;
   private ProjectId project;
   private Visitor ines;
   private Visitor teo;
@@ -90,6 +96,39 @@ class PlanInputTest extends DemoHouse {
     assertThat(answer.statusCode()).isEqualTo(422);
     assertThat(answer.body()).contains(says);
     assertThat(tasks.find(id).orElseThrow().task().shape().days()).isEqualTo(3);
+  }
+
+  /** What is due so many days before something begins moves with it, and the Record says with what; a deleted one leaves it where it is. */
+  @Test
+  void whatIsDueBeforeSomethingMovesWithIt() throws Exception {
+    ItemId print = task("Print the signs 4d");
+    ItemId words = task("Send the words");
+    Map<String, String> before = form(words);
+    before.putAll(Map.of("due", "2027-01-01", "dueHour", "15:00", "dueDays", "2", "dueBefore", print.toString()));
+    assertThat(post("/t/tasks/" + words, before).statusCode()).isEqualTo(302);
+    LocalDate begins = agency.calendar().rollForward(today());
+    assertThat(due(words)).isEqualTo(new Due(Optional.of(agency.calendar().workingDaysBefore(begins, 2)), Optional.of(LocalTime.of(15, 0)), Optional.of(new Due.Before(print, 2))));
+    assertThat(Texts.of(ines.get("/t/tasks/" + words).body())).contains(", 15:00, 2 working days before “Print the signs” begins");
+    LocalDate later = agency.calendar().addWorkingDays(today(), 9);
+    Map<String, String> moved = form(print);
+    moved.put("notBefore", later.toString());
+    assertThat(post("/t/tasks/" + print, moved).statusCode()).isEqualTo(302);
+    assertThat(due(words).day()).contains(agency.calendar().workingDaysBefore(later, 2));
+    assertThat(told(words, "task.due-moved").get(told(words, "task.due-moved").size() - 1)).startsWith("house").contains("Print the signs", agency.calendar().workingDaysBefore(later, 2).toString());
+    Map<String, String> itself = form(words);
+    itself.putAll(Map.of("dueDays", "1", "dueBefore", words.toString()));
+    assertThat(post("/t/tasks/" + words, itself).body()).contains("not in this plan any more");
+    post("/t/tasks/" + print + "/delete", Map.of());
+    assertThat(due(words).day()).contains(agency.calendar().workingDaysBefore(later, 2));
+    assertThat(Texts.of(ines.get("/t/tasks/" + words).body())).contains("not in the plan any more");
+  }
+
+  private Due due(ItemId task) {
+    return tasks.find(task).orElseThrow().details().by();
+  }
+
+  private List<String> told(ItemId item, String act) {
+    return records.whole(project.value()).filter(line -> line.about().equals(item.value()) && line.stored().entry().act().equals(act)).map(line -> line.stored().entry().actor() + " " + line.stored().payload().orElseThrow()).toList();
   }
 
   @Test
@@ -322,7 +361,7 @@ class PlanInputTest extends DemoHouse {
     ItemId making = of(work, task("Draw the signs 5d"), "us", "");
     ItemId review = of(work, task("The parish looks 3d"), "them", making.toString());
     ItemId print = of(null, task("Print the signs 4d"), "us", review.toString());
-    transactions.executeWithoutResult(status -> reviewsFollow.sent(project, work, Acting.team("Ines")));
+    transactions.executeWithoutResult(status -> reviewsFollow.sent(project, work, Optional.empty(), Acting.team("Ines")));
     assertThat(tasks.find(making).orElseThrow().task().stage()).isEqualTo(Stage.DONE);
     assertThat(tasks.find(review).orElseThrow().task().stage()).isEqualTo(Stage.IN_CHECK);
     transactions.executeWithoutResult(status -> reviewsFollow.closed(project, work, 1, false, Acting.team("Ottoline")));
@@ -332,11 +371,25 @@ class PlanInputTest extends DemoHouse {
     assertThat(again.task().side()).isEqualTo(Side.CLIENTS);
     assertThat(again.task().shape().after()).containsExactly(new Task.After(fix.id(), 0));
     assertThat(tasks.find(print).orElseThrow().task().shape().after()).as("what waited for the review waits for the next one").containsExactly(new Task.After(again.id(), 0));
-    transactions.executeWithoutResult(status -> reviewsFollow.sent(project, work, Acting.team("Ines")));
+    transactions.executeWithoutResult(status -> reviewsFollow.sent(project, work, Optional.empty(), Acting.team("Ines")));
     assertThat(tasks.find(fix.id()).orElseThrow().task().stage()).isEqualTo(Stage.DONE);
     transactions.executeWithoutResult(status -> reviewsFollow.closed(project, work, 2, true, Acting.team("Ottoline")));
     assertThat(tasks.find(again.id()).orElseThrow().task().stage()).isEqualTo(Stage.DONE);
     assertThat(tasks.ofProject(project)).filteredOn(task -> task.name().contains("round 3")).isEmpty();
+  }
+
+  @Test
+  void thePlanFollowsWhenAVersionIsRecalled() throws Exception {
+    ItemId work = items.add(project, ContentKind.DELIVERABLES, "Gate signs", Optional.empty(), clock.instant());
+    ItemId making = of(work, task("Draw the gate 5d"), "us", "");
+    ItemId review = of(work, task("The parish looks at the gate 3d"), "them", making.toString());
+    LocalDate last = agency.calendar().addWorkingDays(today(), 6);
+    transactions.executeWithoutResult(status -> reviewsFollow.sent(project, work, Optional.of(last), Acting.team("Ines")));
+    assertThat(book.of(projects.find(project).orElseThrow()).lastDay(review)).as("as long as they were given").isEqualTo(last);
+    transactions.executeWithoutResult(status -> reviewsFollow.recalled(project, work, Acting.team("Ines")));
+    assertThat(tasks.find(making).orElseThrow().task().stage()).isEqualTo(Stage.UNDER_WAY);
+    assertThat(tasks.find(review).orElseThrow().task().stage()).isEqualTo(Stage.TO_DO);
+    assertThat(tasks.find(review).orElseThrow().task().actual()).isEqualTo(Task.Actual.NONE);
   }
 
   private ItemId of(@Nullable ItemId work, ItemId id, String doer, String after) throws Exception {

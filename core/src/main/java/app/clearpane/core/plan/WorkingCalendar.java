@@ -88,6 +88,29 @@ public record WorkingCalendar(Map<DayOfWeek, Hours> hours, Set<LocalDate> freeDa
     return day;
   }
 
+  /**
+   * The day from which so many working days are left until another begins: 1 before Monday 22 March 2027 is Friday 19 March.
+   *
+   * @param days 0 or more; 0 is the day itself
+   */
+  public LocalDate workingDaysBefore(LocalDate begins, int days) {
+    LocalDate day = begins;
+    for (int left = days; left > 0; left--) {
+      day = rollBack(day.minusDays(1));
+    }
+    return day;
+  }
+
+  private LocalDate rollBack(LocalDate day) {
+    LocalDate candidate = day;
+    for (int i = 0; i < LONGEST_SEARCH_DAYS; i++, candidate = candidate.minusDays(1)) {
+      if (isWorkingDay(candidate)) {
+        return candidate;
+      }
+    }
+    throw new IllegalStateException("there is no working day in the ten years before " + day);
+  }
+
   /** Working days in {@code [from, to)}; 0 if {@code to} is not after {@code from}. */
   public int workingDays(LocalDate from, LocalDate to) {
     int count = 0;
@@ -136,6 +159,11 @@ public record WorkingCalendar(Map<DayOfWeek, Hours> hours, Set<LocalDate> freeDa
   public double workingDaysHeld(Instant from, Instant to) {
     long mean = hours.values().stream().mapToLong(h -> h.length().toSeconds()).sum() / hours.size();
     return (double) workingTime(from, to).toSeconds() / mean;
+  }
+
+  /** When work ends on a working day. */
+  public Instant closes(LocalDate workingDay) {
+    return workingDay.atTime(hoursOn(workingDay).closes()).atZone(zone).toInstant();
   }
 
   private Hours hoursOn(LocalDate workingDay) {

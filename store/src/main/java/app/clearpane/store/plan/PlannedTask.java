@@ -3,6 +3,7 @@ package app.clearpane.store.plan;
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.agency.TeamMemberId;
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.plan.Due;
 import app.clearpane.core.plan.Priority;
 import app.clearpane.core.plan.Task;
 import app.clearpane.core.project.ProjectId;
@@ -38,19 +39,34 @@ public record PlannedTask(Task task, ProjectId project, int position, Hands hand
    *
    * @param milestone the milestone that waits for it
    * @param deliverable the deliverable whose review it is
-   * @param due a day it is to be done by, apart from the plan
+   * @param by when it is to be done, apart from the plan
    * @param labels in the order written
    * @param notes Markdown
    * @param repeats a recurrence rule (RFC 5545 RRULE) by which the next one is made when it is done; empty for once
    * @param also where it stands too
    */
-  public record Details(Optional<UUID> phase, Optional<ItemId> milestone, Optional<ItemId> deliverable, Optional<LocalDate> due, Priority priority, List<String> labels, String notes, String repeats, Also also) {
+  public record Details(Optional<UUID> phase, Optional<ItemId> milestone, Optional<ItemId> deliverable, Due by, Priority priority, List<String> labels, String notes, String repeats, Also also) {
     /** Nothing in particular. */
-    public static final Details NONE = new Details(Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), Priority.USUAL, List.of(), "", "", Also.NOWHERE);
+    public static final Details NONE = new Details(Optional.empty(), Optional.empty(), Optional.empty(), Due.NONE, Priority.USUAL, List.of(), "", "", Also.NOWHERE);
 
     public Details {
       labels = List.copyOf(labels);
     }
+
+    /** The day it is to be done by. */
+    public Optional<LocalDate> due() {
+      return by.day();
+    }
+
+    /** The same, to be done by another time. */
+    public Details with(Due other) {
+      return new Details(phase, milestone, deliverable, other, priority, labels, notes, repeats, also);
+    }
+  }
+
+  /** The same with other details. */
+  public PlannedTask with(Details other) {
+    return new PlannedTask(task, project, position, hands, other, revision);
   }
 
   /** Somebody of the team who has it on their desk too. */

@@ -12,6 +12,7 @@ import static app.clearpane.store.schema.Tables.TEAM_MEMBER;
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.agency.TeamMemberId;
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.plan.Due;
 import app.clearpane.core.plan.Side;
 import app.clearpane.core.plan.Stage;
 import app.clearpane.core.plan.Task;
@@ -20,6 +21,7 @@ import app.clearpane.core.turns.TurnEvent;
 import app.clearpane.core.turns.TurnLedger;
 import app.clearpane.store.Stale;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collection;
@@ -77,7 +79,7 @@ public final class Tasks {
         .orderBy(TASK_LINK.ITEM_ID, TASK_LINK.PREDECESSOR_ITEM_ID)
         .forEach(row -> links.computeIfAbsent(row.value1(), none -> new ArrayList<>()).add(new Task.After(row.value2(), row.value3())));
     Result<? extends Record> rows = db.select(ITEM.ID, ITEM.NAME, ITEM.PARENT_ID, ITEM.PROJECT_ID, TASK.PHASE_ID, TASK.MILESTONE_ID, TASK.DELIVERABLE_ID, TASK.CONTACT_ID, TASK.MEMBER_ID, TASK.SIDE, TASK.STAGE, TASK.DAYS,
-            TASK.NOT_BEFORE, TASK.DUE_ON, TASK.EFFORT_MINUTES, TASK.PRIORITY, TASK.LABELS, TASK.NOTES, TASK.REPEATS, TASK.BEGAN_ON, TASK.DONE_ON, TASK.REMAINING_DAYS, TASK.REMAINING_SAID_ON, TASK.POSITION,
+            TASK.NOT_BEFORE, TASK.DUE_ON, TASK.DUE_HOUR, TASK.DUE_BEFORE_ID, TASK.DUE_BEFORE_DAYS, TASK.EFFORT_MINUTES, TASK.PRIORITY, TASK.LABELS, TASK.NOTES, TASK.REPEATS, TASK.BEGAN_ON, TASK.DONE_ON, TASK.REMAINING_DAYS, TASK.REMAINING_SAID_ON, TASK.POSITION,
             TASK.REVISION, TASK.ALSO_PHASES, TASK.ALSO_MEMBERS, CONTACT.NAME, TEAM_MEMBER.NAME).from(TASK).join(ITEM).on(ITEM.ID.eq(TASK.ITEM_ID))
         .leftJoin(CONTACT).on(CONTACT.ID.eq(TASK.CONTACT_ID)).leftJoin(TEAM_MEMBER).on(TEAM_MEMBER.ID.eq(TASK.MEMBER_ID))
         .where(there).orderBy(TASK.POSITION, ITEM.CREATED_AT, ITEM.ID).fetch();
@@ -100,9 +102,14 @@ public final class Tasks {
     Task task = new Task(row.get(ITEM.ID), Optional.ofNullable(row.get(ITEM.PARENT_ID)), row.get(ITEM.NAME), row.get(TASK.SIDE), shape, row.get(TASK.STAGE), actual);
     String name = row.get(CONTACT.NAME) != null ? row.get(CONTACT.NAME) : row.get(TEAM_MEMBER.NAME) != null ? row.get(TEAM_MEMBER.NAME) : "";
     return new PlannedTask(task, row.get(ITEM.PROJECT_ID), row.get(TASK.POSITION), new PlannedTask.Hands(Optional.ofNullable(row.get(TASK.CONTACT_ID)), Optional.ofNullable(row.get(TASK.MEMBER_ID)), name),
-        new PlannedTask.Details(Optional.ofNullable(row.get(TASK.PHASE_ID)), Optional.ofNullable(row.get(TASK.MILESTONE_ID)), Optional.ofNullable(row.get(TASK.DELIVERABLE_ID)), Optional.ofNullable(row.get(TASK.DUE_ON)),
+        new PlannedTask.Details(Optional.ofNullable(row.get(TASK.PHASE_ID)), Optional.ofNullable(row.get(TASK.MILESTONE_ID)), Optional.ofNullable(row.get(TASK.DELIVERABLE_ID)), due(row),
             row.get(TASK.PRIORITY), labels(row.get(TASK.LABELS)), row.get(TASK.NOTES), row.get(TASK.REPEATS),
             new PlannedTask.Also(List.of(row.get(TASK.ALSO_PHASES)), Arrays.stream(row.get(TASK.ALSO_MEMBERS)).map(helpers::get).filter(Objects::nonNull).toList())), row.get(TASK.REVISION));
+  }
+
+  private static Due due(Record row) {
+    ItemId activity = row.get(TASK.DUE_BEFORE_ID);
+    return new Due(Optional.ofNullable(row.get(TASK.DUE_ON)), Optional.ofNullable(row.get(TASK.DUE_HOUR)), activity == null ? Optional.empty() : Optional.of(new Due.Before(activity, row.get(TASK.DUE_BEFORE_DAYS))));
   }
 
   private static List<String> labels(String text) {
@@ -128,6 +135,17 @@ public final class Tasks {
   /** Keeps the stage that a gathering task comes to; nobody edits it. */
   public void gathered(ItemId id, Stage stage) {
     db.update(TASK).set(TASK.STAGE, stage).where(TASK.ITEM_ID.eq(id), TASK.STAGE.ne(stage)).execute();
+  }
+
+  /** Keeps the day that followed from when something else begins; nobody edits it. */
+  public void dueMoved(ItemId id, LocalDate day, Instant now) {
+    db.update(TASK).set(TASK.DUE_ON, day).where(TASK.ITEM_ID.eq(id)).execute();
+    db.update(ITEM).set(ITEM.CHANGED_AT, now).where(ITEM.ID.eq(id)).execute();
+  }
+
+  /** The projects in which something is due before something else begins. */
+  public List<ProjectId> withDueBefore() {
+    return db.selectDistinct(ITEM.PROJECT_ID).from(TASK).join(ITEM).on(ITEM.ID.eq(TASK.ITEM_ID)).where(TASK.DUE_BEFORE_ID.isNotNull(), ITEM.DELETED_AT.isNull(), TASK.STAGE.notIn(Stage.DONE, Stage.DROPPED)).fetch(ITEM.PROJECT_ID);
   }
 
   /** Gives the open tasks in a contact's hands to another. @return the projects they are in */
@@ -168,6 +186,9 @@ public final class Tasks {
     columns.put(TASK.DAYS, task.shape().days());
     columns.put(TASK.NOT_BEFORE, task.shape().notBefore().orElse(null));
     columns.put(TASK.DUE_ON, details.due().orElse(null));
+    columns.put(TASK.DUE_HOUR, details.by().hour().orElse(null));
+    columns.put(TASK.DUE_BEFORE_ID, details.by().before().map(Due.Before::activity).orElse(null));
+    columns.put(TASK.DUE_BEFORE_DAYS, details.by().before().map(Due.Before::days).orElse(null));
     columns.put(TASK.EFFORT_MINUTES, task.shape().effortMinutes().isPresent() ? task.shape().effortMinutes().getAsInt() : null);
     columns.put(TASK.PRIORITY, details.priority());
     columns.put(TASK.LABELS, String.join("\n", details.labels()));

@@ -21,6 +21,7 @@ import app.clearpane.core.exposure.Setting;
 import app.clearpane.core.exposure.Showing;
 import app.clearpane.core.exposure.Visibility;
 import app.clearpane.core.files.Sha256;
+import app.clearpane.core.plan.Due;
 import app.clearpane.core.plan.Side;
 import app.clearpane.core.plan.Stage;
 import app.clearpane.core.plan.Task;
@@ -265,7 +266,7 @@ class OneTruthTest {
     ItemId item = items.add(house.project, ContentKind.TASKS, "task", parent, AHouse.NOW);
     PlannedTask.Hands hands = random.nextInt(4) == 0 ? new PlannedTask.Hands(Optional.of(contacts.get(random.nextInt(3)).id()), Optional.empty(), "") : PlannedTask.Hands.NOBODY;
     PlannedTask.Details none = PlannedTask.Details.NONE;
-    Optional<LocalDate> due = random.nextInt(3) == 0 ? Optional.empty() : Optional.of(AHouse.today().day().plusDays(random.nextInt(9) - 3));
+    Due due = random.nextInt(3) == 0 ? Due.NONE : Due.on(AHouse.today().day().plusDays(random.nextInt(9) - 3));
     PlannedTask.Details details = new PlannedTask.Details(none.phase(), none.milestone(), none.deliverable(), due, none.priority(), none.labels(), none.notes(), none.repeats(), none.also());
     new Tasks(house.db).add(new PlannedTask(new Task(item, parent, "task", Side.OURS, new Task.Shape(random.nextInt(2), Optional.empty(), List.of(), OptionalInt.empty()), Stage.values()[random.nextInt(5)], Task.Actual.NONE),
         house.project, 0, hands, details, 1));

@@ -11,6 +11,7 @@ import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.exposure.SeatId;
 import app.clearpane.core.exposure.SeatRole;
 import app.clearpane.core.files.Sha256;
+import app.clearpane.core.plan.Due;
 import app.clearpane.core.plan.Priority;
 import app.clearpane.core.plan.Side;
 import app.clearpane.core.plan.Stage;
@@ -46,7 +47,7 @@ class BesideTasksTest {
   private ItemId task() {
     ItemId id = new Items(house.db, AHouse::today).add(house.project, ContentKind.TASKS, "Draw", Optional.empty(), AHouse.NOW);
     Task plain = new Task(id, Optional.empty(), "Draw", Side.OURS, new Task.Shape(3, Optional.empty(), List.of(), OptionalInt.empty()), Stage.TO_DO, Task.Actual.NONE);
-    new Tasks(house.db).add(new PlannedTask(plain, house.project, 0, PlannedTask.Hands.NOBODY, new PlannedTask.Details(Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), Priority.USUAL, List.of(), "", "", PlannedTask.Also.NOWHERE), 1));
+    new Tasks(house.db).add(new PlannedTask(plain, house.project, 0, PlannedTask.Hands.NOBODY, new PlannedTask.Details(Optional.empty(), Optional.empty(), Optional.empty(), Due.NONE, Priority.USUAL, List.of(), "", "", PlannedTask.Also.NOWHERE), 1));
     return id;
   }
 

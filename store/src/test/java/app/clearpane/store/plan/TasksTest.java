@@ -9,6 +9,7 @@ import app.clearpane.core.agency.TeamMemberId;
 import app.clearpane.core.agency.TeamRole;
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.plan.Due;
 import app.clearpane.core.plan.Priority;
 import app.clearpane.core.plan.Side;
 import app.clearpane.core.plan.Stage;
@@ -25,6 +26,7 @@ import app.clearpane.store.exposure.Items;
 import app.clearpane.store.project.Phase;
 import app.clearpane.store.project.Projects;
 import java.time.LocalDate;
+import java.time.LocalTime;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -54,7 +56,7 @@ class TasksTest {
 
   private ItemId kept(String name, Stage stage, PlannedTask.Hands hands, List<PlannedTask.Helper> helpers) {
     ItemId id = item(name, Optional.empty());
-    PlannedTask.Details details = new PlannedTask.Details(Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), Priority.USUAL, List.of(), "", "", new PlannedTask.Also(List.of(), helpers));
+    PlannedTask.Details details = new PlannedTask.Details(Optional.empty(), Optional.empty(), Optional.empty(), Due.NONE, Priority.USUAL, List.of(), "", "", new PlannedTask.Also(List.of(), helpers));
     tasks.add(new PlannedTask(task(id, name, stage, List.of()), house.project, tasks.nextPosition(house.project), hands, details, 1));
     return id;
   }
@@ -80,11 +82,12 @@ class TasksTest {
     ItemId id = item("Opening hours", Optional.of(first));
     Task asked = new Task(id, Optional.of(first), "Opening hours", Side.CLIENTS, new Task.Shape(0, Optional.empty(), List.of(new Task.After(first, 4)), OptionalInt.empty()), Stage.TO_DO, Task.Actual.NONE);
     PlannedTask planned = new PlannedTask(asked, house.project, 7, new PlannedTask.Hands(Optional.of(jasper.id()), Optional.empty(), jasper.name()),
-        new PlannedTask.Details(Optional.of(concept), Optional.empty(), Optional.empty(), Optional.of(MONDAY.plusDays(3)), Priority.HIGH, List.of("print", "words, long"), "*as said*", "FREQ=WEEKLY",
+        new PlannedTask.Details(Optional.of(concept), Optional.empty(), Optional.empty(), new Due(Optional.of(MONDAY.plusDays(3)), Optional.of(LocalTime.of(15, 30)), Optional.of(new Due.Before(first, 4))), Priority.HIGH, List.of("print", "words, long"), "*as said*", "FREQ=WEEKLY",
             new PlannedTask.Also(List.of(design), List.of(helper(teo)))), 1);
     tasks.add(planned);
     assertThat(tasks.find(id)).contains(planned);
     assertThat(tasks.ofProject(house.project)).contains(planned).hasSize(2);
+    assertThat(tasks.withDueBefore()).containsExactly(house.project);
     assertThat(tasks.ofProjects(List.of(house.project)).get(house.project)).containsExactlyElementsOf(tasks.ofProject(house.project));
     assertThat(tasks.find(new ItemId(UUID.randomUUID()))).isEmpty();
   }

@@ -7,6 +7,7 @@ import app.clearpane.core.deliverable.RoundId;
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.markup.Intent;
 import app.clearpane.core.markup.MarkupProgress;
+import app.clearpane.core.plan.Due;
 import app.clearpane.core.signoff.Decision;
 import app.clearpane.core.signoff.Outcome;
 import app.clearpane.core.signoff.RoundState;
@@ -19,6 +20,8 @@ import app.clearpane.store.exposure.SeatRow;
 import app.clearpane.store.exposure.Seats;
 import app.clearpane.store.markup.MarkupRow;
 import app.clearpane.store.markup.Markups;
+import app.clearpane.store.project.Project;
+import app.clearpane.store.project.Projects;
 import app.clearpane.web.layout.NotThere;
 import app.clearpane.web.layout.Refused;
 import app.clearpane.web.layout.TheAgency;
@@ -26,11 +29,14 @@ import app.clearpane.web.layout.Words;
 import app.clearpane.web.layout.Lasting;
 import app.clearpane.web.post.Letter;
 import app.clearpane.web.post.WriteMail;
+import app.clearpane.web.plan.PlanBook;
 import app.clearpane.web.plan.ReviewsFollow;
+import app.clearpane.web.plan.ThePlan;
 import app.clearpane.web.record.Tell;
 import app.clearpane.web.security.LinkKeys;
 import java.time.Clock;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
@@ -51,13 +57,17 @@ public class SendVersion {
   private final WriteMail mail;
   private final LinkKeys keys;
   private final ReviewsFollow reviewsFollow;
+  private final PlanBook plans;
+  private final Projects projects;
   private final Tell tell;
   private final TheAgency agency;
   private final Lasting lasting;
   private final Clock clock;
 
-  SendVersion(Deliverables deliverables, Markups markups, Seats seats, People people, Readers readers, WriteMail mail, LinkKeys keys, ReviewsFollow reviewsFollow, Tell tell, TheAgency agency,
+  SendVersion(Deliverables deliverables, Markups markups, Seats seats, People people, Readers readers, WriteMail mail, LinkKeys keys, ReviewsFollow reviewsFollow, PlanBook plans, Projects projects, Tell tell, TheAgency agency,
       Lasting lasting, Clock clock) {
+    this.plans = plans;
+    this.projects = projects;
     this.deliverables = deliverables;
     this.markups = markups;
     this.seats = seats;
@@ -72,9 +82,20 @@ public class SendVersion {
     this.clock = clock;
   }
 
-  /** Sends it. @throws Refused if something stands in the way */
+  /** What of the plan a decision may be due before. */
+  public List<ThePlan.Named> begins(Project project) {
+    return plans.of(project).begins(Optional.empty());
+  }
+
+  /** Sends it, to be decided on within the working days that its reviews have. @throws Refused if something stands in the way */
   @Transactional
   public Round send(VersionId id, Actor by) {
+    return send(id, Due.NONE, by);
+  }
+
+  /** Sends it. @param chosen by when it is to be decided on, where that is not as usual @throws Refused if something stands in the way */
+  @Transactional
+  public Round send(VersionId id, Due chosen, Actor by) {
     VersionRow draft = NotThere.unless(deliverables.version(id));
     Deliverable deliverable = NotThere.unless(deliverables.find(draft.deliverable()));
     deliverables.lock(deliverable.id());
@@ -87,13 +108,28 @@ public class SendVersion {
     List<VersionRow> sent = deliverables.versions(deliverable.id()).stream().filter(v -> !v.draft()).toList();
     closeWhatItReplaces(deliverable, sent.size() + 1, by, now);
     deliverables.numberAndSend(draft, sent.size() + 1, now);
-    Round round = new Round(new RoundId(UUID.randomUUID()), id, roundNumber(sent, deliverables.rounds(deliverable.id()), markups.withoutThreads(deliverable.id())), now, agency.calendar().due(now, deliverable.reviewDays()),
+    Round round = new Round(new RoundId(UUID.randomUUID()), id, roundNumber(sent, deliverables.rounds(deliverable.id()), markups.withoutThreads(deliverable.id())), now, dueAt(deliverable, chosen, now),
         deliverable.rule(), audience.signatories().stream().map(seat -> new Round.Signatory(seat.contact(), seat.name(), seat.leadVoice())).toList());
     deliverables.open(round);
-    reviewsFollow.sent(deliverable.project(), deliverable.id(), by);
+    reviewsFollow.sent(deliverable.project(), deliverable.id(), chosen.equals(Due.NONE) ? Optional.empty() : Optional.of(LocalDate.ofInstant(round.dueAt().minusMillis(1), agency.get().zone())), by);
     tell.of(deliverable.project(), deliverable.id().value(), new VersionActs.VersionSent(by, deliverable.name(), sent.size() + 1, draft.sha256(), round.number(), round.dueAt(), round.signatories().stream().map(Round.Signatory::name).toList(), audience.others().stream().map(SeatRow::name).toList()));
     Stream.concat(audience.signatories().stream(), audience.others().stream()).forEach(seat -> mail(seat, deliverable, sent.size() + 1, draft, round, now));
     return round;
+  }
+
+  /** When it is to be decided on: at the hour, or else when the day's work ends. */
+  private Instant dueAt(Deliverable deliverable, Due chosen, Instant now) {
+    if (chosen.equals(Due.NONE)) {
+      return agency.calendar().due(now, deliverable.reviewDays());
+    }
+    ThePlan plan = plans.of(projects.find(deliverable.project()).orElseThrow());
+    Due reckoned = chosen.before().isEmpty() ? chosen : chosen.before().filter(rule -> plan.hasDays(rule.activity())).map(rule -> chosen.reckoned(plan.firstDay(rule.activity()), agency.calendar()))
+        .orElseThrow(() -> Refused.because("What it is to be decided on before is not in this plan any more. Nothing was sent; choose something else."));
+    Instant due = reckoned.hour().isEmpty() && reckoned.day().filter(agency.calendar()::isWorkingDay).isPresent() ? agency.calendar().closes(reckoned.day().orElseThrow()) : reckoned.until(agency.get().zone()).orElseThrow();
+    if (!due.isAfter(now)) {
+      throw Refused.because("They would have to decide by " + lasting.due(due) + ", which is past. Nothing was sent; choose a later time.");
+    }
+    return due;
   }
 
   /** What sending the next version costs beyond the rounds included, as a sentence; empty if it is within them. @param state with its marks or without: they are read here */

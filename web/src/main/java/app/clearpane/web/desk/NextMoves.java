@@ -76,10 +76,10 @@ class NextMoves {
     boolean client = ThePlan.isClientsTurn(task);
     double held = ledger == null ? 0 : agency.calendar().workingDaysHeld(ledger.heldSince(), clock.instant());
     boolean head = plan.forecast().head().filter(first -> first.id().equals(task.id())).isPresent();
-    Optional<Instant> due = task.details().due().map(day -> day.plusDays(1).atStartOfDay(agency.get().zone()).toInstant());
+    Optional<Instant> due = task.details().by().until(agency.get().zone());
     NextMove move = new NextMove(task.id(), head, OptionalInt.of(plan.spare().getOrDefault(task.id(), 0)), due, held);
     boolean overdue = task.details().due().filter(day -> day.isBefore(plan.today())).isPresent();
-    String when = task.details().due().map(day -> overdue ? "was due " + words.day(day) : "due " + words.day(day)).orElse("");
+    String when = due.map(until -> (overdue ? "was due " : "due ") + words.due(until)).orElse("");
     String who = task.hands().name().isEmpty() ? "" : words.first(task.hands().name());
     return new Line(move, task.name(), "/t/tasks/" + task.id(), when, cost(move, plan, task.id()), move.everyDayCounts(), (client ? who.isEmpty() ? "client" : who : who.isEmpty() ? "us" : who) + " · " + words.held(held),
         overdue ? "late" : client ? "client" : "ours", client ? Turn.CLIENTS : Turn.OURS, plan.project(), Stream.concat(task.hands().member().stream(), task.details().also().helpers().stream().map(PlannedTask.Helper::id)).collect(Collectors.toSet()));

@@ -3,6 +3,7 @@ package app.clearpane.web.layout;
 import app.clearpane.core.agency.EmailAddress;
 import app.clearpane.core.agency.Name;
 import java.time.LocalDate;
+import java.time.LocalTime;
 import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
 import java.util.List;
@@ -70,6 +71,16 @@ public final class Input {
       return Optional.of(reader.apply(chosen));
     } catch (IllegalArgumentException e) {
       wrong.add(what + ": “" + shortened(chosen) + "” is none of those that can be chosen.");
+      return Optional.empty();
+    }
+  }
+
+  /** An hour of the day, as "15:00". */
+  public Optional<LocalTime> hour(String what, String typed) {
+    try {
+      return Optional.of(LocalTime.parse(typed.strip()));
+    } catch (DateTimeParseException e) {
+      wrong.add(what + ": “" + shortened(typed) + "” is not an hour like 15:00.");
       return Optional.empty();
     }
   }

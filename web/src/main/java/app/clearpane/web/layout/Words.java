@@ -9,6 +9,7 @@ import java.time.LocalTime;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
 /** How dates, times, sizes and lists are written for people. Templates call it {@code words}. */
@@ -57,6 +58,11 @@ public class Words implements Speech {
     LocalDate last = local.toLocalDate().minusDays(1);
     LocalDate today = agency.today();
     return last.equals(today) ? "today" : last.equals(today.minusDays(1)) ? "yesterday" : day(last);
+  }
+
+  /** By when: "Thu 14 May", or "Thu 14 May, 15:00". */
+  public String by(LocalDate day, @Nullable LocalTime hour) {
+    return hour == null ? day(day) : day(day) + ", " + CLOCK.format(hour);
   }
 
   /** The day of an instant as forms take it, "2027-05-13". */

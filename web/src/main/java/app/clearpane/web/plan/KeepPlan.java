@@ -1,24 +1,40 @@
 package app.clearpane.web.plan;
 
+import app.clearpane.core.people.Actor;
+import app.clearpane.core.plan.Due;
 import app.clearpane.core.plan.Stage;
+import app.clearpane.core.plan.Today;
 import app.clearpane.core.project.ProjectId;
+import app.clearpane.core.record.event.PlanActs;
 import app.clearpane.store.plan.Agreements;
 import app.clearpane.store.plan.PlannedTask;
 import app.clearpane.store.plan.Tasks;
 import app.clearpane.store.project.Projects;
+import app.clearpane.web.jobs.DayTurns;
+import app.clearpane.web.layout.TheAgency;
+import app.clearpane.web.record.Tell;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.List;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Keeps what a plan is after something about it changed: the stages of what gathers others, and the plan as this day will end. */
+/** Keeps what a plan is after something about it changed: the stages of what gathers others, the days that follow from others, and the plan as this day will end. */
 @Component
-public class KeepPlan {
+public class KeepPlan implements DayTurns {
   private final Projects projects;
   private final Tasks tasks;
   private final Agreements agreements;
   private final PlanBook book;
+  private final Tell tell;
+  private final TheAgency agency;
+  private final Clock clock;
 
-  KeepPlan(Projects projects, Tasks tasks, Agreements agreements, PlanBook book) {
+  KeepPlan(Projects projects, Tasks tasks, Agreements agreements, PlanBook book, Tell tell, TheAgency agency, Clock clock) {
+    this.tell = tell;
+    this.agency = agency;
+    this.clock = clock;
     this.projects = projects;
     this.tasks = tasks;
     this.agreements = agreements;
@@ -36,7 +52,30 @@ public class KeepPlan {
         tasks.gathered(task.id(), stage);
       }
     }
-    agreements.endOfDay(project, plan.today(), PlanBook.text(plan).write());
-    return plan;
+    ThePlan kept = reckoned(plan);
+    agreements.endOfDay(project, kept.today(), PlanBook.text(kept).write());
+    return kept;
+  }
+
+  /** Moves the days of what is due before something else begins; each is in the Record with its reason. */
+  private ThePlan reckoned(ThePlan plan) {
+    List<PlannedTask> moved = plan.open().stream().filter(task -> task.details().by().before().filter(rule -> plan.hasDays(rule.activity())).isPresent() && !reckoned(task, plan).day().equals(task.details().due())).toList();
+    for (PlannedTask task : moved) {
+      LocalDate day = reckoned(task, plan).day().orElseThrow();
+      tasks.dueMoved(task.id(), day, clock.instant());
+      String before = plan.nameOf(task.details().by().before().orElseThrow().activity());
+      tell.of(task.project(), task.id().value(), new PlanActs.TaskDueMoved(new Actor.House(agency.get().name()), task.name(), task.details().due(), day, before));
+    }
+    return moved.isEmpty() ? plan : book.fresh(plan.project().id());
+  }
+
+  private static Due reckoned(PlannedTask task, ThePlan plan) {
+    return task.details().by().reckoned(plan.firstDay(task.details().by().before().orElseThrow().activity()), plan.timeline().calendar());
+  }
+
+  /** What begins another day than it was forecast to is followed on every day that turns, without anybody having changed the plan. */
+  @Override
+  public void turned(Today from, Today to) {
+    tasks.withDueBefore().forEach(this::changed);
   }
 }

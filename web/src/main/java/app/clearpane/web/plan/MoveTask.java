@@ -142,7 +142,7 @@ public class MoveTask {
       Task next = new Task(id, old.parent(), old.name(), old.side(), new Task.Shape(old.shape().days(), done.details().due().isPresent() ? Optional.empty() : Optional.of(day), List.of(), old.shape().effortMinutes()), Stage.TO_DO, Task.Actual.NONE);
       PlannedTask.Details said = done.details();
       tasks.add(new PlannedTask(next, done.project(), done.position(), done.hands(),
-          new PlannedTask.Details(said.phase(), said.milestone(), Optional.empty(), said.due().map(due -> day), said.priority(), said.labels(), said.notes(), said.repeats(), said.also()), 1));
+          new PlannedTask.Details(said.phase(), said.milestone(), Optional.empty(), said.by().moved(said.due().map(due -> day)), said.priority(), said.labels(), said.notes(), said.repeats(), said.also()), 1));
     });
   }
 

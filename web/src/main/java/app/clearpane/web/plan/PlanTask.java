@@ -12,6 +12,7 @@ import app.clearpane.core.exposure.Seat;
 import app.clearpane.core.exposure.SeatState;
 import app.clearpane.core.exposure.Verdict;
 import app.clearpane.core.exposure.Visibility;
+import app.clearpane.core.plan.Due;
 import app.clearpane.core.plan.Network;
 import app.clearpane.core.plan.Outline;
 import app.clearpane.core.plan.Side;
@@ -157,7 +158,7 @@ public class PlanTask {
     wanted.parent().ifPresent(parent -> NotThere.unless(tasks.find(parent).filter(found -> found.project().equals(project))));
     ItemId id = newItem.add(project, ContentKind.TASKS, wanted.name(), wanted.parent(), by.actor());
     Task task = new Task(id, wanted.parent(), wanted.name(), wanted.side(), new Task.Shape(wanted.days(), Optional.empty(), wanted.after(), OptionalInt.empty()), Stage.TO_DO, Task.Actual.NONE);
-    PlannedTask.Details details = new PlannedTask.Details(wanted.phase().filter(phase -> wanted.parent().isEmpty()), wanted.milestone(), Optional.empty(), wanted.due(), app.clearpane.core.plan.Priority.USUAL, List.of(), wanted.notes(), "", PlannedTask.Also.NOWHERE);
+    PlannedTask.Details details = new PlannedTask.Details(wanted.phase().filter(phase -> wanted.parent().isEmpty()), wanted.milestone(), Optional.empty(), wanted.due().map(Due::on).orElse(Due.NONE), app.clearpane.core.plan.Priority.USUAL, List.of(), wanted.notes(), "", PlannedTask.Also.NOWHERE);
     PlannedTask planned = new PlannedTask(task, project, position, wanted.hands(), details, 1);
     mayGive(planned, by);
     tasks.add(planned);
@@ -166,20 +167,31 @@ public class PlanTask {
 
   /** Changes a task. @throws Refused if it would wait for itself, naming the circle */
   @Transactional
-  ProjectId change(ItemId id, TaskForm form, AgainForm again, Person.OfTeam by) {
+  ProjectId change(ItemId id, TaskForm form, DueForm due, AgainForm again, Person.OfTeam by) {
     PlannedTask before = NotThere.unless(tasks.find(id));
-    TaskForm.Read read = form.read(before.task().stage(), again);
+    TaskForm.Read read = form.read(before.task().stage(), due, again);
     Doers.Doer doer = doers.chosen(before.project(), form.doer());
     Task old = before.task();
     Optional<Task.Remaining> remaining = read.remaining().isEmpty() ? Optional.empty()
         : old.actual().remaining().filter(said -> said.days() == read.remaining().getAsInt()).or(() -> Optional.of(new Task.Remaining(read.remaining().getAsInt(), agency.today())));
     Task task = new Task(id, old.parent(), read.name(), doer.side(), new Task.Shape(Math.max(read.days(), doer.side() == Side.CLIENTS ? 1 : 0), read.notBefore(), read.after(), read.effort()), old.stage(),
         new Task.Actual(read.began(), old.stage() == Stage.DONE ? read.done().or(() -> old.actual().done()) : Optional.empty(), remaining));
-    PlannedTask.Details details = new PlannedTask.Details(old.parent().isPresent() ? Optional.empty() : read.where().phase(), read.where().milestone(), form.deliverable() == null ? before.details().deliverable() : read.where().deliverable(), read.due(), read.priority(), read.labels(), read.notes(), read.repeats(),
+    PlannedTask.Details details = new PlannedTask.Details(old.parent().isPresent() ? Optional.empty() : read.where().phase(), read.where().milestone(), form.deliverable() == null ? before.details().deliverable() : read.where().deliverable(), due(before, read.due()), read.priority(), read.labels(), read.notes(), read.repeats(),
         also(before, form, read.where().alsoPhases()));
     PlannedTask wanted = new PlannedTask(task, before.project(), before.position(), doer.hands(), details, form.revision());
     save(before, wanted, by);
     return before.project();
+  }
+
+  /** By when it is to be done as was chosen; what follows something else of the plan is reckoned once the plan was read anew. */
+  private Due due(PlannedTask before, Due chosen) {
+    chosen.before().ifPresent(rule -> {
+      boolean there = !rule.activity().equals(before.id()) && items.rows(List.of(rule.activity())).stream().anyMatch(row -> row.project().equals(before.project()) && !row.deleted());
+      if (!there) {
+        throw Refused.because("What it is to be done before is not in this plan any more. Nothing was saved; choose something else.");
+      }
+    });
+    return chosen.before().isEmpty() || !chosen.before().equals(before.details().by().before()) ? chosen : new Due(before.details().due(), chosen.hour(), chosen.before());
   }
 
   /** Phases of the project beside its own, and members of the team beside whoever does it. */
@@ -310,7 +322,7 @@ public class PlanTask {
     }
     PlannedTask.Also also = new PlannedTask.Also(before.details().also().phases(), before.details().also().helpers().stream().filter(helper -> chosen.hands().member().filter(helper.id()::equals).isEmpty()).toList());
     PlannedTask.Details was = before.details();
-    save(before, new PlannedTask(before.task(), before.project(), before.position(), chosen.hands(), new PlannedTask.Details(was.phase(), was.milestone(), was.deliverable(), was.due(), was.priority(), was.labels(), was.notes(), was.repeats(), also), before.revision()), by);
+    save(before, new PlannedTask(before.task(), before.project(), before.position(), chosen.hands(), new PlannedTask.Details(was.phase(), was.milestone(), was.deliverable(), was.by(), was.priority(), was.labels(), was.notes(), was.repeats(), also), before.revision()), by);
   }
 
   /** Lets a milestone wait for a task. */
@@ -319,7 +331,7 @@ public class PlanTask {
     PlannedTask before = NotThere.unless(tasks.find(id));
     PlannedTask.Details was = before.details();
     save(before, new PlannedTask(before.task(), before.project(), before.position(), before.hands(),
-        new PlannedTask.Details(was.phase(), Optional.of(milestone), was.deliverable(), was.due(), was.priority(), was.labels(), was.notes(), was.repeats(), was.also()), before.revision()), by);
+        new PlannedTask.Details(was.phase(), Optional.of(milestone), was.deliverable(), was.by(), was.priority(), was.labels(), was.notes(), was.repeats(), was.also()), before.revision()), by);
   }
 
   /** Takes a task away with its parts; it can be brought back. */

@@ -3,6 +3,7 @@ package app.clearpane.web.plan;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.plan.Due;
 import app.clearpane.core.plan.Side;
 import app.clearpane.core.plan.Stage;
 import app.clearpane.core.plan.Task;
@@ -47,12 +48,12 @@ public class ReviewsFollow {
     return tasks.ofProject(project).stream().filter(task -> task.details().deliverable().filter(deliverable::equals).isPresent() && task.task().stage().open()).toList();
   }
 
-  /** A version was sent. */
+  /** A version was sent. @param decidedBy the last day on which it is to be decided on, where that is not as the plan has it */
   @Transactional(propagation = Propagation.MANDATORY)
-  public void sent(ProjectId project, ItemId deliverable, Actor by) {
+  public void sent(ProjectId project, ItemId deliverable, Optional<LocalDate> decidedBy, Actor by) {
     List<PlannedTask> open = of(project, deliverable);
     open.stream().filter(task -> task.task().side() == Side.OURS).forEach(task -> move(task, Stage.DONE, TurnEvent.TASK_DONE, by));
-    open.stream().filter(task -> task.task().side() == Side.CLIENTS).findFirst().ifPresent(task -> move(task, Stage.IN_CHECK, TurnEvent.TASK_GIVEN_TO_CLIENT, by));
+    open.stream().filter(task -> task.task().side() == Side.CLIENTS).findFirst().ifPresent(task -> move(task, Stage.IN_CHECK, TurnEvent.TASK_GIVEN_TO_CLIENT, decidedBy.map(last -> new Task.Remaining(agency.calendar().workingDays(agency.today(), last.plusDays(1)), agency.today())), by));
     if (!open.isEmpty()) {
       keepPlan.changed(project);
     }
@@ -68,6 +69,23 @@ public class ReviewsFollow {
       }
       keepPlan.changed(project);
     });
+  }
+
+  /** A version was recalled: its review waits to be sent again, and what had been made for it is being made. */
+  @Transactional(propagation = Propagation.MANDATORY)
+  public void recalled(ProjectId project, ItemId deliverable, Actor by) {
+    of(project, deliverable).stream().filter(task -> task.task().side() == Side.CLIENTS && task.task().actual().began().isPresent()).findFirst().ifPresent(review -> {
+      unsent(review, by);
+      tasks.ofProject(project).stream().filter(task -> task.task().side() == Side.OURS && task.task().stage() == Stage.DONE && task.details().deliverable().filter(deliverable::equals).isPresent() && follows(review, task)).forEach(making -> move(making, Stage.UNDER_WAY, TurnEvent.TASK_WITH_US, by));
+      keepPlan.changed(project);
+    });
+  }
+
+  private void unsent(PlannedTask review, Actor by) {
+    Task task = review.task();
+    arrivals.watch(review.project(), by);
+    tasks.change(review.with(new Task(task.id(), task.parent(), task.name(), task.side(), task.shape(), Stage.TO_DO, Task.Actual.NONE)), clock.instant());
+    tasks.turned(task.id(), TurnEvent.TASK_WITH_US, by.name(), clock.instant());
   }
 
   /** A round that one decision closed was opened again: its review goes on, and what was added for the next round is dropped. */
@@ -102,9 +120,13 @@ public class ReviewsFollow {
   }
 
   private void move(PlannedTask planned, Stage stage, TurnEvent what, Actor by) {
+    move(planned, stage, what, Optional.empty(), by);
+  }
+
+  private void move(PlannedTask planned, Stage stage, TurnEvent what, Optional<Task.Remaining> remaining, Actor by) {
     Task task = planned.task();
     Task moved = new Task(task.id(), task.parent(), task.name(), task.side(), task.shape(), stage,
-        new Task.Actual(task.actual().began().or(() -> Optional.of(agency.today())), stage == Stage.DONE ? Optional.of(agency.today()) : Optional.empty(), Optional.empty()));
+        new Task.Actual(task.actual().began().or(() -> Optional.of(agency.today())), stage == Stage.DONE ? Optional.of(agency.today()) : Optional.empty(), remaining));
     arrivals.watch(planned.project(), by);
     tasks.change(planned.with(moved), clock.instant());
     tasks.turned(task.id(), what, by.name(), clock.instant());
@@ -124,7 +146,7 @@ public class ReviewsFollow {
     Task task = new Task(id, like.task().parent(), shortened, side, new Task.Shape(days, Optional.empty(), List.of(new Task.After(after, 0)), OptionalInt.empty()), Stage.TO_DO, Task.Actual.NONE);
     PlannedTask.Details was = like.details();
     PlannedTask planned = new PlannedTask(task, like.project(), like.position(), PlannedTask.Hands.NOBODY,
-        new PlannedTask.Details(was.phase(), side == Side.CLIENTS ? was.milestone() : Optional.empty(), was.deliverable(), Optional.empty(), was.priority(), was.labels(), "", "", PlannedTask.Also.NOWHERE), 1);
+        new PlannedTask.Details(was.phase(), side == Side.CLIENTS ? was.milestone() : Optional.empty(), was.deliverable(), Due.NONE, was.priority(), was.labels(), "", "", PlannedTask.Also.NOWHERE), 1);
     tasks.add(planned);
     return planned;
   }

@@ -2,6 +2,7 @@ package app.clearpane.web.plan;
 
 import app.clearpane.core.agency.TeamMemberId;
 import app.clearpane.core.exposure.ContentKind;
+import app.clearpane.core.exposure.Item;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.turns.Turn;
@@ -18,6 +19,7 @@ import app.clearpane.web.layout.NotThere;
 import app.clearpane.web.layout.TeamController;
 import app.clearpane.web.layout.TeamSight;
 import app.clearpane.web.layout.TheAgency;
+import app.clearpane.web.layout.Words;
 import app.clearpane.web.project.ProjectFrame;
 import app.clearpane.web.security.Person;
 import java.time.Clock;
@@ -25,6 +27,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.ui.Model;
@@ -54,9 +57,11 @@ class TaskController {
   private final Windows windows;
   private final TheAgency agency;
   private final Markups markups;
+  private final Words words;
   private final Clock clock;
 
-  TaskController(PlanBook book, PlanTask planTask, MoveTask moveTask, SayOfTask sayOfTask, SpendTime spendTime, TaskFiles taskFiles, Consequence consequence, Tasks tasks, StepBook stepBook, Doers doers, ProjectFrame frame, Windows windows, TheAgency agency, Markups markups, Clock clock, TeamSight sight) {
+  TaskController(PlanBook book, PlanTask planTask, MoveTask moveTask, SayOfTask sayOfTask, SpendTime spendTime, TaskFiles taskFiles, Consequence consequence, Tasks tasks, StepBook stepBook, Doers doers, ProjectFrame frame, Windows windows, TheAgency agency, Markups markups, Clock clock, TeamSight sight, Words words) {
+    this.words = words;
     this.markups = markups;
     this.book = book;
     this.planTask = planTask;
@@ -95,13 +100,16 @@ class TaskController {
     model.addAttribute("path", planned.task().parent().flatMap(plan::task).map(above -> PlanLines.path(plan, above.task())).orElse(""));
     model.addAttribute("again", AgainForm.of(planned.details().repeats()));
     model.addAttribute("parts", plan.outline().parts(task).stream().map(part -> lines.line(plan.task(part.id()).orElseThrow(), 0)).toList());
-    model.addAttribute("others", plan.tasks().stream().filter(other -> !other.id().equals(task)).map(other -> new Other(other.id(), PlanLines.path(plan, other.task()))).toList());
+    model.addAttribute("others", plan.tasks().stream().filter(other -> !other.id().equals(task)).map(other -> new ThePlan.Named(other.id(), PlanLines.path(plan, other.task()))).toList());
+    model.addAttribute("begin", plan.begins(Optional.of(task)));
     model.addAttribute("doers", doers.of(project.id()));
     model.addAttribute("doer", Doers.value(planned));
     model.addAttribute("helping", planned.details().also().helpers().stream().map(helper -> "m:" + helper.id().value()).toList());
     Windows.All all = windows.all(project.id());
     model.addAttribute("window", all.windows().get(task));
-    model.addAttribute("works", all.there(ContentKind.DELIVERABLES));
+    List<Item> works = all.there(ContentKind.DELIVERABLES);
+    model.addAttribute("works", works);
+    model.addAttribute("facts", TaskFacts.of(planned, plan, works.stream().collect(Collectors.toMap(Item::id, Item::name)), words));
     model.addAttribute("comments", tasks.comments(task));
     model.addAttribute("held", held(task, project.id()));
     model.addAttribute("files", taskFiles.on(task));
@@ -111,17 +119,14 @@ class TaskController {
     return "plan/task";
   }
 
-  /** A task that another may wait for. */
-  record Other(ItemId id, String path) {}
-
   private Held held(ItemId task, ProjectId project) {
     TurnLedger ledger = tasks.ledgers(project).get(task);
     return new Held(ledger.daysHeldBy(Turn.OURS, clock.instant(), agency.calendar()), ledger.daysHeldBy(Turn.CLIENTS, clock.instant(), agency.calendar()), ledger.holder());
   }
 
   @PostMapping("/t/tasks/{task}")
-  String change(@PathVariable ItemId task, TaskForm form, AgainForm again, @AuthenticationPrincipal Person.OfTeam me) {
-    planTask.change(task, form, again, me);
+  String change(@PathVariable ItemId task, TaskForm form, DueForm due, AgainForm again, @AuthenticationPrincipal Person.OfTeam me) {
+    planTask.change(task, form, due, again, me);
     return "redirect:/t/tasks/" + task;
   }
 

@@ -1,6 +1,7 @@
 package app.clearpane.web.plan;
 
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.plan.Due;
 import app.clearpane.core.plan.Effort;
 import app.clearpane.core.plan.Priority;
 import app.clearpane.core.plan.Stage;
@@ -17,7 +18,7 @@ import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 
 /** A task as typed on its page. */
-record TaskForm(String name, String doer, String days, String notBefore, String due, String effort, String phase, String milestone, String priority, String labels, String notes, String remaining,
+record TaskForm(String name, String doer, String days, String notBefore, String effort, String phase, String milestone, String priority, String labels, String notes, String remaining,
     @Nullable List<String> after, @Nullable List<String> lag, String began, String done, @Nullable String deliverable, @Nullable List<String> alsoPhase, @Nullable List<String> alsoMember, int revision) {
   private static final int LONGEST_NOTES = 8_000;
   private static final int MOST_LABELS = 12;
@@ -29,7 +30,7 @@ record TaskForm(String name, String doer, String days, String notBefore, String 
   }
 
   /** What it says, once everything could be read. */
-  record Read(String name, int days, Optional<LocalDate> notBefore, Optional<LocalDate> due, OptionalInt effort, Priority priority, List<String> labels, String notes, String repeats, OptionalInt remaining,
+  record Read(String name, int days, Optional<LocalDate> notBefore, Due due, OptionalInt effort, Priority priority, List<String> labels, String notes, String repeats, OptionalInt remaining,
       List<Task.After> after, Optional<LocalDate> began, Optional<LocalDate> done, Where where) {}
 
   /**
@@ -41,12 +42,12 @@ record TaskForm(String name, String doer, String days, String notBefore, String 
   record Where(Optional<UUID> phase, Optional<ItemId> milestone, Optional<ItemId> deliverable, List<UUID> alsoPhases) {}
 
   /** @throws app.clearpane.web.layout.Refused with all that could not be read */
-  Read read(Stage stage, AgainForm again) {
+  Read read(Stage stage, DueForm due, AgainForm again) {
     Input input = new Input();
     Optional<app.clearpane.core.agency.Name> named = input.name("The task", name);
     Optional<Integer> length = input.number("Working days", days, 0, Task.MOST_DAYS);
     Optional<LocalDate> from = optional(input, "Not before", notBefore);
-    Optional<LocalDate> until = optional(input, "Due", due);
+    Due until = due.read(input);
     Optional<LocalDate> beginning = optional(input, "Began", began);
     Optional<LocalDate> ended = stage == Stage.DONE ? optional(input, "Done", done) : Optional.empty();
     input.require(beginning.isEmpty() || ended.isEmpty() || !ended.get().isBefore(beginning.get()), "It was done before it began. Change one of the two days.");

@@ -33,7 +33,7 @@ class TasksAwait implements AwaitsSomebody {
   @Override
   public List<Thing> now() {
     return tasks.withClientsAndDue().stream().flatMap(task -> seats.wayIn(task.project(), task.hands().contact().orElseThrow(), clock.instant())
-        .map(pane -> new Thing(task.id().value(), task.project(), task.hands().contact().orElseThrow(), task.name(), endOf(task.details().due().orElseThrow()), endOf(task.task().actual().began().orElseThrow()), "/c/panes/" + pane + "/tasks/" + task.id())).stream()).toList();
+        .map(pane -> new Thing(task.id().value(), task.project(), task.hands().contact().orElseThrow(), task.name(), task.details().by().until(agency.get().zone()).orElseThrow(), endOf(task.task().actual().began().orElseThrow()), "/c/panes/" + pane + "/tasks/" + task.id())).stream()).toList();
   }
 
   private Instant endOf(LocalDate day) {

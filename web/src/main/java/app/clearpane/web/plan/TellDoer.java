@@ -82,7 +82,7 @@ class TellDoer {
   private void write(ThePlan plan, PlannedTask task, Contact contact, SeatRow seat) {
     seats.invited(seat.id(), clock.instant());
     mail.to(contact, new Letter("For you: " + task.name(),
-        List.of("We would like you to do something for “" + plan.project().name() + "”: " + task.name() + "." + task.details().due().map(day -> " It should be done by " + lasting.day(day) + ".").orElse("")),
+        List.of("We would like you to do something for “" + plan.project().name() + "”: " + task.name() + "." + task.details().by().until(agency.get().zone()).map(until -> " It should be done by " + lasting.due(until) + ".").orElse("")),
         "See what to do", keys.forContact(contact.id(), "/c/panes/" + seat.pane() + "/tasks/" + task.id()), agency.get().name()));
   }
 }

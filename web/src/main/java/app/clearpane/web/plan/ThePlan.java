@@ -27,6 +27,7 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Stream;
 
 /**
  * The plan of a project as it is today, with all that is computed of it.
@@ -123,6 +124,20 @@ public record ThePlan(Project project, LocalDate today, List<PlannedTask> tasks,
   /** One task. */
   public Optional<PlannedTask> task(ItemId id) {
     return tasks.stream().filter(task -> task.id().equals(id)).findFirst();
+  }
+
+  /** A task or milestone as lists name it. */
+  public record Named(ItemId id, String path) {}
+
+  /** What begins, and so can be counted back from: milestones, and tasks that were not dropped. @param but one that is left out */
+  public List<Named> begins(Optional<ItemId> but) {
+    return Stream.concat(milestones.stream().map(one -> new Named(one.id(), one.name())),
+        tasks.stream().filter(other -> but.filter(other.id()::equals).isEmpty() && hasDays(other.id())).map(other -> new Named(other.id(), PlanLines.path(this, other.task())))).toList();
+  }
+
+  /** What a task or milestone is called. */
+  public String nameOf(ItemId id) {
+    return task(id).map(PlannedTask::name).or(() -> milestones.stream().filter(one -> one.id().equals(id)).map(Milestone::name).findFirst()).orElse("");
   }
 
   /** Whether a task is the client's turn: theirs to do, and they know of it. */

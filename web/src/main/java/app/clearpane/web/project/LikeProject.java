@@ -4,6 +4,7 @@ import app.clearpane.core.people.Actor;
 import app.clearpane.core.agency.TeamMemberId;
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.plan.Due;
 import app.clearpane.core.plan.Stage;
 import app.clearpane.core.plan.Steps;
 import app.clearpane.core.plan.Task;
@@ -135,9 +136,22 @@ class LikeProject {
       boolean keeps = withPeople && task.hands().member().filter(here::contains).isPresent();
       PlannedTask.Details old = task.details();
       tasks.add(new PlannedTask(new Task(id, parent.map(made::get), task.name(), task.task().side(), shape(task.task(), List.of()), Stage.TO_DO, Task.Actual.NONE), wanted, task.position(), keeps ? task.hands() : PlannedTask.Hands.NOBODY,
-          new PlannedTask.Details(old.phase().map(places.phases()::get), old.milestone().map(places.milestones()::get), Optional.empty(), Optional.empty(), old.priority(), old.labels(), old.notes(), old.repeats(), also(old.also(), places, withPeople, here)), 1));
+          new PlannedTask.Details(old.phase().map(places.phases()::get), old.milestone().map(places.milestones()::get), Optional.empty(), Due.NONE, old.priority(), old.labels(), old.notes(), old.repeats(), also(old.also(), places, withPeople, here)), 1));
     }
     link(like, made);
+    dueBefore(like, made, places);
+  }
+
+  /** What is due so many days before something begins is so in the new plan too; days of its own are not taken over. */
+  private void dueBefore(ProjectId like, Map<ItemId, ItemId> made, Places places) {
+    for (PlannedTask task : tasks.ofProject(like)) {
+      Due by = task.details().by();
+      Optional<Due.Before> before = by.before().flatMap(rule -> Optional.ofNullable(made.getOrDefault(rule.activity(), places.milestones().get(rule.activity()))).map(there -> new Due.Before(there, rule.days())));
+      if (before.isPresent() && made.containsKey(task.id())) {
+        PlannedTask copy = tasks.find(made.get(task.id())).orElseThrow();
+        tasks.change(copy.with(copy.details().with(new Due(Optional.empty(), by.hour(), before))), clock.instant());
+      }
+    }
   }
 
   private void link(ProjectId like, Map<ItemId, ItemId> made) {

@@ -4,12 +4,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.catchThrowableOfType;
 
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.plan.Due;
 import app.clearpane.core.plan.Priority;
 import app.clearpane.core.plan.Stage;
 import app.clearpane.core.plan.Task;
 import app.clearpane.web.layout.Input;
 import app.clearpane.web.layout.Refused;
 import java.time.LocalDate;
+import java.time.LocalTime;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -31,7 +33,7 @@ class TaskFormTest {
   private static TaskForm form(Map<String, String> typed, List<String> after, List<String> lag) {
     Map<String, String> all = new HashMap<>(Map.of("name", "Draw the map", "days", "3", "priority", "USUAL"));
     all.putAll(typed);
-    return new TaskForm(of(all, "name"), "", of(all, "days"), of(all, "notBefore"), of(all, "due"), of(all, "effort"), of(all, "phase"), of(all, "milestone"), of(all, "priority"), of(all, "labels"), of(all, "notes"), of(all, "remaining"), after, lag,
+    return new TaskForm(of(all, "name"), "", of(all, "days"), of(all, "notBefore"), of(all, "effort"), of(all, "phase"), of(all, "milestone"), of(all, "priority"), of(all, "labels"), of(all, "notes"), of(all, "remaining"), after, lag,
         of(all, "began"), of(all, "done"), null, null, null, 1);
   }
 
@@ -39,8 +41,16 @@ class TaskFormTest {
     return typed.getOrDefault(field, "");
   }
 
+  private static DueForm due(Map<String, String> typed) {
+    return new DueForm(typed.get("due"), typed.get("dueHour"), typed.get("dueDays"), typed.get("dueBefore"));
+  }
+
   private static List<String> wrong(TaskForm form, Stage stage) {
-    Refused refused = catchThrowableOfType(Refused.class, () -> form.read(stage, AgainForm.ONCE));
+    return wrong(form, stage, DueForm.NONE);
+  }
+
+  private static List<String> wrong(TaskForm form, Stage stage, DueForm due) {
+    Refused refused = catchThrowableOfType(Refused.class, () -> form.read(stage, due, AgainForm.ONCE));
     return refused == null ? List.of() : refused.sentences();
   }
 
@@ -56,16 +66,25 @@ class TaskFormTest {
     Map<String, String> typed = new HashMap<>(Map.of("days", " 4 ", "notBefore", "2027-03-01", "due", "2027-03-05", "effort", "1h 30m", "priority", "HIGH", "labels", " print, map ,print,, ", "notes", "One.\r\nTwo.",
         "remaining", "2", "began", "2027-03-02"));
     typed.putAll(Map.of("phase", BEFORE.toString(), "milestone", BEFORE.toString()));
-    assertThat(form(typed, List.of(BEFORE.toString(), "", BEFORE.toString()), List.of("2", "9", "5")).read(Stage.UNDER_WAY, rule("rrule:freq=weekly;byday=fr"))).isEqualTo(new TaskForm.Read("Draw the map", 4, Optional.of(LocalDate.of(2027, 3, 1)), Optional.of(LocalDate.of(2027, 3, 5)),
+    assertThat(form(typed, List.of(BEFORE.toString(), "", BEFORE.toString()), List.of("2", "9", "5")).read(Stage.UNDER_WAY, due(typed), rule("rrule:freq=weekly;byday=fr"))).isEqualTo(new TaskForm.Read("Draw the map", 4, Optional.of(LocalDate.of(2027, 3, 1)), Due.on(LocalDate.of(2027, 3, 5)),
         OptionalInt.of(90), Priority.HIGH, List.of("print", "map"), "One.\nTwo.", "FREQ=WEEKLY;BYDAY=FR", OptionalInt.of(2), List.of(new Task.After(BEFORE, 2)), Optional.of(LocalDate.of(2027, 3, 2)), Optional.empty(), new TaskForm.Where(Optional.of(BEFORE.value()), Optional.of(BEFORE), Optional.empty(), List.of())));
+  }
+
+  /** So many working days before something begins beats a day that was left in its field; without a number it is refused. */
+  @Test
+  void aTaskIsDueBeforeSomethingBegins() {
+    Map<String, String> typed = Map.of("due", "2027-03-05", "dueHour", "15:00", "dueDays", "3", "dueBefore", BEFORE.toString());
+    assertThat(form(Map.of()).read(Stage.TO_DO, due(typed), AgainForm.ONCE).due()).isEqualTo(new Due(Optional.empty(), Optional.of(LocalTime.of(15, 0)), Optional.of(new Due.Before(BEFORE, 3))));
+    assertThat(form(Map.of()).read(Stage.TO_DO, due(Map.of("due", "2027-03-05", "dueHour", "15:00")), AgainForm.ONCE).due().hour()).contains(LocalTime.of(15, 0));
+    assertThat(wrong(form(Map.of()), Stage.TO_DO, due(Map.of("dueBefore", BEFORE.toString())))).containsExactly("Working days before: “” should be a whole number from 0 to 2500.");
   }
 
   @Test
   void theDayItWasDoneCountsOnlyOnceItIs() {
     Map<String, String> days = Map.of("began", "2027-03-05", "done", "2027-03-04");
-    assertThat(form(days).read(Stage.UNDER_WAY, AgainForm.ONCE).done()).isEmpty();
+    assertThat(form(days).read(Stage.UNDER_WAY, DueForm.NONE, AgainForm.ONCE).done()).isEmpty();
     assertThat(wrong(form(days), Stage.DONE)).containsExactly("It was done before it began. Change one of the two days.");
-    assertThat(form(Map.of("began", "2027-03-05", "done", "2027-03-05")).read(Stage.DONE, AgainForm.ONCE).done()).hasValue(LocalDate.of(2027, 3, 5));
+    assertThat(form(Map.of("began", "2027-03-05", "done", "2027-03-05")).read(Stage.DONE, DueForm.NONE, AgainForm.ONCE).done()).hasValue(LocalDate.of(2027, 3, 5));
   }
 
   @ParameterizedTest(name = "{0} “{1}”: {2}")
@@ -76,6 +95,9 @@ class TaskFormTest {
       "days      | two                       | Working days: “two” should be a whole number from 0 to 2500.",
       "notBefore | 2027-02-30                | Not before: “2027-02-30” is not a date. Choose one, or type it as 2027-03-24.",
       "due       | Friday                    | Due: “Friday” is not a date. Choose one, or type it as 2027-03-24.",
+      "dueHour   | noon                      | The hour it is due: “noon” is not an hour like 15:00.",
+      "dueHour   | 15:00                     | Due: an hour needs a day, or something it is due before.",
+      "dueBefore | Printing                  | What it is due before: “Printing” is none of those that can be chosen.",
       "began     | 1066-10-14                | Began: “1066-10-14” lies outside the years 1900 to 9999.",
       "effort    | a while                   | Estimate: “a while” is not a time like 2.5h or 90m.",
       "effort    | 0h                        | Estimate: “0h” is not a time like 2.5h or 90m.",
@@ -87,7 +109,7 @@ class TaskFormTest {
       "labels    | a,b,c,d,e,f,g,h,i,j,k,l,m | Labels: up to 12, each of up to 40 characters.",
       "labels    | fortyonefortyonefortyonefortyonefortyonef | Labels: up to 12, each of up to 40 characters."})
   void whatCannotBeReadIsSaid(String field, String typed, String sentence) {
-    assertThat(wrong(form(Map.of(field, typed)), Stage.TO_DO)).containsExactly(sentence);
+    assertThat(wrong(form(Map.of(field, typed)), Stage.TO_DO, due(Map.of(field, typed)))).containsExactly(sentence);
   }
 
   private static AgainForm rule(String typed) {
@@ -121,7 +143,7 @@ class TaskFormTest {
   @Test
   void allThatIsWrongIsSaidAtOnce() {
     TaskForm form = form(Map.of("name", " ", "days", "x", "due", "x", "effort", "x", "notes", "x".repeat(8_001)), List.of("nowhere", BEFORE.toString()), List.of("0", "2501"));
-    assertThat(wrong(form, Stage.TO_DO)).containsExactly("The task: A name is needed.", "Working days: “x” should be a whole number from 0 to 2500.", "Due: “x” is not a date. Choose one, or type it as 2027-03-24.",
+    assertThat(wrong(form, Stage.TO_DO, due(Map.of("due", "x")))).containsExactly("The task: A name is needed.", "Working days: “x” should be a whole number from 0 to 2500.", "Due: “x” is not a date. Choose one, or type it as 2027-03-24.",
         "Estimate: “x” is not a time like 2.5h or 90m.", "What it waits for: “nowhere” is none of those that can be chosen.", "Days between: “2501” should be a whole number from 0 to 2500.", "The notes: 8,000 characters are allowed; this has 8,001.");
   }
 }

@@ -31,6 +31,9 @@ public final class PlanActs {
   /** In words: somebody added the task … */
   public record TaskAdded(Actor actor, String subject, int days, Side side) implements Happening {}
 
+  /** In words: the house moved with what it is due before the day of … @param before what it is due before */
+  public record TaskDueMoved(Actor actor, String subject, Optional<LocalDate> was, LocalDate day, String before) implements Happening {}
+
   /** In words: somebody deleted the task … */
   public record TaskDeleted(Actor actor, String subject) implements Happening {}
 

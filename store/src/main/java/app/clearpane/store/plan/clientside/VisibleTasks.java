@@ -17,6 +17,7 @@ import app.clearpane.store.plan.Tasks;
 import app.clearpane.store.schema.tables.Item;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -41,10 +42,11 @@ public final class VisibleTasks {
    * @param headings the names of what it stands in, outermost first
    * @param yours whether it waits for the viewer: it was given to them, and the project is worked on
    * @param due the day it is to be done by, if one was set
+   * @param hour until when on that day; null for the whole of it
    * @param notes Markdown; of what is not theirs, none
    * @param changed when its name, stage or due day was last changed, if ever
    */
-  public record Row(ItemId id, String name, List<String> headings, Side side, Stage stage, boolean yours, @Nullable LocalDate due, @Nullable LocalDate done, String notes, @Nullable Instant changed, int revision) {}
+  public record Row(ItemId id, String name, List<String> headings, Side side, Stage stage, boolean yours, @Nullable LocalDate due, @Nullable LocalTime hour, @Nullable LocalDate done, String notes, @Nullable Instant changed, int revision) {}
 
   /** All that a viewer sees, in the order of the plan. */
   public List<Row> all(Viewer viewer) {
@@ -60,13 +62,13 @@ public final class VisibleTasks {
     Item above = ITEM.as("heading");
     Map<ItemId, List<String>> headings = new HashMap<>();
     Map<ItemId, Row> rows = new LinkedHashMap<>();
-    db.select(ITEM.ID, ITEM.NAME, TASK.SIDE, TASK.STAGE, TASK.CONTACT_ID, TASK.DUE_ON, TASK.DONE_ON, TASK.NOTES, TASK.REVISION, above.NAME, ITEM.CHANGED_AT).from(ITEM).join(TASK).on(TASK.ITEM_ID.eq(ITEM.ID))
+    db.select(ITEM.ID, ITEM.NAME, TASK.SIDE, TASK.STAGE, TASK.CONTACT_ID, TASK.DUE_ON, TASK.DONE_ON, TASK.NOTES, TASK.REVISION, above.NAME, ITEM.CHANGED_AT, TASK.DUE_HOUR).from(ITEM).join(TASK).on(TASK.ITEM_ID.eq(ITEM.ID))
         .leftJoin(ITEM_ANCESTOR).on(ITEM_ANCESTOR.ITEM_ID.eq(ITEM.ID), ITEM_ANCESTOR.DEPTH.gt(0)).leftJoin(above).on(above.ID.eq(ITEM_ANCESTOR.ANCESTOR_ID)).where(condition)
         .orderBy(TASK.POSITION, ITEM.CREATED_AT, ITEM.ID, ITEM_ANCESTOR.DEPTH.desc()).forEach(row -> {
           boolean own = viewer.contact().equals(row.value5());
           List<String> names = headings.computeIfAbsent(row.value1(), none -> new ArrayList<>());
           Optional.ofNullable(row.value10()).ifPresent(names::add);
-          rows.put(row.value1(), new Row(row.value1(), row.value2(), names, row.value3(), row.value4(), own && viewer.rest().isEmpty(), row.value6(), row.value7(), own ? row.value8() : "", row.value11(), row.value9()));
+          rows.put(row.value1(), new Row(row.value1(), row.value2(), names, row.value3(), row.value4(), own && viewer.rest().isEmpty(), row.value6(), row.value12(), row.value7(), own ? row.value8() : "", row.value11(), row.value9()));
         });
     return List.copyOf(rows.values());
   }
