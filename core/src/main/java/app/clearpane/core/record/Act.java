@@ -23,6 +23,7 @@ public enum Act {
   SILENCE_SET("silence.set", Kind.DECISIONS, "said what silence means in"),
   VERSION_STORED("version.stored", Kind.VERSIONS, "stored a version of"),
   VERSION_SENT("version.sent", Kind.VERSIONS, Told.OUTSIDE, "sent a version of"),
+  VERSION_RECALLED("version.recalled", Kind.VERSIONS, Told.OUTSIDE, "recalled a version of"),
   VERSION_RELEASED("version.released", Kind.VERSIONS, Told.OUTSIDE, "released"),
   DELIVERABLE_ADDED("deliverable.added", Kind.VERSIONS, Told.OUTSIDE, "added the deliverable"),
   RELEASE_RECALLED("release.recalled", Kind.VERSIONS, Told.OUTSIDE, "recalled a release of"),

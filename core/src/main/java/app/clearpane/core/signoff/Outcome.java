@@ -6,7 +6,9 @@ public enum Outcome {
   BACK,
   SIGNED,
   SIGNED_WITH_NOTES,
-  NOBODY_LEFT;
+  NOBODY_LEFT,
+  /** It was sent by mistake: nobody outside sees it any more, and what was decided on it counts for nothing. */
+  RECALLED;
 
   /** Whether the version is agreed, with notes or without. */
   public boolean agreed() {

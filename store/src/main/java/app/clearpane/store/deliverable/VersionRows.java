@@ -1,16 +1,24 @@
 package app.clearpane.store.deliverable;
 
 import static app.clearpane.store.schema.Tables.ITEM;
+import static app.clearpane.store.schema.Tables.ROUND;
 import static app.clearpane.store.schema.Tables.VERSION;
 
+import app.clearpane.core.signoff.Outcome;
 import java.util.List;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.Records;
+import org.jooq.impl.DSL;
 
 /** How versions are read, on either side of the glass. */
 public final class VersionRows {
   private VersionRows() {}
+
+  /** Whether a version is there for those outside: it was sent, and not recalled. */
+  public static Condition thereForClients() {
+    return VERSION.SENT_AT.isNotNull().andNotExists(DSL.selectOne().from(ROUND).where(ROUND.VERSION_ID.eq(VERSION.ID), ROUND.OUTCOME.eq(Outcome.RECALLED)));
+  }
 
   /** The versions that meet a condition on {@code version} and {@code item}, oldest first. */
   public static List<VersionRow> where(DSLContext db, Condition condition) {

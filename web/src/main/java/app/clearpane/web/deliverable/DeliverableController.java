@@ -3,6 +3,7 @@ package app.clearpane.web.deliverable;
 import app.clearpane.core.agency.Name;
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.plan.Due;
 import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.signoff.Rule;
@@ -16,7 +17,9 @@ import app.clearpane.store.reminders.Reminders;
 import app.clearpane.web.exposure.Windows;
 import app.clearpane.web.layout.ForOutsideMakers;
 import app.clearpane.web.layout.ForManagers;
+import app.clearpane.store.project.Project;
 import app.clearpane.web.layout.Input;
+import app.clearpane.web.plan.DueForm;
 import app.clearpane.web.layout.NotThere;
 import app.clearpane.web.layout.TeamController;
 import app.clearpane.web.project.ProjectFrame;
@@ -52,11 +55,12 @@ class DeliverableController {
   private final AddDeliverable addDeliverable;
   private final StoreVersion storeVersion;
   private final SendVersion sendVersion;
+  private final RecallVersion recallVersion;
   private final WatchDrawing watchDrawing;
   private final SheetBytes bytes;
 
   DeliverableController(ProjectFrame frame, States states, Deliverables deliverables, Drawings drawings, SigningDefaults defaults, Seats seats, Windows windows, Readers readers,
-      AddDeliverable addDeliverable, StoreVersion storeVersion, SendVersion sendVersion, WatchDrawing watchDrawing, SheetBytes bytes, Reminders reminders) {
+      AddDeliverable addDeliverable, StoreVersion storeVersion, SendVersion sendVersion, RecallVersion recallVersion, WatchDrawing watchDrawing, SheetBytes bytes, Reminders reminders) {
     this.reminders = reminders;
     this.frame = frame;
     this.states = states;
@@ -69,6 +73,7 @@ class DeliverableController {
     this.addDeliverable = addDeliverable;
     this.storeVersion = storeVersion;
     this.sendVersion = sendVersion;
+    this.recallVersion = recallVersion;
     this.watchDrawing = watchDrawing;
     this.bytes = bytes;
   }
@@ -106,7 +111,7 @@ class DeliverableController {
   @GetMapping("/t/deliverables/{deliverable}")
   String one(@PathVariable ItemId deliverable, Model model) {
     DeliverableState state = states.inBrief(deliverable);
-    frame.above(model, state.deliverable().project(), "Deliverables");
+    Project project = frame.above(model, state.deliverable().project(), "Deliverables");
     model.addAttribute("state", state);
     List<SeatRow> seated = seats.of(state.deliverable().pane());
     model.addAttribute("signing", Readers.signing(state.deliverable(), seated));
@@ -114,6 +119,8 @@ class DeliverableController {
     state.draft().ifPresent(draft -> {
       model.addAttribute("audience", readers.of(state.deliverable(), state.rounds(), seated));
       model.addAttribute("costs", sendVersion.costs(state).orElse(null));
+      model.addAttribute("begin", sendVersion.begins(project));
+      model.addAttribute("by", Due.NONE);
     });
     state.newest().ifPresent(version -> {
       model.addAttribute("drawing", drawings.find(version.sha256()).orElseThrow());
@@ -141,9 +148,18 @@ class DeliverableController {
 
   @PostMapping("/t/versions/{version}/send")
   @ForManagers
-  String send(@PathVariable VersionId version, @AuthenticationPrincipal Person me) {
-    sendVersion.send(version, me.actor());
+  String send(@PathVariable VersionId version, DueForm due, @AuthenticationPrincipal Person me) {
+    Input input = new Input();
+    Due by = due.read(input);
+    input.allGood();
+    sendVersion.send(version, by, me.actor());
     return "redirect:/t/deliverables/" + deliverables.version(version).map(VersionRow::deliverable).orElseThrow();
+  }
+
+  @PostMapping("/t/versions/{version}/recall")
+  @ForManagers
+  String recall(@PathVariable VersionId version, @RequestParam String reason, @AuthenticationPrincipal Person me) {
+    return "redirect:/t/deliverables/" + recallVersion.recall(version, reason, me.actor()).id();
   }
 
   @GetMapping("/t/versions/{version}/played")

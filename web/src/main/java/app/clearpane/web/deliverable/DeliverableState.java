@@ -40,6 +40,7 @@ public record DeliverableState(Deliverable deliverable, List<VersionRow> version
     WILL_GO_BACK,
     CAME_BACK,
     NOBODY_LEFT,
+    RECALLED,
     SIGNED,
     RELEASED
   }
@@ -56,7 +57,12 @@ public record DeliverableState(Deliverable deliverable, List<VersionRow> version
     if (round.get().open()) {
       return outcome == Outcome.BACK ? Phase.WILL_GO_BACK : Phase.WITH_CLIENT;
     }
-    return outcome.agreed() ? Phase.SIGNED : outcome == Outcome.NOBODY_LEFT ? Phase.NOBODY_LEFT : Phase.CAME_BACK;
+    return switch (outcome) {
+      case SIGNED, SIGNED_WITH_NOTES -> Phase.SIGNED;
+      case NOBODY_LEFT -> Phase.NOBODY_LEFT;
+      case RECALLED -> Phase.RECALLED;
+      case BACK, PENDING -> Phase.CAME_BACK;
+    };
   }
 
   /** Whether the review is past its due time. */

@@ -152,6 +152,7 @@ class NextMoves {
     return switch (state.phase()) {
       case CAME_BACK -> words.count(state.asked().toMake(), "change", "changes") + " to make";
       case SIGNED -> "signed off; see whether it may be released" + (state.asked().later() > 0 ? "; " + later(state) : "");
+      case RECALLED -> state.draft().isPresent() ? "a draft waits to be sent" : state.current().orElseThrow().called() + " was recalled; make another";
       case NOBODY_LEFT -> "nobody is left to sign; name somebody";
       case WILL_GO_BACK -> "will go back; others may still decide · due " + words.when(state.round().orElseThrow().dueAt());
       case WITH_CLIENT -> state.signed() + " of " + state.signatories() + " signed · due " + words.when(state.round().orElseThrow().dueAt());

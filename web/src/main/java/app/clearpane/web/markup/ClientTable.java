@@ -19,7 +19,9 @@ import app.clearpane.web.compare.Compared;
 import app.clearpane.web.compare.FrameChanges;
 import app.clearpane.web.compare.Writings;
 import app.clearpane.web.exposure.clientside.Looks;
+import app.clearpane.web.layout.Lasting;
 import app.clearpane.web.layout.NotThere;
+import app.clearpane.web.layout.Refused;
 import app.clearpane.web.said.Attach;
 import app.clearpane.web.said.CallByName;
 import app.clearpane.web.said.Side;
@@ -42,6 +44,7 @@ import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 @Component
 public class ClientTable {
   private final Looks looks;
+  private final Lasting lasting;
   private final VisibleDeliverables deliverables;
   private final VisibleMarkups markups;
   private final Deliverables terms;
@@ -62,7 +65,7 @@ public class ClientTable {
   private final Attach attach;
   private final CallByName callByName;
 
-  ClientTable(VisibleDeliverables deliverables, VisibleMarkups markups, Deliverables terms, Clock clock, SigningFor signing, Viewers viewers, Drawings drawings, PlaceMark placeMark, AnswerMark answerMark, EditMark editMark, RuleClash ruleClash, LiveMarks liveMarks,
+  ClientTable(Lasting lasting, VisibleDeliverables deliverables, VisibleMarkups markups, Deliverables terms, Clock clock, SigningFor signing, Viewers viewers, Drawings drawings, PlaceMark placeMark, AnswerMark answerMark, EditMark editMark, RuleClash ruleClash, LiveMarks liveMarks,
       Clashes clashes, Compared compared, Writings writings, LayChanges layChanges, Looks looks, FrameChanges frames, Attach attach, CallByName callByName) {
     this.frames = frames;
     this.attach = attach;
@@ -74,6 +77,7 @@ public class ClientTable {
     this.compared = compared;
     this.writings = writings;
     this.looks = looks;
+    this.lasting = lasting;
     this.deliverables = deliverables;
     this.markups = markups;
     this.terms = terms;
@@ -130,7 +134,7 @@ public class ClientTable {
   /** The table's page. @throws NotThere if they do not see the version */
   public Map<String, Object> of(Viewer viewer, String base, VersionId id, int page, @Nullable Integer atX, @Nullable Integer atY, @Nullable MarkupId note) {
     List<VersionRow> all = deliverables.versions(viewer);
-    VersionRow version = NotThere.unless(all.stream().filter(one -> one.id().equals(id)).findFirst());
+    VersionRow version = all.stream().filter(one -> one.id().equals(id)).findFirst().orElseThrow(() -> recalled(viewer, id));
     VisibleDeliverables.Row deliverable = NotThere.unless(deliverables.find(viewer, version.deliverable()));
     looks.opened(viewer, deliverable.id());
     List<VersionRow> versions = all.stream().filter(one -> one.deliverable().equals(version.deliverable())).toList();
@@ -146,6 +150,11 @@ public class ClientTable {
     bar.round().flatMap(round -> round.signatories().stream().filter(Round.Signatory::leadVoice).findFirst()).ifPresent(seat -> model.put("leadVoice", seat.name()));
     Spot.of(atX, atY, table).ifPresent(spot -> model.put("spot", spot));
     return model;
+  }
+
+  /** Why a version cannot be looked at that they were sent to. */
+  private RuntimeException recalled(Viewer viewer, VersionId id) {
+    return deliverables.recalled(viewer, id).<RuntimeException>map(one -> Refused.because(one.name() + ", " + one.called() + ", was sent by mistake and recalled on " + lasting.dayOf(one.at()) + ": “" + one.reason() + "”. There is nothing for you to do; another version follows.")).orElseGet(NotThere::new);
   }
 
   private Bar bar(Viewer viewer, VersionRow version, List<VersionRow> versions, List<MarkupRow> marks, Optional<Round> round, int clashes) {

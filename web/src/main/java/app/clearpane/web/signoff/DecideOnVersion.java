@@ -102,7 +102,7 @@ public class DecideOnVersion {
       case SIGNED, SIGNED_WITH_NOTES -> "It is signed off, and the round is closed.";
       case BACK -> taken.closes() ? "It has come back: the round is closed." : "It will go back; others may still say what they want. You can close the round when you have heard enough.";
       case NOBODY_LEFT -> "Nobody is left to sign. Name somebody else, or send another version.";
-      case PENDING -> "The others have still to decide.";
+      case PENDING, RECALLED -> "The others have still to decide.";
     };
   }
 

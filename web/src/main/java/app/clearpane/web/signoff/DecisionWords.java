@@ -55,7 +55,7 @@ public final class DecisionWords implements Speech {
     return switch (effect.outcome()) {
       case SIGNED, SIGNED_WITH_NOTES -> "With this it is signed off, and the round closes.";
       case PENDING -> others.isEmpty() ? "Others have still to decide." : Words.listed(others) + (others.size() == 1 ? " has" : " have") + " still to decide.";
-      case BACK, NOBODY_LEFT -> Words.listed(round.whoDecided(Decision.SEND_BACK)) + " sent it back, so it goes back all the same"
+      case BACK, NOBODY_LEFT, RECALLED -> Words.listed(round.whoDecided(Decision.SEND_BACK)) + " sent it back, so it goes back all the same"
           + (effect.closes() ? ": the round closes with " + whose + " signature, as sent back." : " once " + Words.listed(others) + (others.size() == 1 ? " has" : " have") + " decided.");
     };
   }
@@ -81,6 +81,7 @@ public final class DecisionWords implements Speech {
       case SIGNED -> "signed off";
       case SIGNED_WITH_NOTES -> "signed off with notes";
       case NOBODY_LEFT -> "nobody left to sign";
+      case RECALLED -> "recalled";
     };
   }
 }

@@ -15,6 +15,9 @@ public final class VersionActs {
   /** In words: somebody sent a version of … */
   public record VersionSent(Actor actor, String subject, int version, Sha256 sha256, int round, Instant dueAt, List<String> signatories, List<String> told) implements Happening {}
 
+  /** In words: somebody recalled a version of … */
+  public record VersionRecalled(Actor actor, String subject, int version, Sha256 sha256, String reason) implements Happening {}
+
   /** In words: somebody stored a version of … */
   public record VersionStored(Actor actor, String subject, String file, Sha256 sha256, long size, int pages) implements Happening {}
 

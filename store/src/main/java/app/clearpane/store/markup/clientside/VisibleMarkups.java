@@ -11,6 +11,7 @@ import static org.jooq.impl.DSL.select;
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.markup.MarkupId;
+import app.clearpane.store.deliverable.VersionRows;
 import app.clearpane.store.exposure.clientside.Viewer;
 import app.clearpane.store.markup.MarkupRow;
 import app.clearpane.store.markup.MarkupRows;
@@ -44,7 +45,7 @@ public final class VisibleMarkups {
   }
 
   private static Condition seen(Viewer viewer) {
-    return MARKUP.PANE_ID.eq(viewer.pane()).and(MARKUP.NUMBER.isNotNull()).and(VERSION.SENT_AT.isNotNull())
+    return MARKUP.PANE_ID.eq(viewer.pane()).and(MARKUP.NUMBER.isNotNull()).and(VersionRows.thereForClients())
         .and(VERSION.DELIVERABLE_ID.in(select(ITEM.ID).from(ITEM).where(visibleTo(viewer, ContentKind.DELIVERABLES))));
   }
 }
