@@ -2,6 +2,12 @@ package app.clearpane.web.markup;
 
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.project.ProjectId;
+import app.clearpane.core.agency.TeamMemberId;
+import app.clearpane.web.layout.TeamSight;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.markup.MarkupId;
 import app.clearpane.store.deliverable.Deliverables;
@@ -56,9 +62,11 @@ class LightTableController {
   private final Attach attach;
   private final CallByName callByName;
   private final TheTeam team;
+  private final TeamSight sight;
 
   LightTableController(States states, Deliverables deliverables, Drawings drawings, Markups markups, PlaceMark placeMark, AnswerMark answerMark, EditMark editMark, RuleClash ruleClash, LiveMarks liveMarks, Clashes clashes,
-      Compared compared, Writings writings, Attach attach, CallByName callByName, TheTeam team) {
+      Compared compared, Writings writings, Attach attach, CallByName callByName, TheTeam team, TeamSight sight) {
+    this.sight = sight;
     this.attach = attach;
     this.callByName = callByName;
     this.team = team;
@@ -84,7 +92,7 @@ class LightTableController {
     Drawings.Drawing drawing = drawings.find(found.sha256()).orElseThrow();
     int shown = Math.max(1, Math.min(page, drawing.pages()));
     LightTable table = LightTable.of("/t", state.deliverable().name(), found, state.versions(), shown, drawing, drawings.sheet(found.sha256(), shown),
-        state.marks(), compared.across(state.versions()), writings.of(found), around(state.marks(), me, note, state.rounds().stream().filter(r -> r.version().equals(version)).findFirst()), new Side.Team(me));
+        state.marks(), compared.across(state.versions()), writings.of(found), around(state, me, note, state.rounds().stream().filter(r -> r.version().equals(version)).findFirst()), new Side.Team(me));
     model.addAttribute("sashOf", state.deliverable().project());
     model.addAttribute("table", table);
     model.addAttribute("state", state);
@@ -99,8 +107,16 @@ class LightTableController {
     return "markup/light-table";
   }
 
-  private LightTable.Around around(List<MarkupRow> marks, Person.OfTeam me, @Nullable MarkupId open, Optional<Round> round) {
-    return LightTable.Around.ofTeam(callByName.waysOfTeam(marks), team.names(), me.memberId(), marks, open, round);
+  private LightTable.Around around(DeliverableState state, Person.OfTeam me, @Nullable MarkupId open, Optional<Round> round) {
+    return LightTable.Around.ofTeam(callByName.waysOfTeam(state.marks()), mayHave(state), me.memberId(), state.marks(), open, round);
+  }
+
+  /** The names of those of the team who may be given a mark, since they see the project, and of those who have one. */
+  private Map<TeamMemberId, String> mayHave(DeliverableState state) {
+    Set<TeamMemberId> have = state.marks().stream().flatMap(mark -> Optional.ofNullable(mark.beside().doer()).stream()).collect(Collectors.toSet());
+    Map<TeamMemberId, String> names = new LinkedHashMap<>();
+    team.members().stream().filter(member -> have.contains(member.id()) || sight.sees(member, state.deliverable().project())).forEach(member -> names.put(member.id(), member.name()));
+    return names;
   }
 
   private ProjectId projectOf(ItemId deliverable) {

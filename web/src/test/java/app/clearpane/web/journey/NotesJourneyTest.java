@@ -48,6 +48,7 @@ class NotesJourneyTest extends Journey {
     assertThat(who.page.locator(".names [role=option]")).hasText("@Jasper Quill-Adeyemi");
     keys.press("Enter");
     assertThat(area).hasValue(words + " @Jasper Quill-Adeyemi ");
+    assertThat(who.page.locator(".gets-mail")).hasText("Jasper Quill-Adeyemi gets a mail when you leave this.");
     keys.type("@jas");
     assertThat(who.page.locator(".names")).hasCount(1);
     keys.press("Escape");
