@@ -96,7 +96,7 @@ public class MakeLink {
   @Transactional
   public Made show(SeatId id, Actor by) {
     LinkSeats.Link link = NotThere.unless(links.find(id));
-    String address = links.sealedAddress(id).flatMap(sealed -> seal.open(sealed, LinkSeats.purpose(id)))
+    String address = links.sealedAddress(id).flatMap(kept -> seal.open(kept, LinkSeats.purpose(id)))
         .orElseThrow(() -> Refused.because("The address of this link was not kept. Give it another key to have one; whoever has the one before is out then. Nothing was changed."));
     happened(Act.LINK_SHOWN, link, by);
     return new Made(id, address);

@@ -19,7 +19,7 @@ import org.jspecify.annotations.Nullable;
 
 /** A task as typed on its page. */
 record TaskForm(String name, String doer, String days, String notBefore, String effort, String phase, String milestone, String priority, String labels, String notes, String remaining,
-    @Nullable List<String> after, @Nullable List<String> lag, String began, String done, @Nullable String deliverable, @Nullable List<String> alsoPhase, @Nullable List<String> alsoMember, int revision) {
+    @Nullable List<String> after, @Nullable List<String> lag, String began, @Nullable String done, @Nullable String deliverable, @Nullable List<String> alsoPhase, @Nullable List<String> alsoMember, int revision) {
   private static final int LONGEST_NOTES = 8_000;
   private static final int MOST_LABELS = 12;
   private static final int LONGEST_LABEL = 40;
@@ -49,7 +49,7 @@ record TaskForm(String name, String doer, String days, String notBefore, String 
     Optional<LocalDate> from = optional(input, "Not before", notBefore);
     Due until = due.read(input);
     Optional<LocalDate> beginning = optional(input, "Began", began);
-    Optional<LocalDate> ended = stage == Stage.DONE ? optional(input, "Done", done) : Optional.empty();
+    Optional<LocalDate> ended = stage == Stage.DONE && done != null ? optional(input, "Done", done) : Optional.empty();
     input.require(beginning.isEmpty() || ended.isEmpty() || !ended.get().isBefore(beginning.get()), "It was done before it began. Change one of the two days.");
     OptionalInt minutes = effort(input);
     Optional<Priority> pressing = input.one("Priority", priority, Priority::valueOf);

@@ -32,7 +32,7 @@ public class TellGuest {
   /** Writes that it was answered or fixed. @param done what was done to it, as "fixed it"; empty if something was only said */
   public void writeTo(MarkupRow mark, String said, Optional<String> done, CallByName.Where where, Actor by) {
     if (mark.author().contact() == null && mark.author().member() == null && !where.forTeam()) {
-      markups.guestOf(mark.id()).filter(guest -> callByName.readsByLink(guest.link(), where)).ifPresent(guest -> links.sealedAddress(guest.link()).flatMap(sealed -> seal.open(sealed, LinkSeats.purpose(guest.link())))
+      markups.guestOf(mark.id()).filter(guest -> callByName.readsByLink(guest.link(), where)).ifPresent(guest -> links.sealedAddress(guest.link()).flatMap(kept -> seal.open(kept, LinkSeats.purpose(guest.link())))
           .ifPresent(address -> mail.toOutside(guest.name(), guest.email(), TellCalled.answered(mark, said, done, where, by, address, agency.get().name()))));
     }
   }
