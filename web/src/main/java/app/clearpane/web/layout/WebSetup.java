@@ -11,6 +11,7 @@ import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.boot.web.servlet.FilterRegistrationBean;
+import org.springframework.context.ApplicationContext;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.MethodParameter;
@@ -22,6 +23,7 @@ import org.springframework.web.servlet.config.annotation.InterceptorRegistry;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 import org.springframework.web.servlet.resource.ResourceUrlEncodingFilter;
 import org.springframework.web.servlet.resource.ResourceUrlProvider;
+import org.thymeleaf.templatemode.TemplateMode;
 
 /** Keeps what only managers or owners do to them, and lets a form in only with all its fields. */
 @Configuration(proxyBeanMethods = false)
@@ -37,6 +39,19 @@ class WebSetup implements WebMvcConfigurer {
     FilterRegistrationBean<ResourceUrlEncodingFilter> registration = new FilterRegistrationBean<>(new StaticAddresses(resources));
     registration.setDispatcherTypes(DispatcherType.REQUEST, DispatcherType.ERROR);
     return registration;
+  }
+
+  /** In place of the one that would be there without it. */
+  @Bean
+  TightTemplates defaultTemplateResolver(ApplicationContext context) {
+    TightTemplates resolver = new TightTemplates();
+    resolver.setApplicationContext(context);
+    resolver.setPrefix("classpath:/templates/");
+    resolver.setSuffix(".html");
+    resolver.setTemplateMode(TemplateMode.HTML);
+    resolver.setCharacterEncoding("UTF-8");
+    resolver.setCacheable(true);
+    return resolver;
   }
 
   @Override
