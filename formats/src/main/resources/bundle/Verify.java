@@ -93,7 +93,8 @@ public class Verify {
         entries++;
       }
     }
-    checked = files + " files as the manifests say, " + entries + " entries of the Record, each following from the one before.";
+    checked = files + " files as the manifests say, " + entries + " entries of the Record, each following from the "
+            + "one before.";
     return "";
   }
 

@@ -10,9 +10,15 @@ function watchDrawing() {
       return;
     }
     place.watching = new EventSource(place.dataset.watch);
-    place.watching.addEventListener("sheets", event => { place.innerHTML = event.data; });
+    place.watching.addEventListener("sheets", event => {
+      place.innerHTML = event.data;
+    });
     place.watching.addEventListener("done", () => place.watching.close());
-    place.watching.addEventListener("error", () => { if (!place.isConnected) { place.watching.close(); } });
+    place.watching.addEventListener("error", () => {
+      if (!place.isConnected) {
+        place.watching.close();
+      }
+    });
   });
 }
 
@@ -26,10 +32,17 @@ document.addEventListener("htmx:xhr:progress", event => {
 
 document.addEventListener("htmx:afterRequest", event => {
   const bar = event.target.closest?.("[data-upload]")?.querySelector("progress");
-  if (bar && !(event.detail.xhr?.status < 400)) { bar.hidden = true; }
+  if (bar && !(event.detail.xhr?.status < 400)) {
+    bar.hidden = true;
+  }
 });
 
-document.addEventListener("htmx:beforeRequest", () => { const notice = document.getElementById("notice"); if (notice) { notice.replaceChildren(); } });
+document.addEventListener("htmx:beforeRequest", () => {
+  const notice = document.getElementById("notice");
+  if (notice) {
+    notice.replaceChildren();
+  }
+});
 
 document.addEventListener("htmx:afterSwap", event => {
   if (event.detail.target.id === "notice") {
@@ -37,12 +50,16 @@ document.addEventListener("htmx:afterSwap", event => {
   }
 });
 
-document.addEventListener("htmx:sendError", () => say("The house could not be reached. Nothing you typed is lost; try again in a moment."));
+document.addEventListener("htmx:sendError", () =>
+  say("The house could not be reached. Nothing you typed is lost; try again in a moment."),
+);
 document.addEventListener("htmx:responseError", event => {
   if (event.detail.xhr.status === 404) {
     say("This is no longer shown to you, so nothing was saved. What you typed is still here for you to copy.");
   } else if (event.detail.xhr.status >= 500) {
-    say("Something went wrong here. It is our fault and was noted; what you typed is still here. Try again in a moment.");
+    say(
+      "Something went wrong here. It is our fault and was noted; what you typed is still here. Try again in a moment.",
+    );
   }
 });
 
@@ -79,7 +96,9 @@ let underWay = false;
 const inLine = [];
 
 function called(form) {
-  const fixed = [...form.elements].filter(one => one.type === "hidden" && !["before", "revision", "_csrf"].includes(one.name));
+  const fixed = [...form.elements].filter(
+    one => one.type === "hidden" && !["before", "revision", "_csrf"].includes(one.name),
+  );
   return [form.getAttribute("action"), ...fixed.map(one => `${one.name}=${one.value}`)].join(" ");
 }
 
@@ -115,7 +134,9 @@ document.addEventListener("keydown", event => {
     steered = event.target;
   }
 });
-document.addEventListener("pointerdown", () => { steered = null; });
+document.addEventListener("pointerdown", () => {
+  steered = null;
+});
 document.addEventListener("change", event => {
   if (!event.target.form?.matches("[data-at-once]")) {
     return;
@@ -149,18 +170,26 @@ document.addEventListener("htmx:afterSettle", event => {
   }
 });
 
-/* The focus stays where it was when the page comes back after something was sent from it; what was searched for is read next, not typed on. */
+/* The focus stays where it was when the page comes back after something was sent from it;
+   what was searched for is read next, not typed on. */
 let stood = null;
 document.addEventListener("htmx:beforeRequest", event => {
   const form = event.detail.elt?.closest?.("form");
-  const field = form?.contains(document.activeElement) && !form.querySelector("[data-search]") ? document.activeElement : null;
+  const field =
+    form?.contains(document.activeElement) && !form.querySelector("[data-search]") ? document.activeElement : null;
   const value = field?.matches("button") ? field.value : null;
   stood = field ? { action: form.getAttribute("action"), name: field.name || "", value } : null;
 });
 document.addEventListener("htmx:afterSettle", event => {
-  if (event.detail.target === document.body && stood && (document.activeElement === document.body || !document.activeElement)) {
+  if (
+    event.detail.target === document.body &&
+    stood &&
+    (document.activeElement === document.body || !document.activeElement)
+  ) {
     const form = [...document.querySelectorAll("form")].find(one => one.getAttribute("action") === stood.action);
-    const field = [...(form?.elements || [])].find(one => one.type !== "hidden" && one.name === stood.name && (stood.value === null || one.value === stood.value));
+    const field = [...(form?.elements || [])].find(
+      one => one.type !== "hidden" && one.name === stood.name && (stood.value === null || one.value === stood.value),
+    );
     field?.focus({ preventScroll: true });
   }
   stood = event.detail.target === document.body ? null : stood;
@@ -174,11 +203,19 @@ document.addEventListener("keydown", event => {
     open.querySelector("summary").focus();
   }
 });
-document.addEventListener("toggle", event => {
-  if (event.target.matches?.("details.decide") && event.target.open) {
-    document.querySelectorAll("details.decide[open]").forEach(other => { if (other !== event.target) { other.open = false; } });
-  }
-}, true);
+document.addEventListener(
+  "toggle",
+  event => {
+    if (event.target.matches?.("details.decide") && event.target.open) {
+      document.querySelectorAll("details.decide[open]").forEach(other => {
+        if (other !== event.target) {
+          other.open = false;
+        }
+      });
+    }
+  },
+  true,
+);
 
 /* Keys of every screen. They are off in text fields and while a dialog is open. */
 const KEYS = {
@@ -207,7 +244,11 @@ function turnSash() {
   if (own) {
     own.classList.toggle("no-sash");
   } else if (sash) {
-    if (sash.hidden) { openSash(sash); } else { closeSash(sash); }
+    if (sash.hidden) {
+      openSash(sash);
+    } else {
+      closeSash(sash);
+    }
   }
 }
 
@@ -259,7 +300,10 @@ document.addEventListener("change", event => {
   const choice = event.target.closest("[data-sash-choice]");
   if (choice) {
     const typed = new FormData(choice);
-    sessionStorage.setItem(SASH, JSON.stringify({ through: typed.get("through"), sight: typed.get("sight"), open: true }));
+    sessionStorage.setItem(
+      SASH,
+      JSON.stringify({ through: typed.get("through"), sight: typed.get("sight"), open: true }),
+    );
     openSash(document.getElementById("sash"));
   }
 });
@@ -288,7 +332,9 @@ function throughWhatAwaits(by) {
 
 function showKeys() {
   const keys = document.getElementById("keys");
-  keys.querySelectorAll("[data-keys-for]").forEach(line => { line.hidden = !document.querySelector(line.dataset.keysFor); });
+  keys.querySelectorAll("[data-keys-for]").forEach(line => {
+    line.hidden = !document.querySelector(line.dataset.keysFor);
+  });
   keys.showModal();
 }
 
@@ -296,7 +342,11 @@ document.addEventListener("click", event => {
   if (event.target.closest("[data-keys]")) {
     showKeys();
   }
-  document.querySelectorAll("details.switcher[open]").forEach(open => { if (!open.contains(event.target)) { open.open = false; } });
+  document.querySelectorAll("details.switcher[open]").forEach(open => {
+    if (!open.contains(event.target)) {
+      open.open = false;
+    }
+  });
 });
 
 /* A sheet that is still being drawn is looked for again, unless somebody is writing meanwhile. */
@@ -312,10 +362,14 @@ function lookAgain() {
 }
 
 /* What was typed into the search stays there, but the keys work again. */
-document.addEventListener("submit", event => { event.target.closest(".find")?.querySelector("input").blur(); });
+document.addEventListener("submit", event => {
+  event.target.closest(".find")?.querySelector("input").blur();
+});
 
 function revealKeys() {
-  document.querySelectorAll("[data-keys]").forEach(button => { button.hidden = false; });
+  document.querySelectorAll("[data-keys]").forEach(button => {
+    button.hidden = false;
+  });
 }
 
 function begin() {
@@ -339,10 +393,15 @@ begin();
 document.addEventListener("click", event => {
   const button = event.target.closest("[data-copy]");
   if (button && navigator.clipboard) {
-    navigator.clipboard.writeText(button.dataset.copy).then(() => {
-      button.textContent = "copied";
-      setTimeout(() => { button.textContent = button.dataset.copy; }, 1200);
-    }).catch(() => {});
+    navigator.clipboard
+      .writeText(button.dataset.copy)
+      .then(() => {
+        button.textContent = "copied";
+        setTimeout(() => {
+          button.textContent = button.dataset.copy;
+        }, 1200);
+      })
+      .catch(() => {});
   }
 });
 
@@ -386,8 +445,16 @@ function beginCheck() {
     }
   });
   const place = form.closest("[data-check]");
-  place.addEventListener("dragover", event => { event.preventDefault(); form.querySelector(".drop").classList.add("over"); });
-  place.addEventListener("drop", event => { event.preventDefault(); if (event.dataTransfer.files[0]) { check(event.dataTransfer.files[0]); } });
+  place.addEventListener("dragover", event => {
+    event.preventDefault();
+    form.querySelector(".drop").classList.add("over");
+  });
+  place.addEventListener("drop", event => {
+    event.preventDefault();
+    if (event.dataTransfer.files[0]) {
+      check(event.dataTransfer.files[0]);
+    }
+  });
 }
 
 function beginForms() {
@@ -395,7 +462,11 @@ function beginForms() {
   beginCheck();
 }
 
-document.addEventListener("htmx:afterSettle", event => { if (event.detail.target === document.body) { beginForms(); } });
+document.addEventListener("htmx:afterSettle", event => {
+  if (event.detail.target === document.body) {
+    beginForms();
+  }
+});
 if (document.readyState !== "loading") {
   beginForms();
 } else {

@@ -23,8 +23,12 @@ class TwoPlayed {
     this.press("hear", button => this.hear(button));
     this.on(this.line, "input", () => this.to(Number(this.line.value)));
     this.both.forEach(one => {
-      ["loadedmetadata", "timeupdate", "seeked", "play", "pause", "ended"].forEach(event => this.on(one, event, () => this.moved()));
-      this.on(one, "error", () => { root.querySelector("[data-unplayable]").hidden = false; });
+      ["loadedmetadata", "timeupdate", "seeked", "play", "pause", "ended"].forEach(event =>
+        this.on(one, event, () => this.moved()),
+      );
+      this.on(one, "error", () => {
+        root.querySelector("[data-unplayable]").hidden = false;
+      });
     });
     this.controls.signal.addEventListener("abort", () => this.both.forEach(one => one.pause()));
     this.mix();
@@ -58,7 +62,10 @@ class TwoPlayed {
   }
 
   to(second) {
-    this.both.forEach(one => { one.pause(); one.currentTime = Math.max(0, Math.min(one.duration || 0, second)); });
+    this.both.forEach(one => {
+      one.pause();
+      one.currentTime = Math.max(0, Math.min(one.duration || 0, second));
+    });
   }
 
   /** The picture that a film stands at, as a file. */
@@ -74,20 +81,36 @@ class TwoPlayed {
   /** Has the two pictures that are seen now compared, and outlines where they differ. */
   async differs() {
     this.to(this.now);
-    await Promise.all(this.both.map(one => (one.seeking ? new Promise(done => one.addEventListener("seeked", done, { once: true })) : null)));
+    await Promise.all(
+      this.both.map(one =>
+        one.seeking ? new Promise(done => one.addEventListener("seeked", done, { once: true })) : null,
+      ),
+    );
     const told = this.frames.querySelector("[data-told]");
     const at = this.now;
     const form = new FormData();
     form.append("before", await this.picture(this.both[0]), "before.png");
     form.append("after", await this.picture(this.both[1]), "after.png");
     told.textContent = "Comparing…";
-    const found = await fetch(this.frames.dataset.url, { method: "POST", body: form, headers: JSON.parse(document.body.getAttribute("hx-headers") || "{}"), signal: this.controls.signal })
-      .then(answer => (answer.ok ? answer.json() : null)).catch(() => null);
+    const found = await fetch(this.frames.dataset.url, {
+      method: "POST",
+      body: form,
+      headers: JSON.parse(document.body.getAttribute("hx-headers") || "{}"),
+      signal: this.controls.signal,
+    })
+      .then(answer => (answer.ok ? answer.json() : null))
+      .catch(() => null);
     if (this.now !== at) {
       return;
     }
-    told.textContent = !found ? "The two pictures could not be compared." : !found.aligned ? "The two pictures have too little in common to be laid on each other." : !found.places.length ? "Nothing differs here."
-      : `${found.places.length === 1 ? "1 place differs" : `${found.places.length} places differ`} here, ${found.percent < 0.1 ? "less than 0.1" : found.percent.toFixed(1)} % of the picture.`;
+    told.textContent = !found
+      ? "The two pictures could not be compared."
+      : !found.aligned
+        ? "The two pictures have too little in common to be laid on each other."
+        : !found.places.length
+          ? "Nothing differs here."
+          : `${found.places.length === 1 ? "1 place differs" : `${found.places.length} places differ`} here, ` +
+            `${found.percent < 0.1 ? "less than 0.1" : found.percent.toFixed(1)} % of the picture.`;
     this.compared = at;
     if (found?.aligned) {
       this.outline(found.places);
@@ -95,12 +118,18 @@ class TwoPlayed {
   }
 
   outline(places) {
-    this.root.querySelectorAll("[data-places]").forEach((drawing, side) => drawing.replaceChildren(...places.map(place => {
-      const box = side === 0 ? place.before : place.after;
-      const outline = document.createElementNS("http://www.w3.org/2000/svg", "rect");
-      Object.entries({ x: box.x, y: box.y, width: box.width, height: box.height }).forEach(([name, value]) => outline.setAttribute(name, 1000 * value));
-      return outline;
-    })));
+    this.root.querySelectorAll("[data-places]").forEach((drawing, side) =>
+      drawing.replaceChildren(
+        ...places.map(place => {
+          const box = side === 0 ? place.before : place.after;
+          const outline = document.createElementNS("http://www.w3.org/2000/svg", "rect");
+          Object.entries({ x: box.x, y: box.y, width: box.width, height: box.height }).forEach(([name, value]) =>
+            outline.setAttribute(name, 1000 * value),
+          );
+          return outline;
+        }),
+      ),
+    );
   }
 
   /** What was found is of one moment. */

@@ -15,7 +15,9 @@ class Compare {
       this.followPointer();
     }
     this.together();
-    root.querySelectorAll("[data-show]").forEach(button => this.on(button, "click", () => this.show(Number(button.dataset.show))));
+    root
+      .querySelectorAll("[data-show]")
+      .forEach(button => this.on(button, "click", () => this.show(Number(button.dataset.show))));
     this.on(document, "keydown", event => this.key(event));
   }
 
@@ -51,29 +53,55 @@ class Compare {
       this.slid();
     };
     if (this.mode === "wipe") {
-      this.on(sheet, "pointerdown", event => { sheet.setPointerCapture(event.pointerId); to(event); });
-      this.on(sheet, "pointermove", event => { if (event.buttons || event.pointerType === "mouse") { to(event); } });
+      this.on(sheet, "pointerdown", event => {
+        sheet.setPointerCapture(event.pointerId);
+        to(event);
+      });
+      this.on(sheet, "pointermove", event => {
+        if (event.buttons || event.pointerType === "mouse") {
+          to(event);
+        }
+      });
     }
   }
 
   together() {
     const panes = [...this.root.querySelectorAll("[data-together]")];
-    panes.forEach(pane => this.on(pane, "scroll", () => panes.filter(other => other !== pane).forEach(other => {
-      if (Math.abs(other.scrollTop - pane.scrollTop) > 1) { other.scrollTop = pane.scrollTop; }
-      if (Math.abs(other.scrollLeft - pane.scrollLeft) > 1) { other.scrollLeft = pane.scrollLeft; }
-    })));
+    panes.forEach(pane =>
+      this.on(pane, "scroll", () =>
+        panes
+          .filter(other => other !== pane)
+          .forEach(other => {
+            if (Math.abs(other.scrollTop - pane.scrollTop) > 1) {
+              other.scrollTop = pane.scrollTop;
+            }
+            if (Math.abs(other.scrollLeft - pane.scrollLeft) > 1) {
+              other.scrollLeft = pane.scrollLeft;
+            }
+          }),
+      ),
+    );
   }
 
   show(number) {
     this.at = number;
-    this.root.querySelectorAll("[data-box]").forEach(box => box.classList.toggle("on", Number(box.dataset.box) === number));
-    this.root.querySelectorAll("[data-part]").forEach(part => part.classList.toggle("on", Number(part.dataset.part) === number));
+    this.root
+      .querySelectorAll("[data-box]")
+      .forEach(box => box.classList.toggle("on", Number(box.dataset.box) === number));
+    this.root
+      .querySelectorAll("[data-part]")
+      .forEach(part => part.classList.toggle("on", Number(part.dataset.part) === number));
     this.root.querySelector(`[data-box="${number}"]`)?.scrollIntoView({ block: "nearest" });
     this.root.querySelector(`[data-show="${number}"]`)?.focus({ preventScroll: false });
   }
 
   key(event) {
-    if (event.target.closest("input:not([type=range]), textarea, select") || event.ctrlKey || event.metaKey || event.altKey) {
+    if (
+      event.target.closest("input:not([type=range]), textarea, select") ||
+      event.ctrlKey ||
+      event.metaKey ||
+      event.altKey
+    ) {
       return;
     }
     const parts = this.root.querySelectorAll("[data-part]").length;
@@ -83,7 +111,7 @@ class Compare {
     if (as) {
       as.click();
     } else if (step && parts) {
-      this.show(((this.at || (step > 0 ? 0 : 1)) - 1 + step + parts) % parts + 1);
+      this.show((((this.at || (step > 0 ? 0 : 1)) - 1 + step + parts) % parts) + 1);
     } else if (turn && !event.target.closest("input")) {
       const current = document.querySelector(".pages [aria-current]");
       (turn > 0 ? current?.nextElementSibling : current?.previousElementSibling)?.click();
@@ -103,7 +131,11 @@ function begin() {
   beginPlayed(root);
 }
 
-document.addEventListener("htmx:afterSettle", event => { if (event.detail.target === document.body) { begin(); } });
+document.addEventListener("htmx:afterSettle", event => {
+  if (event.detail.target === document.body) {
+    begin();
+  }
+});
 document.addEventListener("htmx:historyRestore", begin);
 if (document.readyState !== "loading") {
   begin();

@@ -6,7 +6,13 @@
 const DAYS = 30 * 24 * 60 * 60 * 1000;
 const AGAIN = 20000;
 const who = () => document.body.dataset.who || "";
-const store = () => { try { return window.localStorage; } catch { return null; } };
+const store = () => {
+  try {
+    return window.localStorage;
+  } catch {
+    return null;
+  }
+};
 const words = form => `words:${who()}:${new URL(form.action, location.href).pathname}#`;
 const queue = () => `waiting:${who()}`;
 const sent = form => form?.method === "post" && form.action;
@@ -59,14 +65,17 @@ function forget(form) {
 function line(text, ...buttons) {
   const box = document.createElement("p");
   box.className = "kept-words";
-  box.append(text, ...buttons.map(([label, press]) => {
-    const button = document.createElement("button");
-    button.type = "button";
-    button.className = "as-link";
-    button.textContent = label;
-    button.addEventListener("click", press);
-    return button;
-  }));
+  box.append(
+    text,
+    ...buttons.map(([label, press]) => {
+      const button = document.createElement("button");
+      button.type = "button";
+      button.className = "as-link";
+      button.textContent = label;
+      button.addEventListener("click", press);
+      return button;
+    }),
+  );
   return box;
 }
 
@@ -83,16 +92,28 @@ function offerNote(form) {
   }
   const page = kept.besides?.page;
   const elsewhere = page && page !== root.dataset.page;
-  const box = line(`A note you began is kept${elsewhere ? `, on sheet ${page}` : ""}: “${brief(kept.text)}” `,
-    [elsewhere ? "Go there" : "Go on with it", () => {
-      if (elsewhere) {
-        location.assign(`${location.pathname}?page=${page}`);
-      } else {
+  const box = line(
+    `A note you began is kept${elsewhere ? `, on sheet ${page}` : ""}: “${brief(kept.text)}” `,
+    [
+      elsewhere ? "Go there" : "Go on with it",
+      () => {
+        if (elsewhere) {
+          location.assign(`${location.pathname}?page=${page}`);
+        } else {
+          box.remove();
+          const [note, instead] = ["note", "instead"].map(name => read(words(form) + name)?.text || "");
+          root.dispatchEvent(new CustomEvent("note:resume", { detail: { ...kept.besides, note, instead } }));
+        }
+      },
+    ],
+    [
+      "Throw it away",
+      () => {
+        forget(form);
         box.remove();
-        const [note, instead] = ["note", "instead"].map(name => read(words(form) + name)?.text || "");
-        root.dispatchEvent(new CustomEvent("note:resume", { detail: { ...kept.besides, note, instead } }));
-      }
-    }], ["Throw it away", () => { forget(form); box.remove(); }]);
+      },
+    ],
+  );
   box.classList.add("kept-note");
   root.prepend(box);
 }
@@ -107,7 +128,12 @@ function offer() {
     const kept = read(key);
     if (kept && kept.text !== area.defaultValue) {
       area.value = kept.text;
-      const leave = () => { area.value = area.defaultValue; write(key, null); box.remove(); area.focus(); };
+      const leave = () => {
+        area.value = area.defaultValue;
+        write(key, null);
+        box.remove();
+        area.focus();
+      };
       const box = line("These words were kept from before. ", ["Leave them out", leave]);
       area.after(box);
     }
@@ -123,7 +149,10 @@ function showWaiting() {
   const waiting = read(queue()) || [];
   if (root && waiting.length) {
     const many = waiting.length === 1 ? "A note waits" : `${waiting.length} notes wait`;
-    const box = line(`${many} for a network and will be sent without your doing: “${brief(waiting[0].fields.note)}” `, ["Try now", send]);
+    const box = line(`${many} for a network and will be sent without your doing: “${brief(waiting[0].fields.note)}” `, [
+      "Try now",
+      send,
+    ]);
     box.classList.add("waiting-notes");
     box.setAttribute("role", "status");
     root.prepend(box);
@@ -131,7 +160,9 @@ function showWaiting() {
 }
 
 function putAside(form) {
-  const fields = Object.fromEntries([...new FormData(form)].filter(([name, value]) => typeof value === "string" && name !== "_csrf"));
+  const fields = Object.fromEntries(
+    [...new FormData(form)].filter(([name, value]) => typeof value === "string" && name !== "_csrf"),
+  );
   const waiting = (read(queue()) || []).filter(one => one.fields.once !== fields.once);
   write(queue(), [...waiting, { action: new URL(form.action, location.href).pathname, fields }]);
   forget(form);
@@ -149,14 +180,22 @@ async function send() {
   let arrived = 0;
   for (const one of waiting) {
     const headers = JSON.parse(document.body.getAttribute("hx-headers") || "{}");
-    const answer = await fetch(one.action, { method: "POST", headers, body: new URLSearchParams(one.fields), redirect: "manual" }).catch(() => null);
+    const answer = await fetch(one.action, {
+      method: "POST",
+      headers,
+      body: new URLSearchParams(one.fields),
+      redirect: "manual",
+    }).catch(() => null);
     if (!answer || answer.status >= 500) {
       break;
     }
     if (answer.type !== "opaqueredirect" && !answer.ok) {
       write(`words:${who()}:${one.action}#note`, { text: one.fields.note, at: Date.now(), besides: one.fields });
     }
-    write(queue(), (read(queue()) || []).filter(other => other.fields.once !== one.fields.once));
+    write(
+      queue(),
+      (read(queue()) || []).filter(other => other.fields.once !== one.fields.once),
+    );
     arrived += 1;
   }
   sending = false;
@@ -169,13 +208,19 @@ async function send() {
 
 /* ---- when ---- */
 
-document.addEventListener("input", event => { if (event.target.matches?.("textarea")) { keep(event.target); } });
+document.addEventListener("input", event => {
+  if (event.target.matches?.("textarea")) {
+    keep(event.target);
+  }
+});
 
 /* The form of each request: once its page came, the form is gone from it, and the event no longer names it. */
 const forms = new WeakMap();
 document.addEventListener("htmx:beforeRequest", event => {
   const form = event.detail.elt?.closest?.("form");
-  if (form) { forms.set(event.detail.xhr, form); }
+  if (form) {
+    forms.set(event.detail.xhr, form);
+  }
 });
 
 document.addEventListener("htmx:afterRequest", event => {
@@ -192,27 +237,37 @@ document.addEventListener("htmx:sendError", event => {
   }
 });
 
-document.addEventListener("submit", event => {
-  if (event.target.action.endsWith("/sign-out")) {
-    [...keys("words:"), ...keys("waiting:")].forEach(key => write(key, null));
-  } else if (event.target.getAttribute("hx-boost") === "false" && sent(event.target)) {
-    forget(event.target);
-  }
-}, true);
+document.addEventListener(
+  "submit",
+  event => {
+    if (event.target.action.endsWith("/sign-out")) {
+      [...keys("words:"), ...keys("waiting:")].forEach(key => write(key, null));
+    } else if (event.target.getAttribute("hx-boost") === "false" && sent(event.target)) {
+      forget(event.target);
+    }
+  },
+  true,
+);
 
 document.addEventListener("note:closed", event => offerNote(event.target.querySelector("[data-new-note]")));
 window.addEventListener("online", send);
 setInterval(send, AGAIN);
 
 function begin() {
-  keys("words:").filter(key => Date.now() - (read(key)?.at || 0) > DAYS).forEach(key => write(key, null));
+  keys("words:")
+    .filter(key => Date.now() - (read(key)?.at || 0) > DAYS)
+    .forEach(key => write(key, null));
   offer();
   showWaiting();
   send();
 }
 
 document.addEventListener("DOMContentLoaded", begin);
-document.addEventListener("htmx:afterSettle", event => { if (event.detail.target === document.body) { begin(); } });
+document.addEventListener("htmx:afterSettle", event => {
+  if (event.detail.target === document.body) {
+    begin();
+  }
+});
 if (document.readyState !== "loading") {
   begin();
 }

@@ -41,7 +41,11 @@ function begin() {
 }
 
 document.addEventListener("DOMContentLoaded", begin);
-document.addEventListener("htmx:afterSettle", event => { if (event.detail.target === document.body) { begin(); } });
+document.addEventListener("htmx:afterSettle", event => {
+  if (event.detail.target === document.body) {
+    begin();
+  }
+});
 document.addEventListener("htmx:historyRestore", begin);
 if (document.readyState !== "loading") {
   begin();

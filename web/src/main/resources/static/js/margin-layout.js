@@ -32,7 +32,9 @@ export function sides(centresX, heights, gap, length) {
   const load = side => heights.reduce((sum, height, i) => sum + (result[i] === side ? height + gap : 0), 0);
   const fuller = load("LEFT") > load("RIGHT") ? "LEFT" : "RIGHT";
   const other = fuller === "LEFT" ? "RIGHT" : "LEFT";
-  const movable = centresX.map((x, i) => i).filter(i => result[i] === fuller)
+  const movable = centresX
+    .map((x, i) => i)
+    .filter(i => result[i] === fuller)
     .sort((a, b) => Math.abs(centresX[a] - 0.5) - Math.abs(centresX[b] - 0.5) || a - b);
   for (const i of movable) {
     if (load(fuller) <= length || load(other) + heights[i] + gap > load(fuller)) {

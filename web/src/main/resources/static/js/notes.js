@@ -1,4 +1,5 @@
-/* What goes with a note: files that are chosen, pasted or dropped, and names of people and things after @ and #. Everything works without. */
+/* What goes with a note: files that are chosen, pasted or dropped, and names of people and things after @ and #.
+   Everything works without. */
 
 /* ---- files ---- */
 
@@ -18,7 +19,11 @@ function bring(form, files) {
 function leave(form, index) {
   const input = form.querySelector("[data-brings] input[type='file']");
   const all = new DataTransfer();
-  [...input.files].forEach((file, i) => { if (i !== index) { all.items.add(file); } });
+  [...input.files].forEach((file, i) => {
+    if (i !== index) {
+      all.items.add(file);
+    }
+  });
   input.files = all.files;
   show(form);
 }
@@ -26,29 +31,37 @@ function leave(form, index) {
 /** Lists what goes along, pictures as pictures. */
 function show(form) {
   const input = form.querySelector("[data-brings] input[type='file']");
-  form.querySelector("[data-chosen]").replaceChildren(...[...input.files].map((file, index) => {
-    const line = document.createElement("li");
-    const away = document.createElement("button");
-    away.type = "button";
-    away.textContent = "leave out";
-    away.setAttribute("aria-label", `Leave out ${file.name}`);
-    away.addEventListener("click", () => leave(form, index));
-    if (/^image\/(png|jpeg|gif|webp)$/.test(file.type)) {
-      const picture = new Image();
-      picture.alt = file.name;
-      const reader = new FileReader();
-      reader.addEventListener("load", () => { picture.src = reader.result; });
-      reader.readAsDataURL(file);
-      line.append(picture);
-    }
-    line.append(file.name, " ", away);
-    return line;
-  }));
+  form.querySelector("[data-chosen]").replaceChildren(
+    ...[...input.files].map((file, index) => {
+      const line = document.createElement("li");
+      const away = document.createElement("button");
+      away.type = "button";
+      away.textContent = "leave out";
+      away.setAttribute("aria-label", `Leave out ${file.name}`);
+      away.addEventListener("click", () => leave(form, index));
+      if (/^image\/(png|jpeg|gif|webp)$/.test(file.type)) {
+        const picture = new Image();
+        picture.alt = file.name;
+        const reader = new FileReader();
+        reader.addEventListener("load", () => {
+          picture.src = reader.result;
+        });
+        reader.readAsDataURL(file);
+        line.append(picture);
+      }
+      line.append(file.name, " ", away);
+      return line;
+    }),
+  );
 }
 
 /** A picture from the clipboard has no name of its own. */
 function named(file, count) {
-  return file.name && file.name !== "image.png" ? file : new File([file], `picture-${count + 1}.${(file.type.split("/")[1] || "png").replace("jpeg", "jpg")}`, { type: file.type });
+  return file.name && file.name !== "image.png"
+    ? file
+    : new File([file], `picture-${count + 1}.${(file.type.split("/")[1] || "png").replace("jpeg", "jpg")}`, {
+        type: file.type,
+      });
 }
 
 document.addEventListener("change", event => {
@@ -63,21 +76,26 @@ document.addEventListener("paste", event => {
   if (form && files.length) {
     event.preventDefault();
     const before = form.querySelector("[data-brings] input[type='file']").files.length;
-    bring(form, files.map((file, i) => named(file, before + i)));
+    bring(
+      form,
+      files.map((file, i) => named(file, before + i)),
+    );
   }
 });
 
-["dragover", "dragleave", "drop"].forEach(kind => document.addEventListener(kind, event => {
-  const form = within(event.target);
-  if (!form || ![...(event.dataTransfer?.types || [])].includes("Files")) {
-    return;
-  }
-  event.preventDefault();
-  form.closest(".note")?.classList.toggle("dropping", kind === "dragover");
-  if (kind === "drop") {
-    bring(form, [...event.dataTransfer.files]);
-  }
-}));
+["dragover", "dragleave", "drop"].forEach(kind =>
+  document.addEventListener(kind, event => {
+    const form = within(event.target);
+    if (!form || ![...(event.dataTransfer?.types || [])].includes("Files")) {
+      return;
+    }
+    event.preventDefault();
+    form.closest(".note")?.classList.toggle("dropping", kind === "dragover");
+    if (kind === "drop") {
+      bring(form, [...event.dataTransfer.files]);
+    }
+  }),
+);
 
 document.addEventListener("reset", event => {
   const form = within(event.target);
@@ -108,7 +126,9 @@ async function offer(area) {
     close();
     return;
   }
-  const names = await fetch(`${area.dataset.names}?${new URLSearchParams({ q: words })}`).then(answer => (answer.ok ? answer.json() : [])).catch(() => []);
+  const names = await fetch(`${area.dataset.names}?${new URLSearchParams({ q: words })}`)
+    .then(answer => (answer.ok ? answer.json() : []))
+    .catch(() => []);
   if (begun(area) !== words || document.activeElement !== area) {
     return;
   }
@@ -121,14 +141,19 @@ async function offer(area) {
   list.id = "names-offered";
   list.setAttribute("role", "listbox");
   list.setAttribute("aria-label", "Names");
-  list.append(...names.map((name, index) => {
-    const line = document.createElement("li");
-    line.id = `names-offered-${index}`;
-    line.setAttribute("role", "option");
-    line.textContent = name;
-    line.addEventListener("mousedown", event => { event.preventDefault(); take(index); });
-    return line;
-  }));
+  list.append(
+    ...names.map((name, index) => {
+      const line = document.createElement("li");
+      line.id = `names-offered-${index}`;
+      line.setAttribute("role", "option");
+      line.textContent = name;
+      line.addEventListener("mousedown", event => {
+        event.preventDefault();
+        take(index);
+      });
+      return line;
+    }),
+  );
   area.after(list);
   over(area, list);
   area.setAttribute("aria-controls", list.id);
@@ -136,7 +161,8 @@ async function offer(area) {
   aim(0);
 }
 
-/** Over what stands before the words, or below them where the window ends; nothing moves for it, so that a button stays where it was aimed at. */
+/** Over what stands before the words, or below them where the window ends.
+ * Nothing moves for it, so that a button stays where it was aimed at. */
 function over(area, list) {
   const above = area.getBoundingClientRect().top > list.offsetHeight;
   list.style.left = `${area.offsetLeft}px`;
@@ -182,16 +208,30 @@ document.addEventListener("input", event => {
   }
 });
 
-document.addEventListener("keydown", event => {
-  if (!offering || event.target !== offering.area) {
-    return;
-  }
-  const action = { ArrowDown: () => aim(offering.at + 1), ArrowUp: () => aim(offering.at - 1), Enter: () => take(offering.at), Tab: () => take(offering.at), Escape: close }[event.key];
-  if (action) {
-    event.preventDefault();
-    event.stopPropagation();
-    action();
-  }
-}, true);
+document.addEventListener(
+  "keydown",
+  event => {
+    if (!offering || event.target !== offering.area) {
+      return;
+    }
+    const action = {
+      ArrowDown: () => aim(offering.at + 1),
+      ArrowUp: () => aim(offering.at - 1),
+      Enter: () => take(offering.at),
+      Tab: () => take(offering.at),
+      Escape: close,
+    }[event.key];
+    if (action) {
+      event.preventDefault();
+      event.stopPropagation();
+      action();
+    }
+  },
+  true,
+);
 
-document.addEventListener("focusout", event => { if (offering && event.target === offering.area) { close(); } });
+document.addEventListener("focusout", event => {
+  if (offering && event.target === offering.area) {
+    close();
+  }
+});

@@ -19,7 +19,11 @@ class TimePlan {
     svg.addEventListener("pointerup", event => this.up(event));
     svg.addEventListener("keydown", event => this.key(event));
     this.panel.querySelector("[data-leave]").addEventListener("click", () => this.leave());
-    this.panel.addEventListener("keydown", event => { if (event.key === "Escape") { this.leave(); } });
+    this.panel.addEventListener("keydown", event => {
+      if (event.key === "Escape") {
+        this.leave();
+      }
+    });
   }
 
   get pixelsADay() {
@@ -27,7 +31,14 @@ class TimePlan {
   }
 
   grip(bar) {
-    return { bar, from: Date.parse(bar.dataset.from), to: Date.parse(bar.dataset.to), start: Date.parse(bar.dataset.from), end: Date.parse(bar.dataset.to), begun: bar.dataset.begun === "true" };
+    return {
+      bar,
+      from: Date.parse(bar.dataset.from),
+      to: Date.parse(bar.dataset.to),
+      start: Date.parse(bar.dataset.from),
+      end: Date.parse(bar.dataset.to),
+      begun: bar.dataset.begun === "true",
+    };
   }
 
   down(event) {
@@ -122,16 +133,20 @@ class TimePlan {
     const day = time => new Date(time).toISOString().slice(0, 10);
     const from = day(held.from);
     const to = day(held.to);
-    const answer = await fetch(`/t/tasks/${held.bar.dataset.task}/if?from=${from}&to=${to}`, { headers: { Accept: "application/json" } });
+    const answer = await fetch(`/t/tasks/${held.bar.dataset.task}/if?from=${from}&to=${to}`, {
+      headers: { Accept: "application/json" },
+    });
     if (!answer.ok || this.held !== held) {
       return;
     }
     const sentences = await answer.json();
-    this.panel.querySelector("[data-said]").replaceChildren(...sentences.map(sentence => {
-      const line = document.createElement("p");
-      line.textContent = sentence;
-      return line;
-    }));
+    this.panel.querySelector("[data-said]").replaceChildren(
+      ...sentences.map(sentence => {
+        const line = document.createElement("p");
+        line.textContent = sentence;
+        return line;
+      }),
+    );
     this.panel.elements.from.value = from;
     this.panel.elements.to.value = to;
     this.panel.elements.revision.value = held.bar.dataset.revision;
@@ -156,7 +171,11 @@ function begin() {
 }
 
 begin();
-document.addEventListener("htmx:afterSettle", event => { if (event.detail.target === document.body) { begin(); } });
+document.addEventListener("htmx:afterSettle", event => {
+  if (event.detail.target === document.body) {
+    begin();
+  }
+});
 
 /* ---- fast lines: Tab makes what is typed a part of the task above, Shift and Tab a task of its own again ---- */
 
@@ -196,7 +215,8 @@ document.addEventListener("dragover", event => {
 });
 document.addEventListener("drop", event => {
   const column = event.target.closest?.("[data-stage]");
-  const card = column && document.querySelector(`.task-card[data-task="${CSS.escape(event.dataTransfer.getData("text/plain"))}"]`);
+  const card =
+    column && document.querySelector(`.task-card[data-task="${CSS.escape(event.dataTransfer.getData("text/plain"))}"]`);
   if (card) {
     event.preventDefault();
     const form = card.querySelector("form");

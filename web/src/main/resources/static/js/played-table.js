@@ -19,13 +19,18 @@ export class PlayedTable extends Table {
     this.media = this.root.querySelector("[data-media]");
     this.line = this.root.querySelector("[data-seek]");
     this.root.querySelector("[data-playing]").hidden = false;
-    const press = (name, act) => this.root.querySelectorAll(`[data-${name}]`).forEach(button => this.on(button, "click", act));
+    const press = (name, act) =>
+      this.root.querySelectorAll(`[data-${name}]`).forEach(button => this.on(button, "click", act));
     press("play", () => this.play());
     press("frame-back", () => this.step1(-1));
     press("frame-on", () => this.step1(1));
     press("span", () => this.span());
-    this.on(this.line, "input", () => { this.media.currentTime = Number(this.line.value); });
-    ["loadedmetadata", "durationchange", "timeupdate", "seeked", "play", "pause"].forEach(event => this.on(this.media, event, () => this.moved()));
+    this.on(this.line, "input", () => {
+      this.media.currentTime = Number(this.line.value);
+    });
+    ["loadedmetadata", "durationchange", "timeupdate", "seeked", "play", "pause"].forEach(event =>
+      this.on(this.media, event, () => this.moved()),
+    );
     this.on(this.media, "error", () => this.unplayable());
     this.controls.signal.addEventListener("abort", () => this.media.pause());
     if (this.media.error) {
@@ -90,8 +95,17 @@ export class PlayedTable extends Table {
     this.line.value = String(this.now);
     this.line.setAttribute("aria-valuetext", timeCode(this.now));
     this.root.querySelector("[data-clock]").textContent = `${timeCode(this.now)} of ${timeCode(this.length)}`;
-    this.root.querySelectorAll("[data-play]").forEach(button => (button.textContent = this.media.paused ? "Play" : "Pause"));
-    this.marks.querySelectorAll("[data-mark]").forEach(shape => shape.classList.toggle("away", Number(shape.dataset.from) - NEAR > this.now || Number(shape.dataset.to) + NEAR < this.now));
+    this.root
+      .querySelectorAll("[data-play]")
+      .forEach(button => (button.textContent = this.media.paused ? "Play" : "Pause"));
+    this.marks
+      .querySelectorAll("[data-mark]")
+      .forEach(shape =>
+        shape.classList.toggle(
+          "away",
+          Number(shape.dataset.from) - NEAR > this.now || Number(shape.dataset.to) + NEAR < this.now,
+        ),
+      );
     if (this.length !== this.laidFor) {
       this.ticks();
     }
@@ -101,21 +115,29 @@ export class PlayedTable extends Table {
   ticks() {
     const list = this.root.querySelector("[data-ticks]");
     this.laidFor = this.length;
-    list.replaceChildren(...(this.length ? this.notes() : []).map(note => {
-      const tick = document.createElement("span");
-      const [from, to] = [Number(note.dataset.from), Number(note.dataset.to)];
-      tick.className = `tick ${["change", "question", "idea", "keep"].find(kind => note.classList.contains(kind))} ${note.classList.contains("settled") ? "settled" : ""} ${note.dataset.note === this.selected ? "on" : ""}`;
-      tick.style.left = `${(Math.min(from, this.length) / this.length) * 100}%`;
-      tick.style.width = to > from ? `max(9px, ${((Math.min(to, this.length) - from) / this.length) * 100}%)` : "9px";
-      tick.title = `Mark ${note.querySelector("b").textContent} at ${timeCode(from)}`;
-      tick.addEventListener("click", () => this.select(note.dataset.note, true));
-      return tick;
-    }));
+    list.replaceChildren(
+      ...(this.length ? this.notes() : []).map(note => {
+        const tick = document.createElement("span");
+        const [from, to] = [Number(note.dataset.from), Number(note.dataset.to)];
+        const intent = ["change", "question", "idea", "keep"].find(kind => note.classList.contains(kind));
+        tick.className = `tick ${intent}`;
+        tick.classList.toggle("settled", note.classList.contains("settled"));
+        tick.classList.toggle("on", note.dataset.note === this.selected);
+        tick.style.left = `${(Math.min(from, this.length) / this.length) * 100}%`;
+        tick.style.width = to > from ? `max(9px, ${((Math.min(to, this.length) - from) / this.length) * 100}%)` : "9px";
+        tick.title = `Mark ${note.querySelector("b").textContent} at ${timeCode(from)}`;
+        tick.addEventListener("click", () => this.select(note.dataset.note, true));
+        return tick;
+      }),
+    );
   }
 
   select(id, bring) {
     const note = this.everyNote().find(one => one.dataset.note === id);
-    if (note && bring && this.selected !== id || note && bring && Math.abs(this.now - Number(note.dataset.from)) > NEAR) {
+    if (
+      (note && bring && this.selected !== id) ||
+      (note && bring && Math.abs(this.now - Number(note.dataset.from)) > NEAR)
+    ) {
       this.media.pause();
       this.media.currentTime = Number(note.dataset.from);
     }
@@ -159,7 +181,8 @@ export class PlayedTable extends Table {
 
   said() {
     const [from, to] = [Number(this.form.elements.from.value), this.form.elements.to.value];
-    this.form.querySelector("[data-when]").textContent = `at ${timeCode(from)}${to ? ` to ${timeCode(Number(to))}` : ""}`;
+    this.form.querySelector("[data-when]").textContent =
+      `at ${timeCode(from)}${to ? ` to ${timeCode(Number(to))}` : ""}`;
   }
 
   action(event) {
@@ -172,7 +195,13 @@ export class PlayedTable extends Table {
     if (event.key === " " && event.target.closest("button, a, summary")) {
       return null;
     }
-    return { " ": () => this.play(), ArrowLeft: () => (event.shiftKey ? this.jump(-1) : this.step1(-1)), ArrowRight: () => (event.shiftKey ? this.jump(1) : this.step1(1)) }[event.key] || super.action(event);
+    return (
+      {
+        " ": () => this.play(),
+        ArrowLeft: () => (event.shiftKey ? this.jump(-1) : this.step1(-1)),
+        ArrowRight: () => (event.shiftKey ? this.jump(1) : this.step1(1)),
+      }[event.key] || super.action(event)
+    );
   }
 
   jump(by) {
@@ -181,7 +210,12 @@ export class PlayedTable extends Table {
 
   /** Notes stand beside the picture in the order of their times; no leader runs across it. */
   layOut() {
-    this.everyNote().concat(this.form || []).forEach(note => { note.style.left = ""; note.style.top = ""; });
+    this.everyNote()
+      .concat(this.form || [])
+      .forEach(note => {
+        note.style.left = "";
+        note.style.top = "";
+      });
     if (this.media) {
       this.ticks();
     }

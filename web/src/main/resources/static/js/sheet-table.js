@@ -18,7 +18,9 @@ function onceOnly() {
   const bytes = crypto.getRandomValues(new Uint8Array(16));
   bytes[6] = (bytes[6] & 0x0f) | 0x40;
   bytes[8] = (bytes[8] & 0x3f) | 0x80;
-  return [...bytes].map((byte, i) => ([4, 6, 8, 10].includes(i) ? "-" : "") + byte.toString(16).padStart(2, "0")).join("");
+  return [...bytes]
+    .map((byte, i) => ([4, 6, 8, 10].includes(i) ? "-" : "") + byte.toString(16).padStart(2, "0"))
+    .join("");
 }
 
 export class Table {
@@ -59,7 +61,13 @@ export class Table {
   }
 
   passes(note, filter) {
-    const tests = { all: () => true, own: () => note.dataset.own, open: () => note.dataset.open, change: () => note.dataset.open && note.classList.contains("change"), unanswered: () => note.dataset.unanswered };
+    const tests = {
+      all: () => true,
+      own: () => note.dataset.own,
+      open: () => note.dataset.open,
+      change: () => note.dataset.open && note.classList.contains("change"),
+      unanswered: () => note.dataset.unanswered,
+    };
     return Boolean(tests[filter]());
   }
 
@@ -70,10 +78,14 @@ export class Table {
     }
     this.filters.hidden = false;
     this.person = this.filters.querySelector("[data-filter-person]");
-    this.filters.querySelectorAll("[data-filter]").forEach(button => this.on(button, "click", () => {
-      this.filters.querySelectorAll("[data-filter]").forEach(other => other.setAttribute("aria-pressed", String(other === button)));
-      this.sift();
-    }));
+    this.filters.querySelectorAll("[data-filter]").forEach(button =>
+      this.on(button, "click", () => {
+        this.filters
+          .querySelectorAll("[data-filter]")
+          .forEach(other => other.setAttribute("aria-pressed", String(other === button)));
+        this.sift();
+      }),
+    );
     this.intent = this.filters.querySelector("[data-filter-intent]");
     this.on(this.person, "change", () => this.sift());
     this.on(this.intent, "change", () => this.sift());
@@ -88,10 +100,16 @@ export class Table {
     const notes = this.everyNote();
     const people = [...new Set(notes.map(note => note.dataset.person))].sort();
     const chosen = this.person.value;
-    this.person.replaceChildren(new Option("everybody", ""), ...people.map(name => new Option(name, name, false, name === chosen)));
-    const wanted = note => (!chosen || note.dataset.person === chosen) && (!this.intent.value || note.classList.contains(this.intent.value));
+    this.person.replaceChildren(
+      new Option("everybody", ""),
+      ...people.map(name => new Option(name, name, false, name === chosen)),
+    );
+    const wanted = note =>
+      (!chosen || note.dataset.person === chosen) && (!this.intent.value || note.classList.contains(this.intent.value));
     this.filters.querySelectorAll("[data-filter]").forEach(button => {
-      button.querySelector("b").textContent = notes.filter(note => wanted(note) && this.passes(note, button.dataset.filter)).length;
+      button.querySelector("b").textContent = notes.filter(
+        note => wanted(note) && this.passes(note, button.dataset.filter),
+      ).length;
     });
     notes.forEach(note => {
       note.hidden = !(wanted(note) && this.passes(note, this.filter));
@@ -120,7 +138,9 @@ export class Table {
 
   /** Reads the page anew and takes over what changed, but nothing that somebody is working in. */
   async refresh() {
-    const text = await fetch(location.href, { signal: this.controls.signal }).then(answer => (answer.ok ? answer.text() : "")).catch(() => "");
+    const text = await fetch(location.href, { signal: this.controls.signal })
+      .then(answer => (answer.ok ? answer.text() : ""))
+      .catch(() => "");
     const fresh = new DOMParser().parseFromString(text, "text/html");
     const table = fresh.querySelector("[data-light-table]");
     if (!table || this.controls.signal.aborted) {
@@ -154,7 +174,9 @@ export class Table {
     const busy = note => note.contains(document.activeElement) || note.querySelector("details[open]");
     const theirs = [...table.querySelectorAll("[data-note]")];
     const kept = new Set(theirs.map(note => note.dataset.note));
-    this.everyNote().filter(note => !kept.has(note.dataset.note) && !busy(note)).forEach(note => note.remove());
+    this.everyNote()
+      .filter(note => !kept.has(note.dataset.note) && !busy(note))
+      .forEach(note => note.remove());
     let before = list.querySelector("[data-note]") || list.querySelector(".no-notes") || this.form;
     for (const note of theirs) {
       const mine = this.root.querySelector(`[data-note="${note.dataset.note}"]`);
@@ -181,7 +203,9 @@ export class Table {
   listenToNote(note) {
     this.on(note, "mouseenter", () => this.select(note.dataset.note, false));
     this.on(note, "focusin", () => this.select(note.dataset.note, false));
-    note.querySelectorAll("details[data-whole]").forEach(details => this.on(details, "toggle", () => this.whole(note, details)));
+    note
+      .querySelectorAll("details[data-whole]")
+      .forEach(details => this.on(details, "toggle", () => this.whole(note, details)));
     note.querySelectorAll("details").forEach(details => this.on(details, "toggle", () => this.layOut()));
     this.watch.observe(note);
   }
@@ -191,8 +215,12 @@ export class Table {
     if (!details.open) {
       return;
     }
-    const text = await fetch(note.querySelector("[data-whole]").dataset.whole, { signal: this.controls.signal }).then(answer => (answer.ok ? answer.text() : "")).catch(() => "");
-    const theirs = new DOMParser().parseFromString(text, "text/html").querySelector(`[data-note="${note.dataset.note}"]`);
+    const text = await fetch(note.querySelector("[data-whole]").dataset.whole, { signal: this.controls.signal })
+      .then(answer => (answer.ok ? answer.text() : ""))
+      .catch(() => "");
+    const theirs = new DOMParser()
+      .parseFromString(text, "text/html")
+      .querySelector(`[data-note="${note.dataset.note}"]`);
     if (!theirs || !note.isConnected) {
       return;
     }
@@ -200,7 +228,9 @@ export class Table {
     note.replaceWith(own);
     window.htmx?.process(own);
     this.listenToNote(own);
-    const opened = [...own.querySelectorAll(".note-foot details")].find(one => one.querySelector("summary").firstChild.textContent === details.querySelector("summary").textContent);
+    const opened = [...own.querySelectorAll(".note-foot details")].find(
+      one => one.querySelector("summary").firstChild.textContent === details.querySelector("summary").textContent,
+    );
     if (opened) {
       opened.open = true;
       opened.querySelector("textarea, select")?.focus({ preventScroll: true });
@@ -218,17 +248,28 @@ export class Table {
   }
 
   listen() {
-    this.page.querySelectorAll("[data-tool]").forEach(button => this.on(button, "click", () => this.choose(this.tool === button.dataset.tool ? null : button.dataset.tool)));
-    this.page.querySelectorAll("[data-zoom]").forEach(button => this.on(button, "click", () => this.zoomBy(button.dataset.zoom)));
+    this.page
+      .querySelectorAll("[data-tool]")
+      .forEach(button =>
+        this.on(button, "click", () => this.choose(this.tool === button.dataset.tool ? null : button.dataset.tool)),
+      );
+    this.page
+      .querySelectorAll("[data-zoom]")
+      .forEach(button => this.on(button, "click", () => this.zoomBy(button.dataset.zoom)));
     this.on(this.sheet, "pointerdown", event => this.down(event));
     this.on(this.sheet, "pointermove", event => this.move(event));
     this.on(this.sheet, "pointerup", event => this.up(event));
     this.on(document, "keydown", event => this.key(event));
     this.on(window, "resize", () => this.layOut());
-    this.on(this.stage, "scroll", () => { this.layOut(); this.squaresSoon(); });
+    this.on(this.stage, "scroll", () => {
+      this.layOut();
+      this.squaresSoon();
+    });
     this.on(window, "scroll", () => this.squaresSoon());
     this.on(this.stage, "toggle", () => this.layOut(), true);
-    this.root.querySelectorAll("[data-mark]").forEach(shape => this.on(shape, "click", () => this.select(shape.dataset.mark, true)));
+    this.root
+      .querySelectorAll("[data-mark]")
+      .forEach(shape => this.on(shape, "click", () => this.select(shape.dataset.mark, true)));
     if (this.form) {
       this.on(this.form.querySelector("[data-cancel]"), "click", () => this.cancel());
     }
@@ -260,9 +301,15 @@ export class Table {
     const wide = this.page.clientWidth >= WIDE;
     this.page.classList.toggle("margins", wide && this.zoom === 1);
     this.leaders.replaceChildren();
-    const [writing, entries] = [this.entries().filter(entry => entry.id === "new"), this.entries().filter(entry => entry.id !== "new")];
+    const [writing, entries] = [
+      this.entries().filter(entry => entry.id === "new"),
+      this.entries().filter(entry => entry.id !== "new"),
+    ];
     if (!wide || this.zoom !== 1) {
-      [...entries, ...writing].forEach(({ note }) => { note.style.left = ""; note.style.top = ""; });
+      [...entries, ...writing].forEach(({ note }) => {
+        note.style.left = "";
+        note.style.top = "";
+      });
       this.stage.style.minHeight = "";
       return;
     }
@@ -270,14 +317,29 @@ export class Table {
     const sheet = this.sheet.getBoundingClientRect();
     const heights = entries.map(({ note }) => note.offsetHeight);
     const length = Math.max(sheet.height, window.innerHeight - 240);
-    const chosen = sides(entries.map(entry => entry.x / 1000), heights, GAP, length);
+    const chosen = sides(
+      entries.map(entry => entry.x / 1000),
+      heights,
+      GAP,
+      length,
+    );
     let lowest = 0;
     for (const side of ["LEFT", "RIGHT"]) {
-      const own = entries.map((entry, i) => ({ ...entry, height: heights[i], side: chosen[i] })).filter(entry => entry.side === side)
+      const own = entries
+        .map((entry, i) => ({ ...entry, height: heights[i], side: chosen[i] }))
+        .filter(entry => entry.side === side)
         .sort((a, b) => a.y - b.y || a.x - b.x);
-      const placed = tops(own.map(entry => ({ wantedTop: (entry.y / this.height) * sheet.height - entry.height / 2, height: entry.height })), GAP, length);
+      const placed = tops(
+        own.map(entry => ({
+          wantedTop: (entry.y / this.height) * sheet.height - entry.height / 2,
+          height: entry.height,
+        })),
+        GAP,
+        length,
+      );
       const offset = sheet.top - stage.top;
-      const left = side === "LEFT" ? Math.max(10, sheet.left - stage.left - NOTE_WIDTH - 30) : sheet.right - stage.left + 30;
+      const left =
+        side === "LEFT" ? Math.max(10, sheet.left - stage.left - NOTE_WIDTH - 30) : sheet.right - stage.left + 30;
       own.forEach((entry, i) => {
         entry.note.style.left = `${left}px`;
         entry.note.style.top = `${placed[i] + offset}px`;
@@ -285,14 +347,17 @@ export class Table {
         if (!entry.gone) this.leader(entry, side, left, placed[i] + offset, stage, sheet);
       });
     }
-    writing.forEach(entry => { lowest = Math.max(lowest, this.beside(entry, stage, sheet)); });
+    writing.forEach(entry => {
+      lowest = Math.max(lowest, this.beside(entry, stage, sheet));
+    });
     this.stage.style.minHeight = `${lowest + 26}px`;
   }
 
   /** Puts the note that is being written right beside its place, over the others and within what can be seen. Returns where it ends. */
   beside(entry, stage, sheet) {
     const side = entry.x < 500 ? "LEFT" : "RIGHT";
-    const left = side === "LEFT" ? Math.max(10, sheet.left - stage.left - NOTE_WIDTH - 30) : sheet.right - stage.left + 30;
+    const left =
+      side === "LEFT" ? Math.max(10, sheet.left - stage.left - NOTE_WIDTH - 30) : sheet.right - stage.left + 30;
     const height = entry.note.offsetHeight;
     const wanted = sheet.top - stage.top + (entry.y / this.height) * sheet.height - height / 2;
     const seen = window.innerHeight - stage.top - height - 90;
@@ -304,12 +369,29 @@ export class Table {
   }
 
   entries() {
-    const all = this.notes().map(note => ({ note, shape: this.shape(note.dataset.note) })).filter(entry => entry.shape)
-      .map(({ note, shape }) => ({ note, shape, id: note.dataset.note, x: Number(shape.dataset.x), y: Number(shape.dataset.y), kind: INTENTS.find(k => note.classList.contains(k)), settled: note.classList.contains("settled") }));
+    const all = this.notes()
+      .map(note => ({ note, shape: this.shape(note.dataset.note) }))
+      .filter(entry => entry.shape)
+      .map(({ note, shape }) => ({
+        note,
+        shape,
+        id: note.dataset.note,
+        x: Number(shape.dataset.x),
+        y: Number(shape.dataset.y),
+        kind: INTENTS.find(k => note.classList.contains(k)),
+        settled: note.classList.contains("settled"),
+      }));
     if (this.form && !this.form.hidden) {
       const value = name => Number(this.form.elements[name].value);
       const half = BOXES.includes(this.form.elements.shape.value) ? 0.5 : 0;
-      all.push({ note: this.form, id: "new", x: (value("x1") + value("x2") * half) * 1000, y: (value("y1") + value("y2") * half) * this.height, kind: "new", settled: false });
+      all.push({
+        note: this.form,
+        id: "new",
+        x: (value("x1") + value("x2") * half) * 1000,
+        y: (value("y1") + value("y2") * half) * this.height,
+        kind: "new",
+        settled: false,
+      });
     }
     return all;
   }
@@ -322,7 +404,10 @@ export class Table {
     const from = top + Math.min(22, entry.height / 2);
     const path = document.createElementNS(SVG, "path");
     path.setAttribute("d", `M${edge} ${from}H${knee}L${x} ${y}`);
-    path.setAttribute("class", `${entry.kind} ${entry.settled ? "settled" : ""} ${entry.id === this.selected ? "on" : ""}`);
+    path.setAttribute(
+      "class",
+      `${entry.kind} ${entry.settled ? "settled" : ""} ${entry.id === this.selected ? "on" : ""}`,
+    );
     this.leaders.append(path);
   }
 
@@ -390,7 +475,11 @@ export class Table {
     const last = (at, most) => Math.min(most, Math.ceil(at / side));
     const rows = Math.ceil(tall / side - 0.001);
     for (let row = first(Math.max(0, stage.top) - sheet.top); row < last(window.innerHeight - sheet.top, rows); row++) {
-      for (let column = first(Math.max(0, stage.left) - sheet.left); column < last(Math.min(window.innerWidth, stage.right) - sheet.left, columns); column++) {
+      for (
+        let column = first(Math.max(0, stage.left) - sheet.left);
+        column < last(Math.min(window.innerWidth, stage.right) - sheet.left, columns);
+        column++
+      ) {
         this.square(floor, level, column, row, side, tall);
       }
     }
@@ -434,7 +523,9 @@ export class Table {
     this.cursor = null;
     this.drawing.replaceChildren();
     this.page.classList.toggle("placing", tool !== null);
-    this.page.querySelectorAll("[data-tool]").forEach(button => button.setAttribute("aria-pressed", String(button.dataset.tool === tool)));
+    this.page
+      .querySelectorAll("[data-tool]")
+      .forEach(button => button.setAttribute("aria-pressed", String(button.dataset.tool === tool)));
     if (tool) {
       this.sheet.tabIndex = 0;
       this.sheet.setAttribute("aria-label", "The sheet: move with the arrow keys, place with Enter");
@@ -482,7 +573,7 @@ export class Table {
   }
 
   place(from, to) {
-    const far = Math.hypot(to.x - from.x, to.y - from.y) > 0.008 || this.tool === "FREEHAND" && this.trace.length > 8;
+    const far = Math.hypot(to.x - from.x, to.y - from.y) > 0.008 || (this.tool === "FREEHAND" && this.trace.length > 8);
     const shape = this.tool === "POINT" || !far ? "POINT" : this.tool;
     const box = BOXES.includes(shape);
     const line = shape === "ARROW" || shape === "LINE";
@@ -492,7 +583,10 @@ export class Table {
     set("y1", box ? Math.min(from.y, to.y) : from.y);
     set("x2", box ? Math.max(0.001, Math.abs(to.x - from.x)) : line ? to.x : 0);
     set("y2", box ? Math.max(0.001, Math.abs(to.y - from.y)) : line ? to.y : 0);
-    set("spots", shape === "FREEHAND" ? this.trace.map(spot => `${spot.x.toFixed(5)},${spot.y.toFixed(5)}`).join(" ") : "");
+    set(
+      "spots",
+      shape === "FREEHAND" ? this.trace.map(spot => `${spot.x.toFixed(5)},${spot.y.toFixed(5)}`).join(" ") : "",
+    );
     this.choose(null);
     this.tool = shape;
     this.draw(from, to);
@@ -509,12 +603,27 @@ export class Table {
       return element;
     };
     const shapes = {
-      RECTANGLE: () => make("rect", { x: x(Math.min(from.x, to.x)), y: y(Math.min(from.y, to.y)), width: x(Math.abs(to.x - from.x)), height: y(Math.abs(to.y - from.y)) }),
-      ELLIPSE: () => make("ellipse", { cx: x((from.x + to.x) / 2), cy: y((from.y + to.y) / 2), rx: x(Math.abs(to.x - from.x) / 2), ry: y(Math.abs(to.y - from.y) / 2) }),
+      RECTANGLE: () =>
+        make("rect", {
+          x: x(Math.min(from.x, to.x)),
+          y: y(Math.min(from.y, to.y)),
+          width: x(Math.abs(to.x - from.x)),
+          height: y(Math.abs(to.y - from.y)),
+        }),
+      ELLIPSE: () =>
+        make("ellipse", {
+          cx: x((from.x + to.x) / 2),
+          cy: y((from.y + to.y) / 2),
+          rx: x(Math.abs(to.x - from.x) / 2),
+          ry: y(Math.abs(to.y - from.y) / 2),
+        }),
       ARROW: () => make("path", { d: `M${x(from.x)} ${y(from.y)}L${x(to.x)} ${y(to.y)}` }),
       LINE: () => make("path", { d: `M${x(from.x)} ${y(from.y)}L${x(to.x)} ${y(to.y)}` }),
-      FREEHAND: () => make("path", { d: (this.trace || [from, to]).map((spot, i) => `${i ? "L" : "M"}${x(spot.x)} ${y(spot.y)}`).join("") }),
-      POINT: () => make("circle", { cx: x(to.x), cy: y(to.y), r: 9 })
+      FREEHAND: () =>
+        make("path", {
+          d: (this.trace || [from, to]).map((spot, i) => `${i ? "L" : "M"}${x(spot.x)} ${y(spot.y)}`).join(""),
+        }),
+      POINT: () => make("circle", { cx: x(to.x), cy: y(to.y), r: 9 }),
     };
     this.drawing.replaceChildren(shapes[this.tool]());
   }
@@ -539,7 +648,9 @@ export class Table {
   /** Goes on with a note that was begun before: at its place, with its words. */
   resume(fields) {
     const known = Object.entries(fields).filter(([name]) => this.form.elements[name] && name !== "page");
-    known.forEach(([name, value]) => { this.form.elements[name].value = value; });
+    known.forEach(([name, value]) => {
+      this.form.elements[name].value = value;
+    });
     this.drawAgain(fields);
     this.ask();
   }
@@ -547,7 +658,10 @@ export class Table {
   drawAgain(fields) {
     const from = { x: Number(fields.x1), y: Number(fields.y1) };
     const box = BOXES.includes(fields.shape);
-    const spots = (fields.spots || "").split(" ").filter(Boolean).map(spot => spot.split(",").map(Number));
+    const spots = (fields.spots || "")
+      .split(" ")
+      .filter(Boolean)
+      .map(spot => spot.split(",").map(Number));
     this.trace = spots.map(([x, y]) => ({ x, y }));
     this.tool = fields.shape;
     const to = { x: Number(fields.x2), y: Number(fields.y2) };
@@ -581,7 +695,10 @@ export class Table {
     }
     const changes = this.page.querySelector("[data-changes]");
     if (changes && (event.key === "d" || event.key === "w")) {
-      return () => { changes.href += event.key === "w" ? "&as=wipe" : ""; changes.click(); };
+      return () => {
+        changes.href += event.key === "w" ? "&as=wipe" : "";
+        changes.click();
+      };
     }
     if (/^[1-9]$/.test(event.key)) {
       const link = this.page.querySelector(`[data-version-number="${event.key}"]`);
@@ -590,8 +707,16 @@ export class Table {
     if (this.tool && ["ArrowLeft", "ArrowRight", "ArrowUp", "ArrowDown", "Enter", " "].includes(event.key)) {
       return () => this.steer(event);
     }
-    return { ".": () => this.step(1), ",": () => this.step(-1), "+": () => this.zoomBy("in"), "-": () => this.zoomBy("out"), "0": () => this.zoomBy("fit"),
-      ArrowRight: () => this.turn(1), ArrowLeft: () => this.turn(-1), Escape: () => this.choose(null) }[event.key];
+    return {
+      ".": () => this.step(1),
+      ",": () => this.step(-1),
+      "+": () => this.zoomBy("in"),
+      "-": () => this.zoomBy("out"),
+      0: () => this.zoomBy("fit"),
+      ArrowRight: () => this.turn(1),
+      ArrowLeft: () => this.turn(-1),
+      Escape: () => this.choose(null),
+    }[event.key];
   }
 
   steer(event) {

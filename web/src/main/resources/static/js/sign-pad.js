@@ -3,7 +3,9 @@ const MOST = 3900;
 const drawn = new WeakMap();
 
 function show() {
-  document.querySelectorAll("[data-sign-pad][hidden]").forEach(pad => { pad.hidden = false; });
+  document.querySelectorAll("[data-sign-pad][hidden]").forEach(pad => {
+    pad.hidden = false;
+  });
 }
 
 function strokes(pad) {
@@ -15,8 +17,22 @@ function strokes(pad) {
 
 function redraw(pad) {
   const all = strokes(pad);
-  pad.querySelector("path").setAttribute("d", all.map(stroke => stroke.map((spot, i) => `${i ? "L" : "M"}${(300 * spot.x).toFixed(1)} ${(100 * spot.y).toFixed(1)}`).join("") + (stroke.length === 1 ? "h0.1" : "")).join(""));
-  pad.querySelector("input").value = all.map(stroke => stroke.map(spot => `${spot.x.toFixed(4)},${spot.y.toFixed(4)}`).join(" ")).join(";");
+  pad
+    .querySelector("path")
+    .setAttribute(
+      "d",
+      all
+        .map(
+          stroke =>
+            stroke
+              .map((spot, i) => `${i ? "L" : "M"}${(300 * spot.x).toFixed(1)} ${(100 * spot.y).toFixed(1)}`)
+              .join("") + (stroke.length === 1 ? "h0.1" : ""),
+        )
+        .join(""),
+    );
+  pad.querySelector("input").value = all
+    .map(stroke => stroke.map(spot => `${spot.x.toFixed(4)},${spot.y.toFixed(4)}`).join(" "))
+    .join(";");
   pad.querySelector("[data-pad-again]").hidden = all.length === 0;
 }
 

@@ -81,7 +81,11 @@ export class TextTable extends Table {
       const boxes = document.getSelection().getRangeAt(0).getClientRects();
       const last = boxes[boxes.length - 1];
       this.offered.style.top = `${last.bottom - box.top + 6}px`;
-      this.offered.style.left = `${Math.max(8, Math.min(box.width - this.offered.offsetWidth - 8, last.right - box.left - this.offered.offsetWidth))}px`;
+      const right = Math.min(
+        box.width - this.offered.offsetWidth - 8,
+        last.right - box.left - this.offered.offsetWidth,
+      );
+      this.offered.style.left = `${Math.max(8, right)}px`;
     }
   }
 
@@ -94,7 +98,8 @@ export class TextTable extends Table {
     const set = (name, value) => (this.form.elements[name].value = value);
     set("start", chosen.start);
     set("quote", chosen.quote);
-    this.form.querySelector("[data-quoted]").textContent = `“${chosen.quote.length > 160 ? `${chosen.quote.slice(0, 160)}…` : chosen.quote}”`;
+    this.form.querySelector("[data-quoted]").textContent =
+      `“${chosen.quote.length > 160 ? `${chosen.quote.slice(0, 160)}…` : chosen.quote}”`;
     this.range = document.getSelection().getRangeAt(0).cloneRange();
     if (window.Highlight) {
       CSS.highlights.set("new-words", new Highlight(this.range));
@@ -126,7 +131,10 @@ export class TextTable extends Table {
     const seen = this.steps.findIndex(word => word.passage.getBoundingClientRect().bottom > 80);
     this.from = this.to = Math.max(0, seen);
     this.sheet.tabIndex = 0;
-    this.sheet.setAttribute("aria-label", "The text: move by words with the arrow keys, take more with Shift, note them with Enter");
+    this.sheet.setAttribute(
+      "aria-label",
+      "The text: move by words with the arrow keys, take more with Shift, note them with Enter",
+    );
     this.sheet.focus({ preventScroll: true });
     this.show();
   }
@@ -153,9 +161,20 @@ export class TextTable extends Table {
       return;
     }
     const passage = this.steps[this.to].passage;
-    const turn = { ArrowLeft: () => this.to - 1, ArrowRight: () => this.to + 1, ArrowDown: () => this.steps.findIndex((word, i) => i > this.to && word.passage !== passage),
-      ArrowUp: () => { const before = this.steps.slice(0, this.to).reverse().find(word => word.passage !== passage); return before ? this.steps.findIndex(word => word.passage === before.passage) : 0; } }[event.key]();
-    this.to = turn < 0 ? (event.key === "ArrowDown" ? this.steps.length - 1 : 0) : Math.min(this.steps.length - 1, turn);
+    const turn = {
+      ArrowLeft: () => this.to - 1,
+      ArrowRight: () => this.to + 1,
+      ArrowDown: () => this.steps.findIndex((word, i) => i > this.to && word.passage !== passage),
+      ArrowUp: () => {
+        const before = this.steps
+          .slice(0, this.to)
+          .reverse()
+          .find(word => word.passage !== passage);
+        return before ? this.steps.findIndex(word => word.passage === before.passage) : 0;
+      },
+    }[event.key]();
+    this.to =
+      turn < 0 ? (event.key === "ArrowDown" ? this.steps.length - 1 : 0) : Math.min(this.steps.length - 1, turn);
     this.from = event.shiftKey ? this.from : this.to;
     this.show();
   }
@@ -182,14 +201,30 @@ export class TextTable extends Table {
 
   entries() {
     const box = this.sheet.getBoundingClientRect();
-    const at = rect => ({ x: ((rect.left + rect.width / 2 - box.left) / box.width) * 1000, y: ((rect.top + rect.height / 2 - box.top) / box.width) * 1000 });
+    const at = rect => ({
+      x: ((rect.left + rect.width / 2 - box.left) / box.width) * 1000,
+      y: ((rect.top + rect.height / 2 - box.top) / box.width) * 1000,
+    });
     const all = this.notes().map(note => {
       const words = this.shape(note.dataset.note);
-      return { note, shape: words, gone: !words, id: note.dataset.note, ...(words ? at(words.getClientRects()[0] || words.getBoundingClientRect()) : { x: 0, y: 0 }),
-        kind: ["change", "question", "idea", "keep"].find(kind => note.classList.contains(kind)), settled: note.classList.contains("settled") };
+      return {
+        note,
+        shape: words,
+        gone: !words,
+        id: note.dataset.note,
+        ...(words ? at(words.getClientRects()[0] || words.getBoundingClientRect()) : { x: 0, y: 0 }),
+        kind: ["change", "question", "idea", "keep"].find(kind => note.classList.contains(kind)),
+        settled: note.classList.contains("settled"),
+      };
     });
     if (this.form && !this.form.hidden) {
-      all.push({ note: this.form, id: "new", ...(this.range ? at(this.range.getBoundingClientRect()) : { x: 0, y: 0 }), kind: "new", settled: false });
+      all.push({
+        note: this.form,
+        id: "new",
+        ...(this.range ? at(this.range.getBoundingClientRect()) : { x: 0, y: 0 }),
+        kind: "new",
+        settled: false,
+      });
     }
     return all;
   }
@@ -204,7 +239,9 @@ export class TextTable extends Table {
     if (fresh && !this.chosen() && !this.range) {
       const own = document.importNode(fresh, true);
       this.writing.replaceWith(own);
-      own.querySelectorAll("[data-mark]").forEach(words => this.on(words, "click", () => this.select(words.dataset.mark, true)));
+      own
+        .querySelectorAll("[data-mark]")
+        .forEach(words => this.on(words, "click", () => this.select(words.dataset.mark, true)));
     }
   }
 }

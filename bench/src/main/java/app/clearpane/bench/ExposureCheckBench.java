@@ -44,42 +44,59 @@ import org.openjdk.jmh.annotations.Warmup;
 @Warmup(iterations = 3, time = 2)
 @Measurement(iterations = 3, time = 2)
 public class ExposureCheckBench {
-  private static final int ITEMS = 10_000;
-  private static final int SEATS = 50;
-  private static final Instant NOW = Instant.parse("2027-03-24T09:30:00Z");
-  private final Random random = new Random(7);
-  private final PaneId board = new PaneId(new UUID(random.nextLong(), random.nextLong()));
-  private final List<Seat> seats = IntStream.range(0, SEATS).mapToObj(i -> new Seat(new SeatId(uuid()), board, new ContactId(uuid()), SeatRole.REVIEWER, SeatState.ACCEPTED, false)).toList();
-  private final List<Item> items = items();
-  private final Pane pane = new Pane(board, "The board", Optional.of(NOW), Optional.empty(), settings(Aperture.PICKED), settings(Aperture.OPEN));
+    private static final int ITEMS = 10_000;
+    private static final int SEATS = 50;
+    private static final Instant NOW = Instant.parse("2027-03-24T09:30:00Z");
+    private final Random random = new Random(7);
+    private final PaneId board = new PaneId(new UUID(random.nextLong(), random.nextLong()));
+    private final List<Seat> seats = IntStream.range(0, SEATS)
+            .mapToObj(i -> new Seat(
+                    new SeatId(uuid()), board, new ContactId(uuid()), SeatRole.REVIEWER, SeatState.ACCEPTED, false))
+            .toList();
+    private final List<Item> items = items();
+    private final Pane pane = new Pane(
+            board, "The board", Optional.of(NOW), Optional.empty(), settings(Aperture.PICKED), settings(Aperture.OPEN));
 
-  private UUID uuid() {
-    return new UUID(random.nextLong(), random.nextLong());
-  }
-
-  private List<Item> items() {
-    List<Item> made = new ArrayList<>();
-    for (int i = 0; i < ITEMS; i++) {
-      List<Item.Ancestor> above = made.isEmpty() || i % 10 == 0 ? List.of() : List.of(new Item.Ancestor(made.get(i - i % 10).id(), "Folder"));
-      Set<ContactId> addressed = i % 20 == 0 ? Set.of(seats.get(random.nextInt(SEATS)).contact()) : Set.of();
-      made.add(new Item(new ItemId(uuid()), ContentKind.values()[1 + i % 3], "Item " + i, above, Item.State.THERE, addressed));
+    private UUID uuid() {
+        return new UUID(random.nextLong(), random.nextLong());
     }
-    return made;
-  }
 
-  private PaneSettings settings(Aperture aperture) {
-    Map<ItemId, Setting> settings = new HashMap<>();
-    items.forEach(item -> {
-      if (random.nextInt(4) == 0) {
-        settings.put(item.id(), new Setting(random.nextBoolean() ? Showing.SHOWN : Showing.HELD_BACK, "Teo", NOW));
-      }
-    });
-    return new PaneSettings(Map.of(ContentKind.DATES, aperture, ContentKind.FILES, aperture, ContentKind.DELIVERABLES, aperture), settings, Map.of());
-  }
+    private List<Item> items() {
+        List<Item> made = new ArrayList<>();
+        for (int i = 0; i < ITEMS; i++) {
+            List<Item.Ancestor> above = made.isEmpty() || i % 10 == 0
+                    ? List.of()
+                    : List.of(new Item.Ancestor(made.get(i - i % 10).id(), "Folder"));
+            Set<ContactId> addressed =
+                    i % 20 == 0 ? Set.of(seats.get(random.nextInt(SEATS)).contact()) : Set.of();
+            made.add(new Item(
+                    new ItemId(uuid()),
+                    ContentKind.values()[1 + i % 3],
+                    "Item " + i,
+                    above,
+                    Item.State.THERE,
+                    addressed));
+        }
+        return made;
+    }
 
-  /** Compares for everybody. */
-  @Benchmark
-  public ExposureCheck check() {
-    return ExposureCheck.of(items, pane, seats, NOW);
-  }
+    private PaneSettings settings(Aperture aperture) {
+        Map<ItemId, Setting> settings = new HashMap<>();
+        items.forEach(item -> {
+            if (random.nextInt(4) == 0) {
+                settings.put(
+                        item.id(), new Setting(random.nextBoolean() ? Showing.SHOWN : Showing.HELD_BACK, "Teo", NOW));
+            }
+        });
+        return new PaneSettings(
+                Map.of(ContentKind.DATES, aperture, ContentKind.FILES, aperture, ContentKind.DELIVERABLES, aperture),
+                settings,
+                Map.of());
+    }
+
+    /** Compares for everybody. */
+    @Benchmark
+    public ExposureCheck check() {
+        return ExposureCheck.of(items, pane, seats, NOW);
+    }
 }

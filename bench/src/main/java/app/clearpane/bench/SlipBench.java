@@ -37,49 +37,70 @@ import org.openjdk.jmh.annotations.Warmup;
 @Warmup(iterations = 3, time = 2)
 @Measurement(iterations = 3, time = 2)
 public class SlipBench {
-  private static final int ACTIVITIES = 500;
-  private static final int DAYS = 250;
-  private static final LocalDate START = LocalDate.of(2027, 3, 1);
-  private final Random random = new Random(11);
-  private final Timeline timeline = new Timeline(WorkingCalendar.weekdays(ZoneOffset.UTC), START);
-  private final List<SlipLedger.State> states = states();
+    private static final int ACTIVITIES = 500;
+    private static final int DAYS = 250;
+    private static final LocalDate START = LocalDate.of(2027, 3, 1);
+    private final Random random = new Random(11);
+    private final Timeline timeline = new Timeline(WorkingCalendar.weekdays(ZoneOffset.UTC), START);
+    private final List<SlipLedger.State> states = states();
 
-  private List<SlipLedger.State> states() {
-    List<Task> tasks = new ArrayList<>();
-    for (int i = 0; i < ACTIVITIES; i++) {
-      List<Task.After> after = new ArrayList<>();
-      for (int k = 0; k < 3 && i > 0; k++) {
-        ItemId before = tasks.get(Math.max(0, i - 1 - random.nextInt(20))).id();
-        if (after.stream().noneMatch(link -> link.predecessor().equals(before))) {
-          after.add(new Task.After(before, random.nextInt(2)));
+    private List<SlipLedger.State> states() {
+        List<Task> tasks = new ArrayList<>();
+        for (int i = 0; i < ACTIVITIES; i++) {
+            List<Task.After> after = new ArrayList<>();
+            for (int k = 0; k < 3 && i > 0; k++) {
+                ItemId before =
+                        tasks.get(Math.max(0, i - 1 - random.nextInt(20))).id();
+                if (after.stream().noneMatch(link -> link.predecessor().equals(before))) {
+                    after.add(new Task.After(before, random.nextInt(2)));
+                }
+            }
+            tasks.add(new Task(
+                    new ItemId(new UUID(1, i)),
+                    Optional.empty(),
+                    "Task " + i,
+                    i % 3 == 0 ? Side.CLIENTS : Side.OURS,
+                    new Task.Shape(1 + random.nextInt(5), Optional.empty(), after, OptionalInt.empty()),
+                    Stage.TO_DO,
+                    Task.Actual.NONE));
         }
-      }
-      tasks.add(new Task(new ItemId(new UUID(1, i)), Optional.empty(), "Task " + i, i % 3 == 0 ? Side.CLIENTS : Side.OURS, new Task.Shape(1 + random.nextInt(5), Optional.empty(), after, OptionalInt.empty()), Stage.TO_DO, Task.Actual.NONE));
+        List<SlipLedger.State> all = new ArrayList<>();
+        for (int day = 0; day < DAYS; day++) {
+            all.add(new SlipLedger.State(timeline.day(day), timeline, new Network(tasks), Map.of(), false));
+            tasks = changed(tasks, timeline.day(day), 2 * day);
+        }
+        return all;
     }
-    List<SlipLedger.State> all = new ArrayList<>();
-    for (int day = 0; day < DAYS; day++) {
-      all.add(new SlipLedger.State(timeline.day(day), timeline, new Network(tasks), Map.of(), false));
-      tasks = changed(tasks, timeline.day(day), 2 * day);
-    }
-    return all;
-  }
 
-  private List<Task> changed(List<Task> tasks, LocalDate day, int done) {
-    List<Task> next = new ArrayList<>(tasks);
-    for (int i = done; i < Math.min(done + 2, next.size()); i++) {
-      Task task = next.get(i);
-      next.set(i, new Task(task.id(), task.parent(), task.name(), task.side(), task.shape(), Stage.DONE, new Task.Actual(Optional.of(day), Optional.of(day), Optional.empty())));
+    private List<Task> changed(List<Task> tasks, LocalDate day, int done) {
+        List<Task> next = new ArrayList<>(tasks);
+        for (int i = done; i < Math.min(done + 2, next.size()); i++) {
+            Task task = next.get(i);
+            next.set(
+                    i,
+                    new Task(
+                            task.id(),
+                            task.parent(),
+                            task.name(),
+                            task.side(),
+                            task.shape(),
+                            Stage.DONE,
+                            new Task.Actual(Optional.of(day), Optional.of(day), Optional.empty())));
+        }
+        Task other = next.get(random.nextInt(next.size()));
+        Task.Shape shape = new Task.Shape(
+                1 + random.nextInt(6), Optional.empty(), other.shape().after(), OptionalInt.empty());
+        next.set(
+                next.indexOf(other),
+                new Task(other.id(), other.parent(), other.name(), other.side(), shape, other.stage(), other.actual()));
+        return next;
     }
-    Task other = next.get(random.nextInt(next.size()));
-    Task.Shape shape = new Task.Shape(1 + random.nextInt(6), Optional.empty(), other.shape().after(), OptionalInt.empty());
-    next.set(next.indexOf(other), new Task(other.id(), other.parent(), other.name(), other.side(), shape, other.stage(), other.actual()));
-    return next;
-  }
 
-  /** The whole ledger and today's forecast. */
-  @Benchmark
-  public int ledger() {
-    SlipLedger.State today = states.get(states.size() - 1);
-    return SlipLedger.of(states, START.plusDays(400)).sum().total() + Forecast.of(today.activities(), timeline, DAYS).finish();
-  }
+    /** The whole ledger and today's forecast. */
+    @Benchmark
+    public int ledger() {
+        SlipLedger.State today = states.get(states.size() - 1);
+        return SlipLedger.of(states, START.plusDays(400)).sum().total()
+                + Forecast.of(today.activities(), timeline, DAYS).finish();
+    }
 }

@@ -10,7 +10,6 @@ import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.plan.Today;
 import app.clearpane.core.plan.WorkingCalendar;
 import app.clearpane.core.project.ProjectId;
-import app.clearpane.core.signoff.Rule;
 import app.clearpane.store.agency.Contact;
 import app.clearpane.store.agency.People;
 import app.clearpane.store.agency.TeamMember;
@@ -29,36 +28,59 @@ import org.jooq.DSLContext;
 
 /** An agency with one project, for tests to build on. */
 public final class AHouse {
-  public static final Instant NOW = Instant.parse("2027-03-24T09:30:00Z");
-  public final DSLContext db;
-  public final ProjectId project = new ProjectId(UUID.randomUUID());
-  private final ClientId client;
+    public static final Instant NOW = Instant.parse("2027-03-24T09:30:00Z");
+    public final DSLContext db;
+    public final ProjectId project = new ProjectId(UUID.randomUUID());
+    private final ClientId client;
 
-  /** The day of {@link #NOW}, a Wednesday. */
-  public static Today today() {
-    return new Today(LocalDate.of(2027, 3, 24), WorkingCalendar.weekdays(ZoneId.of("Europe/London")));
-  }
+    /** The day of {@link #NOW}, a Wednesday. */
+    public static Today today() {
+        return new Today(LocalDate.of(2027, 3, 24), WorkingCalendar.weekdays(ZoneId.of("Europe/London")));
+    }
 
-  public AHouse(DSLContext db) {
-    this.db = db;
-    People people = new People(db);
-    people.found(new Name("Marram & Finch"), ZoneId.of("Europe/London"), NOW);
-    TeamMember ines = people.addMember(new Name("Ines"), new EmailAddress("ines@marram.example"), TeamRole.MANAGER, "", NOW);
-    client = people.clientNamed(new Name("Penwether"), NOW);
-    new Projects(db).open(new Project(project, client, "Penwether", ines.id(), "Visitor centre", "night", "GBP", BigDecimal.TEN, null, LocalDate.of(2027, 3, 1), LocalDate.of(2027, 6, 1), null, null, "", null, "", 0, 1), NOW);
-  }
+    public AHouse(DSLContext db) {
+        this.db = db;
+        People people = new People(db);
+        people.found(new Name("Marram & Finch"), ZoneId.of("Europe/London"), NOW);
+        TeamMember ines =
+                people.addMember(new Name("Ines"), new EmailAddress("ines@marram.example"), TeamRole.MANAGER, "", NOW);
+        client = people.clientNamed(new Name("Penwether"), NOW);
+        new Projects(db)
+                .open(
+                        new Project(
+                                project,
+                                client,
+                                "Penwether",
+                                ines.id(),
+                                "Visitor centre",
+                                "night",
+                                "GBP",
+                                BigDecimal.TEN,
+                                null,
+                                LocalDate.of(2027, 3, 1),
+                                LocalDate.of(2027, 6, 1),
+                                null,
+                                null,
+                                "",
+                                null,
+                                "",
+                                0,
+                                1),
+                        NOW);
+    }
 
-  public Contact contact(String name) {
-    return new People(db).addContact(client, new Name(name), new EmailAddress(name + "@penwether.example"), "", NOW);
-  }
+    public Contact contact(String name) {
+        return new People(db)
+                .addContact(client, new Name(name), new EmailAddress(name + "@penwether.example"), "", NOW);
+    }
 
-  public PaneId pane(String name) {
-    return new Panes(db).add(project, name, "", NOW);
-  }
+    public PaneId pane(String name) {
+        return new Panes(db).add(project, name, "", NOW);
+    }
 
-  public ItemId deliverable(String name, PaneId pane) {
-    ItemId item = new Items(db, AHouse::today).add(project, ContentKind.DELIVERABLES, name, Optional.empty(), NOW);
-    new Deliverables(db).add(item, pane, "", app.clearpane.core.signoff.SigningTerms.USUAL);
-    return item;
-  }
+    public ItemId deliverable(String name, PaneId pane) {
+        ItemId item = new Items(db, AHouse::today).add(project, ContentKind.DELIVERABLES, name, Optional.empty(), NOW);
+        new Deliverables(db).add(item, pane, "", app.clearpane.core.signoff.SigningTerms.USUAL);
+        return item;
+    }
 }

@@ -11,45 +11,59 @@ import org.postgresql.ds.PGSimpleDataSource;
 
 /** A database with the real migrations. */
 public final class FreshDatabase {
-  private static final String OPTIONS = ";MODE=PostgreSQL;DATABASE_TO_LOWER=TRUE;DEFAULT_NULL_ORDERING=HIGH;OPTIMIZE_REUSE_RESULTS=FALSE;WRITE_DELAY=0";
+    private static final String OPTIONS =
+            ";MODE=PostgreSQL;DATABASE_TO_LOWER=TRUE;DEFAULT_NULL_ORDERING=HIGH;OPTIMIZE_REUSE_RESULTS=FALSE;WRITE_DELAY=0";
 
-  /** Names a PostgreSQL database, as a JDBC address with user and password, for the tests to run there instead of in memory. */
-  private static final String ELSEWHERE = "CLEARPANE_TEST_POSTGRESQL";
+    /**
+     * Names a PostgreSQL database, as a JDBC address with user and password, for the tests to run there instead of in
+     * memory.
+     */
+    private static final String ELSEWHERE = "CLEARPANE_TEST_POSTGRESQL";
 
-  private FreshDatabase() {}
+    private FreshDatabase() {}
 
-  /** One in memory; or a schema of its own on the PostgreSQL that the environment names. */
-  public static DSLContext inMemory() {
-    String elsewhere = System.getenv(ELSEWHERE);
-    if (elsewhere != null) {
-      String schema = "t" + UUID.randomUUID().toString().replace("-", "");
-      String url = elsewhere + (elsewhere.contains("?") ? "&" : "?") + "currentSchema=" + schema;
-      Flyway.configure().dataSource(url, null, null).schemas(schema).locations("classpath:db/migration", "classpath:db/vendor/postgresql").load().migrate();
-      PGSimpleDataSource source = new PGSimpleDataSource();
-      source.setUrl(url);
-      return DSL.using(source, SQLDialect.POSTGRES, settings());
+    /** One in memory; or a schema of its own on the PostgreSQL that the environment names. */
+    public static DSLContext inMemory() {
+        String elsewhere = System.getenv(ELSEWHERE);
+        if (elsewhere != null) {
+            String schema = "t" + UUID.randomUUID().toString().replace("-", "");
+            String url = elsewhere + (elsewhere.contains("?") ? "&" : "?") + "currentSchema=" + schema;
+            Flyway.configure()
+                    .dataSource(url, null, null)
+                    .schemas(schema)
+                    .locations("classpath:db/migration", "classpath:db/vendor/postgresql")
+                    .load()
+                    .migrate();
+            PGSimpleDataSource source = new PGSimpleDataSource();
+            source.setUrl(url);
+            return DSL.using(source, SQLDialect.POSTGRES, settings());
+        }
+        return at("jdbc:h2:mem:" + UUID.randomUUID() + OPTIONS + ";DB_CLOSE_DELAY=-1");
     }
-    return at("jdbc:h2:mem:" + UUID.randomUUID() + OPTIONS + ";DB_CLOSE_DELAY=-1");
-  }
 
-  /** One in a file, made or opened again. */
-  public static DSLContext inFile(java.nio.file.Path file) {
-    return at("jdbc:h2:file:" + file.toAbsolutePath() + OPTIONS);
-  }
+    /** One in a file, made or opened again. */
+    public static DSLContext inFile(java.nio.file.Path file) {
+        return at("jdbc:h2:file:" + file.toAbsolutePath() + OPTIONS);
+    }
 
-  private static DSLContext at(String url) {
-    Flyway.configure().dataSource(url, "sa", "").locations("classpath:db/migration", "classpath:db/vendor/h2").load().migrate();
-    System.setProperty("org.jooq.no-logo", "true");
-    System.setProperty("org.jooq.no-tips", "true");
-    return DSL.using(org.h2.jdbcx.JdbcConnectionPool.create(url, "sa", ""), SQLDialect.H2, settings());
-  }
+    private static DSLContext at(String url) {
+        Flyway.configure()
+                .dataSource(url, "sa", "")
+                .locations("classpath:db/migration", "classpath:db/vendor/h2")
+                .load()
+                .migrate();
+        System.setProperty("org.jooq.no-logo", "true");
+        System.setProperty("org.jooq.no-tips", "true");
+        return DSL.using(org.h2.jdbcx.JdbcConnectionPool.create(url, "sa", ""), SQLDialect.H2, settings());
+    }
 
-  /** Takes away what keeps the Record from being altered. */
-  public static void letTheRecordBeAltered(DSLContext db) {
-    db.execute("drop trigger record_entry_only_grows" + (db.dialect() == SQLDialect.POSTGRES ? " on record_entry" : ""));
-  }
+    /** Takes away what keeps the Record from being altered. */
+    public static void letTheRecordBeAltered(DSLContext db) {
+        db.execute("drop trigger record_entry_only_grows"
+                + (db.dialect() == SQLDialect.POSTGRES ? " on record_entry" : ""));
+    }
 
-  private static Settings settings() {
-    return new Settings().withRenderQuotedNames(RenderQuotedNames.EXPLICIT_DEFAULT_QUOTED);
-  }
+    private static Settings settings() {
+        return new Settings().withRenderQuotedNames(RenderQuotedNames.EXPLICIT_DEFAULT_QUOTED);
+    }
 }

@@ -18,16 +18,22 @@ import org.springframework.util.unit.DataSize;
  * @param mailWaits whether mail that tells of what may be taken back waits until it may not
  */
 @ConfigurationProperties("clearpane")
-public record House(Path data, String address, @DefaultValue("studio@clear-pane.example") String from, @DefaultValue("250MB") DataSize largestUpload,
-    @DefaultValue("500") long pollMillis, @DefaultValue("60s") Duration drawing, @DefaultValue("true") boolean mailWaits) {
+public record House(
+        Path data,
+        String address,
+        @DefaultValue("studio@clear-pane.example") String from,
+        @DefaultValue("250MB") DataSize largestUpload,
+        @DefaultValue("500") long pollMillis,
+        @DefaultValue("60s") Duration drawing,
+        @DefaultValue("true") boolean mailWaits) {
 
-  /** Where the vault is. */
-  public Path vault() {
-    return data.resolve("vault");
-  }
+    /** Where the vault is. */
+    public Path vault() {
+        return data.resolve("vault");
+    }
 
-  /** Where bundles are built. */
-  public Path workshop() {
-    return data.resolve("workshop");
-  }
+    /** Where bundles are built. */
+    public Path workshop() {
+        return data.resolve("workshop");
+    }
 }

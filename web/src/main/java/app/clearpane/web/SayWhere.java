@@ -10,19 +10,25 @@ import org.springframework.stereotype.Component;
 @Component
 @Profile("!demo")
 class SayWhere {
-  private final House house;
+    private final House house;
 
-  /** @throws IllegalStateException if the data are a demo's, wherever they came from: its links open again and again, and anybody can read them */
-  SayWhere(House house, WaysIn waysIn) {
-    this.house = house;
-    if (waysIn.anyOfADemo()) {
-      throw new IllegalStateException("The data in " + house.data().toAbsolutePath() + " are a demo's, whose links anybody can read, so they are not served as a real house. Nothing was changed.");
+    /**
+     * @throws IllegalStateException if the data are a demo's, wherever they came from: its links open again and again,
+     *     and anybody can read them
+     */
+    SayWhere(House house, WaysIn waysIn) {
+        this.house = house;
+        if (waysIn.anyOfADemo()) {
+            throw new IllegalStateException("The data in " + house.data().toAbsolutePath()
+                    + " are a demo's, whose links anybody can read, so they are not served as a real "
+                    + "house. Nothing was changed.");
+        }
     }
-  }
 
-  @EventListener(ApplicationReadyEvent.class)
-  void say() {
-    System.out.println("Clear Pane is at " + house.address() + " with its data in " + house.data().toAbsolutePath());
-    System.out.println("Ctrl-C stops it.");
-  }
+    @EventListener(ApplicationReadyEvent.class)
+    void say() {
+        System.out.println("Clear Pane is at " + house.address() + " with its data in "
+                + house.data().toAbsolutePath());
+        System.out.println("Ctrl-C stops it.");
+    }
 }

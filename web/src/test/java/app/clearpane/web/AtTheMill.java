@@ -20,83 +20,122 @@ import org.springframework.beans.factory.annotation.Autowired;
 
 /** The flour bags, on which tests make deliverables of their own: Imre speaks for the mill, Grete signs too. */
 abstract class AtTheMill extends DemoHouse {
-  @Autowired Deliverables deliverables;
+    @Autowired
+    Deliverables deliverables;
 
-  ProjectId mill() {
-    return projects.active().stream().filter(project -> project.name().equals("Flour bags")).findFirst().orElseThrow().id();
-  }
-
-  Panes.Row pane() {
-    return panes.ofProject(mill()).get(0);
-  }
-
-  Visitor ines() throws Exception {
-    return Visitor.by(address(), linkOfTeam("ines@marram-finch.example"));
-  }
-
-  /** A file of the demo; texts do not name another client, whom nobody at the mill may read of. */
-  static byte[] demoFile(String name) throws Exception {
-    try (InputStream in = Objects.requireNonNull(AtTheMill.class.getResourceAsStream("/demo-files/" + name))) {
-      byte[] bytes = in.readAllBytes();
-      return name.endsWith(".md") ? new String(bytes, java.nio.charset.StandardCharsets.UTF_8).replace("Penwether", "The mill").getBytes(java.nio.charset.StandardCharsets.UTF_8) : bytes;
+    ProjectId mill() {
+        return projects.active().stream()
+                .filter(project -> project.name().equals("Flour bags"))
+                .findFirst()
+                .orElseThrow()
+                .id();
     }
-  }
 
-  HttpResponse<String> upload(Visitor ines, ItemId deliverable) throws Exception {
-    return upload(ines, deliverable, "flour-spelt-1.pdf");
-  }
-
-  HttpResponse<String> upload(Visitor ines, ItemId deliverable, String file) throws Exception {
-    byte[] bytes = demoFile(file);
-    return ines.upload("/t/deliverables/" + deliverable + "/versions", ines.token(), "mill-" + file, () -> new java.io.ByteArrayInputStream(bytes), Map.of("whatChanged", "words that were typed"));
-  }
-
-  ItemId deliverable(Visitor ines, String name, String rule) throws Exception {
-    ines.post("/t/projects/" + mill() + "/deliverables", ines.token(), Map.of("name", name, "pane", pane().id().toString(), "about", "", "rule", rule, "reviewDays", "3"));
-    return deliverables.of(mill()).stream().filter(one -> one.name().equals(name)).map(Deliverable::id).findFirst().orElseThrow();
-  }
-
-  VersionRow sent(Visitor ines, ItemId deliverable) throws Exception {
-    return sent(ines, deliverable, "flour-spelt-1.pdf");
-  }
-
-  VersionRow sent(Visitor ines, ItemId deliverable, String file) throws Exception {
-    upload(ines, deliverable, file);
-    VersionRow draft = deliverables.versions(deliverable).stream().filter(VersionRow::draft).findFirst().orElseThrow();
-    ines.post("/t/versions/" + draft.id() + "/send", ines.token(), Map.of());
-    return deliverables.version(draft.id()).orElseThrow();
-  }
-
-  Callable<HttpResponse<String>> deciding(Visitor who, VersionRow version, String decision) throws Exception {
-    String token = who.token();
-    return () -> who.post("/c/panes/" + pane().id() + "/versions/" + version.id() + "/decisions", token,
-        Map.of("decision", decision, "sha256", version.sha256().hex(), "sentence", decision.equals("SIGN_OFF") ? "" : "as it should be", "typedName", "Signed", "sure", "true"));
-  }
-
-  Round round(ItemId deliverable) {
-    List<Round> rounds = deliverables.rounds(deliverable);
-    return rounds.get(rounds.size() - 1);
-  }
-
-  /** How many mails somebody got whose subject has these words in it. */
-  long mailsAbout(String address, String words) throws Exception {
-    long found = 0;
-    for (MimeMessage mail : world.getReceivedMessages()) {
-      found += mail.getAllRecipients()[0].toString().contains(address) && mail.getSubject().contains(words) ? 1 : 0;
+    Panes.Row pane() {
+        return panes.ofProject(mill()).get(0);
     }
-    return found;
-  }
 
-  /** Waits for the one mail that somebody gets whose subject has these words in it. */
-  void mailArrives(String address, String words) {
-    await().until(() -> mailsAbout(address, words) == 1);
-  }
+    Visitor ines() throws Exception {
+        return Visitor.by(address(), linkOfTeam("ines@marram-finch.example"));
+    }
 
-  Visitor imre() throws Exception {
-    return Visitor.by(address(), linkOf("imre@hobandbarley.example"));
-  }
+    /** A file of the demo; texts do not name another client, whom nobody at the mill may read of. */
+    static byte[] demoFile(String name) throws Exception {
+        try (InputStream in = Objects.requireNonNull(AtTheMill.class.getResourceAsStream("/demo-files/" + name))) {
+            byte[] bytes = in.readAllBytes();
+            return name.endsWith(".md")
+                    ? new String(bytes, java.nio.charset.StandardCharsets.UTF_8)
+                            .replace("Penwether", "The mill")
+                            .getBytes(java.nio.charset.StandardCharsets.UTF_8)
+                    : bytes;
+        }
+    }
 
-  Visitor grete() throws Exception {
-    return Visitor.by(address(), linkOf("grete@hobandbarley.example"));
-  }
+    HttpResponse<String> upload(Visitor ines, ItemId deliverable) throws Exception {
+        return upload(ines, deliverable, "flour-spelt-1.pdf");
+    }
+
+    HttpResponse<String> upload(Visitor ines, ItemId deliverable, String file) throws Exception {
+        byte[] bytes = demoFile(file);
+        return ines.upload(
+                "/t/deliverables/" + deliverable + "/versions",
+                ines.token(),
+                "mill-" + file,
+                () -> new java.io.ByteArrayInputStream(bytes),
+                Map.of("whatChanged", "words that were typed"));
+    }
+
+    ItemId deliverable(Visitor ines, String name, String rule) throws Exception {
+        ines.post(
+                "/t/projects/" + mill() + "/deliverables",
+                ines.token(),
+                Map.of("name", name, "pane", pane().id().toString(), "about", "", "rule", rule, "reviewDays", "3"));
+        return deliverables.of(mill()).stream()
+                .filter(one -> one.name().equals(name))
+                .map(Deliverable::id)
+                .findFirst()
+                .orElseThrow();
+    }
+
+    VersionRow sent(Visitor ines, ItemId deliverable) throws Exception {
+        return sent(ines, deliverable, "flour-spelt-1.pdf");
+    }
+
+    VersionRow sent(Visitor ines, ItemId deliverable, String file) throws Exception {
+        upload(ines, deliverable, file);
+        VersionRow draft = deliverables.versions(deliverable).stream()
+                .filter(VersionRow::draft)
+                .findFirst()
+                .orElseThrow();
+        ines.post("/t/versions/" + draft.id() + "/send", ines.token(), Map.of());
+        return deliverables.version(draft.id()).orElseThrow();
+    }
+
+    Callable<HttpResponse<String>> deciding(Visitor who, VersionRow version, String decision) throws Exception {
+        String token = who.token();
+        return () -> who.post(
+                "/c/panes/" + pane().id() + "/versions/" + version.id() + "/decisions",
+                token,
+                Map.of(
+                        "decision",
+                        decision,
+                        "sha256",
+                        version.sha256().hex(),
+                        "sentence",
+                        decision.equals("SIGN_OFF") ? "" : "as it should be",
+                        "typedName",
+                        "Signed",
+                        "sure",
+                        "true"));
+    }
+
+    Round round(ItemId deliverable) {
+        List<Round> rounds = deliverables.rounds(deliverable);
+        return rounds.get(rounds.size() - 1);
+    }
+
+    /** How many mails somebody got whose subject has these words in it. */
+    long mailsAbout(String address, String words) throws Exception {
+        long found = 0;
+        for (MimeMessage mail : world.getReceivedMessages()) {
+            found += mail.getAllRecipients()[0].toString().contains(address)
+                            && mail.getSubject().contains(words)
+                    ? 1
+                    : 0;
+        }
+        return found;
+    }
+
+    /** Waits for the one mail that somebody gets whose subject has these words in it. */
+    void mailArrives(String address, String words) {
+        await().until(() -> mailsAbout(address, words) == 1);
+    }
+
+    Visitor imre() throws Exception {
+        return Visitor.by(address(), linkOf("imre@hobandbarley.example"));
+    }
+
+    Visitor grete() throws Exception {
+        return Visitor.by(address(), linkOf("grete@hobandbarley.example"));
+    }
 }

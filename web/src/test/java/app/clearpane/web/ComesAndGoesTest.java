@@ -18,78 +18,144 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 
-/** What comes into view by itself is in the Record, with the rule that let it through; what is deleted is gone for everybody with all that lies in it. */
+/**
+ * What comes into view by itself is in the Record, with the rule that let it through; what is deleted is gone for
+ * everybody with all that lies in it.
+ */
 class ComesAndGoesTest extends DemoHouse {
-  @Autowired private Records records;
-  @Autowired private Tasks tasks;
-  @Autowired private ProjectFiles files;
-  private ProjectId project;
-  private PaneId board;
-  private Visitor ines;
-  private Visitor per;
+    @Autowired
+    private Records records;
 
-  @BeforeEach
-  void atThePenwether() throws Exception {
-    project = projects.active().stream().filter(one -> one.name().equals("Visitor centre")).findFirst().orElseThrow().id();
-    board = panes.ofProject(project).get(0).id();
-    ines = Visitor.by(address(), linkOfTeam("ines@marram-finch.example"));
-    per = Visitor.by(address(), linkOf("per@penwether.example"));
-  }
+    @Autowired
+    private Tasks tasks;
 
-  private ItemId task(String line, Optional<ItemId> parent) throws Exception {
-    ines.post("/t/projects/" + project + "/tasks", ines.token(), Map.of("line", line, "phase", "", "parent", parent.map(ItemId::toString).orElse("")));
-    return tasks.ofProject(project).stream().filter(one -> one.name().equals(line)).findFirst().map(PlannedTask::id).orElseThrow();
-  }
+    @Autowired
+    private ProjectFiles files;
 
-  private List<String> told(ItemId item, String act) {
-    return records.whole(project.value()).filter(line -> line.about().equals(item.value()) && line.stored().entry().act().equals(act)).map(line -> line.stored().payload().orElseThrow()).toList();
-  }
+    private ProjectId project;
+    private PaneId board;
+    private Visitor ines;
+    private Visitor per;
 
-  private String seenByPer() throws Exception {
-    return Texts.of(per.get("/c/panes/" + board).body());
-  }
-
-  @Test
-  void aPartOfADeletedTaskIsGoneForClientsTooAndBackTheSame() throws Exception {
-    ItemId whole = task("Gather the lamps", Optional.empty());
-    ItemId part = task("Count the lamps", Optional.of(whole));
-    ines.post("/t/tasks/" + part + "/stage", ines.token(), Map.of("stage", "DONE"));
-    assertThat(seenByPer()).contains("Count the lamps");
-    assertThat(told(part, "item.arrived-shown")).singleElement().asString().contains("\"pane\":\"The board\"", "It is finished, which passes");
-    ines.post("/t/tasks/" + whole + "/delete", ines.token(), Map.of());
-    assertThat(seenByPer()).doesNotContain("Count the lamps", "Gather the lamps");
-    assertThat(per.get("/c/panes/" + board + "/tasks/" + part).statusCode()).isEqualTo(404);
-    assertThat(told(part, "item.left-view")).singleElement().asString().contains("Deleted");
-    assertThat(ines.post("/t/tasks/" + part + "/restore", ines.token(), Map.of("sure", "true")).body()).contains("Gather the lamps", "which was deleted too");
-    assertThat(ines.get("/t/projects/" + project + "/plan?deleted=" + whole).body()).contains("seen again at once by The board");
-    assertThat(ines.post("/t/tasks/" + whole + "/restore", ines.token(), Map.of()).statusCode()).as("says first who will see it").isEqualTo(409);
-    assertThat(tasks.find(whole)).isEmpty();
-    assertThat(ines.post("/t/tasks/" + whole + "/restore", ines.token(), Map.of("sure", "true")).statusCode()).isEqualTo(302);
-    assertThat(seenByPer()).contains("Count the lamps");
-    assertThat(told(part, "item.arrived-shown")).hasSize(2);
-    ines.post("/t/tasks/" + whole + "/delete", ines.token(), Map.of());
-  }
-
-  @Test
-  void aFileIsMovedIntoAShownFolderOnceItWasSaidWhoWillSeeIt() throws Exception {
-    ItemId finished = files.folders(project).stream().filter(one -> one.name().equals("Finished artwork")).findFirst().orElseThrow().id();
-    ines.upload("/t/projects/" + project + "/files", ines.token(), "lamp-list.txt", () -> new ByteArrayInputStream(new byte[] {65}), Map.of("folder", ""));
-    ItemId file = files.of(project).stream().filter(one -> one.name().equals("lamp-list.txt")).map(FileRow::id).findFirst().orElseThrow();
-    try {
-      assertThat(seenByPer()).doesNotContain("lamp-list.txt");
-      String into = "/t/projects/" + project + "/files/move";
-      assertThat(ines.post(into, ines.token(), Map.of("folder", finished.toString())).body()).contains("Tick the files to move first");
-      assertThat(ines.post(into, ines.token(), Map.of("file", file.toString(), "folder", finished.toString())).body()).contains("The board will see “lamp-list.txt” at once.", "Fabricators will see", "Move it");
-      assertThat(seenByPer()).as("nothing was moved yet").doesNotContain("lamp-list.txt");
-      assertThat(told(file, "file.moved")).isEmpty();
-      assertThat(ines.post(into, ines.token(), Map.of("file", file.toString(), "folder", finished.toString(), "sure", "true")).statusCode()).isEqualTo(302);
-      assertThat(seenByPer()).contains("lamp-list.txt");
-      assertThat(told(file, "item.arrived-shown")).hasSize(2).allMatch(one -> one.contains("Finished artwork"));
-      assertThat(ines.post(into, ines.token(), Map.of("file", file.toString(), "folder", "")).statusCode()).as("nobody gains").isEqualTo(302);
-      assertThat(seenByPer()).doesNotContain("lamp-list.txt");
-      assertThat(told(file, "item.left-view")).hasSize(2);
-    } finally {
-      ines.post("/t/files/" + file + "/delete", ines.token(), Map.of());
+    @BeforeEach
+    void atThePenwether() throws Exception {
+        project = projects.active().stream()
+                .filter(one -> one.name().equals("Visitor centre"))
+                .findFirst()
+                .orElseThrow()
+                .id();
+        board = panes.ofProject(project).get(0).id();
+        ines = Visitor.by(address(), linkOfTeam("ines@marram-finch.example"));
+        per = Visitor.by(address(), linkOf("per@penwether.example"));
     }
-  }
+
+    private ItemId task(String line, Optional<ItemId> parent) throws Exception {
+        ines.post(
+                "/t/projects/" + project + "/tasks",
+                ines.token(),
+                Map.of(
+                        "line",
+                        line,
+                        "phase",
+                        "",
+                        "parent",
+                        parent.map(ItemId::toString).orElse("")));
+        return tasks.ofProject(project).stream()
+                .filter(one -> one.name().equals(line))
+                .findFirst()
+                .map(PlannedTask::id)
+                .orElseThrow();
+    }
+
+    private List<String> told(ItemId item, String act) {
+        return records.whole(project.value())
+                .filter(line -> line.about().equals(item.value())
+                        && line.stored().entry().act().equals(act))
+                .map(line -> line.stored().payload().orElseThrow())
+                .toList();
+    }
+
+    private String seenByPer() throws Exception {
+        return Texts.of(per.get("/c/panes/" + board).body());
+    }
+
+    @Test
+    void aPartOfADeletedTaskIsGoneForClientsTooAndBackTheSame() throws Exception {
+        ItemId whole = task("Gather the lamps", Optional.empty());
+        ItemId part = task("Count the lamps", Optional.of(whole));
+        ines.post("/t/tasks/" + part + "/stage", ines.token(), Map.of("stage", "DONE"));
+        assertThat(seenByPer()).contains("Count the lamps");
+        assertThat(told(part, "item.arrived-shown"))
+                .singleElement()
+                .asString()
+                .contains("\"pane\":\"The board\"", "It is finished, which passes");
+        ines.post("/t/tasks/" + whole + "/delete", ines.token(), Map.of());
+        assertThat(seenByPer()).doesNotContain("Count the lamps", "Gather the lamps");
+        assertThat(per.get("/c/panes/" + board + "/tasks/" + part).statusCode()).isEqualTo(404);
+        assertThat(told(part, "item.left-view")).singleElement().asString().contains("Deleted");
+        assertThat(ines.post("/t/tasks/" + part + "/restore", ines.token(), Map.of("sure", "true"))
+                        .body())
+                .contains("Gather the lamps", "which was deleted too");
+        assertThat(ines.get("/t/projects/" + project + "/plan?deleted=" + whole).body())
+                .contains("seen again at once by The board");
+        assertThat(ines.post("/t/tasks/" + whole + "/restore", ines.token(), Map.of())
+                        .statusCode())
+                .as("says first who will see it")
+                .isEqualTo(409);
+        assertThat(tasks.find(whole)).isEmpty();
+        assertThat(ines.post("/t/tasks/" + whole + "/restore", ines.token(), Map.of("sure", "true"))
+                        .statusCode())
+                .isEqualTo(302);
+        assertThat(seenByPer()).contains("Count the lamps");
+        assertThat(told(part, "item.arrived-shown")).hasSize(2);
+        ines.post("/t/tasks/" + whole + "/delete", ines.token(), Map.of());
+    }
+
+    @Test
+    void aFileIsMovedIntoAShownFolderOnceItWasSaidWhoWillSeeIt() throws Exception {
+        ItemId finished = files.folders(project).stream()
+                .filter(one -> one.name().equals("Finished artwork"))
+                .findFirst()
+                .orElseThrow()
+                .id();
+        ines.upload(
+                "/t/projects/" + project + "/files",
+                ines.token(),
+                "lamp-list.txt",
+                () -> new ByteArrayInputStream(new byte[] {65}),
+                Map.of("folder", ""));
+        ItemId file = files.of(project).stream()
+                .filter(one -> one.name().equals("lamp-list.txt"))
+                .map(FileRow::id)
+                .findFirst()
+                .orElseThrow();
+        try {
+            assertThat(seenByPer()).doesNotContain("lamp-list.txt");
+            String into = "/t/projects/" + project + "/files/move";
+            assertThat(ines.post(into, ines.token(), Map.of("folder", finished.toString()))
+                            .body())
+                    .contains("Tick the files to move first");
+            assertThat(ines.post(into, ines.token(), Map.of("file", file.toString(), "folder", finished.toString()))
+                            .body())
+                    .contains("The board will see “lamp-list.txt” at once.", "Fabricators will see", "Move it");
+            assertThat(seenByPer()).as("nothing was moved yet").doesNotContain("lamp-list.txt");
+            assertThat(told(file, "file.moved")).isEmpty();
+            assertThat(ines.post(
+                                    into,
+                                    ines.token(),
+                                    Map.of("file", file.toString(), "folder", finished.toString(), "sure", "true"))
+                            .statusCode())
+                    .isEqualTo(302);
+            assertThat(seenByPer()).contains("lamp-list.txt");
+            assertThat(told(file, "item.arrived-shown")).hasSize(2).allMatch(one -> one.contains("Finished artwork"));
+            assertThat(ines.post(into, ines.token(), Map.of("file", file.toString(), "folder", ""))
+                            .statusCode())
+                    .as("nobody gains")
+                    .isEqualTo(302);
+            assertThat(seenByPer()).doesNotContain("lamp-list.txt");
+            assertThat(told(file, "item.left-view")).hasSize(2);
+        } finally {
+            ines.post("/t/files/" + file + "/delete", ines.token(), Map.of());
+        }
+    }
 }

@@ -19,57 +19,94 @@ import org.springframework.beans.factory.annotation.Autowired;
 
 /** Concerns are noted, shown one by one, changed and settled. */
 class ConcernTest extends DemoHouse {
-  private static final Map<String, String> WIND = Map.of("name", "Wind on the hill", "issue", "false", "likelihood", "2", "effect", "3", "about", "The crane stands still in wind.", "measure", "Two days are kept free.", "owner", "", "revision", "0");
-  @Autowired private Concerns concerns;
-  @Autowired private Items items;
+    private static final Map<String, String> WIND = Map.of(
+            "name",
+            "Wind on the hill",
+            "issue",
+            "false",
+            "likelihood",
+            "2",
+            "effect",
+            "3",
+            "about",
+            "The crane stands still in wind.",
+            "measure",
+            "Two days are kept free.",
+            "owner",
+            "",
+            "revision",
+            "0");
 
-  @Test
-  void isTheTeamsUntilItIsShown() throws Exception {
-    ProjectId project = projects.active().stream().filter(one -> one.name().equals("Visitor centre")).findFirst().orElseThrow().id();
-    Panes.Row board = panes.ofProject(project).get(0);
-    Visitor teo = Visitor.by(address(), linkOfTeam("teo@marram-finch.example"));
-    Visitor jasper = Visitor.by(address(), linkOf("jasper@penwether.example"));
-    String page = "/t/projects/" + project + "/concerns";
-    assertThat(teo.post(page, teo.token(), WIND).statusCode()).isEqualTo(302);
-    Concern wind = concerns.of(project).stream().filter(one -> one.name().equals("Wind on the hill")).findFirst().orElseThrow();
-    try {
-      assertThat(teo.get(page).body()).contains("Wind on the hill", "would change the project", "Nobody looks after it");
-      assertThat(pane(jasper, board.id())).contains("What we watch", "The hall floor may dry late").doesNotContain("Wind on the hill", "The Trust may have to save", "Rukmini");
-      showNow(board.id(), wind.id());
-      assertThat(pane(jasper, board.id())).contains("Wind on the hill", "Two days are kept free.", "may happen");
+    @Autowired
+    private Concerns concerns;
 
-      Map<String, String> happened = new HashMap<>(WIND);
-      happened.put("issue", "true");
-      happened.put("revision", String.valueOf(wind.revision()));
-      assertThat(teo.post("/t/concerns/" + wind.id(), teo.token(), happened).statusCode()).isEqualTo(302);
-      assertThat(pane(jasper, board.id())).contains("has happened");
-      assertThat(teo.post("/t/concerns/" + wind.id(), teo.token(), happened).statusCode()).as("changed meanwhile").isEqualTo(409);
-      assertThat(teo.post("/t/concerns/" + wind.id() + "/settled", teo.token(), Map.of("settled", "true")).statusCode()).isEqualTo(302);
-      assertThat(concerns.find(wind.id()).orElseThrow().open()).isFalse();
-      assertThat(teo.get("/t/projects/" + project + "/record").body()).contains("Wind on the hill");
-    } finally {
-      items.delete(wind.id(), clock.instant());
+    @Autowired
+    private Items items;
+
+    @Test
+    void isTheTeamsUntilItIsShown() throws Exception {
+        ProjectId project = projects.active().stream()
+                .filter(one -> one.name().equals("Visitor centre"))
+                .findFirst()
+                .orElseThrow()
+                .id();
+        Panes.Row board = panes.ofProject(project).get(0);
+        Visitor teo = Visitor.by(address(), linkOfTeam("teo@marram-finch.example"));
+        Visitor jasper = Visitor.by(address(), linkOf("jasper@penwether.example"));
+        String page = "/t/projects/" + project + "/concerns";
+        assertThat(teo.post(page, teo.token(), WIND).statusCode()).isEqualTo(302);
+        Concern wind = concerns.of(project).stream()
+                .filter(one -> one.name().equals("Wind on the hill"))
+                .findFirst()
+                .orElseThrow();
+        try {
+            assertThat(teo.get(page).body())
+                    .contains("Wind on the hill", "would change the project", "Nobody looks after it");
+            assertThat(pane(jasper, board.id()))
+                    .contains("What we watch", "The hall floor may dry late")
+                    .doesNotContain("Wind on the hill", "The Trust may have to save", "Rukmini");
+            showNow(board.id(), wind.id());
+            assertThat(pane(jasper, board.id())).contains("Wind on the hill", "Two days are kept free.", "may happen");
+
+            Map<String, String> happened = new HashMap<>(WIND);
+            happened.put("issue", "true");
+            happened.put("revision", String.valueOf(wind.revision()));
+            assertThat(teo.post("/t/concerns/" + wind.id(), teo.token(), happened)
+                            .statusCode())
+                    .isEqualTo(302);
+            assertThat(pane(jasper, board.id())).contains("has happened");
+            assertThat(teo.post("/t/concerns/" + wind.id(), teo.token(), happened)
+                            .statusCode())
+                    .as("changed meanwhile")
+                    .isEqualTo(409);
+            assertThat(teo.post("/t/concerns/" + wind.id() + "/settled", teo.token(), Map.of("settled", "true"))
+                            .statusCode())
+                    .isEqualTo(302);
+            assertThat(concerns.find(wind.id()).orElseThrow().open()).isFalse();
+            assertThat(teo.get("/t/projects/" + project + "/record").body()).contains("Wind on the hill");
+        } finally {
+            items.delete(wind.id(), clock.instant());
+        }
     }
-  }
 
-  @Test
-  void whatIsOutOfRangeIsRefused() throws Exception {
-    ProjectId project = projects.active().get(0).id();
-    Visitor teo = Visitor.by(address(), linkOfTeam("teo@marram-finch.example"));
-    Map<String, String> wrong = new HashMap<>(WIND);
-    wrong.put("effect", "7");
-    wrong.put("name", " ");
-    HttpResponse<String> refused = teo.post("/t/projects/" + project + "/concerns", teo.token(), wrong);
-    assertThat(refused.statusCode()).isEqualTo(422);
-    assertThat(refused.body()).contains("Choose how likely it is", "What it is called");
-  }
+    @Test
+    void whatIsOutOfRangeIsRefused() throws Exception {
+        ProjectId project = projects.active().get(0).id();
+        Visitor teo = Visitor.by(address(), linkOfTeam("teo@marram-finch.example"));
+        Map<String, String> wrong = new HashMap<>(WIND);
+        wrong.put("effect", "7");
+        wrong.put("name", " ");
+        HttpResponse<String> refused = teo.post("/t/projects/" + project + "/concerns", teo.token(), wrong);
+        assertThat(refused.statusCode()).isEqualTo(422);
+        assertThat(refused.body()).contains("Choose how likely it is", "What it is called");
+    }
 
-  private static String pane(Visitor visitor, PaneId board) throws Exception {
-    return visitor.get("/c/panes/" + board).body();
-  }
+    private static String pane(Visitor visitor, PaneId board) throws Exception {
+        return visitor.get("/c/panes/" + board).body();
+    }
 
-  private void showNow(PaneId board, ItemId item) {
-    panes.setShowing(board, item, new Setting(Showing.SHOWN, "Ines", clock.instant()));
-    panes.publish(panes.find(board).orElseThrow(), clock.instant());
-  }
+    private void showNow(PaneId board, ItemId item) {
+        panes.setShowing(board, item, new Setting(Showing.SHOWN, "Ines", clock.instant()));
+        panes.publish(panes.find(board).orElseThrow(), clock.instant());
+    }
 }

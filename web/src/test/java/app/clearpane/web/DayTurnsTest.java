@@ -24,65 +24,122 @@ import org.springframework.transaction.support.TransactionTemplate;
 
 /** What a new day lets through, and what it stops, is in the Record once, by the house. */
 class DayTurnsTest extends DemoHouse {
-  @Autowired private Records records;
-  @Autowired private Tasks tasks;
-  @Autowired private TheAgency agency;
-  @Autowired private TurnTheDay day;
-  @Autowired private TransactionTemplate transaction;
+    @Autowired
+    private Records records;
 
-  private List<String> told(ProjectId project, ItemId item, String act) {
-    return records.whole(project.value()).filter(line -> line.about().equals(item.value()) && line.stored().entry().act().equals(act)).map(line -> line.stored().entry().actor() + " " + line.stored().payload().orElseThrow()).toList();
-  }
+    @Autowired
+    private Tasks tasks;
 
-  @Test
-  void whatComesNearAndWhatIsLateIsToldOnce() throws Exception {
-    ProjectId project = projects.active().stream().filter(one -> one.name().equals("Visitor centre")).findFirst().orElseThrow().id();
-    Visitor ines = Visitor.by(address(), linkOfTeam("ines@marram-finch.example"));
-    LocalDate due = agency.calendar().addWorkingDays(agency.today().plusDays(30), 0);
-    ines.post("/t/projects/" + project + "/tasks", ines.token(), Map.of("line", "Oil the hinges " + due, "phase", "", "parent", ""));
-    ItemId task = tasks.ofProject(project).stream().filter(one -> one.name().equals("Oil the hinges")).findFirst().map(PlannedTask::id).orElseThrow();
-    PaneId pane = panes.add(project, "Hinge makers", "", Instant.now());
-    try {
-      transaction.executeWithoutResult(status -> {
-        panes.setAperture(pane, ContentKind.TASKS, Aperture.FILTERED);
-        panes.setFilters(pane, ContentKind.TASKS, Set.of("DUE_WITHIN_2"));
-        panes.publish(panes.find(pane).orElseThrow(), Instant.now());
-      });
-      LocalDate before = due.minusDays(14);
-      day.turnTo(on(before));
-      assertThat(told(project, task, "item.arrived-shown")).as("two weeks before").isEmpty();
-      day.turnTo(on(due.minusDays(1)));
-      day.turnTo(on(due.minusDays(1)));
-      assertThat(told(project, task, "item.arrived-shown")).singleElement().asString().startsWith("house").contains("It is due within 2 working days, which passes", "Hinge makers");
-      assertThat(told(project, task, "item.left-view")).isEmpty();
-      day.turnTo(on(due.plusDays(1)));
-      assertThat(told(project, task, "item.left-view")).singleElement().asString().contains("No filter lets it pass");
-      assertThat(told(project, task, "item.arrived-shown")).hasSize(1);
-    } finally {
-      day.turnTo(agency.day());
-      panes.remove(panes.find(pane).orElseThrow());
-      ines.post("/t/tasks/" + task + "/delete", ines.token(), Map.of());
+    @Autowired
+    private TheAgency agency;
+
+    @Autowired
+    private TurnTheDay day;
+
+    @Autowired
+    private TransactionTemplate transaction;
+
+    private List<String> told(ProjectId project, ItemId item, String act) {
+        return records.whole(project.value())
+                .filter(line -> line.about().equals(item.value())
+                        && line.stored().entry().act().equals(act))
+                .map(line -> line.stored().entry().actor() + " "
+                        + line.stored().payload().orElseThrow())
+                .toList();
     }
-  }
 
-  private Today on(LocalDate other) {
-    return new Today(other, agency.calendar());
-  }
-
-  @Test
-  void filtersOfDaysAreChosenAtThePaneAndRefusedWhereTheyAreNone() throws Exception {
-    ProjectId project = projects.active().stream().filter(one -> one.name().equals("Visitor centre")).findFirst().orElseThrow().id();
-    Visitor ines = Visitor.by(address(), linkOfTeam("ines@marram-finch.example"));
-    PaneId pane = panes.add(project, "Hinge makers", "", Instant.now());
-    try {
-      String filters = "/t/panes/" + pane + "/filters";
-      assertThat(ines.post(filters, ines.token(), Map.of("kind", "TASKS", "folders", "LATE,WAITS_FOR_VIEWER,5", "before", "")).statusCode()).isEqualTo(302);
-      assertThat(ines.post(filters, ines.token(), Map.of("kind", "TASKS", "folders", "LATE,251", "before", "DUE_WITHIN_5, LATE, WAITS_FOR_VIEWER")).body()).contains("0 to 250 working days");
-      panes.setAperture(pane, ContentKind.TASKS, Aperture.FILTERED);
-      String board = ines.get("/t/projects/" + project + "/panes?pane=" + pane + "&kind=TASKS").body();
-      assertThat(board).contains("what waits for whoever looks").containsPattern("name=\"folders\" min=\"0\" max=\"250\" value=\"5\"");
-    } finally {
-      panes.remove(panes.find(pane).orElseThrow());
+    @Test
+    void whatComesNearAndWhatIsLateIsToldOnce() throws Exception {
+        ProjectId project = projects.active().stream()
+                .filter(one -> one.name().equals("Visitor centre"))
+                .findFirst()
+                .orElseThrow()
+                .id();
+        Visitor ines = Visitor.by(address(), linkOfTeam("ines@marram-finch.example"));
+        LocalDate due = agency.calendar().addWorkingDays(agency.today().plusDays(30), 0);
+        ines.post(
+                "/t/projects/" + project + "/tasks",
+                ines.token(),
+                Map.of("line", "Oil the hinges " + due, "phase", "", "parent", ""));
+        ItemId task = tasks.ofProject(project).stream()
+                .filter(one -> one.name().equals("Oil the hinges"))
+                .findFirst()
+                .map(PlannedTask::id)
+                .orElseThrow();
+        PaneId pane = panes.add(project, "Hinge makers", "", Instant.now());
+        try {
+            transaction.executeWithoutResult(status -> {
+                panes.setAperture(pane, ContentKind.TASKS, Aperture.FILTERED);
+                panes.setFilters(pane, ContentKind.TASKS, Set.of("DUE_WITHIN_2"));
+                panes.publish(panes.find(pane).orElseThrow(), Instant.now());
+            });
+            LocalDate before = due.minusDays(14);
+            day.turnTo(on(before));
+            assertThat(told(project, task, "item.arrived-shown"))
+                    .as("two weeks before")
+                    .isEmpty();
+            day.turnTo(on(due.minusDays(1)));
+            day.turnTo(on(due.minusDays(1)));
+            assertThat(told(project, task, "item.arrived-shown"))
+                    .singleElement()
+                    .asString()
+                    .startsWith("house")
+                    .contains("It is due within 2 working days, which passes", "Hinge makers");
+            assertThat(told(project, task, "item.left-view")).isEmpty();
+            day.turnTo(on(due.plusDays(1)));
+            assertThat(told(project, task, "item.left-view"))
+                    .singleElement()
+                    .asString()
+                    .contains("No filter lets it pass");
+            assertThat(told(project, task, "item.arrived-shown")).hasSize(1);
+        } finally {
+            day.turnTo(agency.day());
+            panes.remove(panes.find(pane).orElseThrow());
+            ines.post("/t/tasks/" + task + "/delete", ines.token(), Map.of());
+        }
     }
-  }
+
+    private Today on(LocalDate other) {
+        return new Today(other, agency.calendar());
+    }
+
+    @Test
+    void filtersOfDaysAreChosenAtThePaneAndRefusedWhereTheyAreNone() throws Exception {
+        ProjectId project = projects.active().stream()
+                .filter(one -> one.name().equals("Visitor centre"))
+                .findFirst()
+                .orElseThrow()
+                .id();
+        Visitor ines = Visitor.by(address(), linkOfTeam("ines@marram-finch.example"));
+        PaneId pane = panes.add(project, "Hinge makers", "", Instant.now());
+        try {
+            String filters = "/t/panes/" + pane + "/filters";
+            assertThat(ines.post(
+                                    filters,
+                                    ines.token(),
+                                    Map.of("kind", "TASKS", "folders", "LATE,WAITS_FOR_VIEWER,5", "before", ""))
+                            .statusCode())
+                    .isEqualTo(302);
+            assertThat(ines.post(
+                                    filters,
+                                    ines.token(),
+                                    Map.of(
+                                            "kind",
+                                            "TASKS",
+                                            "folders",
+                                            "LATE,251",
+                                            "before",
+                                            "DUE_WITHIN_5, LATE, WAITS_FOR_VIEWER"))
+                            .body())
+                    .contains("0 to 250 working days");
+            panes.setAperture(pane, ContentKind.TASKS, Aperture.FILTERED);
+            String board = ines.get("/t/projects/" + project + "/panes?pane=" + pane + "&kind=TASKS")
+                    .body();
+            assertThat(board)
+                    .contains("what waits for whoever looks")
+                    .containsPattern("name=\"folders\" min=\"0\" max=\"250\" value=\"5\"");
+        } finally {
+            panes.remove(panes.find(pane).orElseThrow());
+        }
+    }
 }

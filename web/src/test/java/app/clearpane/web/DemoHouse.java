@@ -36,92 +36,130 @@ import org.springframework.test.context.DynamicPropertySource;
 @ActiveProfiles("demo")
 @Import({SecretsInModels.class, AsTold.class})
 public abstract class DemoHouse {
-  private static final int PORT = freePort();
-  private static final Path DATA = temporary();
+    private static final int PORT = freePort();
+    private static final Path DATA = temporary();
 
-  @Autowired private People people;
-  @Autowired private LinkKeys keys;
-  @Autowired protected Projects projects;
-  @Autowired protected Panes panes;
-  @Autowired private Drawings drawings;
-  @Autowired protected GreenMail world;
-  @Autowired protected Clock clock;
-  @Autowired private TheAgency theAgency;
+    @Autowired
+    private People people;
 
-  @DynamicPropertySource
-  static void properties(DynamicPropertyRegistry registry) {
-    registry.add("server.port", () -> PORT);
-    registry.add("clearpane.data", DATA::toString);
-    registry.add("clearpane.demo.now", Moment.START::toString);
-    registry.add("clearpane.poll-millis", () -> 100);
-    registry.add("clearpane.reminders", () -> "-");
-    registry.add("clearpane.silence", () -> "-");
-    registry.add("clearpane.day", () -> "-");
-    registry.add("clearpane.mail-waits", () -> false);
-    registry.add("clearpane.limits.links", () -> 10_000);
-    registry.add("clearpane.limits.mails", () -> 10_000);
-    registry.add("clearpane.limits.sign-ins", () -> 20);
-  }
+    @Autowired
+    private LinkKeys keys;
 
-  /** The pages of what the demo shows are drawn after the start; what an earlier test deleted half drawn is not. */
-  @BeforeEach
-  void allIsDrawn() {
-    await().atMost(Duration.ofMinutes(2)).until(() -> projects.active().stream().allMatch(project -> drawings.waiting(project.id()).isEmpty()));
-  }
+    @Autowired
+    protected Projects projects;
 
-  /** The day it is in the house. */
-  protected LocalDate today() {
-    return theAgency.today();
-  }
+    @Autowired
+    protected Panes panes;
 
-  protected static String address() {
-    return "http://localhost:" + PORT;
-  }
+    @Autowired
+    private Drawings drawings;
 
-  protected static Path data() {
-    return DATA;
-  }
+    @Autowired
+    protected GreenMail world;
 
-  /** This contact, signed in. */
-  protected Person.OfClient ofClient(String address) {
-    return people.contactAt(new EmailAddress(address)).map(contact -> new Person.OfClient(contact.id().value(), contact.name())).orElseThrow();
-  }
+    @Autowired
+    protected Clock clock;
 
-  /** This member of the team, signed in. */
-  protected Person.OfTeam member(String address) {
-    TeamMember member = people.memberAt(new EmailAddress(address)).orElseThrow();
-    return new Person.OfTeam(member.id().value(), member.name(), member.role());
-  }
+    @Autowired
+    private TheAgency theAgency;
 
-  /** A link that lets this contact in, to their home. */
-  protected String linkOf(String contact) {
-    return keys.lasting(new WaysIn.Grant(people.contactAt(new EmailAddress(contact)).orElseThrow().id(), null, "/c", Instant.EPOCH, true));
-  }
-
-  /** A link that lets this contact in, to the pane of one project. */
-  protected String linkOf(String contact, String project) {
-    PaneId pane = panes.ofProject(projects.active().stream().filter(one -> one.name().equals(project)).findFirst().orElseThrow().id()).get(0).id();
-    return keys.lasting(new WaysIn.Grant(people.contactAt(new EmailAddress(contact)).orElseThrow().id(), null, "/c/panes/" + pane, Instant.EPOCH, true));
-  }
-
-  /** A link that lets this member of the team in, to the Desk. */
-  protected String linkOfTeam(String member) {
-    return keys.lasting(new WaysIn.Grant(null, people.credentials(new EmailAddress(member)).orElseThrow().member().id(), "/t", Instant.EPOCH, true));
-  }
-
-  private static int freePort() {
-    try (ServerSocket socket = new ServerSocket(0)) {
-      return socket.getLocalPort();
-    } catch (IOException e) {
-      throw new java.io.UncheckedIOException(e);
+    @DynamicPropertySource
+    static void properties(DynamicPropertyRegistry registry) {
+        registry.add("server.port", () -> PORT);
+        registry.add("clearpane.data", DATA::toString);
+        registry.add("clearpane.demo.now", Moment.START::toString);
+        registry.add("clearpane.poll-millis", () -> 100);
+        registry.add("clearpane.reminders", () -> "-");
+        registry.add("clearpane.silence", () -> "-");
+        registry.add("clearpane.day", () -> "-");
+        registry.add("clearpane.mail-waits", () -> false);
+        registry.add("clearpane.limits.links", () -> 10_000);
+        registry.add("clearpane.limits.mails", () -> 10_000);
+        registry.add("clearpane.limits.sign-ins", () -> 20);
     }
-  }
 
-  private static Path temporary() {
-    try {
-      return Files.createTempDirectory("clear-pane-test");
-    } catch (IOException e) {
-      throw new java.io.UncheckedIOException(e);
+    /** The pages of what the demo shows are drawn after the start; what an earlier test deleted half drawn is not. */
+    @BeforeEach
+    void allIsDrawn() {
+        await().atMost(Duration.ofMinutes(2)).until(() -> projects.active().stream()
+                .allMatch(project -> drawings.waiting(project.id()).isEmpty()));
     }
-  }
+
+    /** The day it is in the house. */
+    protected LocalDate today() {
+        return theAgency.today();
+    }
+
+    protected static String address() {
+        return "http://localhost:" + PORT;
+    }
+
+    protected static Path data() {
+        return DATA;
+    }
+
+    /** This contact, signed in. */
+    protected Person.OfClient ofClient(String address) {
+        return people.contactAt(new EmailAddress(address))
+                .map(contact -> new Person.OfClient(contact.id().value(), contact.name()))
+                .orElseThrow();
+    }
+
+    /** This member of the team, signed in. */
+    protected Person.OfTeam member(String address) {
+        TeamMember member = people.memberAt(new EmailAddress(address)).orElseThrow();
+        return new Person.OfTeam(member.id().value(), member.name(), member.role());
+    }
+
+    /** A link that lets this contact in, to their home. */
+    protected String linkOf(String contact) {
+        return keys.lasting(new WaysIn.Grant(
+                people.contactAt(new EmailAddress(contact)).orElseThrow().id(), null, "/c", Instant.EPOCH, true));
+    }
+
+    /** A link that lets this contact in, to the pane of one project. */
+    protected String linkOf(String contact, String project) {
+        PaneId pane = panes.ofProject(projects.active().stream()
+                        .filter(one -> one.name().equals(project))
+                        .findFirst()
+                        .orElseThrow()
+                        .id())
+                .get(0)
+                .id();
+        return keys.lasting(new WaysIn.Grant(
+                people.contactAt(new EmailAddress(contact)).orElseThrow().id(),
+                null,
+                "/c/panes/" + pane,
+                Instant.EPOCH,
+                true));
+    }
+
+    /** A link that lets this member of the team in, to the Desk. */
+    protected String linkOfTeam(String member) {
+        return keys.lasting(new WaysIn.Grant(
+                null,
+                people.credentials(new EmailAddress(member))
+                        .orElseThrow()
+                        .member()
+                        .id(),
+                "/t",
+                Instant.EPOCH,
+                true));
+    }
+
+    private static int freePort() {
+        try (ServerSocket socket = new ServerSocket(0)) {
+            return socket.getLocalPort();
+        } catch (IOException e) {
+            throw new java.io.UncheckedIOException(e);
+        }
+    }
+
+    private static Path temporary() {
+        try {
+            return Files.createTempDirectory("clear-pane-test");
+        } catch (IOException e) {
+            throw new java.io.UncheckedIOException(e);
+        }
+    }
 }

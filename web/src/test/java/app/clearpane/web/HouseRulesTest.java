@@ -32,61 +32,155 @@ import javax.imageio.ImageIO;
 import org.springframework.stereotype.Controller;
 
 /** The directions in which the house's floors and rooms may know each other. */
-@AnalyzeClasses(packages = "app.clearpane", importOptions = {ImportOption.DoNotIncludeTests.class, HouseRulesTest.OnlyWhatIsWritten.class})
+@AnalyzeClasses(
+        packages = "app.clearpane",
+        importOptions = {ImportOption.DoNotIncludeTests.class, HouseRulesTest.OnlyWhatIsWritten.class})
 class HouseRulesTest {
-  /** Leaves out what packaging generates beside the classes of this house. */
-  static final class OnlyWhatIsWritten implements ImportOption {
-    @Override
-    public boolean includes(Location location) {
-      return !location.contains("__");
+    /** Leaves out what packaging generates beside the classes of this house. */
+    static final class OnlyWhatIsWritten implements ImportOption {
+        @Override
+        public boolean includes(Location location) {
+            return !location.contains("__");
+        }
     }
-  }
 
-  /** By whatever annotation, so that those of the team's pages are seen too. */
-  private static final com.tngtech.archunit.base.DescribedPredicate<JavaClass> ARE_CONTROLLERS = com.tngtech.archunit.base.DescribedPredicate.describe("are controllers",
-      type -> type.isAnnotatedWith(Controller.class) || type.isMetaAnnotatedWith(Controller.class));
+    /** By whatever annotation, so that those of the team's pages are seen too. */
+    private static final com.tngtech.archunit.base.DescribedPredicate<JavaClass> ARE_CONTROLLERS =
+            com.tngtech.archunit.base.DescribedPredicate.describe(
+                    "are controllers",
+                    type -> type.isAnnotatedWith(Controller.class) || type.isMetaAnnotatedWith(Controller.class));
 
-  @ArchTest static final ArchRule CORE_IS_PLAIN = classes().that().resideInAPackage("app.clearpane.core..").should().onlyDependOnClassesThat()
-      .resideInAnyPackage("app.clearpane.core..", "java..", "org.jspecify..", "org.erdtman.jcs..", "org.locationtech.jts..", "com.github.difflib..");
+    @ArchTest
+    static final ArchRule CORE_IS_PLAIN = classes()
+            .that()
+            .resideInAPackage("app.clearpane.core..")
+            .should()
+            .onlyDependOnClassesThat()
+            .resideInAnyPackage(
+                    "app.clearpane.core..",
+                    "java..",
+                    "org.jspecify..",
+                    "org.erdtman.jcs..",
+                    "org.locationtech.jts..",
+                    "com.github.difflib..");
 
-  @ArchTest static final ArchRule STORE_KNOWS_THE_CORE_ONLY = noClasses().that().resideInAPackage("app.clearpane.store..").should().dependOnClassesThat()
-      .resideInAnyPackage("app.clearpane.web..", "app.clearpane.formats..", "org.springframework..", "jakarta.servlet..");
+    @ArchTest
+    static final ArchRule STORE_KNOWS_THE_CORE_ONLY = noClasses()
+            .that()
+            .resideInAPackage("app.clearpane.store..")
+            .should()
+            .dependOnClassesThat()
+            .resideInAnyPackage(
+                    "app.clearpane.web..", "app.clearpane.formats..", "org.springframework..", "jakarta.servlet..");
 
-  @ArchTest static final ArchRule FORMATS_KNOW_THE_CORE_ONLY = noClasses().that().resideInAPackage("app.clearpane.formats..").should().dependOnClassesThat()
-      .resideInAnyPackage("app.clearpane.web..", "app.clearpane.store..", "org.springframework..", "org.jooq..");
+    @ArchTest
+    static final ArchRule FORMATS_KNOW_THE_CORE_ONLY = noClasses()
+            .that()
+            .resideInAPackage("app.clearpane.formats..")
+            .should()
+            .dependOnClassesThat()
+            .resideInAnyPackage("app.clearpane.web..", "app.clearpane.store..", "org.springframework..", "org.jooq..");
 
-  @ArchTest static final ArchRule SQL_STAYS_IN_THE_STORE = noClasses().that().resideInAPackage("app.clearpane.web..").and().doNotHaveSimpleName("Wiring").and().doNotHaveSimpleName("Verify")
-      .should().dependOnClassesThat().resideInAnyPackage("org.jooq..", "app.clearpane.store.schema..");
+    @ArchTest
+    static final ArchRule SQL_STAYS_IN_THE_STORE = noClasses()
+            .that()
+            .resideInAPackage("app.clearpane.web..")
+            .and()
+            .doNotHaveSimpleName("Wiring")
+            .and()
+            .doNotHaveSimpleName("Verify")
+            .should()
+            .dependOnClassesThat()
+            .resideInAnyPackage("org.jooq..", "app.clearpane.store.schema..");
 
-  @ArchTest static final ArchRule CORE_ROOMS_HAVE_NO_CIRCLES = slices().matching("app.clearpane.core.(*)..").should().beFreeOfCycles();
+    @ArchTest
+    static final ArchRule CORE_ROOMS_HAVE_NO_CIRCLES =
+            slices().matching("app.clearpane.core.(*)..").should().beFreeOfCycles();
 
-  @ArchTest static final ArchRule CLIENT_PAGES_USE_THE_CLIENTS_DOOR = noClasses().that().resideInAPackage("app.clearpane.web..clientside..").should().dependOnClassesThat(
-      new com.tngtech.archunit.base.DescribedPredicate<JavaClass>("are repositories of the team") {
-        @Override
-        public boolean test(JavaClass type) {
-          return type.getPackageName().startsWith("app.clearpane.store") && !type.getPackageName().contains("clientside") && type.getFields().stream().anyMatch(f -> f.getRawType().getName().equals("org.jooq.DSLContext"))
-              && !type.getSimpleName().equals("Drawings");
-        }
-      });
+    @ArchTest
+    static final ArchRule CLIENT_PAGES_USE_THE_CLIENTS_DOOR = noClasses()
+            .that()
+            .resideInAPackage("app.clearpane.web..clientside..")
+            .should()
+            .dependOnClassesThat(
+                    new com.tngtech.archunit.base.DescribedPredicate<JavaClass>("are repositories of the team") {
+                        @Override
+                        public boolean test(JavaClass type) {
+                            return type.getPackageName().startsWith("app.clearpane.store")
+                                    && !type.getPackageName().contains("clientside")
+                                    && type.getFields().stream()
+                                            .anyMatch(f ->
+                                                    f.getRawType().getName().equals("org.jooq.DSLContext"))
+                                    && !type.getSimpleName().equals("Drawings");
+                        }
+                    });
 
-  @ArchTest static final ArchRule TEAM_PAGES_LEAVE_THE_CLIENTS_ALONE = noClasses().that().resideOutsideOfPackage("..clientside..").and(ARE_CONTROLLERS).should().dependOnClassesThat()
-      .resideInAPackage("app.clearpane.web..clientside..");
+    @ArchTest
+    static final ArchRule TEAM_PAGES_LEAVE_THE_CLIENTS_ALONE = noClasses()
+            .that()
+            .resideOutsideOfPackage("..clientside..")
+            .and(ARE_CONTROLLERS)
+            .should()
+            .dependOnClassesThat()
+            .resideInAPackage("app.clearpane.web..clientside..");
 
-  @ArchTest static final ArchRule CLIENT_READINGS_NEED_A_VIEWER = classes().that().resideInAPackage("app.clearpane.store..clientside..").and().haveSimpleNameStartingWith("Visible").and()
-      .doNotHaveSimpleName("VisibleTo").should(new ArchCondition<>("take a Viewer in every public method") {
-        @Override
-        public void check(JavaClass type, ConditionEvents events) {
-          type.getMethods().stream().filter(method -> method.getModifiers().contains(JavaModifier.PUBLIC) && !method.getModifiers().contains(JavaModifier.SYNTHETIC)).forEach(method ->
-              events.add(new SimpleConditionEvent(method, method.getRawParameterTypes().stream().anyMatch(p -> p.isEquivalentTo(Viewer.class)), method.getFullName())));
-        }
-      });
+    @ArchTest
+    static final ArchRule CLIENT_READINGS_NEED_A_VIEWER = classes()
+            .that()
+            .resideInAPackage("app.clearpane.store..clientside..")
+            .and()
+            .haveSimpleNameStartingWith("Visible")
+            .and()
+            .doNotHaveSimpleName("VisibleTo")
+            .should(new ArchCondition<>("take a Viewer in every public method") {
+                @Override
+                public void check(JavaClass type, ConditionEvents events) {
+                    type.getMethods().stream()
+                            .filter(method -> method.getModifiers().contains(JavaModifier.PUBLIC)
+                                    && !method.getModifiers().contains(JavaModifier.SYNTHETIC))
+                            .forEach(method -> events.add(new SimpleConditionEvent(
+                                    method,
+                                    method.getRawParameterTypes().stream()
+                                            .anyMatch(p -> p.isEquivalentTo(Viewer.class)),
+                                    method.getFullName())));
+                }
+            });
 
-  @ArchTest static final ArchRule ONLY_THE_CLOCK_TELLS_THE_TIME = noClasses().that().resideOutsideOfPackage("..demo..").should().callMethod(java.time.Instant.class, "now")
-      .orShould().callMethod(java.time.LocalDate.class, "now");
+    @ArchTest
+    static final ArchRule ONLY_THE_CLOCK_TELLS_THE_TIME = noClasses()
+            .that()
+            .resideOutsideOfPackage("..demo..")
+            .should()
+            .callMethod(java.time.Instant.class, "now")
+            .orShould()
+            .callMethod(java.time.LocalDate.class, "now");
 
-  @ArchTest static final ArchRule FILES_ARE_OPENED_APART = noClasses().that().resideInAnyPackage("app.clearpane.web..", "app.clearpane.store..").should().dependOnClassesThat()
-      .belongToAnyOf(Rasters.class, PdfWords.class, PdfAnnotations.class, SameDocument.class, SheetPicture.class, Texts.class)
-      .orShould().callMethod(Work.class, "open", Path.class, String.class).orShould().callMethod(Work.class, "known", Path.class, String.class)
-      .orShould().callMethod(MarkedSheet.class, "png", Path.class, List.class).orShould().callMethod(MarkedSheet.class, "cutOut", Path.class, Place.class, int.class)
-      .orShould().callMethod(ImageIO.class, "read", File.class).orShould().callMethod(ImageIO.class, "read", InputStream.class).orShould().dependOnClassesThat().resideInAnyPackage("org.apache.pdfbox..", "org.apache.poi..");
+    @ArchTest
+    static final ArchRule FILES_ARE_OPENED_APART = noClasses()
+            .that()
+            .resideInAnyPackage("app.clearpane.web..", "app.clearpane.store..")
+            .should()
+            .dependOnClassesThat()
+            .belongToAnyOf(
+                    Rasters.class,
+                    PdfWords.class,
+                    PdfAnnotations.class,
+                    SameDocument.class,
+                    SheetPicture.class,
+                    Texts.class)
+            .orShould()
+            .callMethod(Work.class, "open", Path.class, String.class)
+            .orShould()
+            .callMethod(Work.class, "known", Path.class, String.class)
+            .orShould()
+            .callMethod(MarkedSheet.class, "png", Path.class, List.class)
+            .orShould()
+            .callMethod(MarkedSheet.class, "cutOut", Path.class, Place.class, int.class)
+            .orShould()
+            .callMethod(ImageIO.class, "read", File.class)
+            .orShould()
+            .callMethod(ImageIO.class, "read", InputStream.class)
+            .orShould()
+            .dependOnClassesThat()
+            .resideInAnyPackage("org.apache.pdfbox..", "org.apache.poi..");
 }

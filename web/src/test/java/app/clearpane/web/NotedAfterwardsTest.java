@@ -15,78 +15,174 @@ import org.springframework.beans.factory.annotation.Autowired;
 
 /** What is asked for once a version is agreed: kept for the next one, told, and in nobody's way. */
 class NotedAfterwardsTest extends AtTheMill {
-  @Autowired Markups markups;
-  @Autowired States states;
+    @Autowired
+    Markups markups;
 
-  @Test
-  void isKeptForTheNextVersionAndTold() throws Exception {
-    Visitor ines = ines();
-    ItemId bag = deliverable(ines, "Noted afterwards", "ANY");
-    ines.post("/t/deliverables/" + bag + "/checklist", ines.token(), Map.of("lines", ""));
-    VersionRow version = sent(ines, bag);
-    String table = "/c/panes/" + pane().id() + "/versions/" + version.id();
-    mark(grete(), table, "Before the end.");
-    MarkupRow before = markups.of(bag).get(0);
-    Visitor grete = grete();
-    grete.post("/c/panes/" + pane().id() + "/marks/" + before.id() + "/answers", grete.token(), Map.of("act", "WITHDRAW", "said", "", "revision", "1", "on", version.id().toString()));
-    assertThat(grete().get(table).body()).contains("Leave notes").doesNotContain("kept for the next version");
-    deciding(imre(), version, "SIGN_OFF").call();
-    assertThat(grete().get(table).body()).contains("This version is agreed. A note left now changes nothing of that").contains("Note something for the next version").doesNotContain("value=\"REOPEN\"");
-    Visitor again = grete();
-    assertThat(again.post("/c/panes/" + pane().id() + "/marks/" + before.id() + "/answers", again.token(), Map.of("act", "REOPEN", "said", "", "revision", String.valueOf(markups.find(before.id()).orElseThrow().revision()), "on", version.id().toString())).body())
-        .contains("This version is agreed, so nothing on it is opened again.");
-    mark(grete(), table, "A day too late.");
-    mailArrives("ines@", "Noted afterwards: Noted afterwards");
-    assertThat(states.of(bag).asked().later()).isEqualTo(1);
-    assertThat(states.of(bag).asked().inTheWay()).as("it holds up no release").isZero();
-    assertThat(ines.get("/t/deliverables/" + bag + "/clearance").body()).contains("Every change asked for is confirmed, set aside or withdrawn.");
-    assertThat(ines.get("/t?whole=true").body()).contains("1 thing was asked for after it was signed");
-    assertThat(ines.get("/t/versions/" + version.id() + "/light-table").body()).contains("for the next version", "1 asked for after it was signed");
-    VersionRow second = sent(ines, bag, "flour-wheat-1.pdf");
-    assertThat(states.of(bag).asked().later()).as("a version later it is a mark like any other").isZero();
-    assertThat(states.of(bag).asked().toMake()).isEqualTo(1);
-    assertThat(ines.get("/t/versions/" + second.id() + "/light-table").body()).contains("A day too late.");
-    assertThat(markups.of(bag)).extracting(MarkupRow::progress).containsExactlyInAnyOrder(MarkupProgress.WITHDRAWN, MarkupProgress.OPEN);
-  }
+    @Autowired
+    States states;
 
-  @Test
-  void whoeverAskedIsToldWhatWasAnsweredAndWhatIsPutRight() throws Exception {
-    Visitor ines = ines();
-    ItemId bag = deliverable(ines, "Answered to", "ANY");
-    VersionRow version = sent(ines, bag);
-    mark(grete(), "/c/panes/" + pane().id() + "/versions/" + version.id(), "Is this the right weight?");
-    MarkupRow mark = markups.of(bag).get(0);
-    answer("/t", ines, version, mark, "", "It is; we weighed it.");
-    mailArrives("grete@", "Answered: Answered to, 1·1");
-    answer("/c/panes/" + pane().id(), grete(), version, mark, "", "Thank you.");
-    assertThat(mailsAbout("imre@", "Answered: Answered to")).as("nobody else is told").isZero();
-    upload(ines, bag, "flour-wheat-1.pdf");
-    answer("/t", ines, version, mark, "FIX", "Larger, too.");
-    assertThat(mailsAbout("grete@", "Answered: Answered to")).as("what is put right is told with its version").isEqualTo(1);
-    VersionRow draft = deliverables.versions(bag).stream().filter(VersionRow::draft).findFirst().orElseThrow();
-    ines.post("/t/versions/" + draft.id() + "/send", ines.token(), Map.of());
-    mailArrives("grete@", "Sign off: Answered to, version 2");
-    assertThat(java.util.Arrays.stream(world.getReceivedMessages()).map(com.icegreen.greenmail.util.GreenMailUtil::getBody).filter(body -> body.contains("is put right in it"))).isNotEmpty();
-  }
+    @Test
+    void isKeptForTheNextVersionAndTold() throws Exception {
+        Visitor ines = ines();
+        ItemId bag = deliverable(ines, "Noted afterwards", "ANY");
+        ines.post("/t/deliverables/" + bag + "/checklist", ines.token(), Map.of("lines", ""));
+        VersionRow version = sent(ines, bag);
+        String table = "/c/panes/" + pane().id() + "/versions/" + version.id();
+        mark(grete(), table, "Before the end.");
+        MarkupRow before = markups.of(bag).get(0);
+        Visitor grete = grete();
+        grete.post(
+                "/c/panes/" + pane().id() + "/marks/" + before.id() + "/answers",
+                grete.token(),
+                Map.of(
+                        "act",
+                        "WITHDRAW",
+                        "said",
+                        "",
+                        "revision",
+                        "1",
+                        "on",
+                        version.id().toString()));
+        assertThat(grete().get(table).body()).contains("Leave notes").doesNotContain("kept for the next version");
+        deciding(imre(), version, "SIGN_OFF").call();
+        assertThat(grete().get(table).body())
+                .contains("This version is agreed. A note left now changes nothing of that")
+                .contains("Note something for the next version")
+                .doesNotContain("value=\"REOPEN\"");
+        Visitor again = grete();
+        assertThat(again.post(
+                                "/c/panes/" + pane().id() + "/marks/" + before.id() + "/answers",
+                                again.token(),
+                                Map.of(
+                                        "act",
+                                        "REOPEN",
+                                        "said",
+                                        "",
+                                        "revision",
+                                        String.valueOf(markups.find(before.id())
+                                                .orElseThrow()
+                                                .revision()),
+                                        "on",
+                                        version.id().toString()))
+                        .body())
+                .contains("This version is agreed, so nothing on it is opened again.");
+        mark(grete(), table, "A day too late.");
+        mailArrives("ines@", "Noted afterwards: Noted afterwards");
+        assertThat(states.of(bag).asked().later()).isEqualTo(1);
+        assertThat(states.of(bag).asked().inTheWay())
+                .as("it holds up no release")
+                .isZero();
+        assertThat(ines.get("/t/deliverables/" + bag + "/clearance").body())
+                .contains("Every change asked for is confirmed, set aside or withdrawn.");
+        assertThat(ines.get("/t?whole=true").body()).contains("1 thing was asked for after it was signed");
+        assertThat(ines.get("/t/versions/" + version.id() + "/light-table").body())
+                .contains("for the next version", "1 asked for after it was signed");
+        VersionRow second = sent(ines, bag, "flour-wheat-1.pdf");
+        assertThat(states.of(bag).asked().later())
+                .as("a version later it is a mark like any other")
+                .isZero();
+        assertThat(states.of(bag).asked().toMake()).isEqualTo(1);
+        assertThat(ines.get("/t/versions/" + second.id() + "/light-table").body())
+                .contains("A day too late.");
+        assertThat(markups.of(bag))
+                .extracting(MarkupRow::progress)
+                .containsExactlyInAnyOrder(MarkupProgress.WITHDRAWN, MarkupProgress.OPEN);
+    }
 
-  @Test
-  void whatWasReleasedAndItsCertificateAreKeptFromTheClientsPage() throws Exception {
-    ItemId rye = deliverables.of(mill()).stream().filter(one -> one.name().equals("Rye, 1 kg")).findFirst().orElseThrow().id();
-    VersionRow released = deliverables.versions(rye).stream().filter(one -> !one.draft()).reduce((earlier, later) -> later).orElseThrow();
-    String table = "/c/panes/" + pane().id() + "/versions/" + released.id();
-    await().until(() -> imre().get(table).body().contains("Keep its certificate"));
-    assertThat(imre().get(table).body()).contains("Keep the released file", table + "/file").doesNotContain("Take your decision back");
-    assertThat(imre().get(table + "/certificate").body()).startsWith("%PDF-");
-    VersionRow first = deliverables.versions(rye).get(0);
-    assertThat(imre().get("/c/panes/" + pane().id() + "/versions/" + first.id() + "/certificate").statusCode()).as("never released").isEqualTo(404);
-  }
+    @Test
+    void whoeverAskedIsToldWhatWasAnsweredAndWhatIsPutRight() throws Exception {
+        Visitor ines = ines();
+        ItemId bag = deliverable(ines, "Answered to", "ANY");
+        VersionRow version = sent(ines, bag);
+        mark(grete(), "/c/panes/" + pane().id() + "/versions/" + version.id(), "Is this the right weight?");
+        MarkupRow mark = markups.of(bag).get(0);
+        answer("/t", ines, version, mark, "", "It is; we weighed it.");
+        mailArrives("grete@", "Answered: Answered to, 1·1");
+        answer("/c/panes/" + pane().id(), grete(), version, mark, "", "Thank you.");
+        assertThat(mailsAbout("imre@", "Answered: Answered to"))
+                .as("nobody else is told")
+                .isZero();
+        upload(ines, bag, "flour-wheat-1.pdf");
+        answer("/t", ines, version, mark, "FIX", "Larger, too.");
+        assertThat(mailsAbout("grete@", "Answered: Answered to"))
+                .as("what is put right is told with its version")
+                .isEqualTo(1);
+        VersionRow draft = deliverables.versions(bag).stream()
+                .filter(VersionRow::draft)
+                .findFirst()
+                .orElseThrow();
+        ines.post("/t/versions/" + draft.id() + "/send", ines.token(), Map.of());
+        mailArrives("grete@", "Sign off: Answered to, version 2");
+        assertThat(java.util.Arrays.stream(world.getReceivedMessages())
+                        .map(com.icegreen.greenmail.util.GreenMailUtil::getBody)
+                        .filter(body -> body.contains("is put right in it")))
+                .isNotEmpty();
+    }
 
-  private void answer(String door, Visitor who, VersionRow version, MarkupRow mark, String act, String said) throws Exception {
-    Map<String, String> form = Map.of("act", act, "said", said, "revision", String.valueOf(markups.find(mark.id()).orElseThrow().revision()), "on", version.id().toString());
-    assertThat(who.post(door + "/marks/" + mark.id() + "/answers", who.token(), form).statusCode()).isEqualTo(302);
-  }
+    @Test
+    void whatWasReleasedAndItsCertificateAreKeptFromTheClientsPage() throws Exception {
+        ItemId rye = deliverables.of(mill()).stream()
+                .filter(one -> one.name().equals("Rye, 1 kg"))
+                .findFirst()
+                .orElseThrow()
+                .id();
+        VersionRow released = deliverables.versions(rye).stream()
+                .filter(one -> !one.draft())
+                .reduce((earlier, later) -> later)
+                .orElseThrow();
+        String table = "/c/panes/" + pane().id() + "/versions/" + released.id();
+        await().until(() -> imre().get(table).body().contains("Keep its certificate"));
+        assertThat(imre().get(table).body())
+                .contains("Keep the released file", table + "/file")
+                .doesNotContain("Take your decision back");
+        assertThat(imre().get(table + "/certificate").body()).startsWith("%PDF-");
+        VersionRow first = deliverables.versions(rye).get(0);
+        assertThat(imre().get("/c/panes/" + pane().id() + "/versions/" + first.id() + "/certificate")
+                        .statusCode())
+                .as("never released")
+                .isEqualTo(404);
+    }
 
-  private static void mark(Visitor who, String table, String note) throws Exception {
-    assertThat(who.post(table + "/marks", who.token(), Map.of("page", "1", "shape", "POINT", "x1", "0.3", "y1", "0.3", "x2", "0", "y2", "0", "intent", "CHANGE", "note", note, "audience", "client")).statusCode()).isLessThan(400);
-  }
+    private void answer(String door, Visitor who, VersionRow version, MarkupRow mark, String act, String said)
+            throws Exception {
+        Map<String, String> form = Map.of(
+                "act",
+                act,
+                "said",
+                said,
+                "revision",
+                String.valueOf(markups.find(mark.id()).orElseThrow().revision()),
+                "on",
+                version.id().toString());
+        assertThat(who.post(door + "/marks/" + mark.id() + "/answers", who.token(), form)
+                        .statusCode())
+                .isEqualTo(302);
+    }
+
+    private static void mark(Visitor who, String table, String note) throws Exception {
+        assertThat(who.post(
+                                table + "/marks",
+                                who.token(),
+                                Map.of(
+                                        "page",
+                                        "1",
+                                        "shape",
+                                        "POINT",
+                                        "x1",
+                                        "0.3",
+                                        "y1",
+                                        "0.3",
+                                        "x2",
+                                        "0",
+                                        "y2",
+                                        "0",
+                                        "intent",
+                                        "CHANGE",
+                                        "note",
+                                        note,
+                                        "audience",
+                                        "client"))
+                        .statusCode())
+                .isLessThan(400);
+    }
 }

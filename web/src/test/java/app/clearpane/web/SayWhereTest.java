@@ -12,13 +12,20 @@ import org.junit.jupiter.api.Test;
 import org.springframework.util.unit.DataSize;
 
 class SayWhereTest {
-  private static final House HOUSE = new House(Path.of("data"), "http://localhost", "studio@clear-pane.example", DataSize.ofMegabytes(1), 50, Duration.ofSeconds(60), true);
+    private static final House HOUSE = new House(
+            Path.of("data"),
+            "http://localhost",
+            "studio@clear-pane.example",
+            DataSize.ofMegabytes(1),
+            50,
+            Duration.ofSeconds(60),
+            true);
 
-  @Test
-  void aDemosDataAreNotServedWhereverTheyCameFrom() {
-    WaysIn waysIn = mock(WaysIn.class);
-    assertThatCode(() -> new SayWhere(HOUSE, waysIn)).doesNotThrowAnyException();
-    when(waysIn.anyOfADemo()).thenReturn(true);
-    assertThatThrownBy(() -> new SayWhere(HOUSE, waysIn)).hasMessageContaining("a demo's");
-  }
+    @Test
+    void aDemosDataAreNotServedWhereverTheyCameFrom() {
+        WaysIn waysIn = mock(WaysIn.class);
+        assertThatCode(() -> new SayWhere(HOUSE, waysIn)).doesNotThrowAnyException();
+        when(waysIn.anyOfADemo()).thenReturn(true);
+        assertThatThrownBy(() -> new SayWhere(HOUSE, waysIn)).hasMessageContaining("a demo's");
+    }
 }

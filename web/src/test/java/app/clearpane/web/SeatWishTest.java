@@ -22,80 +22,218 @@ import org.springframework.beans.factory.annotation.Autowired;
 
 /** Whom a lead voice names for seats; addresses of links seen again; for whom words start; the house's own work. */
 class SeatWishTest extends AtTheMill {
-  @Autowired private SeatWishes wishes;
-  @Autowired private Seats seats;
-  @Autowired private People people;
-  @Autowired private MakeLink makeLink;
-  @Autowired private Tasks tasks;
+    @Autowired
+    private SeatWishes wishes;
 
-  private SeatWish wish(String email) {
-    return wishes.open(mill()).stream().filter(one -> one.email().equals(email)).findFirst().orElseThrow();
-  }
+    @Autowired
+    private Seats seats;
 
-  @Test
-  void aLeadVoiceNamesSomebodyAndTheManagerGivesTheSeatAtOnePress() throws Exception {
-    Visitor imre = imre();
-    Visitor grete = Visitor.by(address(), linkOf("grete@hobandbarley.example"));
-    String page = "/c/panes/" + pane().id() + "/your-people";
-    assertThat(grete.get(page).statusCode()).as("only the lead voice").isEqualTo(404);
-    assertThat(grete.post(page, grete.token(), Map.of("name", "Odd One", "email", "odd@hobandbarley.example", "says", "", "role", "READER")).statusCode()).isEqualTo(404);
-    assertThat(imre.post(page, imre.token(), Map.of("name", "", "email", "nowhere", "says", "", "role", "OWNER")).body()).contains("The name", "The mail address", "What they shall do");
-    imre.post(page, imre.token(), Map.of("name", "Sunniva Ek", "email", "sunniva@hobandbarley.example", "says", "bakery", "role", "REVIEWER"));
-    assertThat(imre.get(page).body()).contains("Sunniva Ek", "named ");
-    assertThat(imre.post(page, imre.token(), Map.of("name", "Sunniva Ek", "email", "Sunniva@hobandbarley.example", "says", "", "role", "READER")).body()).contains("already");
-    assertThat(imre.post(page, imre.token(), Map.of("name", "Grete", "email", "grete@hobandbarley.example", "says", "", "role", "READER")).body()).contains("sees this page already");
-    assertThat(people.contactAt(new EmailAddress("sunniva@hobandbarley.example"))).as("nothing is given by naming").isEmpty();
-    await().until(() -> mailsAbout("ines@marram-finch.example", "names somebody: Sunniva Ek") == 1);
-    Visitor ines = ines();
-    assertThat(Texts.of(ines.get("/t/projects/" + mill() + "/people").body())).contains("Sunniva Ek", "as reviewer");
-    String at = "/t/wishes/" + wish("sunniva@hobandbarley.example").id();
-    assertThat(ines.post(at + "/give", ines.token(), Map.of()).statusCode()).isEqualTo(302);
-    assertThat(seats.of(pane().id())).extracting(SeatRow::email).contains("sunniva@hobandbarley.example");
-    await().until(() -> mailsAbout("sunniva@hobandbarley.example", "your page with") == 1);
-    assertThat(ines.post(at + "/give", ines.token(), Map.of()).statusCode()).as("answered already").isEqualTo(409);
-    assertThat(imre.get(page).body()).contains("has a seat");
-    imre.post(page, imre.token(), Map.of("name", "Late Comer", "email", "late@hobandbarley.example", "says", "", "role", "SIGNATORY"));
-    String other = "/t/wishes/" + wish("late@hobandbarley.example").id();
-    assertThat(ines.post(other + "/decline", ines.token(), Map.of("why", " ")).body()).contains("Say why not");
-    ines.post(other + "/decline", ines.token(), Map.of("why", "Once the bags are printed"));
-    assertThat(imre.get(page).body()).contains("not now", "Once the bags are printed");
-    assertThat(people.contactAt(new EmailAddress("late@hobandbarley.example"))).isEmpty();
-  }
+    @Autowired
+    private People people;
 
-  @Test
-  void theAddressOfALinkIsSeenAgainAndThatIsRecorded() throws Exception {
-    MakeLink.Made made = makeLink.at(pane().id(), new MakeLink.Form("Seen again", false, "", ""), Acting.team("Ines"));
-    MakeLink.Made again = makeLink.show(made.link(), Acting.team("Ines"));
-    assertThat(again.address()).isEqualTo(made.address());
-    assertThat(makeLink.renew(made.link(), Acting.team("Ines")).address()).isNotEqualTo(made.address()).isEqualTo(makeLink.show(made.link(), Acting.team("Ines")).address());
-    assertThat(ines().get("/t/projects/" + mill() + "/record").body()).contains("looked at the address of a link to");
-    assertThat(ines().get("/t/links/" + made.link()).body()).contains("See the address again").doesNotContain(made.address());
-  }
+    @Autowired
+    private MakeLink makeLink;
 
-  @Test
-  void wordsStartForWhomTheProjectSays() throws Exception {
-    Visitor ines = ines();
-    ines.post("/t/projects/" + mill() + "/tasks", ines.token(), Map.of("line", "Words that start"));
-    String task = "/t/tasks/" + tasks.ofProject(mill()).stream().filter(one -> one.name().equals("Words that start")).map(PlannedTask::id).findFirst().orElseThrow();
-    assertThat(Jsoup.parse(ines.get(task).body()).select("form[action$=/comments] input[name=teamOnly]").hasAttr("checked")).isTrue();
-    ines.post("/t/projects/" + mill() + "/says", ines.token(), Map.of("before", "false", "toClient", "true"));
-    assertThat(Jsoup.parse(ines.get(task).body()).select("form[action$=/comments] input[name=teamOnly]").hasAttr("checked")).isFalse();
-    ines.post("/t/projects/" + mill() + "/says", ines.token(), Map.of("before", "true", "toClient", "false"));
-  }
+    @Autowired
+    private Tasks tasks;
 
-  @Test
-  void theHousesOwnWorkIsForNoClient() throws Exception {
-    Visitor ines = ines();
-    String template = Jsoup.parse(ines.get("/t/projects/new").body()).select("input[name=template]").first().val();
-    Map<String, String> form = new HashMap<>(Map.of("client", "", "name", "Tidy the archive", "cover", "night", "currency", "GBP", "tax", "20", "startsOn", "2026-11-02", "agreedOn", "", "template", template, "contacts", ""));
-    HttpResponse<String> opened = ines.post("/t/projects", ines.token(), form);
-    assertThat(opened.statusCode()).isEqualTo(302);
-    Project own = projects.active().stream().filter(one -> one.name().equals("Tidy the archive")).findFirst().orElseThrow();
-    assertThat(own.fullName()).isEqualTo("Tidy the archive");
-    assertThat(own.isOwn()).isTrue();
-    assertThat(Jsoup.parse(ines.get("/t/clients").body()).select("main").text()).doesNotContain("Our own work", "Tidy the archive");
-    assertThat(ines.get("/t/projects").body()).contains("Tidy the archive");
-    assertThat(ines.post("/t/projects/" + own.id() + "/details", ines.token(), Map.of("client", "", "name", "Tidy the attic", "currency", "GBP", "tax", "20", "cover", "night", "manager", own.manager().toString(), "paymentDays", "", "revision", String.valueOf(own.revision()))).statusCode()).isEqualTo(302);
-    assertThat(projects.find(own.id()).orElseThrow().fullName()).isEqualTo("Tidy the attic");
-  }
+    private SeatWish wish(String email) {
+        return wishes.open(mill()).stream()
+                .filter(one -> one.email().equals(email))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    @Test
+    void aLeadVoiceNamesSomebodyAndTheManagerGivesTheSeatAtOnePress() throws Exception {
+        Visitor imre = imre();
+        Visitor grete = Visitor.by(address(), linkOf("grete@hobandbarley.example"));
+        String page = "/c/panes/" + pane().id() + "/your-people";
+        assertThat(grete.get(page).statusCode()).as("only the lead voice").isEqualTo(404);
+        assertThat(grete.post(
+                                page,
+                                grete.token(),
+                                Map.of(
+                                        "name",
+                                        "Odd One",
+                                        "email",
+                                        "odd@hobandbarley.example",
+                                        "says",
+                                        "",
+                                        "role",
+                                        "READER"))
+                        .statusCode())
+                .isEqualTo(404);
+        assertThat(imre.post(page, imre.token(), Map.of("name", "", "email", "nowhere", "says", "", "role", "OWNER"))
+                        .body())
+                .contains("The name", "The mail address", "What they shall do");
+        imre.post(
+                page,
+                imre.token(),
+                Map.of(
+                        "name",
+                        "Sunniva Ek",
+                        "email",
+                        "sunniva@hobandbarley.example",
+                        "says",
+                        "bakery",
+                        "role",
+                        "REVIEWER"));
+        assertThat(imre.get(page).body()).contains("Sunniva Ek", "named ");
+        assertThat(imre.post(
+                                page,
+                                imre.token(),
+                                Map.of(
+                                        "name",
+                                        "Sunniva Ek",
+                                        "email",
+                                        "Sunniva@hobandbarley.example",
+                                        "says",
+                                        "",
+                                        "role",
+                                        "READER"))
+                        .body())
+                .contains("already");
+        assertThat(imre.post(
+                                page,
+                                imre.token(),
+                                Map.of(
+                                        "name",
+                                        "Grete",
+                                        "email",
+                                        "grete@hobandbarley.example",
+                                        "says",
+                                        "",
+                                        "role",
+                                        "READER"))
+                        .body())
+                .contains("sees this page already");
+        assertThat(people.contactAt(new EmailAddress("sunniva@hobandbarley.example")))
+                .as("nothing is given by naming")
+                .isEmpty();
+        await().until(() -> mailsAbout("ines@marram-finch.example", "names somebody: Sunniva Ek") == 1);
+        Visitor ines = ines();
+        assertThat(Texts.of(ines.get("/t/projects/" + mill() + "/people").body()))
+                .contains("Sunniva Ek", "as reviewer");
+        String at = "/t/wishes/" + wish("sunniva@hobandbarley.example").id();
+        assertThat(ines.post(at + "/give", ines.token(), Map.of()).statusCode()).isEqualTo(302);
+        assertThat(seats.of(pane().id())).extracting(SeatRow::email).contains("sunniva@hobandbarley.example");
+        await().until(() -> mailsAbout("sunniva@hobandbarley.example", "your page with") == 1);
+        assertThat(ines.post(at + "/give", ines.token(), Map.of()).statusCode())
+                .as("answered already")
+                .isEqualTo(409);
+        assertThat(imre.get(page).body()).contains("has a seat");
+        imre.post(
+                page,
+                imre.token(),
+                Map.of("name", "Late Comer", "email", "late@hobandbarley.example", "says", "", "role", "SIGNATORY"));
+        String other = "/t/wishes/" + wish("late@hobandbarley.example").id();
+        assertThat(ines.post(other + "/decline", ines.token(), Map.of("why", " "))
+                        .body())
+                .contains("Say why not");
+        ines.post(other + "/decline", ines.token(), Map.of("why", "Once the bags are printed"));
+        assertThat(imre.get(page).body()).contains("not now", "Once the bags are printed");
+        assertThat(people.contactAt(new EmailAddress("late@hobandbarley.example")))
+                .isEmpty();
+    }
+
+    @Test
+    void theAddressOfALinkIsSeenAgainAndThatIsRecorded() throws Exception {
+        MakeLink.Made made =
+                makeLink.at(pane().id(), new MakeLink.Form("Seen again", false, "", ""), Acting.team("Ines"));
+        MakeLink.Made again = makeLink.show(made.link(), Acting.team("Ines"));
+        assertThat(again.address()).isEqualTo(made.address());
+        assertThat(makeLink.renew(made.link(), Acting.team("Ines")).address())
+                .isNotEqualTo(made.address())
+                .isEqualTo(makeLink.show(made.link(), Acting.team("Ines")).address());
+        assertThat(ines().get("/t/projects/" + mill() + "/record").body())
+                .contains("looked at the address of a link to");
+        assertThat(ines().get("/t/links/" + made.link()).body())
+                .contains("See the address again")
+                .doesNotContain(made.address());
+    }
+
+    @Test
+    void wordsStartForWhomTheProjectSays() throws Exception {
+        Visitor ines = ines();
+        ines.post("/t/projects/" + mill() + "/tasks", ines.token(), Map.of("line", "Words that start"));
+        String task = "/t/tasks/"
+                + tasks.ofProject(mill()).stream()
+                        .filter(one -> one.name().equals("Words that start"))
+                        .map(PlannedTask::id)
+                        .findFirst()
+                        .orElseThrow();
+        assertThat(Jsoup.parse(ines.get(task).body())
+                        .select("form[action$=/comments] input[name=teamOnly]")
+                        .hasAttr("checked"))
+                .isTrue();
+        ines.post("/t/projects/" + mill() + "/says", ines.token(), Map.of("before", "false", "toClient", "true"));
+        assertThat(Jsoup.parse(ines.get(task).body())
+                        .select("form[action$=/comments] input[name=teamOnly]")
+                        .hasAttr("checked"))
+                .isFalse();
+        ines.post("/t/projects/" + mill() + "/says", ines.token(), Map.of("before", "true", "toClient", "false"));
+    }
+
+    @Test
+    void theHousesOwnWorkIsForNoClient() throws Exception {
+        Visitor ines = ines();
+        String template = Jsoup.parse(ines.get("/t/projects/new").body())
+                .select("input[name=template]")
+                .first()
+                .val();
+        Map<String, String> form = new HashMap<>(Map.of(
+                "client",
+                "",
+                "name",
+                "Tidy the archive",
+                "cover",
+                "night",
+                "currency",
+                "GBP",
+                "tax",
+                "20",
+                "startsOn",
+                "2026-11-02",
+                "agreedOn",
+                "",
+                "template",
+                template,
+                "contacts",
+                ""));
+        HttpResponse<String> opened = ines.post("/t/projects", ines.token(), form);
+        assertThat(opened.statusCode()).isEqualTo(302);
+        Project own = projects.active().stream()
+                .filter(one -> one.name().equals("Tidy the archive"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(own.fullName()).isEqualTo("Tidy the archive");
+        assertThat(own.isOwn()).isTrue();
+        assertThat(Jsoup.parse(ines.get("/t/clients").body()).select("main").text())
+                .doesNotContain("Our own work", "Tidy the archive");
+        assertThat(ines.get("/t/projects").body()).contains("Tidy the archive");
+        assertThat(ines.post(
+                                "/t/projects/" + own.id() + "/details",
+                                ines.token(),
+                                Map.of(
+                                        "client",
+                                        "",
+                                        "name",
+                                        "Tidy the attic",
+                                        "currency",
+                                        "GBP",
+                                        "tax",
+                                        "20",
+                                        "cover",
+                                        "night",
+                                        "manager",
+                                        own.manager().toString(),
+                                        "paymentDays",
+                                        "",
+                                        "revision",
+                                        String.valueOf(own.revision())))
+                        .statusCode())
+                .isEqualTo(302);
+        assertThat(projects.find(own.id()).orElseThrow().fullName()).isEqualTo("Tidy the attic");
+    }
 }

@@ -12,8 +12,8 @@ import app.clearpane.core.markup.Box;
  */
 public record Region(Box box, double share, boolean words, Runs pixels) {
 
-  /** A word that differs. */
-  static Region ofWord(Box box) {
-    return new Region(box, 1, true, Runs.of(box));
-  }
+    /** A word that differs. */
+    static Region ofWord(Box box) {
+        return new Region(box, 1, true, Runs.of(box));
+    }
 }

@@ -7,14 +7,15 @@ package app.clearpane.core.deliverable;
  * @param height above 0
  */
 public record PageSize(double width, double height) {
-  public PageSize {
-    if (!(width > 0 && height > 0)) {
-      throw new IllegalArgumentException("a page needs a width and a height above 0, got " + width + " × " + height);
+    public PageSize {
+        if (!(width > 0 && height > 0)) {
+            throw new IllegalArgumentException(
+                    "a page needs a width and a height above 0, got " + width + " × " + height);
+        }
     }
-  }
 
-  /** Height over width. */
-  public double ratio() {
-    return height / width;
-  }
+    /** Height over width. */
+    public double ratio() {
+        return height / width;
+    }
 }

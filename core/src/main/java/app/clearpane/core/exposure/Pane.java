@@ -15,37 +15,66 @@ import java.util.stream.Stream;
  * @param ceilings the most that any pane may let through
  * @param from the instant from which it is open; empty if from when it is published
  */
-public record Pane(PaneId id, String name, Optional<Instant> publishedAt, Optional<Instant> until, PaneSettings published, PaneSettings pending,
-    Ceilings ceilings, Optional<Instant> from) {
+public record Pane(
+        PaneId id,
+        String name,
+        Optional<Instant> publishedAt,
+        Optional<Instant> until,
+        PaneSettings published,
+        PaneSettings pending,
+        Ceilings ceilings,
+        Optional<Instant> from) {
 
-  /** A pane under no ceiling. */
-  public Pane(PaneId id, String name, Optional<Instant> publishedAt, Optional<Instant> until, PaneSettings published, PaneSettings pending) {
-    this(id, name, publishedAt, until, published, pending, Ceilings.NONE);
-  }
+    /** A pane under no ceiling. */
+    public Pane(
+            PaneId id,
+            String name,
+            Optional<Instant> publishedAt,
+            Optional<Instant> until,
+            PaneSettings published,
+            PaneSettings pending) {
+        this(id, name, publishedAt, until, published, pending, Ceilings.NONE);
+    }
 
-  /** A pane that is open from when it is published. */
-  public Pane(PaneId id, String name, Optional<Instant> publishedAt, Optional<Instant> until, PaneSettings published, PaneSettings pending, Ceilings ceilings) {
-    this(id, name, publishedAt, until, published, pending, ceilings, Optional.empty());
-  }
+    /** A pane that is open from when it is published. */
+    public Pane(
+            PaneId id,
+            String name,
+            Optional<Instant> publishedAt,
+            Optional<Instant> until,
+            PaneSettings published,
+            PaneSettings pending,
+            Ceilings ceilings) {
+        this(id, name, publishedAt, until, published, pending, ceilings, Optional.empty());
+    }
 
-  /** Whether everybody with a seat sees all of a kind through it now: it is published, within its days, and open for it as published and as pending, under the ceilings. */
-  public boolean isOpenFor(ContentKind kind, Instant now) {
-    return publishedAt.isPresent() && from.filter(now::isBefore).isEmpty() && until.filter(end -> !end.isAfter(now)).isEmpty()
-        && ceilings.over(kind, published.aperture(kind)) == Aperture.OPEN && ceilings.over(kind, pending.aperture(kind)) == Aperture.OPEN;
-  }
+    /**
+     * Whether everybody with a seat sees all of a kind through it now: it is published, within its days, and open for
+     * it as published and as pending, under the ceilings.
+     */
+    public boolean isOpenFor(ContentKind kind, Instant now) {
+        return publishedAt.isPresent()
+                && from.filter(now::isBefore).isEmpty()
+                && until.filter(end -> !end.isAfter(now)).isEmpty()
+                && ceilings.over(kind, published.aperture(kind)) == Aperture.OPEN
+                && ceilings.over(kind, pending.aperture(kind)) == Aperture.OPEN;
+    }
 
-  /** Whether what passes may change with the day although nobody did anything. */
-  public boolean goesByTheDay() {
-    return Stream.of(published.filters(), pending.filters(), ceilings.filters()).flatMap(filters -> filters.values().stream()).flatMap(Set::stream).anyMatch(Filter::goesByTheDay);
-  }
+    /** Whether what passes may change with the day although nobody did anything. */
+    public boolean goesByTheDay() {
+        return Stream.of(published.filters(), pending.filters(), ceilings.filters())
+                .flatMap(filters -> filters.values().stream())
+                .flatMap(Set::stream)
+                .anyMatch(Filter::goesByTheDay);
+    }
 
-  /** The pane as if only what is published counted. */
-  Pane asPublished() {
-    return new Pane(id, name, publishedAt, until, published, published, ceilings, from);
-  }
+    /** The pane as if only what is published counted. */
+    Pane asPublished() {
+        return new Pane(id, name, publishedAt, until, published, published, ceilings, from);
+    }
 
-  /** The pane as it will be once what is pending is published. */
-  public Pane afterPublishing(Instant now) {
-    return new Pane(id, name, publishedAt.or(() -> Optional.of(now)), until, pending, pending, ceilings, from);
-  }
+    /** The pane as it will be once what is pending is published. */
+    public Pane afterPublishing(Instant now) {
+        return new Pane(id, name, publishedAt.or(() -> Optional.of(now)), until, pending, pending, ceilings, from);
+    }
 }

@@ -10,9 +10,9 @@ import java.time.Instant;
  * @param at when
  */
 public record Setting(Showing showing, String by, Instant at) {
-  public Setting {
-    if (showing == Showing.UNSET) {
-      throw new IllegalArgumentException("an item that is unset has no setting");
+    public Setting {
+        if (showing == Showing.UNSET) {
+            throw new IllegalArgumentException("an item that is unset has no setting");
+        }
     }
-  }
 }

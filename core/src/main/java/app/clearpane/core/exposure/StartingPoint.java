@@ -10,31 +10,33 @@ import java.util.Set;
  * @param filters of the kinds that are Filtered
  */
 public record StartingPoint(Map<ContentKind, Aperture> apertures, Map<ContentKind, Set<Filter>> filters) {
-  /** A starting point at which nothing passes. */
-  public static final StartingPoint CLOSED = new StartingPoint(Map.of());
+    /** A starting point at which nothing passes. */
+    public static final StartingPoint CLOSED = new StartingPoint(Map.of());
 
-  public StartingPoint {
-    apertures = Map.copyOf(apertures);
-    filters = Map.copyOf(filters);
-  }
+    public StartingPoint {
+        apertures = Map.copyOf(apertures);
+        filters = Map.copyOf(filters);
+    }
 
-  /** Without a filter. */
-  public StartingPoint(Map<ContentKind, Aperture> apertures) {
-    this(apertures, Map.of());
-  }
+    /** Without a filter. */
+    public StartingPoint(Map<ContentKind, Aperture> apertures) {
+        this(apertures, Map.of());
+    }
 
-  /** The filters of a kind, for where it is Filtered. */
-  public Set<Filter> filters(ContentKind kind) {
-    return filters.getOrDefault(kind, Set.of());
-  }
+    /** The filters of a kind, for where it is Filtered. */
+    public Set<Filter> filters(ContentKind kind) {
+        return filters.getOrDefault(kind, Set.of());
+    }
 
-  /** What passes of a kind. */
-  public Aperture of(ContentKind kind) {
-    return apertures.getOrDefault(kind, Aperture.CLOSED);
-  }
+    /** What passes of a kind. */
+    public Aperture of(ContentKind kind) {
+        return apertures.getOrDefault(kind, Aperture.CLOSED);
+    }
 
-  /** These settings with the starting point in the place of their own apertures; what was said of single items stays. */
-  public PaneSettings followedBy(PaneSettings settings) {
-    return new PaneSettings(apertures, filters, settings.settings(), settings.forAllPanes());
-  }
+    /**
+     * These settings with the starting point in the place of their own apertures; what was said of single items stays.
+     */
+    public PaneSettings followedBy(PaneSettings settings) {
+        return new PaneSettings(apertures, filters, settings.settings(), settings.forAllPanes());
+    }
 }

@@ -2,6 +2,6 @@ package app.clearpane.core.plan;
 
 /** Who does an activity: the agency, or the client with the outside parties it engaged. */
 public enum Side {
-  OURS,
-  CLIENTS
+    OURS,
+    CLIENTS
 }

@@ -8,16 +8,16 @@ package app.clearpane.core.plan;
  * @param planChange what changes of the plan did, and days while the project was paused
  */
 public record Slip(int client, int team, int planChange) {
-  /** Nothing moved. */
-  public static final Slip NONE = new Slip(0, 0, 0);
+    /** Nothing moved. */
+    public static final Slip NONE = new Slip(0, 0, 0);
 
-  /** All of it. */
-  public int total() {
-    return client + team + planChange;
-  }
+    /** All of it. */
+    public int total() {
+        return client + team + planChange;
+    }
 
-  /** Both together. */
-  public Slip plus(Slip other) {
-    return new Slip(client + other.client, team + other.team, planChange + other.planChange);
-  }
+    /** Both together. */
+    public Slip plus(Slip other) {
+        return new Slip(client + other.client, team + other.team, planChange + other.planChange);
+    }
 }

@@ -10,18 +10,21 @@ import java.util.OptionalInt;
  */
 public record Today(LocalDate day, WorkingCalendar calendar) {
 
-  /** Whether what was due on a day and is still to be done is late. */
-  public boolean isLate(LocalDate due) {
-    return due.isBefore(day);
-  }
+    /** Whether what was due on a day and is still to be done is late. */
+    public boolean isLate(LocalDate due) {
+        return due.isBefore(day);
+    }
 
-  /** Working days from today to a day, today counted and that day not: 0 on the day itself; empty if it is past. */
-  public OptionalInt daysLeft(LocalDate due) {
-    return isLate(due) ? OptionalInt.empty() : OptionalInt.of(calendar.workingDays(day, due));
-  }
+    /** Working days from today to a day, today counted and that day not: 0 on the day itself; empty if it is past. */
+    public OptionalInt daysLeft(LocalDate due) {
+        return isLate(due) ? OptionalInt.empty() : OptionalInt.of(calendar.workingDays(day, due));
+    }
 
-  /** The last day that is so many working days ahead or fewer: {@code daysLeft(due) <= days} for just those days from today up to it. */
-  public LocalDate lastWithin(int days) {
-    return calendar.addWorkingDays(day, days);
-  }
+    /**
+     * The last day that is so many working days ahead or fewer: {@code daysLeft(due) <= days} for just those days from
+     * today up to it.
+     */
+    public LocalDate lastWithin(int days) {
+        return calendar.addWorkingDays(day, days);
+    }
 }

@@ -10,43 +10,50 @@ import java.util.regex.Pattern;
 
 /** The words by which an entry of the Record is found again: without case or accents, each once. */
 public final class Words {
-  /** More characters than this of one word are not kept; a digest fits. */
-  public static final int LONGEST = 64;
+    /** More characters than this of one word are not kept; a digest fits. */
+    public static final int LONGEST = 64;
 
-  private static final Pattern WORD = Pattern.compile("[\\p{L}\\p{N}\\p{S}]+");
-  private static final Pattern ACCENT = Pattern.compile("\\p{M}+");
-  private static final Pattern OPAQUE_ID = Pattern.compile("[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}");
+    private static final Pattern WORD = Pattern.compile("[\\p{L}\\p{N}\\p{S}]+");
+    private static final Pattern ACCENT = Pattern.compile("\\p{M}+");
+    private static final Pattern OPAQUE_ID = Pattern.compile("[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}");
 
-  private Words() {}
+    private Words() {}
 
-  /** The words of a text: runs of letters, digits and signs. */
-  public static SortedSet<String> of(String text) {
-    SortedSet<String> words = new TreeSet<>();
-    gather(text, words);
-    return Collections.unmodifiableSortedSet(words);
-  }
-
-  /** The words of whoever did something, of what it was done to, and of all that the payload says, and the act as it stands; ids are not words. */
-  public static SortedSet<String> of(RecordEntry.What what) {
-    SortedSet<String> words = new TreeSet<>();
-    words.add(cut(what.act()));
-    if (!Actor.isKey(what.actor())) {
-      gather(what.actor(), words);
+    /** The words of a text: runs of letters, digits and signs. */
+    public static SortedSet<String> of(String text) {
+        SortedSet<String> words = new TreeSet<>();
+        gather(text, words);
+        return Collections.unmodifiableSortedSet(words);
     }
-    gather(what.subject(), words);
-    what.payload().strings().stream().filter(said -> !OPAQUE_ID.matcher(said).matches()).forEach(said -> gather(said, words));
-    return Collections.unmodifiableSortedSet(words);
-  }
 
-  private static void gather(String text, SortedSet<String> words) {
-    String plain = ACCENT.matcher(Normalizer.normalize(text, Normalizer.Form.NFKD)).replaceAll("").toLowerCase(Locale.ROOT);
-    WORD.matcher(plain).results().forEach(word -> words.add(cut(word.group())));
-  }
-
-  private static String cut(String word) {
-    if (word.length() <= LONGEST) {
-      return word;
+    /**
+     * The words of whoever did something, of what it was done to, and of all that the payload says, and the act as it
+     * stands; ids are not words.
+     */
+    public static SortedSet<String> of(RecordEntry.What what) {
+        SortedSet<String> words = new TreeSet<>();
+        words.add(cut(what.act()));
+        if (!Actor.isKey(what.actor())) {
+            gather(what.actor(), words);
+        }
+        gather(what.subject(), words);
+        what.payload().strings().stream()
+                .filter(said -> !OPAQUE_ID.matcher(said).matches())
+                .forEach(said -> gather(said, words));
+        return Collections.unmodifiableSortedSet(words);
     }
-    return word.substring(0, Character.isHighSurrogate(word.charAt(LONGEST - 1)) ? LONGEST - 1 : LONGEST);
-  }
+
+    private static void gather(String text, SortedSet<String> words) {
+        String plain = ACCENT.matcher(Normalizer.normalize(text, Normalizer.Form.NFKD))
+                .replaceAll("")
+                .toLowerCase(Locale.ROOT);
+        WORD.matcher(plain).results().forEach(word -> words.add(cut(word.group())));
+    }
+
+    private static String cut(String word) {
+        if (word.length() <= LONGEST) {
+            return word;
+        }
+        return word.substring(0, Character.isHighSurrogate(word.charAt(LONGEST - 1)) ? LONGEST - 1 : LONGEST);
+    }
 }

@@ -11,6 +11,7 @@ import java.math.BigDecimal;
  * @param allowance the rounds that are included
  */
 public record SigningTerms(Rule rule, int reviewDays, Allowance allowance) {
-  /** What a project begins with: all sign, within three working days, two rounds, no fee for more. */
-  public static final SigningTerms USUAL = new SigningTerms(new Rule.All(), 3, new Allowance(2, BigDecimal.ZERO.setScale(2)));
+    /** What a project begins with: all sign, within three working days, two rounds, no fee for more. */
+    public static final SigningTerms USUAL =
+            new SigningTerms(new Rule.All(), 3, new Allowance(2, BigDecimal.ZERO.setScale(2)));
 }

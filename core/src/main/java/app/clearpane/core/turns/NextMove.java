@@ -16,15 +16,19 @@ import java.util.OptionalInt;
  */
 public record NextMove(ItemId item, boolean holdsUp, OptionalInt spareDays, Optional<Instant> due, double daysHeld) {
 
-  /** What holds the finish up, then the least float, then the earliest due, then the longest held; in the end by identifier, so that it is one order. */
-  public static final Comparator<NextMove> ORDER = Comparator.comparing(NextMove::holdsUp).reversed()
-      .thenComparingInt(move -> move.spareDays().orElse(Integer.MAX_VALUE))
-      .thenComparing(move -> move.due().orElse(Instant.MAX))
-      .thenComparing(Comparator.comparingDouble(NextMove::daysHeld).reversed())
-      .thenComparing(move -> move.item().toString());
+    /**
+     * What holds the finish up, then the least float, then the earliest due, then the longest held; in the end by
+     * identifier, so that it is one order.
+     */
+    public static final Comparator<NextMove> ORDER = Comparator.comparing(NextMove::holdsUp)
+            .reversed()
+            .thenComparingInt(move -> move.spareDays().orElse(Integer.MAX_VALUE))
+            .thenComparing(move -> move.due().orElse(Instant.MAX))
+            .thenComparing(Comparator.comparingDouble(NextMove::daysHeld).reversed())
+            .thenComparing(move -> move.item().toString());
 
-  /** Whether each working day of waiting moves the finish of the project by a day. */
-  public boolean everyDayCounts() {
-    return holdsUp || spareDays.isPresent() && spareDays.getAsInt() <= 0;
-  }
+    /** Whether each working day of waiting moves the finish of the project by a day. */
+    public boolean everyDayCounts() {
+        return holdsUp || spareDays.isPresent() && spareDays.getAsInt() <= 0;
+    }
 }

@@ -2,7 +2,7 @@ package app.clearpane.core.turns;
 
 /** Which side holds an item now. */
 public enum Turn {
-  OURS,
-  CLIENTS,
-  NOBODYS
+    OURS,
+    CLIENTS,
+    NOBODYS
 }

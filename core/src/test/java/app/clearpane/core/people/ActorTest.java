@@ -6,34 +6,50 @@ import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.agency.TeamMemberId;
 import app.clearpane.core.exposure.SeatId;
 import app.clearpane.core.record.RecordEntry;
-import app.clearpane.core.record.event.PlanActs;
 import app.clearpane.core.record.Words;
+import app.clearpane.core.record.event.PlanActs;
 import java.util.List;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 
 class ActorTest {
-  private static final UUID ONE = UUID.fromString("11111111-2222-3333-4444-555555555555");
+    private static final UUID ONE = UUID.fromString("11111111-2222-3333-4444-555555555555");
 
-  @Test
-  void kindAndIdSayWhoItWas() {
-    List<Actor> all = List.of(new Actor.OfTeam(new TeamMemberId(ONE), "Ines"), new Actor.OfClient(new ContactId(ONE), "Ottoline Vance"), new Actor.Guest(new SeatId(ONE), "Paint shop", "Ottoline Vance"), new Actor.House("Marram & Finch"));
-    assertThat(all).extracting(Actor::key).containsExactly("team:" + ONE, "contact:" + ONE, "link:" + ONE, "house").allMatch(Actor::isKey);
-    assertThat(List.of("Ottoline Vance", "contact:", "contact:Ottoline", "team:" + ONE + " ", "House")).noneMatch(Actor::isKey);
-  }
+    @Test
+    void kindAndIdSayWhoItWas() {
+        List<Actor> all = List.of(
+                new Actor.OfTeam(new TeamMemberId(ONE), "Ines"),
+                new Actor.OfClient(new ContactId(ONE), "Ottoline Vance"),
+                new Actor.Guest(new SeatId(ONE), "Paint shop", "Ottoline Vance"),
+                new Actor.House("Marram & Finch"));
+        assertThat(all)
+                .extracting(Actor::key)
+                .containsExactly("team:" + ONE, "contact:" + ONE, "link:" + ONE, "house")
+                .allMatch(Actor::isKey);
+        assertThat(List.of("Ottoline Vance", "contact:", "contact:Ottoline", "team:" + ONE + " ", "House"))
+                .noneMatch(Actor::isKey);
+    }
 
-  @Test
-  void aGuestIsAGuestWhateverNameTheyGive() {
-    assertThat(new Actor.Guest(new SeatId(ONE), "Paint shop", "Ottoline Vance").name()).isEqualTo("Ottoline Vance (by the link “Paint shop”, name as given)");
-    assertThat(new Actor.Guest(new SeatId(ONE), "Paint shop", "").name()).isEqualTo("Guest (by the link “Paint shop”)");
-    assertThat(new Actor.Guest(new SeatId(ONE), "Paint shop", "Ottoline Vance").contact()).isEmpty();
-  }
+    @Test
+    void aGuestIsAGuestWhateverNameTheyGive() {
+        assertThat(new Actor.Guest(new SeatId(ONE), "Paint shop", "Ottoline Vance").name())
+                .isEqualTo("Ottoline Vance (by the link “Paint shop”, name as given)");
+        assertThat(new Actor.Guest(new SeatId(ONE), "Paint shop", "").name())
+                .isEqualTo("Guest (by the link “Paint shop”)");
+        assertThat(new Actor.Guest(new SeatId(ONE), "Paint shop", "Ottoline Vance").contact())
+                .isEmpty();
+    }
 
-  @Test
-  void twoPeopleOfOneNameStayTwoInTheRecordAndAreBothFoundByIt() {
-    RecordEntry.What first = RecordEntry.What.done(new PlanActs.TaskDeleted(new Actor.OfClient(new ContactId(ONE), "Ana Ruiz"), "Map"));
-    RecordEntry.What second = RecordEntry.What.done(new PlanActs.TaskDeleted(new Actor.OfClient(new ContactId(UUID.randomUUID()), "Ana Ruiz"), "Map"));
-    assertThat(first.actor()).isNotEqualTo(second.actor());
-    assertThat(Words.of(first)).isEqualTo(Words.of(second)).contains("ana", "ruiz").doesNotContain("contact", "11111111");
-  }
+    @Test
+    void twoPeopleOfOneNameStayTwoInTheRecordAndAreBothFoundByIt() {
+        RecordEntry.What first = RecordEntry.What.done(
+                new PlanActs.TaskDeleted(new Actor.OfClient(new ContactId(ONE), "Ana Ruiz"), "Map"));
+        RecordEntry.What second = RecordEntry.What.done(
+                new PlanActs.TaskDeleted(new Actor.OfClient(new ContactId(UUID.randomUUID()), "Ana Ruiz"), "Map"));
+        assertThat(first.actor()).isNotEqualTo(second.actor());
+        assertThat(Words.of(first))
+                .isEqualTo(Words.of(second))
+                .contains("ana", "ruiz")
+                .doesNotContain("contact", "11111111");
+    }
 }

@@ -18,50 +18,50 @@ import java.util.Optional;
  * @param pdf the file itself if its words are to be compared too
  */
 public record Side(List<Sheet> sheets, Optional<Path> pdf) {
-  public Side {
-    sheets = List.copyOf(sheets);
-  }
-
-  /** The pictures of a page; the name of the large one is the same only where they look the same. */
-  public record Sheet(Path large, Path small) {}
-
-  Comparison.Source source(Wish.Pieces<?> pieces) throws IOException {
-    return new Sheets(sheets, pdf.isPresent() ? PdfWords.of(pdf.get(), pieces::goesOn) : PdfWords.none(), pieces);
-  }
-
-  private record Sheets(List<Sheet> sheets, PdfWords words, Wish.Pieces<?> pieces) implements Comparison.Source {
-    @Override
-    public int pages() {
-      return sheets.size();
+    public Side {
+        sheets = List.copyOf(sheets);
     }
 
-    @Override
-    public Object known(int page) {
-      return sheets.get(page - 1).large();
+    /** The pictures of a page; the name of the large one is the same only where they look the same. */
+    public record Sheet(Path large, Path small) {}
+
+    Comparison.Source source(Wish.Pieces<?> pieces) throws IOException {
+        return new Sheets(sheets, pdf.isPresent() ? PdfWords.of(pdf.get(), pieces::goesOn) : PdfWords.none(), pieces);
     }
 
-    @Override
-    public Raster small(int page) {
-      return read(sheets.get(page - 1).small());
-    }
+    private record Sheets(List<Sheet> sheets, PdfWords words, Wish.Pieces<?> pieces) implements Comparison.Source {
+        @Override
+        public int pages() {
+            return sheets.size();
+        }
 
-    @Override
-    public Raster large(int page) {
-      return read(sheets.get(page - 1).large());
-    }
+        @Override
+        public Object known(int page) {
+            return sheets.get(page - 1).large();
+        }
 
-    @Override
-    public List<Word> words(int page) {
-      return words.of(page);
-    }
+        @Override
+        public Raster small(int page) {
+            return read(sheets.get(page - 1).small());
+        }
 
-    private Raster read(Path picture) {
-      try {
-        pieces.goesOn();
-        return Rasters.read(picture);
-      } catch (IOException e) {
-        throw new UncheckedIOException(e);
-      }
+        @Override
+        public Raster large(int page) {
+            return read(sheets.get(page - 1).large());
+        }
+
+        @Override
+        public List<Word> words(int page) {
+            return words.of(page);
+        }
+
+        private Raster read(Path picture) {
+            try {
+                pieces.goesOn();
+                return Rasters.read(picture);
+            } catch (IOException e) {
+                throw new UncheckedIOException(e);
+            }
+        }
     }
-  }
 }

@@ -18,17 +18,39 @@ import java.util.Optional;
  * @param replacement the wording asked for instead; empty if none is given
  * @param moved what brought it to its progress, by whoever did; empty while nobody did anything
  */
-public record Annotation(String id, String label, Place place, PageSize size, Intent intent, MarkupProgress progress, String note, String author, Instant at, List<Reply> replies,
-    Optional<String> replacement, Optional<Reply> moved) {
-  public Annotation {
-    replies = List.copyOf(replies);
-  }
+public record Annotation(
+        String id,
+        String label,
+        Place place,
+        PageSize size,
+        Intent intent,
+        MarkupProgress progress,
+        String note,
+        String author,
+        Instant at,
+        List<Reply> replies,
+        Optional<String> replacement,
+        Optional<Reply> moved) {
+    public Annotation {
+        replies = List.copyOf(replies);
+    }
 
-  /** A mark to which nobody did anything. */
-  public Annotation(String id, String label, Place place, PageSize size, Intent intent, MarkupProgress progress, String note, String author, Instant at, List<Reply> replies, Optional<String> replacement) {
-    this(id, label, place, size, intent, progress, note, author, at, replies, replacement, Optional.empty());
-  }
+    /** A mark to which nobody did anything. */
+    public Annotation(
+            String id,
+            String label,
+            Place place,
+            PageSize size,
+            Intent intent,
+            MarkupProgress progress,
+            String note,
+            String author,
+            Instant at,
+            List<Reply> replies,
+            Optional<String> replacement) {
+        this(id, label, place, size, intent, progress, note, author, at, replies, replacement, Optional.empty());
+    }
 
-  /** An answer in a thread. */
-  public record Reply(String said, String author, Instant at) {}
+    /** An answer in a thread. */
+    public record Reply(String said, String author, Instant at) {}
 }

@@ -7,13 +7,18 @@ import org.commonmark.renderer.html.HtmlRenderer;
 
 /** Markdown as HTML in which nothing of the writer's own HTML and no address that runs a script is left. */
 public final class Markdown {
-  private static final Parser PARSER = Parser.builder().build();
-  private static final HtmlRenderer RENDERER = HtmlRenderer.builder().escapeHtml(true).sanitizeUrls(true).urlSanitizer(new DefaultUrlSanitizer(List.of("http", "https", "mailto"))).softbreak("<br>").build();
+    private static final Parser PARSER = Parser.builder().build();
+    private static final HtmlRenderer RENDERER = HtmlRenderer.builder()
+            .escapeHtml(true)
+            .sanitizeUrls(true)
+            .urlSanitizer(new DefaultUrlSanitizer(List.of("http", "https", "mailto")))
+            .softbreak("<br>")
+            .build();
 
-  private Markdown() {}
+    private Markdown() {}
 
-  /** The text as HTML. @param text CommonMark */
-  public static String html(String text) {
-    return RENDERER.render(PARSER.parse(text));
-  }
+    /** The text as HTML. @param text CommonMark */
+    public static String html(String text) {
+        return RENDERER.render(PARSER.parse(text));
+    }
 }

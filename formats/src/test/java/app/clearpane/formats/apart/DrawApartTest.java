@@ -34,200 +34,259 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
-/** Files are drawn in a process of their own, as they would be here, and nothing that is in them keeps others from being drawn. */
+/**
+ * Files are drawn in a process of their own, as they would be here, and nothing that is in them keeps others from being
+ * drawn.
+ */
 class DrawApartTest {
-  @TempDir private Path folder;
-  private DrawApart apart = new DrawApart(Duration.ofMinutes(30));
+    @TempDir
+    private Path folder;
 
-  @AfterEach
-  void end() {
-    apart.close();
-  }
+    private DrawApart apart = new DrawApart(Duration.ofMinutes(30));
 
-  private Path plain(int pages) throws IOException {
-    Path file = folder.resolve("plain-" + pages + ".pdf");
-    try (PDDocument document = new PDDocument()) {
-      for (int i = 0; i < pages; i++) {
-        PDPage page = new PDPage(PDRectangle.A5);
-        document.addPage(page);
-        try (PDPageContentStream content = new PDPageContentStream(document, page)) {
-          content.addRect(20 + 10 * i, 30, 100, 200);
-          content.fill();
+    @AfterEach
+    void end() {
+        apart.close();
+    }
+
+    private Path plain(int pages) throws IOException {
+        Path file = folder.resolve("plain-" + pages + ".pdf");
+        try (PDDocument document = new PDDocument()) {
+            for (int i = 0; i < pages; i++) {
+                PDPage page = new PDPage(PDRectangle.A5);
+                document.addPage(page);
+                try (PDPageContentStream content = new PDPageContentStream(document, page)) {
+                    content.addRect(20 + 10 * i, 30, 100, 200);
+                    content.fill();
+                }
+            }
+            document.save(file.toFile());
         }
-      }
-      document.save(file.toFile());
+        return file;
     }
-    return file;
-  }
 
-  /** A form that draws another ten times, which draws another ten times, and so on: 10^12 rectangles in two kilobytes. */
-  private Path endless() throws IOException {
-    Path file = folder.resolve("endless.pdf");
-    try (PDDocument document = new PDDocument()) {
-      PDFormXObject inner = form(document, null, "0 0 5 5 re f ");
-      for (int level = 0; level < 12; level++) {
-        inner = form(document, inner, "/F Do ".repeat(10));
-      }
-      PDPage page = new PDPage(PDRectangle.A5);
-      document.addPage(page);
-      try (PDPageContentStream content = new PDPageContentStream(document, page)) {
-        content.drawForm(inner);
-      }
-      document.save(file.toFile());
+    /**
+     * A form that draws another ten times, which draws another ten times, and so on: 10^12 rectangles in two kilobytes.
+     */
+    private Path endless() throws IOException {
+        Path file = folder.resolve("endless.pdf");
+        try (PDDocument document = new PDDocument()) {
+            PDFormXObject inner = form(document, null, "0 0 5 5 re f ");
+            for (int level = 0; level < 12; level++) {
+                inner = form(document, inner, "/F Do ".repeat(10));
+            }
+            PDPage page = new PDPage(PDRectangle.A5);
+            document.addPage(page);
+            try (PDPageContentStream content = new PDPageContentStream(document, page)) {
+                content.drawForm(inner);
+            }
+            document.save(file.toFile());
+        }
+        return file;
     }
-    return file;
-  }
 
-  private static PDFormXObject form(PDDocument document, PDFormXObject inner, String content) throws IOException {
-    PDFormXObject form = new PDFormXObject(document);
-    form.setBBox(new PDRectangle(0, 0, 400, 500));
-    PDResources resources = new PDResources();
-    if (inner != null) {
-      resources.put(COSName.getPDFName("F"), inner);
+    private static PDFormXObject form(PDDocument document, PDFormXObject inner, String content) throws IOException {
+        PDFormXObject form = new PDFormXObject(document);
+        form.setBBox(new PDRectangle(0, 0, 400, 500));
+        PDResources resources = new PDResources();
+        if (inner != null) {
+            resources.put(COSName.getPDFName("F"), inner);
+        }
+        form.setResources(resources);
+        try (var out = form.getContentStream().createOutputStream()) {
+            out.write(content.getBytes(StandardCharsets.US_ASCII));
+        }
+        return form;
     }
-    form.setResources(resources);
-    try (var out = form.getContentStream().createOutputStream()) {
-      out.write(content.getBytes(StandardCharsets.US_ASCII));
+
+    private List<Work.DrawnPage> drawn(Path file, int from) throws Exception {
+        List<Work.DrawnPage> pages = new ArrayList<>();
+        apart.draw(new Wish.Draw(file, "application/pdf", from), pages::add);
+        return pages;
     }
-    return form;
-  }
 
-  private List<Work.DrawnPage> drawn(Path file, int from) throws Exception {
-    List<Work.DrawnPage> pages = new ArrayList<>();
-    apart.draw(new Wish.Draw(file, "application/pdf", from), pages::add);
-    return pages;
-  }
-
-  @Test
-  void drawsWhatWouldBeDrawnHere() throws Exception {
-    Path file = plain(3);
-    assertThat(apart.open(new Wish.Open(file, "plain.pdf"))).isEqualTo(new Wish.Opened("application/pdf", 3));
-    List<Work.DrawnPage> here = new ArrayList<>();
-    Work.known(file, "application/pdf").draw(2, here::add);
-    List<Work.DrawnPage> there = drawn(file, 2);
-    assertThat(there).hasSize(2);
-    for (int i = 0; i < 2; i++) {
-      assertThat(there.get(i)).usingRecursiveComparison().isEqualTo(here.get(i));
+    @Test
+    void drawsWhatWouldBeDrawnHere() throws Exception {
+        Path file = plain(3);
+        assertThat(apart.open(new Wish.Open(file, "plain.pdf"))).isEqualTo(new Wish.Opened("application/pdf", 3));
+        List<Work.DrawnPage> here = new ArrayList<>();
+        Work.known(file, "application/pdf").draw(2, here::add);
+        List<Work.DrawnPage> there = drawn(file, 2);
+        assertThat(there).hasSize(2);
+        for (int i = 0; i < 2; i++) {
+            assertThat(there.get(i)).usingRecursiveComparison().isEqualTo(here.get(i));
+        }
+        List<byte[]> squares = apart.pictures(
+                        new Wish.Squares(file, "application/pdf", new Wish.Rows(1, 3_200, 800, 200, 900)))
+                .pictures();
+        BufferedImage same =
+                Work.known(file, "application/pdf").strip(1, 3_200, 800, 200).orElseThrow();
+        assertThat(squares).hasSize(4);
+        for (int i = 0; i < 4; i++) {
+            BufferedImage square = ImageIO.read(new ByteArrayInputStream(squares.get(i)));
+            assertThat(square.getWidth()).isEqualTo(i < 3 ? 900 : 500);
+            assertThat(square.getHeight()).isEqualTo(200);
+            for (int x = 10; x < square.getWidth(); x += 70) {
+                assertThat(square.getRGB(x, 100) & 0xFF)
+                        .as("square %s at %s, JPEG near enough", i, x)
+                        .isCloseTo(same.getRGB(900 * i + x, 100) & 0xFF, org.assertj.core.data.Offset.offset(12));
+            }
+        }
+        assertThat(apart.pictures(new Wish.Squares(file, "application/pdf", new Wish.Rows(9, 3_200, 0, 200, 900)))
+                        .pictures())
+                .isEmpty();
     }
-    List<byte[]> squares = apart.pictures(new Wish.Squares(file, "application/pdf", new Wish.Rows(1, 3_200, 800, 200, 900))).pictures();
-    BufferedImage same = Work.known(file, "application/pdf").strip(1, 3_200, 800, 200).orElseThrow();
-    assertThat(squares).hasSize(4);
-    for (int i = 0; i < 4; i++) {
-      BufferedImage square = ImageIO.read(new ByteArrayInputStream(squares.get(i)));
-      assertThat(square.getWidth()).isEqualTo(i < 3 ? 900 : 500);
-      assertThat(square.getHeight()).isEqualTo(200);
-      for (int x = 10; x < square.getWidth(); x += 70) {
-        assertThat(square.getRGB(x, 100) & 0xFF).as("square %s at %s, JPEG near enough", i, x).isCloseTo(same.getRGB(900 * i + x, 100) & 0xFF, org.assertj.core.data.Offset.offset(12));
-      }
+
+    @Test
+    void whatCannotBeLookedAtIsSaidAndTheNextFileIsDrawn() throws Exception {
+        Path broken = Files.writeString(folder.resolve("broken.pdf"), "%PDF-1.7 and nothing more");
+        assertThatThrownBy(() -> apart.open(new Wish.Open(broken, "broken.pdf")))
+                .isInstanceOf(UnusableFile.class);
+        assertThatThrownBy(() -> apart.open(new Wish.Open(folder.resolve("gone.pdf"), "gone.pdf")))
+                .isInstanceOf(IOException.class);
+        assertThat(drawn(plain(1), 1)).hasSize(1);
     }
-    assertThat(apart.pictures(new Wish.Squares(file, "application/pdf", new Wish.Rows(9, 3_200, 0, 200, 900))).pictures()).isEmpty();
-  }
 
-  @Test
-  void whatCannotBeLookedAtIsSaidAndTheNextFileIsDrawn() throws Exception {
-    Path broken = Files.writeString(folder.resolve("broken.pdf"), "%PDF-1.7 and nothing more");
-    assertThatThrownBy(() -> apart.open(new Wish.Open(broken, "broken.pdf"))).isInstanceOf(UnusableFile.class);
-    assertThatThrownBy(() -> apart.open(new Wish.Open(folder.resolve("gone.pdf"), "gone.pdf"))).isInstanceOf(IOException.class);
-    assertThat(drawn(plain(1), 1)).hasSize(1);
-  }
-
-  @Test
-  void whatTakesTooLongIsStoppedAndSaidAndTheNextFileIsDrawn() throws Exception {
-    List<ProcessHandle> drawing = new ArrayList<>();
-    try (DrawApart impatient = new DrawApart(Duration.ofSeconds(4))) {
-      impatient.warmUp();
-      ProcessHandle.current().children().forEach(drawing::add);
-      assertThatThrownBy(() -> impatient.draw(new Wish.Draw(endless(), "application/pdf", 1), page -> {})).isInstanceOf(UnusableFile.class).hasMessageContaining("longer than 4 seconds").hasMessageContaining("so we stopped");
-      assertThat(drawing).isNotEmpty();
-      drawing.forEach(one -> one.onExit().join());
+    @Test
+    void whatTakesTooLongIsStoppedAndSaidAndTheNextFileIsDrawn() throws Exception {
+        List<ProcessHandle> drawing = new ArrayList<>();
+        try (DrawApart impatient = new DrawApart(Duration.ofSeconds(4))) {
+            impatient.warmUp();
+            ProcessHandle.current().children().forEach(drawing::add);
+            assertThatThrownBy(() -> impatient.draw(new Wish.Draw(endless(), "application/pdf", 1), page -> {}))
+                    .isInstanceOf(UnusableFile.class)
+                    .hasMessageContaining("longer than 4 seconds")
+                    .hasMessageContaining("so we stopped");
+            assertThat(drawing).isNotEmpty();
+            drawing.forEach(one -> one.onExit().join());
+        }
+        assertThat(drawn(plain(2), 1)).hasSize(2);
     }
-    assertThat(drawn(plain(2), 1)).hasSize(2);
-  }
 
-  @Test
-  void aProcessThatDiesIsSaidAndTheNextFileIsDrawn() throws Exception {
-    Path file = plain(60);
-    assertThatThrownBy(() -> apart.draw(new Wish.Draw(file, "application/pdf", 1), page -> ProcessHandle.current().children().forEach(ProcessHandle::destroyForcibly)))
-        .isInstanceOf(UnusableFile.class).hasMessageContaining("could not be drawn");
-    assertThat(drawn(file, 60)).hasSize(1);
-  }
-
-  private Path picture(String name, int left) throws IOException {
-    BufferedImage image = new BufferedImage(400, 300, BufferedImage.TYPE_INT_RGB);
-    for (int x = 0; x < 400; x++) {
-      for (int y = 0; y < 300; y++) {
-        image.setRGB(x, y, x > left && x < left + 60 && y > 100 && y < 180 ? 0x14706A : 0xF7F4EC);
-      }
+    @Test
+    void aProcessThatDiesIsSaidAndTheNextFileIsDrawn() throws Exception {
+        Path file = plain(60);
+        assertThatThrownBy(() -> apart.draw(
+                        new Wish.Draw(file, "application/pdf", 1),
+                        page -> ProcessHandle.current().children().forEach(ProcessHandle::destroyForcibly)))
+                .isInstanceOf(UnusableFile.class)
+                .hasMessageContaining("could not be drawn");
+        assertThat(drawn(file, 60)).hasSize(1);
     }
-    Path file = folder.resolve(name);
-    ImageIO.write(image, "png", file.toFile());
-    return file;
-  }
 
-  @Test
-  void whateverIsWishedIsWhatWouldComeOfItHere() throws Exception {
-    Path before = picture("before.png", 40);
-    Path after = picture("after.png", 200);
-    Path pdf = plain(2);
-    List<Annotation> marks = List.of(new Annotation("urn:uuid:1", "1·1", new Place.Arrow(1, 0.1, 0.2, 0.3, 0.4), new PageSize(420, 595), Intent.CHANGE, MarkupProgress.OPEN, "Further left", "Ottoline Vance",
-        Instant.parse("2027-03-24T10:00:00Z"), List.of(new Annotation.Reply("Yes", "Ines Marchetti", Instant.parse("2027-03-24T11:00:00Z"))), Optional.of("left")));
-    Side.Sheet one = new Side.Sheet(before, before);
-    Side.Sheet other = new Side.Sheet(after, after);
-    Wish.Compare compare = new Wish.Compare(new Side(List.of(one, one), Optional.empty()), new Side(List.of(other, one), Optional.empty()));
-    List<Wish.Compared> steps = new ArrayList<>();
-    assertThat(apart.compare(compare, steps::add)).isEqualTo(compare.granted(piece -> {}));
-    assertThat(steps).isNotEmpty();
-    Wish.Compare words = new Wish.Compare(new Side(List.of(one), Optional.of(pdf)), new Side(List.of(other), Optional.of(pdf)));
-    assertThat(apart.compare(words, piece -> {})).isEqualTo(words.granted(piece -> {}));
-    assertThat(apart.colours(new Wish.Colours(before))).isEqualTo(new Wish.Colours(before).granted(piece -> {}));
-    Wish.Frames frames = new Wish.Frames(Files.readAllBytes(before), Files.readAllBytes(after), 1_000_000);
-    assertThat(apart.changes(frames)).isEqualTo(frames.granted(piece -> {}));
-    assertThat(apart.pictures(new Wish.MarkedPicture(before, marks)).pictures().get(0)).isEqualTo(new Wish.MarkedPicture(before, marks).granted(piece -> {}).pictures().get(0));
-    Wish.CutOuts cutOuts = new Wish.CutOuts(List.of(new Wish.At(before, new Place.Moment(1, 2, Optional.of(new Place.Rectangle(1, 0.2, 0.2, 0.3, 0.3)))), new Wish.At(after, marks.get(0).place())), 200);
-    assertThat(apart.pictures(cutOuts).pictures().get(1)).isEqualTo(cutOuts.granted(piece -> {}).pictures().get(1));
-    Path marked = folder.resolve("marked.pdf");
-    apart.write(new Wish.AnnotatedPdf(pdf, marks, marked));
-    Wish.Notes notes = new Wish.Notes(marked, Optional.of(pdf));
-    assertThat(apart.notes(notes)).isEqualTo(notes.granted(piece -> {}));
-    assertThat(apart.notes(notes).read().marks()).hasSize(1);
-    apart.write(new Wish.SheetsAsPdf(List.of(before, after), marks, marked));
-    assertThat(apart.open(new Wish.Open(marked, "marked.pdf")).pages()).isEqualTo(2);
-    Path text = Files.writeString(folder.resolve("text.md"), "# Hall one\n\nThe *oldest* wall.\n");
-    assertThat(apart.writing(new Wish.Read(text, "text/markdown"))).isEqualTo(new Wish.Read(text, "text/markdown").granted(piece -> {}));
-  }
+    private Path picture(String name, int left) throws IOException {
+        BufferedImage image = new BufferedImage(400, 300, BufferedImage.TYPE_INT_RGB);
+        for (int x = 0; x < 400; x++) {
+            for (int y = 0; y < 300; y++) {
+                image.setRGB(x, y, x > left && x < left + 60 && y > 100 && y < 180 ? 0x14706A : 0xF7F4EC);
+            }
+        }
+        Path file = folder.resolve(name);
+        ImageIO.write(image, "png", file.toFile());
+        return file;
+    }
 
-  @Test
-  void whatIsInAFileIsItsOwnFaultAndAMissingFileIsNot() throws Exception {
-    Path noPicture = Files.writeString(folder.resolve("no.png"), "no picture at all");
-    assertThatThrownBy(() -> apart.colours(new Wish.Colours(noPicture))).isInstanceOf(UnusableFile.class).hasMessageContaining("could not be read");
-    assertThatThrownBy(() -> apart.colours(new Wish.Colours(folder.resolve("gone.png")))).isInstanceOf(IOException.class);
-    assertThat(apart.colours(new Wish.Colours(picture("good.png", 10))).colours()).isNotEmpty();
-  }
+    @Test
+    void whateverIsWishedIsWhatWouldComeOfItHere() throws Exception {
+        Path before = picture("before.png", 40);
+        Path after = picture("after.png", 200);
+        Path pdf = plain(2);
+        List<Annotation> marks = List.of(new Annotation(
+                "urn:uuid:1",
+                "1·1",
+                new Place.Arrow(1, 0.1, 0.2, 0.3, 0.4),
+                new PageSize(420, 595),
+                Intent.CHANGE,
+                MarkupProgress.OPEN,
+                "Further left",
+                "Ottoline Vance",
+                Instant.parse("2027-03-24T10:00:00Z"),
+                List.of(new Annotation.Reply("Yes", "Ines Marchetti", Instant.parse("2027-03-24T11:00:00Z"))),
+                Optional.of("left")));
+        Side.Sheet one = new Side.Sheet(before, before);
+        Side.Sheet other = new Side.Sheet(after, after);
+        Wish.Compare compare = new Wish.Compare(
+                new Side(List.of(one, one), Optional.empty()), new Side(List.of(other, one), Optional.empty()));
+        List<Wish.Compared> steps = new ArrayList<>();
+        assertThat(apart.compare(compare, steps::add)).isEqualTo(compare.granted(piece -> {}));
+        assertThat(steps).isNotEmpty();
+        Wish.Compare words =
+                new Wish.Compare(new Side(List.of(one), Optional.of(pdf)), new Side(List.of(other), Optional.of(pdf)));
+        assertThat(apart.compare(words, piece -> {})).isEqualTo(words.granted(piece -> {}));
+        assertThat(apart.colours(new Wish.Colours(before))).isEqualTo(new Wish.Colours(before).granted(piece -> {}));
+        Wish.Frames frames = new Wish.Frames(Files.readAllBytes(before), Files.readAllBytes(after), 1_000_000);
+        assertThat(apart.changes(frames)).isEqualTo(frames.granted(piece -> {}));
+        assertThat(apart.pictures(new Wish.MarkedPicture(before, marks))
+                        .pictures()
+                        .get(0))
+                .isEqualTo(new Wish.MarkedPicture(before, marks)
+                        .granted(piece -> {})
+                        .pictures()
+                        .get(0));
+        Wish.CutOuts cutOuts = new Wish.CutOuts(
+                List.of(
+                        new Wish.At(
+                                before,
+                                new Place.Moment(1, 2, Optional.of(new Place.Rectangle(1, 0.2, 0.2, 0.3, 0.3)))),
+                        new Wish.At(after, marks.get(0).place())),
+                200);
+        assertThat(apart.pictures(cutOuts).pictures().get(1))
+                .isEqualTo(cutOuts.granted(piece -> {}).pictures().get(1));
+        Path marked = folder.resolve("marked.pdf");
+        apart.write(new Wish.AnnotatedPdf(pdf, marks, marked));
+        Wish.Notes notes = new Wish.Notes(marked, Optional.of(pdf));
+        assertThat(apart.notes(notes)).isEqualTo(notes.granted(piece -> {}));
+        assertThat(apart.notes(notes).read().marks()).hasSize(1);
+        apart.write(new Wish.SheetsAsPdf(List.of(before, after), marks, marked));
+        assertThat(apart.open(new Wish.Open(marked, "marked.pdf")).pages()).isEqualTo(2);
+        Path text = Files.writeString(folder.resolve("text.md"), "# Hall one\n\nThe *oldest* wall.\n");
+        assertThat(apart.writing(new Wish.Read(text, "text/markdown")))
+                .isEqualTo(new Wish.Read(text, "text/markdown").granted(piece -> {}));
+    }
 
-  @Test
-  void whatNobodyWantsAnyMoreEnds() throws Exception {
-    List<ProcessHandle> drawing = new ArrayList<>();
-    assertThatThrownBy(() -> apart.draw(new Wish.Draw(plain(40), "application/pdf", 1), page -> {
-      ProcessHandle.current().children().forEach(drawing::add);
-      throw new IOException("nobody wants it");
-    })).hasMessage("nobody wants it");
-    drawing.forEach(one -> one.onExit().join());
-  }
+    @Test
+    void whatIsInAFileIsItsOwnFaultAndAMissingFileIsNot() throws Exception {
+        Path noPicture = Files.writeString(folder.resolve("no.png"), "no picture at all");
+        assertThatThrownBy(() -> apart.colours(new Wish.Colours(noPicture)))
+                .isInstanceOf(UnusableFile.class)
+                .hasMessageContaining("could not be read");
+        assertThatThrownBy(() -> apart.colours(new Wish.Colours(folder.resolve("gone.png"))))
+                .isInstanceOf(IOException.class);
+        assertThat(apart.colours(new Wish.Colours(picture("good.png", 10))).colours())
+                .isNotEmpty();
+    }
 
-  @Test
-  void processesStandBehindEverythingElseAndHaveNoNetwork() throws Exception {
-    assumeTrue(Files.isDirectory(Path.of("/proc/self/ns")) && Command.withoutNetwork(), "this system lets nobody be cut off from its network");
-    apart.warmUp();
-    ProcessHandle process = ProcessHandle.current().children().findFirst().orElseThrow();
-    apart.open(new Wish.Open(plain(1), "plain.pdf"));
-    assertThat(Files.readSymbolicLink(Path.of("/proc/" + process.pid() + "/ns/net"))).isNotEqualTo(Files.readSymbolicLink(Path.of("/proc/self/ns/net")));
-    String[] fields = Files.readString(Path.of("/proc/" + process.pid() + "/stat")).replaceFirst("^.*\\) ", "").split(" ");
-    assertThat(Integer.parseInt(fields[16])).as("its nice value").isGreaterThanOrEqualTo(10);
-  }
+    @Test
+    void whatNobodyWantsAnyMoreEnds() throws Exception {
+        List<ProcessHandle> drawing = new ArrayList<>();
+        assertThatThrownBy(() -> apart.draw(new Wish.Draw(plain(40), "application/pdf", 1), page -> {
+                    ProcessHandle.current().children().forEach(drawing::add);
+                    throw new IOException("nobody wants it");
+                }))
+                .hasMessage("nobody wants it");
+        drawing.forEach(one -> one.onExit().join());
+    }
 
-  @Test
-  void aHouseThatStopsEndsWhatIsDrawnAndSaysNothingAgainstItsFile() throws Exception {
-    Path file = plain(60);
-    assertThatThrownBy(() -> apart.draw(new Wish.Draw(file, "application/pdf", 1), page -> apart.close())).isInstanceOf(java.io.InterruptedIOException.class);
-  }
+    @Test
+    void processesStandBehindEverythingElseAndHaveNoNetwork() throws Exception {
+        assumeTrue(
+                Files.isDirectory(Path.of("/proc/self/ns")) && Command.withoutNetwork(),
+                "this system lets nobody be cut off from its network");
+        apart.warmUp();
+        ProcessHandle process = ProcessHandle.current().children().findFirst().orElseThrow();
+        apart.open(new Wish.Open(plain(1), "plain.pdf"));
+        assertThat(Files.readSymbolicLink(Path.of("/proc/" + process.pid() + "/ns/net")))
+                .isNotEqualTo(Files.readSymbolicLink(Path.of("/proc/self/ns/net")));
+        String[] fields = Files.readString(Path.of("/proc/" + process.pid() + "/stat"))
+                .replaceFirst("^.*\\) ", "")
+                .split(" ");
+        assertThat(Integer.parseInt(fields[16])).as("its nice value").isGreaterThanOrEqualTo(10);
+    }
+
+    @Test
+    void aHouseThatStopsEndsWhatIsDrawnAndSaysNothingAgainstItsFile() throws Exception {
+        Path file = plain(60);
+        assertThatThrownBy(() -> apart.draw(new Wish.Draw(file, "application/pdf", 1), page -> apart.close()))
+                .isInstanceOf(java.io.InterruptedIOException.class);
+    }
 }

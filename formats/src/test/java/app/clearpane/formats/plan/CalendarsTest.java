@@ -21,85 +21,206 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
 class CalendarsTest {
-  private static final Instant NOW = Instant.parse("2027-03-01T09:00:00Z");
-  private static final LocalDate LAST = LocalDate.of(2030, 12, 31);
+    private static final Instant NOW = Instant.parse("2027-03-01T09:00:00Z");
+    private static final LocalDate LAST = LocalDate.of(2030, 12, 31);
 
-  private static Calendar read(String text) throws Exception {
-    return new CalendarBuilder().build(new StringReader(text));
-  }
+    private static Calendar read(String text) throws Exception {
+        return new CalendarBuilder().build(new StringReader(text));
+    }
 
-  private static String value(Component event, String property) {
-    return event.getProperty(property).map(found -> ((Property) found).getValue()).orElse("");
-  }
+    private static String value(Component event, String property) {
+        return event.getProperty(property)
+                .map(found -> ((Property) found).getValue())
+                .orElse("");
+    }
 
-  @Test
-  void writesWhatAnotherReaderFindsValid() throws Exception {
-    Calendars.Entry night = new Calendars.Entry("a@clearpane", 4, "Proofs, due; on the \\ long night of the clocks, when an hour is missing and the line has to be folded somewhere", "Two\nlines", LocalDate.of(2027, 3, 28), Optional.empty(), false);
-    Calendars.Entry timed = new Calendars.Entry("b@clearpane", 0, "Sign off: map", "", LocalDate.of(2027, 3, 28), Optional.of(Instant.parse("2027-03-28T01:30:00Z")), true);
-    Calendar calendar = read(Calendars.write("Penwether", List.of(night, timed), NOW));
-    calendar.validate();
-    List<? extends Component> events = calendar.getComponents();
-    assertThat(events).hasSize(2);
-    assertThat(value(events.get(0), "DTSTART")).isEqualTo("20270328");
-    assertThat(value(events.get(0), "DTEND")).isEqualTo("20270329");
-    assertThat(value(events.get(0), "SUMMARY")).isEqualTo(night.summary());
-    assertThat(value(events.get(0), "SEQUENCE")).isEqualTo("4");
-    assertThat(value(events.get(0), "UID")).isEqualTo("a@clearpane");
-    assertThat(value(events.get(0), "STATUS")).isEqualTo("CONFIRMED");
-    assertThat(value(events.get(1), "DTSTART")).isEqualTo("20270328T013000Z");
-    assertThat(value(events.get(1), "DTEND")).as("after it begins").isEqualTo("20270328T014500Z");
-    assertThat(value(events.get(1), "STATUS")).isEqualTo("CANCELLED");
-    read(Calendars.write("Empty", List.of(), NOW));
-  }
+    @Test
+    void writesWhatAnotherReaderFindsValid() throws Exception {
+        Calendars.Entry night = new Calendars.Entry(
+                "a@clearpane",
+                4,
+                "Proofs, due; on the \\ long night of the clocks, when an hour is missing and the line has to be "
+                        + "folded somewhere",
+                "Two\nlines",
+                LocalDate.of(2027, 3, 28),
+                Optional.empty(),
+                false);
+        Calendars.Entry timed = new Calendars.Entry(
+                "b@clearpane",
+                0,
+                "Sign off: map",
+                "",
+                LocalDate.of(2027, 3, 28),
+                Optional.of(Instant.parse("2027-03-28T01:30:00Z")),
+                true);
+        Calendar calendar = read(Calendars.write("Penwether", List.of(night, timed), NOW));
+        calendar.validate();
+        List<? extends Component> events = calendar.getComponents();
+        assertThat(events).hasSize(2);
+        assertThat(value(events.get(0), "DTSTART")).isEqualTo("20270328");
+        assertThat(value(events.get(0), "DTEND")).isEqualTo("20270329");
+        assertThat(value(events.get(0), "SUMMARY")).isEqualTo(night.summary());
+        assertThat(value(events.get(0), "SEQUENCE")).isEqualTo("4");
+        assertThat(value(events.get(0), "UID")).isEqualTo("a@clearpane");
+        assertThat(value(events.get(0), "STATUS")).isEqualTo("CONFIRMED");
+        assertThat(value(events.get(1), "DTSTART")).isEqualTo("20270328T013000Z");
+        assertThat(value(events.get(1), "DTEND")).as("after it begins").isEqualTo("20270328T014500Z");
+        assertThat(value(events.get(1), "STATUS")).isEqualTo("CANCELLED");
+        read(Calendars.write("Empty", List.of(), NOW));
+    }
 
-  private static Map<LocalDate, String> holidays(String... lines) throws IOException {
-    String text = "BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:-//x//EN\r\n" + String.join("\r\n", lines) + "\r\nEND:VCALENDAR\r\n";
-    return Calendars.holidays(new ByteArrayInputStream(text.getBytes(StandardCharsets.UTF_8)), LAST);
-  }
+    private static Map<LocalDate, String> holidays(String... lines) throws IOException {
+        String text = "BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:-//x//EN\r\n" + String.join("\r\n", lines)
+                + "\r\nEND:VCALENDAR\r\n";
+        return Calendars.holidays(new ByteArrayInputStream(text.getBytes(StandardCharsets.UTF_8)), LAST);
+    }
 
-  @Test
-  void readsHolidaysOfOneDayOfMoreAndOfEveryYear() throws IOException {
-    assertThat(holidays("BEGIN:VEVENT", "UID:1", "DTSTART;VALUE=DATE:20270326", "SUMMARY:Good Friday", "END:VEVENT")).containsExactly(Map.entry(LocalDate.of(2027, 3, 26), "Good Friday"));
-    assertThat(holidays("BEGIN:VEVENT", "UID:1", "DTSTART;VALUE=DATE:20271224", "DTEND;VALUE=DATE:20271227", "SUMMARY:Closed", "END:VEVENT").keySet()).containsExactly(LocalDate.of(2027, 12, 24), LocalDate.of(2027, 12, 25), LocalDate.of(2027, 12, 26));
-    assertThat(holidays("BEGIN:VEVENT", "UID:1", "DTSTART;VALUE=DATE:20280501", "RRULE:FREQ=YEARLY", "SUMMARY:May", "END:VEVENT").keySet()).containsExactly(LocalDate.of(2028, 5, 1), LocalDate.of(2029, 5, 1), LocalDate.of(2030, 5, 1));
-    assertThat(holidays("BEGIN:VEVENT", "UID:1", "DTSTART:20270326T090000Z", "SUMMARY:A meeting", "END:VEVENT")).as("what has a time is no holiday").isEmpty();
-  }
+    @Test
+    void readsHolidaysOfOneDayOfMoreAndOfEveryYear() throws IOException {
+        assertThat(holidays(
+                        "BEGIN:VEVENT", "UID:1", "DTSTART;VALUE=DATE:20270326", "SUMMARY:Good Friday", "END:VEVENT"))
+                .containsExactly(Map.entry(LocalDate.of(2027, 3, 26), "Good Friday"));
+        assertThat(holidays(
+                                "BEGIN:VEVENT",
+                                "UID:1",
+                                "DTSTART;VALUE=DATE:20271224",
+                                "DTEND;VALUE=DATE:20271227",
+                                "SUMMARY:Closed",
+                                "END:VEVENT")
+                        .keySet())
+                .containsExactly(LocalDate.of(2027, 12, 24), LocalDate.of(2027, 12, 25), LocalDate.of(2027, 12, 26));
+        assertThat(holidays(
+                                "BEGIN:VEVENT",
+                                "UID:1",
+                                "DTSTART;VALUE=DATE:20280501",
+                                "RRULE:FREQ=YEARLY",
+                                "SUMMARY:May",
+                                "END:VEVENT")
+                        .keySet())
+                .containsExactly(LocalDate.of(2028, 5, 1), LocalDate.of(2029, 5, 1), LocalDate.of(2030, 5, 1));
+        assertThat(holidays("BEGIN:VEVENT", "UID:1", "DTSTART:20270326T090000Z", "SUMMARY:A meeting", "END:VEVENT"))
+                .as("what has a time is no holiday")
+                .isEmpty();
+    }
 
-  @Test
-  void foldsLinesAfter75BytesAndNeverWithinACharacter() throws Exception {
-    String long1 = "Ŵyth llwyn yn y gwyll — 夜空の星座案内 🌌".repeat(6);
-    String written = Calendars.write("Nōs", List.of(new Calendars.Entry("a", 0, long1, "", LocalDate.of(2027, 3, 1), Optional.empty(), false)), NOW);
-    assertThat(written.split("\r\n")).allSatisfy(line -> assertThat(line.getBytes(StandardCharsets.UTF_8).length).isLessThanOrEqualTo(75));
-    assertThat(written).doesNotContain("\uFFFD").endsWith("END:VCALENDAR\r\n");
-    assertThat(value(read(written).getComponents().get(0), "SUMMARY")).isEqualTo(long1);
-  }
+    @Test
+    void foldsLinesAfter75BytesAndNeverWithinACharacter() throws Exception {
+        String long1 = "Ŵyth llwyn yn y gwyll — 夜空の星座案内 🌌".repeat(6);
+        String written = Calendars.write(
+                "Nōs",
+                List.of(new Calendars.Entry("a", 0, long1, "", LocalDate.of(2027, 3, 1), Optional.empty(), false)),
+                NOW);
+        assertThat(written.split("\r\n")).allSatisfy(line -> assertThat(line.getBytes(StandardCharsets.UTF_8).length)
+                .isLessThanOrEqualTo(75));
+        assertThat(written).doesNotContain("\uFFFD").endsWith("END:VCALENDAR\r\n");
+        assertThat(value(read(written).getComponents().get(0), "SUMMARY")).isEqualTo(long1);
+    }
 
-  private static LocalDate may(int day, int year) {
-    return LocalDate.of(year, 5, day);
-  }
+    private static LocalDate may(int day, int year) {
+        return LocalDate.of(year, 5, day);
+    }
 
-  @Test
-  void readsWhatIsLeftOutAddedMovedAndCancelled() throws IOException {
-    String[] first = {"BEGIN:VEVENT", "UID:1", "DTSTART;VALUE=DATE:20280501", "RRULE:FREQ=YEARLY", "EXDATE;VALUE=DATE:20290501", "RDATE;VALUE=DATE:20280615", "SUMMARY:May", "END:VEVENT"};
-    assertThat(holidays(first).keySet()).containsExactly(may(1, 2028), LocalDate.of(2028, 6, 15), may(1, 2030));
-    String[] moved = {"BEGIN:VEVENT", "UID:1", "DTSTART;VALUE=DATE:20280501", "RRULE:FREQ=YEARLY", "SUMMARY:May", "END:VEVENT", "BEGIN:VEVENT", "UID:1", "RECURRENCE-ID;VALUE=DATE:20290501", "DTSTART;VALUE=DATE:20290502", "SUMMARY:May, a day later", "END:VEVENT"};
-    assertThat(holidays(moved)).containsExactly(Map.entry(may(1, 2028), "May"), Map.entry(may(2, 2029), "May, a day later"), Map.entry(may(1, 2030), "May"));
-    String[] oneCancelled = {"BEGIN:VEVENT", "UID:1", "DTSTART;VALUE=DATE:20280501", "RRULE:FREQ=YEARLY", "SUMMARY:May", "END:VEVENT", "BEGIN:VEVENT", "UID:1", "RECURRENCE-ID;VALUE=DATE:20290501", "DTSTART;VALUE=DATE:20290501", "STATUS:CANCELLED", "SUMMARY:May", "END:VEVENT"};
-    assertThat(holidays(oneCancelled).keySet()).containsExactly(may(1, 2028), may(1, 2030));
-    assertThat(holidays("BEGIN:VEVENT", "UID:1", "DTSTART;VALUE=DATE:20280501", "STATUS:CANCELLED", "SUMMARY:May", "END:VEVENT")).isEmpty();
-    assertThat(holidays("BEGIN:VEVENT", "UID:1", "DTSTART;VALUE=DATE:20280501", "DURATION:P3D", "SUMMARY:May", "END:VEVENT").keySet()).containsExactly(may(1, 2028), may(2, 2028), may(3, 2028));
-    assertThat(holidays("BEGIN:VEVENT", "UID:1", "DTSTART;VALUE=DATE:20280501", "SUMMARY:May", "END:VEVENT", "END:VCALENDAR", "BEGIN:VCALENDAR", "VERSION:2.0", "PRODID:-//y//EN", "BEGIN:VEVENT", "UID:2", "DTSTART;VALUE=DATE:20280502", "SUMMARY:Of the other", "END:VEVENT"))
-        .containsExactly(Map.entry(may(1, 2028), "May"), Map.entry(may(2, 2028), "Of the other"));
-  }
+    @Test
+    void readsWhatIsLeftOutAddedMovedAndCancelled() throws IOException {
+        String[] first = {
+            "BEGIN:VEVENT",
+            "UID:1",
+            "DTSTART;VALUE=DATE:20280501",
+            "RRULE:FREQ=YEARLY",
+            "EXDATE;VALUE=DATE:20290501",
+            "RDATE;VALUE=DATE:20280615",
+            "SUMMARY:May",
+            "END:VEVENT"
+        };
+        assertThat(holidays(first).keySet()).containsExactly(may(1, 2028), LocalDate.of(2028, 6, 15), may(1, 2030));
+        String[] moved = {
+            "BEGIN:VEVENT",
+            "UID:1",
+            "DTSTART;VALUE=DATE:20280501",
+            "RRULE:FREQ=YEARLY",
+            "SUMMARY:May",
+            "END:VEVENT",
+            "BEGIN:VEVENT",
+            "UID:1",
+            "RECURRENCE-ID;VALUE=DATE:20290501",
+            "DTSTART;VALUE=DATE:20290502",
+            "SUMMARY:May, a day later",
+            "END:VEVENT"
+        };
+        assertThat(holidays(moved))
+                .containsExactly(
+                        Map.entry(may(1, 2028), "May"),
+                        Map.entry(may(2, 2029), "May, a day later"),
+                        Map.entry(may(1, 2030), "May"));
+        String[] oneCancelled = {
+            "BEGIN:VEVENT",
+            "UID:1",
+            "DTSTART;VALUE=DATE:20280501",
+            "RRULE:FREQ=YEARLY",
+            "SUMMARY:May",
+            "END:VEVENT",
+            "BEGIN:VEVENT",
+            "UID:1",
+            "RECURRENCE-ID;VALUE=DATE:20290501",
+            "DTSTART;VALUE=DATE:20290501",
+            "STATUS:CANCELLED",
+            "SUMMARY:May",
+            "END:VEVENT"
+        };
+        assertThat(holidays(oneCancelled).keySet()).containsExactly(may(1, 2028), may(1, 2030));
+        assertThat(holidays(
+                        "BEGIN:VEVENT",
+                        "UID:1",
+                        "DTSTART;VALUE=DATE:20280501",
+                        "STATUS:CANCELLED",
+                        "SUMMARY:May",
+                        "END:VEVENT"))
+                .isEmpty();
+        assertThat(holidays(
+                                "BEGIN:VEVENT",
+                                "UID:1",
+                                "DTSTART;VALUE=DATE:20280501",
+                                "DURATION:P3D",
+                                "SUMMARY:May",
+                                "END:VEVENT")
+                        .keySet())
+                .containsExactly(may(1, 2028), may(2, 2028), may(3, 2028));
+        assertThat(holidays(
+                        "BEGIN:VEVENT",
+                        "UID:1",
+                        "DTSTART;VALUE=DATE:20280501",
+                        "SUMMARY:May",
+                        "END:VEVENT",
+                        "END:VCALENDAR",
+                        "BEGIN:VCALENDAR",
+                        "VERSION:2.0",
+                        "PRODID:-//y//EN",
+                        "BEGIN:VEVENT",
+                        "UID:2",
+                        "DTSTART;VALUE=DATE:20280502",
+                        "SUMMARY:Of the other",
+                        "END:VEVENT"))
+                .containsExactly(Map.entry(may(1, 2028), "May"), Map.entry(may(2, 2028), "Of the other"));
+    }
 
-  @ParameterizedTest(name = "{0}")
-  @ValueSource(strings = {"", "not a calendar", "day,name\n2027-03-26,Good Friday"})
-  void refusesWhatIsNoCalendar(String text) {
-    assertThatIllegalArgumentException().isThrownBy(() -> Calendars.holidays(new ByteArrayInputStream(text.getBytes(StandardCharsets.UTF_8)), LAST));
-  }
+    @ParameterizedTest(name = "{0}")
+    @ValueSource(strings = {"", "not a calendar", "day,name\n2027-03-26,Good Friday"})
+    void refusesWhatIsNoCalendar(String text) {
+        assertThatIllegalArgumentException()
+                .isThrownBy(() ->
+                        Calendars.holidays(new ByteArrayInputStream(text.getBytes(StandardCharsets.UTF_8)), LAST));
+    }
 
-  @Test
-  void refusesAHolidayOfYears() {
-    assertThatIllegalArgumentException().isThrownBy(() -> holidays("BEGIN:VEVENT", "UID:1", "DTSTART;VALUE=DATE:20270101", "DTEND;VALUE=DATE:20290101", "SUMMARY:Away", "END:VEVENT")).withMessageContaining("Away");
-  }
+    @Test
+    void refusesAHolidayOfYears() {
+        assertThatIllegalArgumentException()
+                .isThrownBy(() -> holidays(
+                        "BEGIN:VEVENT",
+                        "UID:1",
+                        "DTSTART;VALUE=DATE:20270101",
+                        "DTEND;VALUE=DATE:20290101",
+                        "SUMMARY:Away",
+                        "END:VEVENT"))
+                .withMessageContaining("Away");
+    }
 }

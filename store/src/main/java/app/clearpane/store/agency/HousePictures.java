@@ -11,50 +11,68 @@ import org.jooq.Records;
 
 /** Faces of the team, logos and covers, and the agency's colour. */
 public final class HousePictures {
-  private final DSLContext db;
+    private final DSLContext db;
 
-  public HousePictures(DSLContext db) {
-    this.db = db;
-  }
+    public HousePictures(DSLContext db) {
+        this.db = db;
+    }
 
-  /** What a picture is of. */
-  public enum Role {
-    /** Of one of the team. */
-    FACE,
-    /** Of the agency or of a client. */
-    LOGO,
-    /** Of a project. */
-    COVER
-  }
+    /** What a picture is of. */
+    public enum Role {
+        /** Of one of the team. */
+        FACE,
+        /** Of the agency or of a client. */
+        LOGO,
+        /** Of a project. */
+        COVER
+    }
 
-  /** The picture of something. */
-  public Optional<HousePicture> find(UUID subject, Role role) {
-    return db.select(HOUSE_PICTURE.SHA256, HOUSE_PICTURE.MEDIA_TYPE).from(HOUSE_PICTURE).where(HOUSE_PICTURE.SUBJECT_ID.eq(subject), HOUSE_PICTURE.ROLE.eq(role.name())).fetchOptional(Records.mapping(HousePicture::new));
-  }
+    /** The picture of something. */
+    public Optional<HousePicture> find(UUID subject, Role role) {
+        return db.select(HOUSE_PICTURE.SHA256, HOUSE_PICTURE.MEDIA_TYPE)
+                .from(HOUSE_PICTURE)
+                .where(HOUSE_PICTURE.SUBJECT_ID.eq(subject), HOUSE_PICTURE.ROLE.eq(role.name()))
+                .fetchOptional(Records.mapping(HousePicture::new));
+    }
 
-  /** Whatever has a logo. */
-  public Set<UUID> withLogo() {
-    return db.select(HOUSE_PICTURE.SUBJECT_ID).from(HOUSE_PICTURE).where(HOUSE_PICTURE.ROLE.eq(Role.LOGO.name())).fetchSet(HOUSE_PICTURE.SUBJECT_ID);
-  }
+    /** Whatever has a logo. */
+    public Set<UUID> withLogo() {
+        return db.select(HOUSE_PICTURE.SUBJECT_ID)
+                .from(HOUSE_PICTURE)
+                .where(HOUSE_PICTURE.ROLE.eq(Role.LOGO.name()))
+                .fetchSet(HOUSE_PICTURE.SUBJECT_ID);
+    }
 
-  /** Gives something another picture. */
-  public void put(UUID subject, Role role, HousePicture picture) {
-    drop(subject, role);
-    db.insertInto(HOUSE_PICTURE).set(HOUSE_PICTURE.SUBJECT_ID, subject).set(HOUSE_PICTURE.ROLE, role.name()).set(HOUSE_PICTURE.SHA256, picture.sha256()).set(HOUSE_PICTURE.MEDIA_TYPE, picture.mediaType()).execute();
-  }
+    /** Gives something another picture. */
+    public void put(UUID subject, Role role, HousePicture picture) {
+        drop(subject, role);
+        db.insertInto(HOUSE_PICTURE)
+                .set(HOUSE_PICTURE.SUBJECT_ID, subject)
+                .set(HOUSE_PICTURE.ROLE, role.name())
+                .set(HOUSE_PICTURE.SHA256, picture.sha256())
+                .set(HOUSE_PICTURE.MEDIA_TYPE, picture.mediaType())
+                .execute();
+    }
 
-  /** Takes a picture away. */
-  public void drop(UUID subject, Role role) {
-    db.deleteFrom(HOUSE_PICTURE).where(HOUSE_PICTURE.SUBJECT_ID.eq(subject), HOUSE_PICTURE.ROLE.eq(role.name())).execute();
-  }
+    /** Takes a picture away. */
+    public void drop(UUID subject, Role role) {
+        db.deleteFrom(HOUSE_PICTURE)
+                .where(HOUSE_PICTURE.SUBJECT_ID.eq(subject), HOUSE_PICTURE.ROLE.eq(role.name()))
+                .execute();
+    }
 
-  /** The agency's colour as it was given; empty for the house's own. */
-  public String accent() {
-    return db.select(AGENCY.ACCENT).from(AGENCY).orderBy(AGENCY.CREATED_AT, AGENCY.ID).limit(1).fetchOptional(AGENCY.ACCENT).orElse("");
-  }
+    /** The agency's colour as it was given; empty for the house's own. */
+    public String accent() {
+        return db.select(AGENCY.ACCENT)
+                .from(AGENCY)
+                .orderBy(AGENCY.CREATED_AT, AGENCY.ID)
+                .limit(1)
+                .fetchOptional(AGENCY.ACCENT)
+                .orElse("");
+    }
 
-  /** Sets it. */
-  public void setAccent(String accent) {
-    db.update(AGENCY).set(AGENCY.ACCENT, accent).execute();
-  }
+    /** Sets it. */
+    public void setAccent(String accent) {
+        db.update(AGENCY).set(AGENCY.ACCENT, accent).execute();
+    }
 }

@@ -23,24 +23,37 @@ import org.jspecify.annotations.Nullable;
  * @param allowance the rounds that are included
  * @param extra rounds beyond them that were accepted, by number
  */
-public record Deliverable(ItemId id, ProjectId project, PaneId pane, String paneName, String name, String about, Rule rule, List<ContactId> signers, int reviewDays, Allowance allowance,
-    List<ExtraRounds.Accepted> extra, Instant createdAt, int revision) {
-  public Deliverable {
-    signers = List.copyOf(signers);
-    extra = List.copyOf(extra);
-  }
+public record Deliverable(
+        ItemId id,
+        ProjectId project,
+        PaneId pane,
+        String paneName,
+        String name,
+        String about,
+        Rule rule,
+        List<ContactId> signers,
+        int reviewDays,
+        Allowance allowance,
+        List<ExtraRounds.Accepted> extra,
+        Instant createdAt,
+        int revision) {
+    public Deliverable {
+        signers = List.copyOf(signers);
+        extra = List.copyOf(extra);
+    }
 
-  /** Rounds up to one that cost extra and were not accepted yet. */
-  public List<Integer> toAccept(int upTo) {
-    return allowance.toAccept(upTo, extra.stream().map(ExtraRounds.Accepted::round).collect(Collectors.toSet()));
-  }
+    /** Rounds up to one that cost extra and were not accepted yet. */
+    public List<Integer> toAccept(int upTo) {
+        return allowance.toAccept(
+                upTo, extra.stream().map(ExtraRounds.Accepted::round).collect(Collectors.toSet()));
+    }
 
-  /** How many have to sign where the rule says at least so many; null for other rules. */
-  static @Nullable Integer least(Rule rule) {
-    return rule instanceof Rule.AtLeast atLeast ? atLeast.k() : null;
-  }
+    /** How many have to sign where the rule says at least so many; null for other rules. */
+    static @Nullable Integer least(Rule rule) {
+        return rule instanceof Rule.AtLeast atLeast ? atLeast.k() : null;
+    }
 
-  static Rule rule(String name, @Nullable Integer least) {
-    return Rule.of(name, least == null ? 1 : least);
-  }
+    static Rule rule(String name, @Nullable Integer least) {
+        return Rule.of(name, least == null ? 1 : least);
+    }
 }

@@ -15,29 +15,52 @@ import org.jooq.Records;
 
 /** Rounds beyond those included, as they were accepted. */
 public final class ExtraRounds {
-  private final DSLContext db;
+    private final DSLContext db;
 
-  public ExtraRounds(DSLContext db) {
-    this.db = db;
-  }
+    public ExtraRounds(DSLContext db) {
+        this.db = db;
+    }
 
-  /** One accepted round. @param fee in the project's currency */
-  public record Accepted(ItemId deliverable, int round, BigDecimal fee, ContactId contact, String by, Instant at) {}
+    /** One accepted round. @param fee in the project's currency */
+    public record Accepted(ItemId deliverable, int round, BigDecimal fee, ContactId contact, String by, Instant at) {}
 
-  /** Keeps it. @return false if it was accepted already */
-  public boolean accept(Accepted extra) {
-    return db.insertInto(EXTRA_ROUND).set(EXTRA_ROUND.DELIVERABLE_ID, extra.deliverable()).set(EXTRA_ROUND.ROUND_NUMBER, extra.round()).set(EXTRA_ROUND.FEE, extra.fee())
-        .set(EXTRA_ROUND.CONTACT_ID, extra.contact()).set(EXTRA_ROUND.ACCEPTED_BY, extra.by()).set(EXTRA_ROUND.ACCEPTED_AT, extra.at()).onConflictDoNothing().execute() == 1;
-  }
+    /** Keeps it. @return false if it was accepted already */
+    public boolean accept(Accepted extra) {
+        return db.insertInto(EXTRA_ROUND)
+                        .set(EXTRA_ROUND.DELIVERABLE_ID, extra.deliverable())
+                        .set(EXTRA_ROUND.ROUND_NUMBER, extra.round())
+                        .set(EXTRA_ROUND.FEE, extra.fee())
+                        .set(EXTRA_ROUND.CONTACT_ID, extra.contact())
+                        .set(EXTRA_ROUND.ACCEPTED_BY, extra.by())
+                        .set(EXTRA_ROUND.ACCEPTED_AT, extra.at())
+                        .onConflictDoNothing()
+                        .execute()
+                == 1;
+    }
 
-  /** Takes back what somebody accepted at one moment, with the decision it came with. */
-  public void takeBack(ItemId deliverable, ContactId contact, Instant at) {
-    db.deleteFrom(EXTRA_ROUND).where(EXTRA_ROUND.DELIVERABLE_ID.eq(deliverable), EXTRA_ROUND.CONTACT_ID.eq(contact), EXTRA_ROUND.ACCEPTED_AT.eq(at)).execute();
-  }
+    /** Takes back what somebody accepted at one moment, with the decision it came with. */
+    public void takeBack(ItemId deliverable, ContactId contact, Instant at) {
+        db.deleteFrom(EXTRA_ROUND)
+                .where(
+                        EXTRA_ROUND.DELIVERABLE_ID.eq(deliverable),
+                        EXTRA_ROUND.CONTACT_ID.eq(contact),
+                        EXTRA_ROUND.ACCEPTED_AT.eq(at))
+                .execute();
+    }
 
-  /** Those of the deliverable in a column, by round. */
-  static Field<List<Accepted>> of(Field<ItemId> deliverable) {
-    return multiset(select(EXTRA_ROUND.DELIVERABLE_ID, EXTRA_ROUND.ROUND_NUMBER, EXTRA_ROUND.FEE, EXTRA_ROUND.CONTACT_ID, EXTRA_ROUND.ACCEPTED_BY, EXTRA_ROUND.ACCEPTED_AT).from(EXTRA_ROUND)
-        .where(EXTRA_ROUND.DELIVERABLE_ID.eq(deliverable)).orderBy(EXTRA_ROUND.ROUND_NUMBER)).as("extra").convertFrom(rows -> rows.map(Records.mapping(Accepted::new)));
-  }
+    /** Those of the deliverable in a column, by round. */
+    static Field<List<Accepted>> of(Field<ItemId> deliverable) {
+        return multiset(select(
+                                EXTRA_ROUND.DELIVERABLE_ID,
+                                EXTRA_ROUND.ROUND_NUMBER,
+                                EXTRA_ROUND.FEE,
+                                EXTRA_ROUND.CONTACT_ID,
+                                EXTRA_ROUND.ACCEPTED_BY,
+                                EXTRA_ROUND.ACCEPTED_AT)
+                        .from(EXTRA_ROUND)
+                        .where(EXTRA_ROUND.DELIVERABLE_ID.eq(deliverable))
+                        .orderBy(EXTRA_ROUND.ROUND_NUMBER))
+                .as("extra")
+                .convertFrom(rows -> rows.map(Records.mapping(Accepted::new)));
+    }
 }

@@ -14,21 +14,31 @@ import org.jspecify.annotations.Nullable;
  * @param size in bytes
  * @param whatChanged the maker's line about it; may be empty
  */
-public record VersionRow(VersionId id, ItemId deliverable, @Nullable Integer number, Sha256 sha256, String fileName, String mediaType, long size,
-    String whatChanged, String madeBy, Instant createdAt, @Nullable Instant sentAt) {
+public record VersionRow(
+        VersionId id,
+        ItemId deliverable,
+        @Nullable Integer number,
+        Sha256 sha256,
+        String fileName,
+        String mediaType,
+        long size,
+        String whatChanged,
+        String madeBy,
+        Instant createdAt,
+        @Nullable Instant sentAt) {
 
-  /** Whether it was not sent yet. */
-  public boolean draft() {
-    return number == null;
-  }
+    /** Whether it was not sent yet. */
+    public boolean draft() {
+        return number == null;
+    }
 
-  /** How it is looked at. */
-  public WorkKind kind() {
-    return WorkKind.of(mediaType);
-  }
+    /** How it is looked at. */
+    public WorkKind kind() {
+        return WorkKind.of(mediaType);
+    }
 
-  /** "version 2", or "draft". */
-  public String called() {
-    return number == null ? "draft" : "version " + number;
-  }
+    /** "version 2", or "draft". */
+    public String called() {
+        return number == null ? "draft" : "version " + number;
+    }
 }

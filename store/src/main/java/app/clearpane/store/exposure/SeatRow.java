@@ -10,11 +10,21 @@ import java.time.Instant;
 import org.jspecify.annotations.Nullable;
 
 /** A seat with the name and address of the contact who holds it. */
-public record SeatRow(SeatId id, PaneId pane, ContactId contact, String name, String email, SeatRole role, boolean leadVoice, SeatState state,
-    @Nullable Instant invitedAt, @Nullable Instant acceptedAt, int revision) {
+public record SeatRow(
+        SeatId id,
+        PaneId pane,
+        ContactId contact,
+        String name,
+        String email,
+        SeatRole role,
+        boolean leadVoice,
+        SeatState state,
+        @Nullable Instant invitedAt,
+        @Nullable Instant acceptedAt,
+        int revision) {
 
-  /** The seat as the core knows it. */
-  public Seat seat() {
-    return new Seat(id, pane, contact, role, state, leadVoice);
-  }
+    /** The seat as the core knows it. */
+    public Seat seat() {
+        return new Seat(id, pane, contact, role, state, leadVoice);
+    }
 }

@@ -15,4 +15,16 @@ import org.jspecify.annotations.Nullable;
  * @param given whether they got the seat; null while it is not answered
  * @param answer why not; empty otherwise
  */
-public record SeatWish(UUID id, PaneId pane, ContactId by, String byName, String name, String email, String says, SeatRole role, Instant wishedAt, @Nullable Instant settledAt, @Nullable Boolean given, String answer) {}
+public record SeatWish(
+        UUID id,
+        PaneId pane,
+        ContactId by,
+        String byName,
+        String name,
+        String email,
+        String says,
+        SeatRole role,
+        Instant wishedAt,
+        @Nullable Instant settledAt,
+        @Nullable Boolean given,
+        String answer) {}

@@ -16,34 +16,50 @@ import org.jspecify.annotations.Nullable;
 
 /** Who saw what and when: the holders of seats only, never one of the team who looks through. */
 public final class Sightings {
-  private final DSLContext db;
+    private final DSLContext db;
 
-  public Sightings(DSLContext db) {
-    this.db = db;
-  }
+    public Sightings(DSLContext db) {
+        this.db = db;
+    }
 
-  /**
-   * What one seat saw of one item.
-   *
-   * @param firstSeen when it first stood on a page of theirs
-   * @param opened when they last opened it; null if they never did
-   * @param downloads how often they took a copy
-   */
-  public record Sighting(ItemId item, SeatId seat, Instant firstSeen, Instant lastSeen, @Nullable Instant opened, int downloads, @Nullable Instant downloaded) {}
+    /**
+     * What one seat saw of one item.
+     *
+     * @param firstSeen when it first stood on a page of theirs
+     * @param opened when they last opened it; null if they never did
+     * @param downloads how often they took a copy
+     */
+    public record Sighting(
+            ItemId item,
+            SeatId seat,
+            Instant firstSeen,
+            Instant lastSeen,
+            @Nullable Instant opened,
+            int downloads,
+            @Nullable Instant downloaded) {}
 
-  /** All that was seen of a project. */
-  public List<Sighting> ofProject(ProjectId project) {
-    return fetch(SIGHTING.ITEM_ID.in(DSL.select(ITEM.ID).from(ITEM).where(ITEM.PROJECT_ID.eq(project))));
-  }
+    /** All that was seen of a project. */
+    public List<Sighting> ofProject(ProjectId project) {
+        return fetch(SIGHTING.ITEM_ID.in(DSL.select(ITEM.ID).from(ITEM).where(ITEM.PROJECT_ID.eq(project))));
+    }
 
-  /** All that was seen of an item. */
-  public List<Sighting> of(ItemId item) {
-    return fetch(SIGHTING.ITEM_ID.eq(item));
-  }
+    /** All that was seen of an item. */
+    public List<Sighting> of(ItemId item) {
+        return fetch(SIGHTING.ITEM_ID.eq(item));
+    }
 
-  private List<Sighting> fetch(Condition condition) {
-    return db.select(SIGHTING.ITEM_ID, SIGHTING.SEAT_ID, SIGHTING.FIRST_SEEN_AT, SIGHTING.LAST_SEEN_AT, SIGHTING.OPENED_AT, SIGHTING.DOWNLOADS, SIGHTING.DOWNLOADED_AT).from(SIGHTING)
-        .where(condition).orderBy(SIGHTING.LAST_SEEN_AT.desc(), SIGHTING.ITEM_ID, SIGHTING.SEAT_ID).fetch(Records.mapping(Sighting::new));
-  }
-
+    private List<Sighting> fetch(Condition condition) {
+        return db.select(
+                        SIGHTING.ITEM_ID,
+                        SIGHTING.SEAT_ID,
+                        SIGHTING.FIRST_SEEN_AT,
+                        SIGHTING.LAST_SEEN_AT,
+                        SIGHTING.OPENED_AT,
+                        SIGHTING.DOWNLOADS,
+                        SIGHTING.DOWNLOADED_AT)
+                .from(SIGHTING)
+                .where(condition)
+                .orderBy(SIGHTING.LAST_SEEN_AT.desc(), SIGHTING.ITEM_ID, SIGHTING.SEAT_ID)
+                .fetch(Records.mapping(Sighting::new));
+    }
 }

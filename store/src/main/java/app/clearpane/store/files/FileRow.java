@@ -12,5 +12,13 @@ import org.jspecify.annotations.Nullable;
  * @param folderName that folder's name; null at the top
  * @param size in bytes
  */
-public record FileRow(ItemId id, String name, @Nullable ItemId folder, @Nullable String folderName, Sha256 sha256, String mediaType, long size,
-    String addedBy, Instant addedAt) {}
+public record FileRow(
+        ItemId id,
+        String name,
+        @Nullable ItemId folder,
+        @Nullable String folderName,
+        Sha256 sha256,
+        String mediaType,
+        long size,
+        String addedBy,
+        Instant addedAt) {}

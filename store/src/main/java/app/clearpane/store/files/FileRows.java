@@ -11,14 +11,29 @@ import org.jooq.Records;
 
 /** How files are read, on either side of the glass. */
 public final class FileRows {
-  private static final Item FOLDER = ITEM.as("in_folder");
+    private static final Item FOLDER = ITEM.as("in_folder");
 
-  private FileRows() {}
+    private FileRows() {}
 
-  /** The files that meet a condition on {@code item}, by folder and name. */
-  public static List<FileRow> where(DSLContext db, Condition condition) {
-    return db.select(ITEM.ID, ITEM.NAME, FOLDER.ID, FOLDER.NAME, FILE.SHA256, FILE.MEDIA_TYPE, FILE.SIZE_BYTES, FILE.ADDED_BY, ITEM.CREATED_AT)
-        .from(ITEM).join(FILE).on(FILE.ITEM_ID.eq(ITEM.ID)).leftJoin(FOLDER).on(FOLDER.ID.eq(ITEM.PARENT_ID)).where(condition)
-        .orderBy(FOLDER.NAME, ITEM.NAME, ITEM.ID).fetch(Records.mapping(FileRow::new));
-  }
+    /** The files that meet a condition on {@code item}, by folder and name. */
+    public static List<FileRow> where(DSLContext db, Condition condition) {
+        return db.select(
+                        ITEM.ID,
+                        ITEM.NAME,
+                        FOLDER.ID,
+                        FOLDER.NAME,
+                        FILE.SHA256,
+                        FILE.MEDIA_TYPE,
+                        FILE.SIZE_BYTES,
+                        FILE.ADDED_BY,
+                        ITEM.CREATED_AT)
+                .from(ITEM)
+                .join(FILE)
+                .on(FILE.ITEM_ID.eq(ITEM.ID))
+                .leftJoin(FOLDER)
+                .on(FOLDER.ID.eq(ITEM.PARENT_ID))
+                .where(condition)
+                .orderBy(FOLDER.NAME, ITEM.NAME, ITEM.ID)
+                .fetch(Records.mapping(FileRow::new));
+    }
 }

@@ -24,60 +24,74 @@ import org.jooq.Records;
 
 /** The files and folders of a project, as the team sees them. */
 public final class ProjectFiles {
-  private final DSLContext db;
+    private final DSLContext db;
 
-  public ProjectFiles(DSLContext db) {
-    this.db = db;
-  }
+    public ProjectFiles(DSLContext db) {
+        this.db = db;
+    }
 
-  /** A folder. */
-  public record Folder(ItemId id, String name) {}
+    /** A folder. */
+    public record Folder(ItemId id, String name) {}
 
-  /** All files that were not deleted. */
-  public List<FileRow> of(ProjectId project) {
-    return FileRows.where(db, ITEM.PROJECT_ID.eq(project).and(ITEM.DELETED_AT.isNull()));
-  }
+    /** All files that were not deleted. */
+    public List<FileRow> of(ProjectId project) {
+        return FileRows.where(db, ITEM.PROJECT_ID.eq(project).and(ITEM.DELETED_AT.isNull()));
+    }
 
-  /** One file that was not deleted. */
-  public Optional<FileRow> find(ItemId id) {
-    return FileRows.where(db, ITEM.ID.eq(id).and(ITEM.DELETED_AT.isNull())).stream().findFirst();
-  }
+    /** One file that was not deleted. */
+    public Optional<FileRow> find(ItemId id) {
+        return FileRows.where(db, ITEM.ID.eq(id).and(ITEM.DELETED_AT.isNull())).stream()
+                .findFirst();
+    }
 
-  /** A file that was deleted. */
-  public Optional<FileRow> findDeleted(ItemId id) {
-    return FileRows.where(db, ITEM.ID.eq(id).and(ITEM.DELETED_AT.isNotNull())).stream().findFirst();
-  }
+    /** A file that was deleted. */
+    public Optional<FileRow> findDeleted(ItemId id) {
+        return FileRows.where(db, ITEM.ID.eq(id).and(ITEM.DELETED_AT.isNotNull())).stream()
+                .findFirst();
+    }
 
-  /** The folders of a project, by name. */
-  public List<Folder> folders(ProjectId project) {
-    return db.select(ITEM.ID, ITEM.NAME).from(FOLDER).join(ITEM).on(ITEM.ID.eq(FOLDER.ITEM_ID))
-        .where(ITEM.PROJECT_ID.eq(project), ITEM.KIND.eq(ContentKind.FILES), ITEM.DELETED_AT.isNull()).orderBy(ITEM.NAME, ITEM.ID)
-        .fetch(Records.mapping(Folder::new));
-  }
+    /** The folders of a project, by name. */
+    public List<Folder> folders(ProjectId project) {
+        return db.select(ITEM.ID, ITEM.NAME)
+                .from(FOLDER)
+                .join(ITEM)
+                .on(ITEM.ID.eq(FOLDER.ITEM_ID))
+                .where(ITEM.PROJECT_ID.eq(project), ITEM.KIND.eq(ContentKind.FILES), ITEM.DELETED_AT.isNull())
+                .orderBy(ITEM.NAME, ITEM.ID)
+                .fetch(Records.mapping(Folder::new));
+    }
 
-  /** Makes an item of kind Files a folder. */
-  public void addFolder(ItemId item) {
-    db.insertInto(FOLDER).set(FOLDER.ITEM_ID, item).execute();
-  }
+    /** Makes an item of kind Files a folder. */
+    public void addFolder(ItemId item) {
+        db.insertInto(FOLDER).set(FOLDER.ITEM_ID, item).execute();
+    }
 
-  /** Gives an item of kind Files its content. */
-  public void addFile(ItemId item, Vault.Stored stored, String mediaType, String addedBy) {
-    db.insertInto(FILE).set(FILE.ITEM_ID, item).set(FILE.SHA256, stored.sha256()).set(FILE.MEDIA_TYPE, mediaType).set(FILE.SIZE_BYTES, stored.size())
-        .set(FILE.ADDED_BY, addedBy).execute();
-  }
+    /** Gives an item of kind Files its content. */
+    public void addFile(ItemId item, Vault.Stored stored, String mediaType, String addedBy) {
+        db.insertInto(FILE)
+                .set(FILE.ITEM_ID, item)
+                .set(FILE.SHA256, stored.sha256())
+                .set(FILE.MEDIA_TYPE, mediaType)
+                .set(FILE.SIZE_BYTES, stored.size())
+                .set(FILE.ADDED_BY, addedBy)
+                .execute();
+    }
 
-  /** The digest of everything in the vault that anything names. */
-  public Set<Sha256> named() {
-    Set<Sha256> named = new HashSet<>();
-    named.addAll(db.select(FILE.SHA256).from(FILE).fetchSet(FILE.SHA256));
-    named.addAll(db.select(VERSION.SHA256).from(VERSION).fetchSet(VERSION.SHA256));
-    named.addAll(db.select(SHEET.LARGE_SHA256).from(SHEET).fetchSet(SHEET.LARGE_SHA256));
-    named.addAll(db.select(SHEET.SMALL_SHA256).from(SHEET).fetchSet(SHEET.SMALL_SHA256));
-    named.addAll(db.select(RELEASE.BUNDLE_SHA256).from(RELEASE).where(RELEASE.BUNDLE_SHA256.isNotNull()).fetchSet(RELEASE.BUNDLE_SHA256));
-    named.addAll(db.select(TASK_FILE.SHA256).from(TASK_FILE).fetchSet(TASK_FILE.SHA256));
-    named.addAll(db.select(MARKUP_ATTACHMENT.SHA256).from(MARKUP_ATTACHMENT).fetchSet(MARKUP_ATTACHMENT.SHA256));
-    named.addAll(db.select(HOUSE_PICTURE.SHA256).from(HOUSE_PICTURE).fetchSet(HOUSE_PICTURE.SHA256));
-    named.addAll(db.select(PAPER.SHA256).from(PAPER).fetchSet(PAPER.SHA256));
-    return named;
-  }
+    /** The digest of everything in the vault that anything names. */
+    public Set<Sha256> named() {
+        Set<Sha256> named = new HashSet<>();
+        named.addAll(db.select(FILE.SHA256).from(FILE).fetchSet(FILE.SHA256));
+        named.addAll(db.select(VERSION.SHA256).from(VERSION).fetchSet(VERSION.SHA256));
+        named.addAll(db.select(SHEET.LARGE_SHA256).from(SHEET).fetchSet(SHEET.LARGE_SHA256));
+        named.addAll(db.select(SHEET.SMALL_SHA256).from(SHEET).fetchSet(SHEET.SMALL_SHA256));
+        named.addAll(db.select(RELEASE.BUNDLE_SHA256)
+                .from(RELEASE)
+                .where(RELEASE.BUNDLE_SHA256.isNotNull())
+                .fetchSet(RELEASE.BUNDLE_SHA256));
+        named.addAll(db.select(TASK_FILE.SHA256).from(TASK_FILE).fetchSet(TASK_FILE.SHA256));
+        named.addAll(db.select(MARKUP_ATTACHMENT.SHA256).from(MARKUP_ATTACHMENT).fetchSet(MARKUP_ATTACHMENT.SHA256));
+        named.addAll(db.select(HOUSE_PICTURE.SHA256).from(HOUSE_PICTURE).fetchSet(HOUSE_PICTURE.SHA256));
+        named.addAll(db.select(PAPER.SHA256).from(PAPER).fetchSet(PAPER.SHA256));
+        return named;
+    }
 }

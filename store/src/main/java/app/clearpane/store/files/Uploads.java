@@ -12,28 +12,38 @@ import org.jooq.impl.DSL;
 
 /** How much people sent. */
 public final class Uploads {
-  private final DSLContext db;
+    private final DSLContext db;
 
-  public Uploads(DSLContext db) {
-    this.db = db;
-  }
+    public Uploads(DSLContext db) {
+        this.db = db;
+    }
 
-  /** Notes that somebody sent so many bytes for a project. */
-  public void add(Actor by, ProjectId project, long bytes, Instant now) {
-    db.insertInto(UPLOAD).set(UPLOAD.ID, UUID.randomUUID()).set(UPLOAD.ACTOR, by.key()).set(UPLOAD.PROJECT_ID, project).set(UPLOAD.SIZE_BYTES, bytes).set(UPLOAD.UPLOADED_AT, now).execute();
-  }
+    /** Notes that somebody sent so many bytes for a project. */
+    public void add(Actor by, ProjectId project, long bytes, Instant now) {
+        db.insertInto(UPLOAD)
+                .set(UPLOAD.ID, UUID.randomUUID())
+                .set(UPLOAD.ACTOR, by.key())
+                .set(UPLOAD.PROJECT_ID, project)
+                .set(UPLOAD.SIZE_BYTES, bytes)
+                .set(UPLOAD.UPLOADED_AT, now)
+                .execute();
+    }
 
-  /** The bytes somebody sent since an instant. */
-  public long since(Actor by, Instant since) {
-    return sum(UPLOAD.ACTOR.eq(by.key()).and(UPLOAD.UPLOADED_AT.gt(since)));
-  }
+    /** The bytes somebody sent since an instant. */
+    public long since(Actor by, Instant since) {
+        return sum(UPLOAD.ACTOR.eq(by.key()).and(UPLOAD.UPLOADED_AT.gt(since)));
+    }
 
-  /** The bytes that were sent for a project. */
-  public long of(ProjectId project) {
-    return sum(UPLOAD.PROJECT_ID.eq(project));
-  }
+    /** The bytes that were sent for a project. */
+    public long of(ProjectId project) {
+        return sum(UPLOAD.PROJECT_ID.eq(project));
+    }
 
-  private long sum(Condition condition) {
-    return db.select(DSL.coalesce(DSL.sum(UPLOAD.SIZE_BYTES).cast(Long.class), DSL.inline(0L))).from(UPLOAD).where(condition).fetchSingle().value1();
-  }
+    private long sum(Condition condition) {
+        return db.select(DSL.coalesce(DSL.sum(UPLOAD.SIZE_BYTES).cast(Long.class), DSL.inline(0L)))
+                .from(UPLOAD)
+                .where(condition)
+                .fetchSingle()
+                .value1();
+    }
 }

@@ -13,30 +13,44 @@ import org.jooq.Records;
 
 /** Tables of tasks that were brought along and wait for their bringer to say what becomes of them. */
 public final class BroughtTables {
-  private static final Duration KEPT = Duration.ofDays(1);
-  private final DSLContext db;
+    private static final Duration KEPT = Duration.ofDays(1);
+    private final DSLContext db;
 
-  public BroughtTables(DSLContext db) {
-    this.db = db;
-  }
+    public BroughtTables(DSLContext db) {
+        this.db = db;
+    }
 
-  /** One table. */
-  public record Brought(UUID id, ProjectId project, String name, String content) {}
+    /** One table. */
+    public record Brought(UUID id, ProjectId project, String name, String content) {}
 
-  /** Keeps one for a day; older ones are forgotten. */
-  public void add(Brought brought, TeamMemberId by, Instant now) {
-    db.deleteFrom(BROUGHT_TABLE).where(BROUGHT_TABLE.CREATED_AT.lt(now.minus(KEPT))).execute();
-    db.insertInto(BROUGHT_TABLE).set(BROUGHT_TABLE.ID, brought.id()).set(BROUGHT_TABLE.PROJECT_ID, brought.project()).set(BROUGHT_TABLE.MEMBER_ID, by).set(BROUGHT_TABLE.NAME, brought.name())
-        .set(BROUGHT_TABLE.CONTENT, brought.content()).set(BROUGHT_TABLE.CREATED_AT, now).execute();
-  }
+    /** Keeps one for a day; older ones are forgotten. */
+    public void add(Brought brought, TeamMemberId by, Instant now) {
+        db.deleteFrom(BROUGHT_TABLE)
+                .where(BROUGHT_TABLE.CREATED_AT.lt(now.minus(KEPT)))
+                .execute();
+        db.insertInto(BROUGHT_TABLE)
+                .set(BROUGHT_TABLE.ID, brought.id())
+                .set(BROUGHT_TABLE.PROJECT_ID, brought.project())
+                .set(BROUGHT_TABLE.MEMBER_ID, by)
+                .set(BROUGHT_TABLE.NAME, brought.name())
+                .set(BROUGHT_TABLE.CONTENT, brought.content())
+                .set(BROUGHT_TABLE.CREATED_AT, now)
+                .execute();
+    }
 
-  /** One of somebody's own. */
-  public Optional<Brought> find(UUID id, TeamMemberId by) {
-    return db.select(BROUGHT_TABLE.ID, BROUGHT_TABLE.PROJECT_ID, BROUGHT_TABLE.NAME, BROUGHT_TABLE.CONTENT).from(BROUGHT_TABLE).where(BROUGHT_TABLE.ID.eq(id), BROUGHT_TABLE.MEMBER_ID.eq(by)).fetchOptional(Records.mapping(Brought::new));
-  }
+    /** One of somebody's own. */
+    public Optional<Brought> find(UUID id, TeamMemberId by) {
+        return db.select(BROUGHT_TABLE.ID, BROUGHT_TABLE.PROJECT_ID, BROUGHT_TABLE.NAME, BROUGHT_TABLE.CONTENT)
+                .from(BROUGHT_TABLE)
+                .where(BROUGHT_TABLE.ID.eq(id), BROUGHT_TABLE.MEMBER_ID.eq(by))
+                .fetchOptional(Records.mapping(Brought::new));
+    }
 
-  /** Forgets one. @return whether it was there */
-  public boolean forget(UUID id, TeamMemberId by) {
-    return db.deleteFrom(BROUGHT_TABLE).where(BROUGHT_TABLE.ID.eq(id), BROUGHT_TABLE.MEMBER_ID.eq(by)).execute() == 1;
-  }
+    /** Forgets one. @return whether it was there */
+    public boolean forget(UUID id, TeamMemberId by) {
+        return db.deleteFrom(BROUGHT_TABLE)
+                        .where(BROUGHT_TABLE.ID.eq(id), BROUGHT_TABLE.MEMBER_ID.eq(by))
+                        .execute()
+                == 1;
+    }
 }

@@ -14,40 +14,70 @@ import org.jooq.Records;
 
 /** Files that were put beside tasks. */
 public final class TaskFiles {
-  private final DSLContext db;
+    private final DSLContext db;
 
-  public TaskFiles(DSLContext db) {
-    this.db = db;
-  }
+    public TaskFiles(DSLContext db) {
+        this.db = db;
+    }
 
-  /**
-   * One of them.
-   *
-   * @param size in bytes
-   * @param teamOnly whether clients never see it
-   * @param by who put it there, by name
-   */
-  public record TaskFile(UUID id, ItemId task, Sha256 sha256, String name, String mediaType, long size, boolean teamOnly, String by, Instant at) {}
+    /**
+     * One of them.
+     *
+     * @param size in bytes
+     * @param teamOnly whether clients never see it
+     * @param by who put it there, by name
+     */
+    public record TaskFile(
+            UUID id,
+            ItemId task,
+            Sha256 sha256,
+            String name,
+            String mediaType,
+            long size,
+            boolean teamOnly,
+            String by,
+            Instant at) {}
 
-  /** Puts one beside a task. */
-  public void add(TaskFile file) {
-    db.insertInto(TASK_FILE).set(TASK_FILE.ID, file.id()).set(TASK_FILE.ITEM_ID, file.task()).set(TASK_FILE.SHA256, file.sha256()).set(TASK_FILE.NAME, file.name()).set(TASK_FILE.MEDIA_TYPE, file.mediaType())
-        .set(TASK_FILE.SIZE_BYTES, file.size()).set(TASK_FILE.TEAM_ONLY, file.teamOnly()).set(TASK_FILE.AUTHOR_NAME, file.by()).set(TASK_FILE.CREATED_AT, file.at()).execute();
-  }
+    /** Puts one beside a task. */
+    public void add(TaskFile file) {
+        db.insertInto(TASK_FILE)
+                .set(TASK_FILE.ID, file.id())
+                .set(TASK_FILE.ITEM_ID, file.task())
+                .set(TASK_FILE.SHA256, file.sha256())
+                .set(TASK_FILE.NAME, file.name())
+                .set(TASK_FILE.MEDIA_TYPE, file.mediaType())
+                .set(TASK_FILE.SIZE_BYTES, file.size())
+                .set(TASK_FILE.TEAM_ONLY, file.teamOnly())
+                .set(TASK_FILE.AUTHOR_NAME, file.by())
+                .set(TASK_FILE.CREATED_AT, file.at())
+                .execute();
+    }
 
-  /** Those beside a task, oldest first. */
-  public List<TaskFile> on(ItemId task) {
-    return where(db, TASK_FILE.ITEM_ID.eq(task));
-  }
+    /** Those beside a task, oldest first. */
+    public List<TaskFile> on(ItemId task) {
+        return where(db, TASK_FILE.ITEM_ID.eq(task));
+    }
 
-  /** One of them. */
-  public Optional<TaskFile> find(UUID id) {
-    return where(db, TASK_FILE.ID.eq(id)).stream().findFirst();
-  }
+    /** One of them. */
+    public Optional<TaskFile> find(UUID id) {
+        return where(db, TASK_FILE.ID.eq(id)).stream().findFirst();
+    }
 
-  /** Those that meet a condition, oldest first. */
-  public static List<TaskFile> where(DSLContext db, Condition condition) {
-    return db.select(TASK_FILE.ID, TASK_FILE.ITEM_ID, TASK_FILE.SHA256, TASK_FILE.NAME, TASK_FILE.MEDIA_TYPE, TASK_FILE.SIZE_BYTES, TASK_FILE.TEAM_ONLY, TASK_FILE.AUTHOR_NAME, TASK_FILE.CREATED_AT).from(TASK_FILE)
-        .where(condition).orderBy(TASK_FILE.CREATED_AT, TASK_FILE.ID).fetch(Records.mapping(TaskFile::new));
-  }
+    /** Those that meet a condition, oldest first. */
+    public static List<TaskFile> where(DSLContext db, Condition condition) {
+        return db.select(
+                        TASK_FILE.ID,
+                        TASK_FILE.ITEM_ID,
+                        TASK_FILE.SHA256,
+                        TASK_FILE.NAME,
+                        TASK_FILE.MEDIA_TYPE,
+                        TASK_FILE.SIZE_BYTES,
+                        TASK_FILE.TEAM_ONLY,
+                        TASK_FILE.AUTHOR_NAME,
+                        TASK_FILE.CREATED_AT)
+                .from(TASK_FILE)
+                .where(condition)
+                .orderBy(TASK_FILE.CREATED_AT, TASK_FILE.ID)
+                .fetch(Records.mapping(TaskFile::new));
+    }
 }

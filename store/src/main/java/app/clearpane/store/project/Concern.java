@@ -19,19 +19,31 @@ import org.jspecify.annotations.Nullable;
  * @param ownerName empty where nobody does
  * @param closedAt null while it stands
  */
-public record Concern(ItemId id, ProjectId project, String name, boolean issue, int likelihood, int effect, String about, String measure, @Nullable TeamMemberId owner, String ownerName, @Nullable Instant closedAt, int revision) {
-  /** What it comes to. */
-  public Gravity gravity() {
-    return Gravity.of(issue, likelihood, effect);
-  }
+public record Concern(
+        ItemId id,
+        ProjectId project,
+        String name,
+        boolean issue,
+        int likelihood,
+        int effect,
+        String about,
+        String measure,
+        @Nullable TeamMemberId owner,
+        String ownerName,
+        @Nullable Instant closedAt,
+        int revision) {
+    /** What it comes to. */
+    public Gravity gravity() {
+        return Gravity.of(issue, likelihood, effect);
+    }
 
-  /** What it weighs, from 1 to 9. */
-  public int weight() {
-    return Gravity.weight(issue, likelihood, effect);
-  }
+    /** What it weighs, from 1 to 9. */
+    public int weight() {
+        return Gravity.weight(issue, likelihood, effect);
+    }
 
-  /** Whether it still stands. */
-  public boolean open() {
-    return closedAt == null;
-  }
+    /** Whether it still stands. */
+    public boolean open() {
+        return closedAt == null;
+    }
 }

@@ -26,16 +26,33 @@ import org.jspecify.annotations.Nullable;
  * @param pausedBecause why it rests
  * @param planRevision another one whenever anything about its plan changed
  */
-public record Project(ProjectId id, ClientId client, String clientName, TeamMemberId manager, String name, String cover, String currency, BigDecimal taxPercent, @Nullable Integer paymentDays,
-    LocalDate startsOn, LocalDate agreedOn, @Nullable Instant archivedAt, @Nullable Ending ended, String endedBecause, @Nullable Instant pausedAt, String pausedBecause, int planRevision, int revision) {
+public record Project(
+        ProjectId id,
+        ClientId client,
+        String clientName,
+        TeamMemberId manager,
+        String name,
+        String cover,
+        String currency,
+        BigDecimal taxPercent,
+        @Nullable Integer paymentDays,
+        LocalDate startsOn,
+        LocalDate agreedOn,
+        @Nullable Instant archivedAt,
+        @Nullable Ending ended,
+        String endedBecause,
+        @Nullable Instant pausedAt,
+        String pausedBecause,
+        int planRevision,
+        int revision) {
 
-  /** Whether it is the house's own work, for no client. */
-  public boolean isOwn() {
-    return clientName.isEmpty();
-  }
+    /** Whether it is the house's own work, for no client. */
+    public boolean isOwn() {
+        return clientName.isEmpty();
+    }
 
-  /** The project's name with its client's before it. */
-  public String fullName() {
-    return isOwn() ? name : clientName + ": " + name;
-  }
+    /** The project's name with its client's before it. */
+    public String fullName() {
+        return isOwn() ? name : clientName + ": " + name;
+    }
 }

@@ -7,8 +7,8 @@ import org.jspecify.annotations.Nullable;
 
 /** Keeps the Record append-only in the database itself: it refuses to change or delete an entry, whoever asks. */
 public final class OnlyGrows implements Trigger {
-  @Override
-  public void fire(Connection connection, Object @Nullable [] before, Object @Nullable [] after) throws SQLException {
-    throw new SQLException("the Record only grows: its entries are neither changed nor deleted");
-  }
+    @Override
+    public void fire(Connection connection, Object @Nullable [] before, Object @Nullable [] after) throws SQLException {
+        throw new SQLException("the Record only grows: its entries are neither changed nor deleted");
+    }
 }

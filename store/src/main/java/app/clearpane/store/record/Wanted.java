@@ -22,42 +22,53 @@ import org.jspecify.annotations.Nullable;
  * @param about the thing it is about; null for all
  * @param who the name of somebody who did it or whom it concerned; empty for all
  */
-public record Wanted(String words, List<String> acts, @Nullable UUID about, String who) {
-  /** Everything. */
-  public static final Wanted ALL = new Wanted("", List.of(), null, "");
+public record Wanted(
+        String words, List<String> acts, @Nullable UUID about, String who) {
+    /** Everything. */
+    public static final Wanted ALL = new Wanted("", List.of(), null, "");
 
-  public Wanted {
-    acts = List.copyOf(acts);
-  }
-
-  /** Whether what is asked for has no word in it at all, so that no entry has it. */
-  boolean isNothing() {
-    return !words.isBlank() && Words.of(words).isEmpty();
-  }
-
-  /** How words begin that a wanted entry has, all of them. */
-  Collection<String> beginnings() {
-    return Words.of(words);
-  }
-
-  /** Words that a wanted entry has, all of them. */
-  Collection<String> wholeWords() {
-    return Words.of(who);
-  }
-
-  /** All that is asked of an entry. */
-  Condition condition() {
-    Condition condition = about == null ? noCondition() : RECORD_ENTRY.ABOUT.eq(about);
-    if (!acts.isEmpty()) {
-      condition = condition.and(or(acts.stream().map(RECORD_ENTRY.ACT::startsWith).toList()));
+    public Wanted {
+        acts = List.copyOf(acts);
     }
-    if (!who.isBlank()) {
-      condition = condition.and(RECORD_ENTRY.ACTOR.eq(who).or(RECORD_ENTRY.SUBJECT.eq(who)).or(RECORD_ENTRY.PAYLOAD.contains(CanonicalJson.string(who))));
+
+    /** Whether what is asked for has no word in it at all, so that no entry has it. */
+    boolean isNothing() {
+        return !words.isBlank() && Words.of(words).isEmpty();
     }
-    for (String beginning : beginnings()) {
-      condition = condition.andExists(selectOne().from(RECORD_WORD).where(RECORD_WORD.CHAIN_ID.eq(RECORD_ENTRY.CHAIN_ID), RECORD_WORD.SEQUENCE.eq(RECORD_ENTRY.SEQUENCE),
-          RECORD_WORD.WORD.ge(beginning), RECORD_WORD.WORD.startsWith(beginning)));
+
+    /** How words begin that a wanted entry has, all of them. */
+    Collection<String> beginnings() {
+        return Words.of(words);
     }
-    return condition;
-  }
+
+    /** Words that a wanted entry has, all of them. */
+    Collection<String> wholeWords() {
+        return Words.of(who);
+    }
+
+    /** All that is asked of an entry. */
+    Condition condition() {
+        Condition condition = about == null ? noCondition() : RECORD_ENTRY.ABOUT.eq(about);
+        if (!acts.isEmpty()) {
+            condition = condition.and(
+                    or(acts.stream().map(RECORD_ENTRY.ACT::startsWith).toList()));
+        }
+        if (!who.isBlank()) {
+            condition = condition.and(RECORD_ENTRY
+                    .ACTOR
+                    .eq(who)
+                    .or(RECORD_ENTRY.SUBJECT.eq(who))
+                    .or(RECORD_ENTRY.PAYLOAD.contains(CanonicalJson.string(who))));
+        }
+        for (String beginning : beginnings()) {
+            condition = condition.andExists(selectOne()
+                    .from(RECORD_WORD)
+                    .where(
+                            RECORD_WORD.CHAIN_ID.eq(RECORD_ENTRY.CHAIN_ID),
+                            RECORD_WORD.SEQUENCE.eq(RECORD_ENTRY.SEQUENCE),
+                            RECORD_WORD.WORD.ge(beginning),
+                            RECORD_WORD.WORD.startsWith(beginning)));
+        }
+        return condition;
+    }
 }

@@ -15,62 +15,69 @@ import org.junit.jupiter.api.Test;
 
 /** Links from mails: each opens once, until its day, unless it was taken away. */
 class WaysInTest {
-  private final AHouse house = new AHouse(FreshDatabase.inMemory());
-  private final WaysIn ways = new WaysIn(house.db);
-  private final Contact jasper = house.contact("jasper");
-  private final Sha256 key = Sha256.ofText("key");
+    private final AHouse house = new AHouse(FreshDatabase.inMemory());
+    private final WaysIn ways = new WaysIn(house.db);
+    private final Contact jasper = house.contact("jasper");
+    private final Sha256 key = Sha256.ofText("key");
 
-  private WaysIn.WayIn way() {
-    ways.add(key, new WaysIn.Grant(jasper.id(), null, "/c", AHouse.NOW.plus(Duration.ofDays(14)), false), AHouse.NOW);
-    return ways.find(key).orElseThrow();
-  }
-
-  @Test
-  void onlyADemoHasLinksThatOpenAgainAndAgain() {
-    way();
-    assertThat(ways.anyOfADemo()).isFalse();
-    ways.add(Sha256.ofText("lasting"), new WaysIn.Grant(jasper.id(), null, "/c", AHouse.NOW.plus(Duration.ofDays(400)), true), AHouse.NOW);
-    assertThat(ways.anyOfADemo()).isTrue();
-  }
-
-  @Test
-  void opensOnce() {
-    WaysIn.WayIn way = way();
-    assertThat(way.opensAt(AHouse.NOW)).isTrue();
-    assertThat(ways.use(way, AHouse.NOW)).isTrue();
-    assertThat(ways.use(way, AHouse.NOW)).isFalse();
-    assertThat(ways.find(key).orElseThrow().opensAt(AHouse.NOW)).isFalse();
-  }
-
-  @Test
-  void opensForOneOfTwoWhoComeAtOnce() throws Exception {
-    WaysIn.WayIn way = way();
-    ExecutorService two = Executors.newFixedThreadPool(2);
-    Callable<Boolean> use = () -> ways.use(way, AHouse.NOW);
-    int opened = 0;
-    for (Future<Boolean> one : two.invokeAll(List.of(use, use))) {
-      opened += one.get() ? 1 : 0;
+    private WaysIn.WayIn way() {
+        ways.add(
+                key,
+                new WaysIn.Grant(jasper.id(), null, "/c", AHouse.NOW.plus(Duration.ofDays(14)), false),
+                AHouse.NOW);
+        return ways.find(key).orElseThrow();
     }
-    two.shutdown();
-    assertThat(opened).isEqualTo(1);
-  }
 
-  @Test
-  void opensUntilItsLastInstant() {
-    WaysIn.WayIn way = way();
-    assertThat(way.opensAt(AHouse.NOW.plus(Duration.ofDays(14)).minusMillis(1))).isTrue();
-    assertThat(way.opensAt(AHouse.NOW.plus(Duration.ofDays(14)))).isFalse();
-  }
+    @Test
+    void onlyADemoHasLinksThatOpenAgainAndAgain() {
+        way();
+        assertThat(ways.anyOfADemo()).isFalse();
+        ways.add(
+                Sha256.ofText("lasting"),
+                new WaysIn.Grant(jasper.id(), null, "/c", AHouse.NOW.plus(Duration.ofDays(400)), true),
+                AHouse.NOW);
+        assertThat(ways.anyOfADemo()).isTrue();
+    }
 
-  @Test
-  void allOfSomebodysLinksCanBeTakenAway() {
-    way();
-    assertThat(ways.revokeAll(jasper.id(), AHouse.NOW)).isEqualTo(1);
-    assertThat(ways.find(key).filter(way -> way.opensAt(AHouse.NOW))).isEmpty();
-  }
+    @Test
+    void opensOnce() {
+        WaysIn.WayIn way = way();
+        assertThat(way.opensAt(AHouse.NOW)).isTrue();
+        assertThat(ways.use(way, AHouse.NOW)).isTrue();
+        assertThat(ways.use(way, AHouse.NOW)).isFalse();
+        assertThat(ways.find(key).orElseThrow().opensAt(AHouse.NOW)).isFalse();
+    }
 
-  @Test
-  void anUnknownKeyOpensNothing() {
-    assertThat(ways.find(Sha256.ofText("another"))).isEmpty();
-  }
+    @Test
+    void opensForOneOfTwoWhoComeAtOnce() throws Exception {
+        WaysIn.WayIn way = way();
+        ExecutorService two = Executors.newFixedThreadPool(2);
+        Callable<Boolean> use = () -> ways.use(way, AHouse.NOW);
+        int opened = 0;
+        for (Future<Boolean> one : two.invokeAll(List.of(use, use))) {
+            opened += one.get() ? 1 : 0;
+        }
+        two.shutdown();
+        assertThat(opened).isEqualTo(1);
+    }
+
+    @Test
+    void opensUntilItsLastInstant() {
+        WaysIn.WayIn way = way();
+        assertThat(way.opensAt(AHouse.NOW.plus(Duration.ofDays(14)).minusMillis(1)))
+                .isTrue();
+        assertThat(way.opensAt(AHouse.NOW.plus(Duration.ofDays(14)))).isFalse();
+    }
+
+    @Test
+    void allOfSomebodysLinksCanBeTakenAway() {
+        way();
+        assertThat(ways.revokeAll(jasper.id(), AHouse.NOW)).isEqualTo(1);
+        assertThat(ways.find(key).filter(way -> way.opensAt(AHouse.NOW))).isEmpty();
+    }
+
+    @Test
+    void anUnknownKeyOpensNothing() {
+        assertThat(ways.find(Sha256.ofText("another"))).isEmpty();
+    }
 }

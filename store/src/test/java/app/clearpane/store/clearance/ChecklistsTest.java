@@ -16,59 +16,86 @@ import org.junit.jupiter.api.Test;
 
 /** A tick counts for the version it was made for, and for the words it was made on. */
 class ChecklistsTest {
-  private final AHouse house = new AHouse(FreshDatabase.inMemory());
-  private final Checklists checklists = new Checklists(house.db);
-  private final ItemId map = house.deliverable("Visitor map", house.pane("The board"));
-  private final VersionId first = version(1);
-  private final VersionId second = version(2);
+    private final AHouse house = new AHouse(FreshDatabase.inMemory());
+    private final Checklists checklists = new Checklists(house.db);
+    private final ItemId map = house.deliverable("Visitor map", house.pane("The board"));
+    private final VersionId first = version(1);
+    private final VersionId second = version(2);
 
-  private VersionId version(int number) {
-    VersionRow version = new VersionRow(new VersionId(UUID.randomUUID()), map, null, Sha256.ofText("map " + number), "map.pdf", "application/pdf", 9, "", "Teo", AHouse.NOW.plusSeconds(number), null);
-    new Deliverables(house.db).addVersion(version);
-    return version.id();
-  }
+    private VersionId version(int number) {
+        VersionRow version = new VersionRow(
+                new VersionId(UUID.randomUUID()),
+                map,
+                null,
+                Sha256.ofText("map " + number),
+                "map.pdf",
+                "application/pdf",
+                9,
+                "",
+                "Teo",
+                AHouse.NOW.plusSeconds(number),
+                null);
+        new Deliverables(house.db).addVersion(version);
+        return version.id();
+    }
 
-  private List<Checklists.Line> lines(VersionId version) {
-    return checklists.of(List.of(map), List.of(version));
-  }
+    private List<Checklists.Line> lines(VersionId version) {
+        return checklists.of(List.of(map), List.of(version));
+    }
 
-  private UUID line(String words) {
-    return lines(first).stream().filter(line -> line.words().equals(words)).findFirst().orElseThrow().id();
-  }
+    private UUID line(String words) {
+        return lines(first).stream()
+                .filter(line -> line.words().equals(words))
+                .findFirst()
+                .orElseThrow()
+                .id();
+    }
 
-  @Test
-  void aTickIsForOneVersionAndMadeOnce() {
-    checklists.set(map, List.of("Fonts", "Bleed"));
-    assertThat(checklists.tick(line("Fonts"), first, "Teo", AHouse.NOW)).isTrue();
-    assertThat(checklists.tick(line("Fonts"), first, "Ines", AHouse.NOW.plusSeconds(1))).as("it is ticked").isFalse();
-    assertThat(lines(first)).extracting(Checklists.Line::words, Checklists.Line::by).containsExactly(org.assertj.core.groups.Tuple.tuple("Fonts", "Teo"), org.assertj.core.groups.Tuple.tuple("Bleed", null));
-    assertThat(lines(second)).noneMatch(Checklists.Line::ticked);
-    assertThat(checklists.untick(line("Fonts"), second)).isFalse();
-    assertThat(checklists.untick(line("Fonts"), first)).isTrue();
-    assertThat(checklists.untick(line("Fonts"), first)).isFalse();
-    assertThat(lines(first)).noneMatch(Checklists.Line::ticked);
-  }
+    @Test
+    void aTickIsForOneVersionAndMadeOnce() {
+        checklists.set(map, List.of("Fonts", "Bleed"));
+        assertThat(checklists.tick(line("Fonts"), first, "Teo", AHouse.NOW)).isTrue();
+        assertThat(checklists.tick(line("Fonts"), first, "Ines", AHouse.NOW.plusSeconds(1)))
+                .as("it is ticked")
+                .isFalse();
+        assertThat(lines(first))
+                .extracting(Checklists.Line::words, Checklists.Line::by)
+                .containsExactly(
+                        org.assertj.core.groups.Tuple.tuple("Fonts", "Teo"),
+                        org.assertj.core.groups.Tuple.tuple("Bleed", null));
+        assertThat(lines(second)).noneMatch(Checklists.Line::ticked);
+        assertThat(checklists.untick(line("Fonts"), second)).isFalse();
+        assertThat(checklists.untick(line("Fonts"), first)).isTrue();
+        assertThat(checklists.untick(line("Fonts"), first)).isFalse();
+        assertThat(lines(first)).noneMatch(Checklists.Line::ticked);
+    }
 
-  @Test
-  void linesThatStayKeepTheirTicksInTheirNewOrder() {
-    checklists.set(map, List.of("Fonts", "Bleed", "Overprint"));
-    checklists.tick(line("Bleed"), first, "Teo", AHouse.NOW);
-    checklists.tick(line("Overprint"), first, "Teo", AHouse.NOW);
-    checklists.set(map, List.of("Spelling", "Bleed", "Fonts"));
-    assertThat(lines(first)).extracting(Checklists.Line::words).containsExactly("Spelling", "Bleed", "Fonts");
-    assertThat(lines(first)).extracting(Checklists.Line::ticked).containsExactly(false, true, false);
-    checklists.set(map, List.of("Overprint"));
-    assertThat(lines(first)).as("a line that comes again was not looked at again").extracting(Checklists.Line::ticked).containsExactly(false);
-    checklists.set(map, List.of());
-    assertThat(lines(first)).isEmpty();
-  }
+    @Test
+    void linesThatStayKeepTheirTicksInTheirNewOrder() {
+        checklists.set(map, List.of("Fonts", "Bleed", "Overprint"));
+        checklists.tick(line("Bleed"), first, "Teo", AHouse.NOW);
+        checklists.tick(line("Overprint"), first, "Teo", AHouse.NOW);
+        checklists.set(map, List.of("Spelling", "Bleed", "Fonts"));
+        assertThat(lines(first)).extracting(Checklists.Line::words).containsExactly("Spelling", "Bleed", "Fonts");
+        assertThat(lines(first)).extracting(Checklists.Line::ticked).containsExactly(false, true, false);
+        checklists.set(map, List.of("Overprint"));
+        assertThat(lines(first))
+                .as("a line that comes again was not looked at again")
+                .extracting(Checklists.Line::ticked)
+                .containsExactly(false);
+        checklists.set(map, List.of());
+        assertThat(lines(first)).isEmpty();
+    }
 
-  @Test
-  void aConditionIsWaivedOnceForOneVersion() {
-    Checklists.Waiver waiver = new Checklists.Waiver(first, Condition.values()[0], "The printer waits", "Bastian", AHouse.NOW);
-    assertThat(checklists.waive(waiver)).isTrue();
-    assertThat(checklists.waive(new Checklists.Waiver(first, Condition.values()[0], "Another reason", "Ines", AHouse.NOW))).isFalse();
-    assertThat(checklists.waivers(List.of(first, second))).containsExactly(waiver);
-    assertThat(checklists.waivers(List.of(second))).isEmpty();
-  }
+    @Test
+    void aConditionIsWaivedOnceForOneVersion() {
+        Checklists.Waiver waiver =
+                new Checklists.Waiver(first, Condition.values()[0], "The printer waits", "Bastian", AHouse.NOW);
+        assertThat(checklists.waive(waiver)).isTrue();
+        assertThat(checklists.waive(
+                        new Checklists.Waiver(first, Condition.values()[0], "Another reason", "Ines", AHouse.NOW)))
+                .isFalse();
+        assertThat(checklists.waivers(List.of(first, second))).containsExactly(waiver);
+        assertThat(checklists.waivers(List.of(second))).isEmpty();
+    }
 }

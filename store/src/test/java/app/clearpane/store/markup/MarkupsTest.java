@@ -30,181 +30,281 @@ import org.junit.jupiter.params.provider.ValueSource;
 
 /** Marks are read as they were kept, and nobody overwrites what somebody else has changed. */
 class MarkupsTest {
-  private final AHouse house = new AHouse(FreshDatabase.inMemory());
-  private final Markups markups = new Markups(house.db);
-  private final PaneId pane = house.pane("The board");
-  private final ItemId map = house.deliverable("Visitor map", pane);
-  private final ContactId jasper = house.contact("jasper").id();
-  private final VersionId version = version(1);
+    private final AHouse house = new AHouse(FreshDatabase.inMemory());
+    private final Markups markups = new Markups(house.db);
+    private final PaneId pane = house.pane("The board");
+    private final ItemId map = house.deliverable("Visitor map", pane);
+    private final ContactId jasper = house.contact("jasper").id();
+    private final VersionId version = version(1);
 
-  private VersionId version(int number) {
-    Deliverables deliverables = new Deliverables(house.db);
-    VersionRow draft = new VersionRow(new VersionId(UUID.randomUUID()), map, null, Sha256.ofText("map " + number), "map.pdf", "application/pdf", 9, "", "Teo", AHouse.NOW.plusSeconds(number), null);
-    deliverables.addVersion(draft);
-    deliverables.numberAndSend(draft, number, AHouse.NOW.plusSeconds(number));
-    return draft.id();
-  }
-
-  private MarkupRow kept(Place place, boolean forTeam, MarkupRow.With with) {
-    @Nullable Integer number = forTeam ? null : markups.nextNumber(version, pane);
-    @Nullable Integer letter = forTeam ? markups.nextTeamNumber(version, pane) : null;
-    MarkupRow mark = new MarkupRow(new MarkupId(UUID.randomUUID()), version, 1, pane, number, letter, place, Intent.CHANGE, MarkupProgress.OPEN, "Larger, please.", null, new MarkupRow.Author("Jasper", jasper, null), null, null, 1,
-        AHouse.NOW.plusSeconds(markups.of(map).size()), List.of(), List.of(), new MarkupRow.Beside(with, null, null, null));
-    markups.add(mark);
-    return mark;
-  }
-
-  private MarkupRow kept() {
-    return kept(new Place.Point(1, 0.5, 0.5), false, MarkupRow.With.NOTHING);
-  }
-
-  private MarkupRow now(MarkupRow mark) {
-    return markups.find(mark.id()).orElseThrow();
-  }
-
-  private MarkupRow.Answer answer(MarkupProgress.@Nullable Act act, String said, boolean teamOnly, int second) {
-    return new MarkupRow.Answer(act == null ? null : act.name(), said, teamOnly, new MarkupRow.Author("Jasper", jasper, null), AHouse.NOW.plusSeconds(second));
-  }
-
-  @ParameterizedTest(name = "seed {0}")
-  @ValueSource(longs = {1, 2, 3, 4})
-  void everyPlaceIsReadAsItWasKept(long seed) {
-    Random random = new Random(seed);
-    List<Place> places = new ArrayList<>();
-    for (int i = 0; i < 8; i++) {
-      places.addAll(List.of(shape(random, i), new Place.Moment(random.nextInt(100) / 8.0, 20 + random.nextDouble(), random.nextBoolean() ? Optional.empty() : Optional.of(shapeOnPicture(random, i))), stretch(random)));
+    private VersionId version(int number) {
+        Deliverables deliverables = new Deliverables(house.db);
+        VersionRow draft = new VersionRow(
+                new VersionId(UUID.randomUUID()),
+                map,
+                null,
+                Sha256.ofText("map " + number),
+                "map.pdf",
+                "application/pdf",
+                9,
+                "",
+                "Teo",
+                AHouse.NOW.plusSeconds(number),
+                null);
+        deliverables.addVersion(draft);
+        deliverables.numberAndSend(draft, number, AHouse.NOW.plusSeconds(number));
+        return draft.id();
     }
-    List<MarkupRow> kept = places.stream().map(place -> kept(place, random.nextBoolean(), MarkupRow.With.NOTHING)).toList();
-    assertThat(markups.of(map)).containsExactlyInAnyOrderElementsOf(kept).isEqualTo(markups.withoutThreads(map)).isEqualTo(markups.of(house.project));
-  }
 
-  private static Place shape(Random random, int kind) {
-    int page = 1 + random.nextInt(40);
-    double x = random.nextDouble() / 2;
-    double y = random.nextDouble() / 2;
-    return switch (kind % 6) {
-      case 0 -> new Place.Point(page, x, y);
-      case 1 -> new Place.Rectangle(page, x, y, 0.01 + random.nextDouble() / 3, 0.01 + random.nextDouble() / 3);
-      case 2 -> new Place.Ellipse(page, x, y, 0.01 + random.nextDouble() / 3, 0.01 + random.nextDouble() / 3);
-      case 3 -> new Place.Line(page, x, y, random.nextDouble(), random.nextDouble());
-      case 4 -> new Place.Arrow(page, x, y, random.nextDouble(), random.nextDouble());
-      default -> new Place.Freehand(page, random.ints(2 + random.nextInt(30), 0, 1_000_001).mapToObj(millionth -> new Place.Spot(millionth / 1e6, (1_000_000 - millionth) / 1e6)).toList());
-    };
-  }
-
-  private static Place shapeOnPicture(Random random, int kind) {
-    return shape(random, kind).brought(1, spot -> spot);
-  }
-
-  private static Place stretch(Random random) {
-    String text = "The dome · 圆顶 · القبة 🌒 of the old observatory,\nas it was.\t“Quoted” and 'quoted'. ".repeat(3);
-    int start = random.nextInt(text.length() - 20);
-    return Place.TextRange.in(text, start, start + 1 + random.nextInt(19));
-  }
-
-  @Test
-  void marksForTheTeamAreCountedApart() {
-    kept();
-    kept(new Place.Point(1, 0.1, 0.1), true, MarkupRow.With.NOTHING);
-    kept();
-    assertThat(markups.of(map)).extracting(mark -> mark.label().toString()).as("those that clients see first").containsExactly("1·1", "1·2", "1·a");
-    assertThat(markups.of(map)).extracting(MarkupRow::teamOnly).containsExactly(false, false, true);
-    assertThat(markups.nextNumber(version, pane)).isEqualTo(3);
-    assertThat(markups.nextTeamNumber(version, pane)).isEqualTo(2);
-    assertThat(markups.nextNumber(version, house.pane("Fabricators"))).as("each audience has numbers of its own").isEqualTo(1);
-  }
-
-  @Test
-  void aThreadIsReadInItsOrderWithWhatCameWithIt() {
-    MarkupRow.Attachment sketch = new MarkupRow.Attachment(UUID.randomUUID(), Sha256.ofText("sketch"), "sketch.jpg", "image/jpeg", 1_234);
-    MarkupRow.Reference called = new MarkupRow.Reference("@Jasper", null, null, jasper);
-    MarkupRow.Reference thing = new MarkupRow.Reference("#Visitor map", map, null, null);
-    MarkupRow mark = kept(new Place.Point(1, 0.5, 0.5), false, new MarkupRow.With(List.of(sketch), List.of(called)));
-    MarkupRow.Attachment photo = new MarkupRow.Attachment(UUID.randomUUID(), Sha256.ofText("photo"), "photo.png", "image/png", 99);
-    markups.answer(mark.id(), new MarkupRow.Answer(null, "first", true, new MarkupRow.Author("Jasper", jasper, null), AHouse.NOW.plusSeconds(10), new MarkupRow.With(List.of(photo), List.of(thing, called))));
-    markups.answer(mark.id(), answer(null, "second", false, 20));
-    MarkupRow read = now(mark);
-    assertThat(read.answers()).extracting(MarkupRow.Answer::said).containsExactly("first", "second");
-    assertThat(read.beside().with()).isEqualTo(mark.beside().with());
-    assertThat(read.answers().get(0).with()).isEqualTo(new MarkupRow.With(List.of(photo), List.of(thing, called)));
-    assertThat(read.answers().get(1).with()).isEqualTo(MarkupRow.With.NOTHING);
-    assertThat(markups.attachment(photo.id())).hasValue(photo);
-    assertThat(markups.attachment(UUID.randomUUID())).isEmpty();
-    assertThat(markups.withoutThreads(map)).singleElement().satisfies(alone -> {
-      assertThat(alone.answers()).isEmpty();
-      assertThat(alone.beside().with()).isEqualTo(MarkupRow.With.NOTHING);
-    });
-  }
-
-  @Test
-  void whatItSaidBeforeIsKeptEachTime() {
-    MarkupRow mark = kept();
-    Instant first = AHouse.NOW.plusSeconds(60);
-    Instant second = AHouse.NOW.plusSeconds(120);
-    markups.edit(mark, new Markups.Words("Smaller, please.", Intent.IDEA, "hall"), List.of(new MarkupRow.Reference("@Jasper", null, null, jasper)), first);
-    markups.edit(now(mark), new Markups.Words("As it is.", Intent.KEEP, null), List.of(), second);
-    MarkupRow read = now(mark);
-    assertThat(read.note()).isEqualTo("As it is.");
-    assertThat(read.intent()).isEqualTo(Intent.KEEP);
-    assertThat(read.earlier()).containsExactly(new MarkupRow.Earlier("Larger, please.", Intent.CHANGE, null, first), new MarkupRow.Earlier("Smaller, please.", Intent.IDEA, "hall", second));
-    assertThat(read.beside().with().references()).as("whom it called before is not called any more").isEmpty();
-    assertThat(read.revision()).isEqualTo(3);
-  }
-
-  @Test
-  void whoeverReadItBeforeAnotherChangedItChangesNothing() {
-    MarkupRow mark = kept();
-    MarkupRow other = kept();
-    markups.move(mark, MarkupProgress.TAKEN_ON, null);
-    List<Runnable> late = List.of(() -> markups.move(mark, MarkupProgress.WITHDRAWN, null), () -> markups.give(mark, null), () -> markups.becomes(mark, map), () -> markups.join(mark, other.id()),
-        () -> house.db.transaction(run -> new Markups(run.dsl()).edit(mark, new Markups.Words("Mine!", Intent.CHANGE, null), List.of(), AHouse.NOW)));
-    for (Runnable change : late) {
-      assertThatThrownBy(change::run).isInstanceOf(Stale.class).hasMessageContaining("The mark");
+    private MarkupRow kept(Place place, boolean forTeam, MarkupRow.With with) {
+        @Nullable Integer number = forTeam ? null : markups.nextNumber(version, pane);
+        @Nullable Integer letter = forTeam ? markups.nextTeamNumber(version, pane) : null;
+        MarkupRow mark = new MarkupRow(
+                new MarkupId(UUID.randomUUID()),
+                version,
+                1,
+                pane,
+                number,
+                letter,
+                place,
+                Intent.CHANGE,
+                MarkupProgress.OPEN,
+                "Larger, please.",
+                null,
+                new MarkupRow.Author("Jasper", jasper, null),
+                null,
+                null,
+                1,
+                AHouse.NOW.plusSeconds(markups.of(map).size()),
+                List.of(),
+                List.of(),
+                new MarkupRow.Beside(with, null, null, null));
+        markups.add(mark);
+        return mark;
     }
-    MarkupRow read = now(mark);
-    assertThat(read.progress()).isEqualTo(MarkupProgress.TAKEN_ON);
-    assertThat(read.note()).isEqualTo("Larger, please.");
-    assertThat(read.earlier()).isEmpty();
-    assertThat(read.beside()).isEqualTo(MarkupRow.Beside.NOTHING);
-    assertThat(read.revision()).isEqualTo(2);
-  }
 
-  @Test
-  void thoseThatAskForTheSameGoTogetherUntilOneIsParted() {
-    MarkupRow first = kept();
-    MarkupRow second = kept();
-    MarkupRow third = kept();
-    kept();
-    markups.join(second, first.id());
-    markups.join(third, first.id());
-    for (MarkupRow one : List.of(first, second, third)) {
-      assertThat(markups.group(now(one))).extracting(MarkupRow::id).containsExactly(first.id(), second.id(), third.id());
+    private MarkupRow kept() {
+        return kept(new Place.Point(1, 0.5, 0.5), false, MarkupRow.With.NOTHING);
     }
-    markups.join(now(second), null);
-    assertThat(markups.group(now(second))).extracting(MarkupRow::id).containsExactly(second.id());
-    assertThat(markups.group(now(first))).extracting(MarkupRow::id).containsExactly(first.id(), third.id());
-  }
 
-  @Test
-  void aConfirmationThatIsTakenBackLeavesItFixed() {
-    MarkupRow mark = kept();
-    VersionId second = version(2);
-    markups.move(mark, MarkupProgress.FIXED, second);
-    markups.answer(mark.id(), answer(MarkupProgress.Act.FIX, "", false, 10));
-    markups.answer(mark.id(), answer(MarkupProgress.Act.CONFIRM, "", false, 20));
-    markups.move(now(mark), MarkupProgress.CONFIRMED, second);
-    markups.unconfirm(now(mark), AHouse.NOW.plusSeconds(20));
-    MarkupRow read = now(mark);
-    assertThat(read.progress()).isEqualTo(MarkupProgress.FIXED);
-    assertThat(read.fixedInNumber()).isEqualTo(2);
-    assertThat(read.answers()).extracting(MarkupRow.Answer::act).containsExactly("FIX");
-  }
+    private MarkupRow now(MarkupRow mark) {
+        return markups.find(mark.id()).orElseThrow();
+    }
 
-  @Test
-  void whatWasMadeElsewhereIsKnownByItsOrigin() {
-    kept();
-    markups.bring(new MarkupRow(new MarkupId(UUID.randomUUID()), version, 1, pane, 2, null, new Place.Point(1, 0.2, 0.2), Intent.QUESTION, MarkupProgress.OPEN, "Which?", null, new MarkupRow.Author("Somebody", null, null), null, null, 1, AHouse.NOW, List.of()),
-        "map.pdf#17");
-    assertThat(markups.origins(map)).containsExactly("map.pdf#17");
-  }
+    private MarkupRow.Answer answer(MarkupProgress.@Nullable Act act, String said, boolean teamOnly, int second) {
+        return new MarkupRow.Answer(
+                act == null ? null : act.name(),
+                said,
+                teamOnly,
+                new MarkupRow.Author("Jasper", jasper, null),
+                AHouse.NOW.plusSeconds(second));
+    }
+
+    @ParameterizedTest(name = "seed {0}")
+    @ValueSource(longs = {1, 2, 3, 4})
+    void everyPlaceIsReadAsItWasKept(long seed) {
+        Random random = new Random(seed);
+        List<Place> places = new ArrayList<>();
+        for (int i = 0; i < 8; i++) {
+            places.addAll(List.of(
+                    shape(random, i),
+                    new Place.Moment(
+                            random.nextInt(100) / 8.0,
+                            20 + random.nextDouble(),
+                            random.nextBoolean() ? Optional.empty() : Optional.of(shapeOnPicture(random, i))),
+                    stretch(random)));
+        }
+        List<MarkupRow> kept = places.stream()
+                .map(place -> kept(place, random.nextBoolean(), MarkupRow.With.NOTHING))
+                .toList();
+        assertThat(markups.of(map))
+                .containsExactlyInAnyOrderElementsOf(kept)
+                .isEqualTo(markups.withoutThreads(map))
+                .isEqualTo(markups.of(house.project));
+    }
+
+    private static Place shape(Random random, int kind) {
+        int page = 1 + random.nextInt(40);
+        double x = random.nextDouble() / 2;
+        double y = random.nextDouble() / 2;
+        return switch (kind % 6) {
+            case 0 -> new Place.Point(page, x, y);
+            case 1 -> new Place.Rectangle(page, x, y, 0.01 + random.nextDouble() / 3, 0.01 + random.nextDouble() / 3);
+            case 2 -> new Place.Ellipse(page, x, y, 0.01 + random.nextDouble() / 3, 0.01 + random.nextDouble() / 3);
+            case 3 -> new Place.Line(page, x, y, random.nextDouble(), random.nextDouble());
+            case 4 -> new Place.Arrow(page, x, y, random.nextDouble(), random.nextDouble());
+            default ->
+                new Place.Freehand(
+                        page,
+                        random.ints(2 + random.nextInt(30), 0, 1_000_001)
+                                .mapToObj(millionth -> new Place.Spot(millionth / 1e6, (1_000_000 - millionth) / 1e6))
+                                .toList());
+        };
+    }
+
+    private static Place shapeOnPicture(Random random, int kind) {
+        return shape(random, kind).brought(1, spot -> spot);
+    }
+
+    private static Place stretch(Random random) {
+        String text = "The dome · 圆顶 · القبة 🌒 of the old observatory,\nas it was.\t“Quoted” and 'quoted'. ".repeat(3);
+        int start = random.nextInt(text.length() - 20);
+        return Place.TextRange.in(text, start, start + 1 + random.nextInt(19));
+    }
+
+    @Test
+    void marksForTheTeamAreCountedApart() {
+        kept();
+        kept(new Place.Point(1, 0.1, 0.1), true, MarkupRow.With.NOTHING);
+        kept();
+        assertThat(markups.of(map))
+                .extracting(mark -> mark.label().toString())
+                .as("those that clients see first")
+                .containsExactly("1·1", "1·2", "1·a");
+        assertThat(markups.of(map)).extracting(MarkupRow::teamOnly).containsExactly(false, false, true);
+        assertThat(markups.nextNumber(version, pane)).isEqualTo(3);
+        assertThat(markups.nextTeamNumber(version, pane)).isEqualTo(2);
+        assertThat(markups.nextNumber(version, house.pane("Fabricators")))
+                .as("each audience has numbers of its own")
+                .isEqualTo(1);
+    }
+
+    @Test
+    void aThreadIsReadInItsOrderWithWhatCameWithIt() {
+        MarkupRow.Attachment sketch =
+                new MarkupRow.Attachment(UUID.randomUUID(), Sha256.ofText("sketch"), "sketch.jpg", "image/jpeg", 1_234);
+        MarkupRow.Reference called = new MarkupRow.Reference("@Jasper", null, null, jasper);
+        MarkupRow.Reference thing = new MarkupRow.Reference("#Visitor map", map, null, null);
+        MarkupRow mark =
+                kept(new Place.Point(1, 0.5, 0.5), false, new MarkupRow.With(List.of(sketch), List.of(called)));
+        MarkupRow.Attachment photo =
+                new MarkupRow.Attachment(UUID.randomUUID(), Sha256.ofText("photo"), "photo.png", "image/png", 99);
+        markups.answer(
+                mark.id(),
+                new MarkupRow.Answer(
+                        null,
+                        "first",
+                        true,
+                        new MarkupRow.Author("Jasper", jasper, null),
+                        AHouse.NOW.plusSeconds(10),
+                        new MarkupRow.With(List.of(photo), List.of(thing, called))));
+        markups.answer(mark.id(), answer(null, "second", false, 20));
+        MarkupRow read = now(mark);
+        assertThat(read.answers()).extracting(MarkupRow.Answer::said).containsExactly("first", "second");
+        assertThat(read.beside().with()).isEqualTo(mark.beside().with());
+        assertThat(read.answers().get(0).with()).isEqualTo(new MarkupRow.With(List.of(photo), List.of(thing, called)));
+        assertThat(read.answers().get(1).with()).isEqualTo(MarkupRow.With.NOTHING);
+        assertThat(markups.attachment(photo.id())).hasValue(photo);
+        assertThat(markups.attachment(UUID.randomUUID())).isEmpty();
+        assertThat(markups.withoutThreads(map)).singleElement().satisfies(alone -> {
+            assertThat(alone.answers()).isEmpty();
+            assertThat(alone.beside().with()).isEqualTo(MarkupRow.With.NOTHING);
+        });
+    }
+
+    @Test
+    void whatItSaidBeforeIsKeptEachTime() {
+        MarkupRow mark = kept();
+        Instant first = AHouse.NOW.plusSeconds(60);
+        Instant second = AHouse.NOW.plusSeconds(120);
+        markups.edit(
+                mark,
+                new Markups.Words("Smaller, please.", Intent.IDEA, "hall"),
+                List.of(new MarkupRow.Reference("@Jasper", null, null, jasper)),
+                first);
+        markups.edit(now(mark), new Markups.Words("As it is.", Intent.KEEP, null), List.of(), second);
+        MarkupRow read = now(mark);
+        assertThat(read.note()).isEqualTo("As it is.");
+        assertThat(read.intent()).isEqualTo(Intent.KEEP);
+        assertThat(read.earlier())
+                .containsExactly(
+                        new MarkupRow.Earlier("Larger, please.", Intent.CHANGE, null, first),
+                        new MarkupRow.Earlier("Smaller, please.", Intent.IDEA, "hall", second));
+        assertThat(read.beside().with().references())
+                .as("whom it called before is not called any more")
+                .isEmpty();
+        assertThat(read.revision()).isEqualTo(3);
+    }
+
+    @Test
+    void whoeverReadItBeforeAnotherChangedItChangesNothing() {
+        MarkupRow mark = kept();
+        MarkupRow other = kept();
+        markups.move(mark, MarkupProgress.TAKEN_ON, null);
+        List<Runnable> late = List.of(
+                () -> markups.move(mark, MarkupProgress.WITHDRAWN, null),
+                () -> markups.give(mark, null),
+                () -> markups.becomes(mark, map),
+                () -> markups.join(mark, other.id()),
+                () -> house.db.transaction(run -> new Markups(run.dsl())
+                        .edit(mark, new Markups.Words("Mine!", Intent.CHANGE, null), List.of(), AHouse.NOW)));
+        for (Runnable change : late) {
+            assertThatThrownBy(change::run).isInstanceOf(Stale.class).hasMessageContaining("The mark");
+        }
+        MarkupRow read = now(mark);
+        assertThat(read.progress()).isEqualTo(MarkupProgress.TAKEN_ON);
+        assertThat(read.note()).isEqualTo("Larger, please.");
+        assertThat(read.earlier()).isEmpty();
+        assertThat(read.beside()).isEqualTo(MarkupRow.Beside.NOTHING);
+        assertThat(read.revision()).isEqualTo(2);
+    }
+
+    @Test
+    void thoseThatAskForTheSameGoTogetherUntilOneIsParted() {
+        MarkupRow first = kept();
+        MarkupRow second = kept();
+        MarkupRow third = kept();
+        kept();
+        markups.join(second, first.id());
+        markups.join(third, first.id());
+        for (MarkupRow one : List.of(first, second, third)) {
+            assertThat(markups.group(now(one)))
+                    .extracting(MarkupRow::id)
+                    .containsExactly(first.id(), second.id(), third.id());
+        }
+        markups.join(now(second), null);
+        assertThat(markups.group(now(second))).extracting(MarkupRow::id).containsExactly(second.id());
+        assertThat(markups.group(now(first))).extracting(MarkupRow::id).containsExactly(first.id(), third.id());
+    }
+
+    @Test
+    void aConfirmationThatIsTakenBackLeavesItFixed() {
+        MarkupRow mark = kept();
+        VersionId second = version(2);
+        markups.move(mark, MarkupProgress.FIXED, second);
+        markups.answer(mark.id(), answer(MarkupProgress.Act.FIX, "", false, 10));
+        markups.answer(mark.id(), answer(MarkupProgress.Act.CONFIRM, "", false, 20));
+        markups.move(now(mark), MarkupProgress.CONFIRMED, second);
+        markups.unconfirm(now(mark), AHouse.NOW.plusSeconds(20));
+        MarkupRow read = now(mark);
+        assertThat(read.progress()).isEqualTo(MarkupProgress.FIXED);
+        assertThat(read.fixedInNumber()).isEqualTo(2);
+        assertThat(read.answers()).extracting(MarkupRow.Answer::act).containsExactly("FIX");
+    }
+
+    @Test
+    void whatWasMadeElsewhereIsKnownByItsOrigin() {
+        kept();
+        markups.bring(
+                new MarkupRow(
+                        new MarkupId(UUID.randomUUID()),
+                        version,
+                        1,
+                        pane,
+                        2,
+                        null,
+                        new Place.Point(1, 0.2, 0.2),
+                        Intent.QUESTION,
+                        MarkupProgress.OPEN,
+                        "Which?",
+                        null,
+                        new MarkupRow.Author("Somebody", null, null),
+                        null,
+                        null,
+                        1,
+                        AHouse.NOW,
+                        List.of()),
+                "map.pdf#17");
+        assertThat(markups.origins(map)).containsExactly("map.pdf#17");
+    }
 }

@@ -29,90 +29,147 @@ import org.junit.jupiter.api.Test;
 
 /** Papers are seen by those they were sent to, and by nobody else, whatever they see otherwise. */
 class PapersTest {
-  private static final LocalDate TODAY = LocalDate.of(2027, 3, 24);
-  private final AHouse house = new AHouse(FreshDatabase.inMemory());
-  private final Papers papers = new Papers(house.db);
-  private final VisiblePapers visible = new VisiblePapers(house.db);
-  private final ContactId jasper = house.contact("jasper").id();
-  private final ContactId ottoline = house.contact("ottoline").id();
+    private static final LocalDate TODAY = LocalDate.of(2027, 3, 24);
+    private final AHouse house = new AHouse(FreshDatabase.inMemory());
+    private final Papers papers = new Papers(house.db);
+    private final VisiblePapers visible = new VisiblePapers(house.db);
+    private final ContactId jasper = house.contact("jasper").id();
+    private final ContactId ottoline = house.contact("ottoline").id();
 
-  private PaperId added(PaperKind kind, @Nullable LocalDate due, ContactId... recipients) {
-    PaperId id = new PaperId(UUID.randomUUID());
-    papers.add(new Paper(id, house.project, kind, "A paper", "", new BigDecimal("1200.00"), TODAY, due, Sha256.ofText("paper"), "paper.pdf", "application/pdf", 9, "Ines", AHouse.NOW, null, null, Optional.empty(),
-        Arrays.stream(recipients).map(one -> Paper.Recipient.of(one, "")).toList(), 1));
-    return id;
-  }
+    private PaperId added(PaperKind kind, @Nullable LocalDate due, ContactId... recipients) {
+        PaperId id = new PaperId(UUID.randomUUID());
+        papers.add(new Paper(
+                id,
+                house.project,
+                kind,
+                "A paper",
+                "",
+                new BigDecimal("1200.00"),
+                TODAY,
+                due,
+                Sha256.ofText("paper"),
+                "paper.pdf",
+                "application/pdf",
+                9,
+                "Ines",
+                AHouse.NOW,
+                null,
+                null,
+                Optional.empty(),
+                Arrays.stream(recipients)
+                        .map(one -> Paper.Recipient.of(one, ""))
+                        .toList(),
+                1));
+        return id;
+    }
 
-  private Viewer viewer(ContactId contact, ProjectId project, boolean byLink) {
-    return new Viewer(contact, "", new SeatId(UUID.randomUUID()), SeatRole.SIGNATORY, true, new PaneId(UUID.randomUUID()), project, Map.of(), Map.of(), Viewer.Sight.NOW, false, byLink ? java.util.Optional.of("Paint shop") : java.util.Optional.empty(), false, null, 1, java.util.Optional.empty(), AHouse.today());
-  }
+    private Viewer viewer(ContactId contact, ProjectId project, boolean byLink) {
+        return new Viewer(
+                contact,
+                "",
+                new SeatId(UUID.randomUUID()),
+                SeatRole.SIGNATORY,
+                true,
+                new PaneId(UUID.randomUUID()),
+                project,
+                Map.of(),
+                Map.of(),
+                Viewer.Sight.NOW,
+                false,
+                byLink ? java.util.Optional.of("Paint shop") : java.util.Optional.empty(),
+                false,
+                null,
+                1,
+                java.util.Optional.empty(),
+                AHouse.today());
+    }
 
-  private List<PaperId> seenBy(ContactId contact) {
-    return visible.all(viewer(contact, house.project, false)).stream().map(Paper::id).toList();
-  }
+    private List<PaperId> seenBy(ContactId contact) {
+        return visible.all(viewer(contact, house.project, false)).stream()
+                .map(Paper::id)
+                .toList();
+    }
 
-  private PaperState state(PaperId id) {
-    return papers.find(id).orElseThrow().state(TODAY);
-  }
+    private PaperState state(PaperId id) {
+        return papers.find(id).orElseThrow().state(TODAY);
+    }
 
-  @Test
-  void isSeenByItsRecipientsOnceItWasSent() {
-    PaperId contract = added(PaperKind.CONTRACT, null, ottoline);
-    assertThat(seenBy(ottoline)).as("a draft").isEmpty();
-    papers.sent(contract, AHouse.NOW);
-    assertThat(seenBy(ottoline)).containsExactly(contract);
-    assertThat(seenBy(jasper)).as("with the same seat, and not named").isEmpty();
-    assertThat(visible.find(viewer(jasper, house.project, false), contract)).isEmpty();
-    assertThat(visible.all(viewer(ottoline, house.project, true))).as("whoever has only a link").isEmpty();
-    assertThat(visible.all(viewer(ottoline, new ProjectId(UUID.randomUUID()), false))).as("at another project").isEmpty();
-    papers.withdraw(contract, new Paper.Withdrawal(AHouse.NOW, "A new one comes"));
-    assertThat(visible.find(viewer(ottoline, house.project, false), contract)).as("it says that it was withdrawn").map(paper -> paper.state(TODAY)).hasValue(PaperState.WITHDRAWN);
-  }
+    @Test
+    void isSeenByItsRecipientsOnceItWasSent() {
+        PaperId contract = added(PaperKind.CONTRACT, null, ottoline);
+        assertThat(seenBy(ottoline)).as("a draft").isEmpty();
+        papers.sent(contract, AHouse.NOW);
+        assertThat(seenBy(ottoline)).containsExactly(contract);
+        assertThat(seenBy(jasper)).as("with the same seat, and not named").isEmpty();
+        assertThat(visible.find(viewer(jasper, house.project, false), contract)).isEmpty();
+        assertThat(visible.all(viewer(ottoline, house.project, true)))
+                .as("whoever has only a link")
+                .isEmpty();
+        assertThat(visible.all(viewer(ottoline, new ProjectId(UUID.randomUUID()), false)))
+                .as("at another project")
+                .isEmpty();
+        papers.withdraw(contract, new Paper.Withdrawal(AHouse.NOW, "A new one comes"));
+        assertThat(visible.find(viewer(ottoline, house.project, false), contract))
+                .as("it says that it was withdrawn")
+                .map(paper -> paper.state(TODAY))
+                .hasValue(PaperState.WITHDRAWN);
+    }
 
-  @Test
-  void aContractIsSignedOnceEverybodyHasAndEachSignsOnce() {
-    PaperId contract = added(PaperKind.CONTRACT, TODAY.plusDays(3), ottoline, jasper);
-    papers.sent(contract, AHouse.NOW);
-    assertThat(state(contract)).isEqualTo(PaperState.OPEN);
-    assertThat(papers.seen(contract, jasper, AHouse.NOW)).isTrue();
-    assertThat(papers.seen(contract, jasper, AHouse.NOW.plusSeconds(60))).as("seen for the first time only once").isFalse();
-    assertThat(state(contract)).isEqualTo(PaperState.VIEWED);
-    papers.named(contract, jasper, "Jasper Q", Optional.empty(), AHouse.NOW);
-    assertThat(state(contract)).isEqualTo(PaperState.VIEWED);
-    assertThatThrownBy(() -> papers.named(contract, jasper, "Jasper again", Optional.empty(), AHouse.NOW)).isInstanceOf(Stale.class);
-    papers.named(contract, ottoline, "Ottoline V", Optional.empty(), AHouse.NOW);
-    assertThat(state(contract)).isEqualTo(PaperState.SIGNED);
-    assertThat(papers.find(contract).orElseThrow().recipients()).extracting(Paper.Recipient::typedName).as("in the order they were named").containsExactly("Ottoline V", "Jasper Q");
-  }
+    @Test
+    void aContractIsSignedOnceEverybodyHasAndEachSignsOnce() {
+        PaperId contract = added(PaperKind.CONTRACT, TODAY.plusDays(3), ottoline, jasper);
+        papers.sent(contract, AHouse.NOW);
+        assertThat(state(contract)).isEqualTo(PaperState.OPEN);
+        assertThat(papers.seen(contract, jasper, AHouse.NOW)).isTrue();
+        assertThat(papers.seen(contract, jasper, AHouse.NOW.plusSeconds(60)))
+                .as("seen for the first time only once")
+                .isFalse();
+        assertThat(state(contract)).isEqualTo(PaperState.VIEWED);
+        papers.named(contract, jasper, "Jasper Q", Optional.empty(), AHouse.NOW);
+        assertThat(state(contract)).isEqualTo(PaperState.VIEWED);
+        assertThatThrownBy(() -> papers.named(contract, jasper, "Jasper again", Optional.empty(), AHouse.NOW))
+                .isInstanceOf(Stale.class);
+        papers.named(contract, ottoline, "Ottoline V", Optional.empty(), AHouse.NOW);
+        assertThat(state(contract)).isEqualTo(PaperState.SIGNED);
+        assertThat(papers.find(contract).orElseThrow().recipients())
+                .extracting(Paper.Recipient::typedName)
+                .as("in the order they were named")
+                .containsExactly("Ottoline V", "Jasper Q");
+    }
 
-  @Test
-  void nothingIsDoneTwiceAndNothingToWhatIsWithdrawn() {
-    PaperId invoice = added(PaperKind.INVOICE, TODAY.minusDays(1), ottoline);
-    papers.sent(invoice, AHouse.NOW);
-    assertThatThrownBy(() -> papers.sent(invoice, AHouse.NOW)).isInstanceOf(Stale.class);
-    assertThat(state(invoice)).isEqualTo(PaperState.OVERDUE);
-    papers.paid(invoice, TODAY);
-    assertThat(state(invoice)).isEqualTo(PaperState.PAID);
-    assertThatThrownBy(() -> papers.paid(invoice, TODAY.plusDays(1))).isInstanceOf(Stale.class);
-    PaperId other = added(PaperKind.INVOICE, null, ottoline);
-    papers.sent(other, AHouse.NOW);
-    papers.withdraw(other, new Paper.Withdrawal(AHouse.NOW, "A mistake"));
-    assertThatThrownBy(() -> papers.paid(other, TODAY)).isInstanceOf(Stale.class);
-    assertThatThrownBy(() -> papers.withdraw(other, new Paper.Withdrawal(AHouse.NOW, "Again"))).isInstanceOf(Stale.class);
-    assertThat(papers.find(other).orElseThrow().withdrawal()).map(Paper.Withdrawal::reason).hasValue("A mistake");
-  }
+    @Test
+    void nothingIsDoneTwiceAndNothingToWhatIsWithdrawn() {
+        PaperId invoice = added(PaperKind.INVOICE, TODAY.minusDays(1), ottoline);
+        papers.sent(invoice, AHouse.NOW);
+        assertThatThrownBy(() -> papers.sent(invoice, AHouse.NOW)).isInstanceOf(Stale.class);
+        assertThat(state(invoice)).isEqualTo(PaperState.OVERDUE);
+        papers.paid(invoice, TODAY);
+        assertThat(state(invoice)).isEqualTo(PaperState.PAID);
+        assertThatThrownBy(() -> papers.paid(invoice, TODAY.plusDays(1))).isInstanceOf(Stale.class);
+        PaperId other = added(PaperKind.INVOICE, null, ottoline);
+        papers.sent(other, AHouse.NOW);
+        papers.withdraw(other, new Paper.Withdrawal(AHouse.NOW, "A mistake"));
+        assertThatThrownBy(() -> papers.paid(other, TODAY)).isInstanceOf(Stale.class);
+        assertThatThrownBy(() -> papers.withdraw(other, new Paper.Withdrawal(AHouse.NOW, "Again")))
+                .isInstanceOf(Stale.class);
+        assertThat(papers.find(other).orElseThrow().withdrawal())
+                .map(Paper.Withdrawal::reason)
+                .hasValue("A mistake");
+    }
 
-  @Test
-  void whatWaitsOnADayIsWhatWasSentAndIsNotPaidOrWithdrawn() {
-    PaperId draft = added(PaperKind.INVOICE, TODAY, ottoline);
-    PaperId open = added(PaperKind.INVOICE, TODAY, ottoline);
-    PaperId paid = added(PaperKind.INVOICE, TODAY, ottoline);
-    PaperId withdrawn = added(PaperKind.INVOICE, TODAY, ottoline);
-    PaperId noDay = added(PaperKind.INVOICE, null, ottoline);
-    List.of(open, paid, withdrawn, noDay).forEach(id -> papers.sent(id, AHouse.NOW));
-    papers.paid(paid, TODAY);
-    papers.withdraw(withdrawn, new Paper.Withdrawal(AHouse.NOW, ""));
-    assertThat(papers.withADay()).extracting(Paper::id).containsExactly(open);
-    assertThat(papers.of(house.project)).extracting(Paper::id).containsExactlyInAnyOrder(draft, open, paid, withdrawn, noDay);
-  }
+    @Test
+    void whatWaitsOnADayIsWhatWasSentAndIsNotPaidOrWithdrawn() {
+        PaperId draft = added(PaperKind.INVOICE, TODAY, ottoline);
+        PaperId open = added(PaperKind.INVOICE, TODAY, ottoline);
+        PaperId paid = added(PaperKind.INVOICE, TODAY, ottoline);
+        PaperId withdrawn = added(PaperKind.INVOICE, TODAY, ottoline);
+        PaperId noDay = added(PaperKind.INVOICE, null, ottoline);
+        List.of(open, paid, withdrawn, noDay).forEach(id -> papers.sent(id, AHouse.NOW));
+        papers.paid(paid, TODAY);
+        papers.withdraw(withdrawn, new Paper.Withdrawal(AHouse.NOW, ""));
+        assertThat(papers.withADay()).extracting(Paper::id).containsExactly(open);
+        assertThat(papers.of(house.project))
+                .extracting(Paper::id)
+                .containsExactlyInAnyOrder(draft, open, paid, withdrawn, noDay);
+    }
 }

@@ -24,39 +24,91 @@ import java.util.Optional;
 import java.util.UUID;
 import org.jooq.DSLContext;
 
-/** Sends, decides on and releases one version after another, each with its Record entry in one transaction, and tells of what is done, until it is killed. */
+/**
+ * Sends, decides on and releases one version after another, each with its Record entry in one transaction, and tells of
+ * what is done, until it is killed.
+ */
 final class DecideUntilKilled {
-  private DecideUntilKilled() {}
+    private DecideUntilKilled() {}
 
-  public static void main(String[] arguments) {
-    AHouse house = new AHouse(FreshDatabase.inFile(Path.of(arguments[0]).resolve("house")));
-    ItemId deliverable = house.deliverable("Map", house.pane("The board"));
-    ContactId jasper = house.contact("jasper").id();
-    System.out.println("project " + house.project);
-    for (int number = 1;; number++) {
-      int version = number;
-      house.db.transaction(configuration -> release(configuration.dsl(), house, deliverable, jasper, version));
-      System.out.println("acknowledged " + version);
+    public static void main(String[] arguments) {
+        AHouse house = new AHouse(FreshDatabase.inFile(Path.of(arguments[0]).resolve("house")));
+        ItemId deliverable = house.deliverable("Map", house.pane("The board"));
+        ContactId jasper = house.contact("jasper").id();
+        System.out.println("project " + house.project);
+        for (int number = 1; ; number++) {
+            int version = number;
+            house.db.transaction(configuration -> release(configuration.dsl(), house, deliverable, jasper, version));
+            System.out.println("acknowledged " + version);
+        }
     }
-  }
 
-  private static void release(DSLContext db, AHouse house, ItemId deliverable, ContactId jasper, int number) {
-    Deliverables deliverables = new Deliverables(db);
-    Sha256 bytes = Sha256.ofText("version " + number);
-    VersionRow draft = new VersionRow(new VersionId(UUID.randomUUID()), deliverable, null, bytes, "map.pdf", "application/pdf", 9, "", "Teo", AHouse.NOW.plus(Duration.ofSeconds(number)), null);
-    deliverables.addVersion(draft);
-    deliverables.numberAndSend(draft, number, AHouse.NOW.plusSeconds(number));
-    Round round = new Round(new RoundId(UUID.randomUUID()), draft.id(), number, AHouse.NOW, AHouse.NOW, new Rule.All(), List.of(new Round.Signatory(jasper, "Jasper", true)));
-    deliverables.open(round);
-    deliverables.say(round.id(), new Round.Said(jasper, "Jasper", Decision.SIGN_OFF, "", "Jasper", bytes, AHouse.NOW.plusSeconds(number), null, null, null, false, null));
-    told(db, house, deliverable, "signoff.made", number);
-    deliverables.close(round.id(), Outcome.SIGNED, "the last decision", null, AHouse.NOW.plusSeconds(number));
-    told(db, house, deliverable, "round.closed", number);
-    new Releases(db).add(new Releases.Release(UUID.randomUUID(), deliverable, draft.id(), AHouse.NOW.plusSeconds(number), "Ines", null, null, null, null, Optional.empty(), null));
-    told(db, house, deliverable, "version.released", number);
-  }
+    private static void release(DSLContext db, AHouse house, ItemId deliverable, ContactId jasper, int number) {
+        Deliverables deliverables = new Deliverables(db);
+        Sha256 bytes = Sha256.ofText("version " + number);
+        VersionRow draft = new VersionRow(
+                new VersionId(UUID.randomUUID()),
+                deliverable,
+                null,
+                bytes,
+                "map.pdf",
+                "application/pdf",
+                9,
+                "",
+                "Teo",
+                AHouse.NOW.plus(Duration.ofSeconds(number)),
+                null);
+        deliverables.addVersion(draft);
+        deliverables.numberAndSend(draft, number, AHouse.NOW.plusSeconds(number));
+        Round round = new Round(
+                new RoundId(UUID.randomUUID()),
+                draft.id(),
+                number,
+                AHouse.NOW,
+                AHouse.NOW,
+                new Rule.All(),
+                List.of(new Round.Signatory(jasper, "Jasper", true)));
+        deliverables.open(round);
+        deliverables.say(
+                round.id(),
+                new Round.Said(
+                        jasper,
+                        "Jasper",
+                        Decision.SIGN_OFF,
+                        "",
+                        "Jasper",
+                        bytes,
+                        AHouse.NOW.plusSeconds(number),
+                        null,
+                        null,
+                        null,
+                        false,
+                        null));
+        told(db, house, deliverable, "signoff.made", number);
+        deliverables.close(round.id(), Outcome.SIGNED, "the last decision", null, AHouse.NOW.plusSeconds(number));
+        told(db, house, deliverable, "round.closed", number);
+        new Releases(db)
+                .add(new Releases.Release(
+                        UUID.randomUUID(),
+                        deliverable,
+                        draft.id(),
+                        AHouse.NOW.plusSeconds(number),
+                        "Ines",
+                        null,
+                        null,
+                        null,
+                        null,
+                        Optional.empty(),
+                        null));
+        told(db, house, deliverable, "version.released", number);
+    }
 
-  private static void told(DSLContext db, AHouse house, ItemId deliverable, String act, int number) {
-    new Records(db).append(house.project.value(), deliverable.value(), new RecordEntry.What(act, "Jasper", "Map", CanonicalJson.of(Map.of("version", number))), AHouse.NOW.plusSeconds(number));
-  }
+    private static void told(DSLContext db, AHouse house, ItemId deliverable, String act, int number) {
+        new Records(db)
+                .append(
+                        house.project.value(),
+                        deliverable.value(),
+                        new RecordEntry.What(act, "Jasper", "Map", CanonicalJson.of(Map.of("version", number))),
+                        AHouse.NOW.plusSeconds(number));
+    }
 }

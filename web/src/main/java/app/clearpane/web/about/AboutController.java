@@ -5,8 +5,8 @@ import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.agency.HousePictures;
 import app.clearpane.store.project.ProjectPeople;
 import app.clearpane.store.project.ProjectWords;
-import app.clearpane.web.layout.ForOutsideMakers;
 import app.clearpane.web.layout.ForManagers;
+import app.clearpane.web.layout.ForOutsideMakers;
 import app.clearpane.web.layout.TeamController;
 import app.clearpane.web.project.NamePeople;
 import app.clearpane.web.project.ProjectFrame;
@@ -22,72 +22,91 @@ import org.springframework.web.bind.annotation.RequestParam;
 /** What a project says of itself, and who reads it. */
 @TeamController
 class AboutController {
-  private final ProjectFrame frame;
-  private final ProjectWords words;
-  private final StatusReaders readers;
-  private final SayOfProject say;
-  private final NamePeople namePeople;
-  private final ProjectPeople onProject;
-  private final HousePictures pictures;
+    private final ProjectFrame frame;
+    private final ProjectWords words;
+    private final StatusReaders readers;
+    private final SayOfProject say;
+    private final NamePeople namePeople;
+    private final ProjectPeople onProject;
+    private final HousePictures pictures;
 
-  AboutController(ProjectFrame frame, ProjectWords words, StatusReaders readers, SayOfProject say, NamePeople namePeople, ProjectPeople onProject, HousePictures pictures) {
-    this.frame = frame;
-    this.words = words;
-    this.readers = readers;
-    this.say = say;
-    this.namePeople = namePeople;
-    this.onProject = onProject;
-    this.pictures = pictures;
-  }
+    AboutController(
+            ProjectFrame frame,
+            ProjectWords words,
+            StatusReaders readers,
+            SayOfProject say,
+            NamePeople namePeople,
+            ProjectPeople onProject,
+            HousePictures pictures) {
+        this.frame = frame;
+        this.words = words;
+        this.readers = readers;
+        this.say = say;
+        this.namePeople = namePeople;
+        this.onProject = onProject;
+        this.pictures = pictures;
+    }
 
-  @ForOutsideMakers
-  @GetMapping("/t/projects/{project}/about")
-  String all(@PathVariable ProjectId project, Model model) {
-    frame.above(model, project, "About");
-    model.addAttribute("parts", words.of(project));
-    model.addAttribute("said", words.said(project));
-    model.addAttribute("readers", readers.of(project));
-    model.addAttribute("saysToClient", onProject.saysToClient(project));
-    model.addAttribute("hoursShown", onProject.hoursShown(project));
-    model.addAttribute("coverPicture", pictures.find(project.value(), HousePictures.Role.COVER).isPresent());
-    return "about/all";
-  }
+    @ForOutsideMakers
+    @GetMapping("/t/projects/{project}/about")
+    String all(@PathVariable ProjectId project, Model model) {
+        frame.above(model, project, "About");
+        model.addAttribute("parts", words.of(project));
+        model.addAttribute("said", words.said(project));
+        model.addAttribute("readers", readers.of(project));
+        model.addAttribute("saysToClient", onProject.saysToClient(project));
+        model.addAttribute("hoursShown", onProject.hoursShown(project));
+        model.addAttribute(
+                "coverPicture",
+                pictures.find(project.value(), HousePictures.Role.COVER).isPresent());
+        return "about/all";
+    }
 
-  @PostMapping("/t/projects/{project}/about/{part}")
-  @ForManagers
-  String write(@PathVariable ProjectId project, @PathVariable AboutPart part, @RequestParam(defaultValue = "") String words, @RequestParam(defaultValue = "false") boolean shown, @RequestParam int revision, @AuthenticationPrincipal Person me) {
-    say.write(project, part, words, shown, revision, me.actor());
-    return back(project);
-  }
+    @PostMapping("/t/projects/{project}/about/{part}")
+    @ForManagers
+    String write(
+            @PathVariable ProjectId project,
+            @PathVariable AboutPart part,
+            @RequestParam(defaultValue = "") String words,
+            @RequestParam(defaultValue = "false") boolean shown,
+            @RequestParam int revision,
+            @AuthenticationPrincipal Person me) {
+        say.write(project, part, words, shown, revision, me.actor());
+        return back(project);
+    }
 
-  @PostMapping("/t/projects/{project}/says")
-  @ForManagers
-  String says(@PathVariable ProjectId project, @RequestParam boolean toClient, @AuthenticationPrincipal Person me) {
-    namePeople.sayToClient(project, toClient, me.actor());
-    return back(project);
-  }
+    @PostMapping("/t/projects/{project}/says")
+    @ForManagers
+    String says(@PathVariable ProjectId project, @RequestParam boolean toClient, @AuthenticationPrincipal Person me) {
+        namePeople.sayToClient(project, toClient, me.actor());
+        return back(project);
+    }
 
-  @PostMapping("/t/projects/{project}/hours-shown")
-  @ForManagers
-  String showHours(@PathVariable ProjectId project, @RequestParam boolean shown, @AuthenticationPrincipal Person me) {
-    namePeople.showHours(project, shown, me.actor());
-    return back(project);
-  }
+    @PostMapping("/t/projects/{project}/hours-shown")
+    @ForManagers
+    String showHours(@PathVariable ProjectId project, @RequestParam boolean shown, @AuthenticationPrincipal Person me) {
+        namePeople.showHours(project, shown, me.actor());
+        return back(project);
+    }
 
-  @PostMapping("/t/projects/{project}/said")
-  @ForManagers
-  String say(@PathVariable ProjectId project, @RequestParam(defaultValue = "") String said, @RequestParam(defaultValue = "false") boolean shown, @AuthenticationPrincipal Person me) {
-    say.say(project, said, shown, me.actor());
-    return back(project);
-  }
+    @PostMapping("/t/projects/{project}/said")
+    @ForManagers
+    String say(
+            @PathVariable ProjectId project,
+            @RequestParam(defaultValue = "") String said,
+            @RequestParam(defaultValue = "false") boolean shown,
+            @AuthenticationPrincipal Person me) {
+        say.say(project, said, shown, me.actor());
+        return back(project);
+    }
 
-  @PostMapping("/t/said/{said}/shown")
-  @ForManagers
-  String show(@PathVariable UUID said, @RequestParam boolean shown, @AuthenticationPrincipal Person me) {
-    return back(say.show(said, shown, me.actor()));
-  }
+    @PostMapping("/t/said/{said}/shown")
+    @ForManagers
+    String show(@PathVariable UUID said, @RequestParam boolean shown, @AuthenticationPrincipal Person me) {
+        return back(say.show(said, shown, me.actor()));
+    }
 
-  private static String back(ProjectId project) {
-    return "redirect:/t/projects/" + project + "/about";
-  }
+    private static String back(ProjectId project) {
+        return "redirect:/t/projects/" + project + "/about";
+    }
 }

@@ -11,16 +11,19 @@ import org.springframework.stereotype.Component;
 /** Where the status of a project is open, so that its words are read. */
 @Component
 class StatusReaders {
-  private final Panes panes;
-  private final Clock clock;
+    private final Panes panes;
+    private final Clock clock;
 
-  StatusReaders(Panes panes, Clock clock) {
-    this.panes = panes;
-    this.clock = clock;
-  }
+    StatusReaders(Panes panes, Clock clock) {
+        this.panes = panes;
+        this.clock = clock;
+    }
 
-  /** The names of the panes that are open and let the status through. */
-  List<String> of(ProjectId project) {
-    return panes.all(project).panes().stream().filter(pane -> pane.isOpenFor(ContentKind.STATUS, clock.instant())).map(Pane::name).toList();
-  }
+    /** The names of the panes that are open and let the status through. */
+    List<String> of(ProjectId project) {
+        return panes.all(project).panes().stream()
+                .filter(pane -> pane.isOpenFor(ContentKind.STATUS, clock.instant()))
+                .map(Pane::name)
+                .toList();
+    }
 }

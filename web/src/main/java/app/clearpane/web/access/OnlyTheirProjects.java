@@ -20,47 +20,53 @@ import org.springframework.web.servlet.config.annotation.InterceptorRegistry;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 
 /**
- * Keeps everybody of the team out of what belongs to a project that is not there for them, whatever in an address stands for it; and makers from outside out of whatever does not say that it is for them.
- * What they may not see answers as what never was.
+ * Keeps everybody of the team out of what belongs to a project that is not there for them, whatever in an address
+ * stands for it; and makers from outside out of whatever does not say that it is for them. What they may not see
+ * answers as what never was.
  */
 @Configuration
 class OnlyTheirProjects implements WebMvcConfigurer, HandlerInterceptor {
-  private final TeamSight sight;
-  private final WhoseProject whoseProject;
+    private final TeamSight sight;
+    private final WhoseProject whoseProject;
 
-  OnlyTheirProjects(TeamSight sight, WhoseProject whoseProject) {
-    this.sight = sight;
-    this.whoseProject = whoseProject;
-  }
-
-  @Override
-  public void addInterceptors(InterceptorRegistry registry) {
-    registry.addInterceptor(this).addPathPatterns("/t", "/t/**");
-  }
-
-  @Override
-  public boolean preHandle(HttpServletRequest request, HttpServletResponse response, Object handler) {
-    if (handler instanceof HandlerMethod method && sight.isOutside() && !isForOutside(method)) {
-      throw new NotThere();
+    OnlyTheirProjects(TeamSight sight, WhoseProject whoseProject) {
+        this.sight = sight;
+        this.whoseProject = whoseProject;
     }
-    Set<ProjectId> hidden = sight.hidden();
-    if (!hidden.isEmpty() && request.getAttribute(HandlerMapping.URI_TEMPLATE_VARIABLES_ATTRIBUTE) instanceof Map<?, ?> parts) {
-      parts.forEach((word, value) -> id(value).flatMap(id -> whoseProject.of(String.valueOf(word), id)).filter(hidden::contains).ifPresent(project -> {
-        throw new NotThere();
-      }));
-    }
-    return true;
-  }
 
-  private static boolean isForOutside(HandlerMethod method) {
-    return method.hasMethodAnnotation(ForOutsideMakers.class) || AnnotatedElementUtils.hasAnnotation(method.getBeanType(), ForOutsideMakers.class);
-  }
-
-  private static Optional<UUID> id(Object value) {
-    try {
-      return Optional.of(UUID.fromString(String.valueOf(value)));
-    } catch (IllegalArgumentException notAnId) {
-      return Optional.empty();
+    @Override
+    public void addInterceptors(InterceptorRegistry registry) {
+        registry.addInterceptor(this).addPathPatterns("/t", "/t/**");
     }
-  }
+
+    @Override
+    public boolean preHandle(HttpServletRequest request, HttpServletResponse response, Object handler) {
+        if (handler instanceof HandlerMethod method && sight.isOutside() && !isForOutside(method)) {
+            throw new NotThere();
+        }
+        Set<ProjectId> hidden = sight.hidden();
+        if (!hidden.isEmpty()
+                && request.getAttribute(HandlerMapping.URI_TEMPLATE_VARIABLES_ATTRIBUTE) instanceof Map<?, ?> parts) {
+            parts.forEach((word, value) -> id(value)
+                    .flatMap(id -> whoseProject.of(String.valueOf(word), id))
+                    .filter(hidden::contains)
+                    .ifPresent(project -> {
+                        throw new NotThere();
+                    }));
+        }
+        return true;
+    }
+
+    private static boolean isForOutside(HandlerMethod method) {
+        return method.hasMethodAnnotation(ForOutsideMakers.class)
+                || AnnotatedElementUtils.hasAnnotation(method.getBeanType(), ForOutsideMakers.class);
+    }
+
+    private static Optional<UUID> id(Object value) {
+        try {
+            return Optional.of(UUID.fromString(String.valueOf(value)));
+        } catch (IllegalArgumentException notAnId) {
+            return Optional.empty();
+        }
+    }
 }

@@ -12,25 +12,29 @@ import org.springframework.web.bind.annotation.RequestParam;
 /** Notes of the team. */
 @TeamController
 class NoteController {
-  private final WriteNote writeNote;
+    private final WriteNote writeNote;
 
-  NoteController(WriteNote writeNote) {
-    this.writeNote = writeNote;
-  }
+    NoteController(WriteNote writeNote) {
+        this.writeNote = writeNote;
+    }
 
-  @PostMapping("/t/projects/{project}/notes")
-  String write(@PathVariable ProjectId project, @RequestParam UUID subject, @RequestParam String body, @RequestParam(defaultValue = "false") boolean team,
-      @AuthenticationPrincipal Person.OfTeam me) {
-    return "redirect:" + writeNote.on(project, subject, body, team, me);
-  }
+    @PostMapping("/t/projects/{project}/notes")
+    String write(
+            @PathVariable ProjectId project,
+            @RequestParam UUID subject,
+            @RequestParam String body,
+            @RequestParam(defaultValue = "false") boolean team,
+            @AuthenticationPrincipal Person.OfTeam me) {
+        return "redirect:" + writeNote.on(project, subject, body, team, me);
+    }
 
-  @PostMapping("/t/notes/{note}/delete")
-  String delete(@PathVariable UUID note, @AuthenticationPrincipal Person.OfTeam me) {
-    return "redirect:" + writeNote.delete(note, me);
-  }
+    @PostMapping("/t/notes/{note}/delete")
+    String delete(@PathVariable UUID note, @AuthenticationPrincipal Person.OfTeam me) {
+        return "redirect:" + writeNote.delete(note, me);
+    }
 
-  @PostMapping("/t/notes/{note}/restore")
-  String restore(@PathVariable UUID note, @AuthenticationPrincipal Person.OfTeam me) {
-    return "redirect:" + writeNote.restore(note, me);
-  }
+    @PostMapping("/t/notes/{note}/restore")
+    String restore(@PathVariable UUID note, @AuthenticationPrincipal Person.OfTeam me) {
+        return "redirect:" + writeNote.restore(note, me);
+    }
 }

@@ -2,14 +2,14 @@ package app.clearpane.web.agency;
 
 import app.clearpane.core.agency.TeamMemberId;
 import app.clearpane.formats.exposure.QrCode;
-import app.clearpane.web.layout.ForOutsideMakers;
 import app.clearpane.web.layout.AsksAgain;
+import app.clearpane.web.layout.ForOutsideMakers;
 import app.clearpane.web.layout.ForOwners;
+import app.clearpane.web.layout.Refused;
 import app.clearpane.web.layout.TeamController;
 import app.clearpane.web.security.Limits;
 import app.clearpane.web.security.Person;
 import app.clearpane.web.security.SessionLimits;
-import app.clearpane.web.layout.Refused;
 import jakarta.servlet.http.HttpServletResponse;
 import jakarta.servlet.http.HttpSession;
 import java.util.Base64;
@@ -26,74 +26,85 @@ import org.springframework.web.bind.annotation.RequestParam;
 @TeamController
 @ForOutsideMakers
 class SecondStepController {
-  private static final String PAGE = "redirect:/t/second-step";
-  private final KeepSecondStep keep;
-  private final Limits limits;
+    private static final String PAGE = "redirect:/t/second-step";
+    private final KeepSecondStep keep;
+    private final Limits limits;
 
-  SecondStepController(KeepSecondStep keep, Limits limits) {
-    this.keep = keep;
-    this.limits = limits;
-  }
-
-  @GetMapping("/t/second-step")
-  String page(@AuthenticationPrincipal Person.OfTeam me, Model model, HttpServletResponse response) {
-    KeepSecondStep.Standing standing = keep.of(me.memberId());
-    model.addAttribute("standing", standing);
-    standing.secret().ifPresent(secret -> model.addAttribute("groups", secret.replaceAll("(.{4})(?=.)", "$1 ")));
-    standing.address().ifPresent(address -> model.addAttribute("qr", "data:image/png;base64," + Base64.getEncoder().encodeToString(QrCode.of(address).png())));
-    response.setHeader(HttpHeaders.CACHE_CONTROL, "no-store");
-    return "agency/second-step";
-  }
-
-  @AsksAgain
-  @PostMapping("/t/second-step/begin")
-  String begin(@AuthenticationPrincipal Person.OfTeam me) {
-    keep.begin(me);
-    return PAGE;
-  }
-
-  @PostMapping("/t/second-step/confirm")
-  String confirm(@RequestParam String code, @AuthenticationPrincipal Person.OfTeam me, HttpSession session, Model model, HttpServletResponse response) {
-    if (!limits.code(me.getName())) {
-      throw Refused.because("Too many codes were tried. Nothing was changed; wait a few minutes, then try again.");
+    SecondStepController(KeepSecondStep keep, Limits limits) {
+        this.keep = keep;
+        this.limits = limits;
     }
-    List<String> codes = keep.confirm(me, code, session.getId());
-    session.removeAttribute(SessionLimits.OWES_SECOND_STEP);
-    return shown(codes, model, response);
-  }
 
-  @AsksAgain
-  @PostMapping("/t/second-step/codes")
-  String codes(@AuthenticationPrincipal Person.OfTeam me, Model model, HttpServletResponse response) {
-    return shown(keep.renewCodes(me), model, response);
-  }
+    @GetMapping("/t/second-step")
+    String page(@AuthenticationPrincipal Person.OfTeam me, Model model, HttpServletResponse response) {
+        KeepSecondStep.Standing standing = keep.of(me.memberId());
+        model.addAttribute("standing", standing);
+        standing.secret().ifPresent(secret -> model.addAttribute("groups", secret.replaceAll("(.{4})(?=.)", "$1 ")));
+        standing.address()
+                .ifPresent(address -> model.addAttribute(
+                        "qr",
+                        "data:image/png;base64,"
+                                + Base64.getEncoder()
+                                        .encodeToString(QrCode.of(address).png())));
+        response.setHeader(HttpHeaders.CACHE_CONTROL, "no-store");
+        return "agency/second-step";
+    }
 
-  private static String shown(List<String> codes, Model model, HttpServletResponse response) {
-    model.addAttribute("codes", codes);
-    response.setHeader(HttpHeaders.CACHE_CONTROL, "no-store");
-    return "agency/recovery-codes";
-  }
+    @AsksAgain
+    @PostMapping("/t/second-step/begin")
+    String begin(@AuthenticationPrincipal Person.OfTeam me) {
+        keep.begin(me);
+        return PAGE;
+    }
 
-  @AsksAgain
-  @PostMapping("/t/second-step/end")
-  String end(@AuthenticationPrincipal Person.OfTeam me) {
-    keep.end(me);
-    return PAGE;
-  }
+    @PostMapping("/t/second-step/confirm")
+    String confirm(
+            @RequestParam String code,
+            @AuthenticationPrincipal Person.OfTeam me,
+            HttpSession session,
+            Model model,
+            HttpServletResponse response) {
+        if (!limits.code(me.getName())) {
+            throw Refused.because(
+                    "Too many codes were tried. Nothing was changed; wait a few minutes, then try again.");
+        }
+        List<String> codes = keep.confirm(me, code, session.getId());
+        session.removeAttribute(SessionLimits.OWES_SECOND_STEP);
+        return shown(codes, model, response);
+    }
 
-  @AsksAgain
-  @PostMapping("/t/team/second-step")
-  @ForOwners
-  String ask(@RequestParam boolean asked, @AuthenticationPrincipal Person.OfTeam me) {
-    keep.ask(asked, me);
-    return "redirect:/t/team";
-  }
+    @AsksAgain
+    @PostMapping("/t/second-step/codes")
+    String codes(@AuthenticationPrincipal Person.OfTeam me, Model model, HttpServletResponse response) {
+        return shown(keep.renewCodes(me), model, response);
+    }
 
-  @AsksAgain
-  @PostMapping("/t/team/{member}/second-step/end")
-  @ForOwners
-  String endFor(@PathVariable TeamMemberId member, @AuthenticationPrincipal Person me) {
-    keep.endFor(member, me.actor());
-    return "redirect:/t/team";
-  }
+    private static String shown(List<String> codes, Model model, HttpServletResponse response) {
+        model.addAttribute("codes", codes);
+        response.setHeader(HttpHeaders.CACHE_CONTROL, "no-store");
+        return "agency/recovery-codes";
+    }
+
+    @AsksAgain
+    @PostMapping("/t/second-step/end")
+    String end(@AuthenticationPrincipal Person.OfTeam me) {
+        keep.end(me);
+        return PAGE;
+    }
+
+    @AsksAgain
+    @PostMapping("/t/team/second-step")
+    @ForOwners
+    String ask(@RequestParam boolean asked, @AuthenticationPrincipal Person.OfTeam me) {
+        keep.ask(asked, me);
+        return "redirect:/t/team";
+    }
+
+    @AsksAgain
+    @PostMapping("/t/team/{member}/second-step/end")
+    @ForOwners
+    String endFor(@PathVariable TeamMemberId member, @AuthenticationPrincipal Person me) {
+        keep.endFor(member, me.actor());
+        return "redirect:/t/team";
+    }
 }

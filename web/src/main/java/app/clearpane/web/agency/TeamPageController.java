@@ -1,9 +1,9 @@
 package app.clearpane.web.agency;
 
-import app.clearpane.web.layout.AsksAgain;
 import app.clearpane.core.agency.TeamMemberId;
 import app.clearpane.core.agency.TeamRole;
 import app.clearpane.store.agency.People;
+import app.clearpane.web.layout.AsksAgain;
 import app.clearpane.web.layout.ForOutsideMakers;
 import app.clearpane.web.layout.ForOwners;
 import app.clearpane.web.layout.TeamController;
@@ -17,81 +17,96 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 
-/** The agency's people: everybody sees who is there, owners take in, change and let leave; each chooses their own password. */
+/**
+ * The agency's people: everybody sees who is there, owners take in, change and let leave; each chooses their own
+ * password.
+ */
 @TeamController
 class TeamPageController {
-  private static final String PAGE = "redirect:/t/team";
-  private final People people;
-  private final KeepTeam keep;
-  private final KeepSecondStep secondStep;
+    private static final String PAGE = "redirect:/t/team";
+    private final People people;
+    private final KeepTeam keep;
+    private final KeepSecondStep secondStep;
 
-  TeamPageController(People people, KeepTeam keep, KeepSecondStep secondStep) {
-    this.secondStep = secondStep;
-    this.people = people;
-    this.keep = keep;
-  }
+    TeamPageController(People people, KeepTeam keep, KeepSecondStep secondStep) {
+        this.secondStep = secondStep;
+        this.people = people;
+        this.keep = keep;
+    }
 
-  @GetMapping("/t/team")
-  String team(Model model) {
-    model.addAttribute("team", people.memberships());
-    model.addAttribute("roles", List.of(TeamRole.values()));
-    model.addAttribute("lasting", keep.lasting());
-    model.addAttribute("holders", secondStep.holders());
-    model.addAttribute("stepAsked", secondStep.asked());
-    return "agency/team";
-  }
+    @GetMapping("/t/team")
+    String team(Model model) {
+        model.addAttribute("team", people.memberships());
+        model.addAttribute("roles", List.of(TeamRole.values()));
+        model.addAttribute("lasting", keep.lasting());
+        model.addAttribute("holders", secondStep.holders());
+        model.addAttribute("stepAsked", secondStep.asked());
+        return "agency/team";
+    }
 
-  @AsksAgain
-  @PostMapping("/t/team")
-  @ForOwners
-  String join(@RequestParam String name, @RequestParam String email, @RequestParam TeamRole role, @AuthenticationPrincipal Person me) {
-    keep.join(new KeepTeam.Joining(name, email, role), me.actor());
-    return PAGE;
-  }
+    @AsksAgain
+    @PostMapping("/t/team")
+    @ForOwners
+    String join(
+            @RequestParam String name,
+            @RequestParam String email,
+            @RequestParam TeamRole role,
+            @AuthenticationPrincipal Person me) {
+        keep.join(new KeepTeam.Joining(name, email, role), me.actor());
+        return PAGE;
+    }
 
-  @AsksAgain
-  @PostMapping("/t/team/{member}/role")
-  @ForOwners
-  String role(@PathVariable TeamMemberId member, @RequestParam TeamRole role, @AuthenticationPrincipal Person me) {
-    keep.changeRole(member, role, me.actor());
-    return PAGE;
-  }
+    @AsksAgain
+    @PostMapping("/t/team/{member}/role")
+    @ForOwners
+    String role(@PathVariable TeamMemberId member, @RequestParam TeamRole role, @AuthenticationPrincipal Person me) {
+        keep.changeRole(member, role, me.actor());
+        return PAGE;
+    }
 
-  @PostMapping("/t/team/{member}/link")
-  @ForOwners
-  String link(@PathVariable TeamMemberId member, @AuthenticationPrincipal Person me) {
-    keep.sendLink(member, me.actor());
-    return PAGE;
-  }
+    @PostMapping("/t/team/{member}/link")
+    @ForOwners
+    String link(@PathVariable TeamMemberId member, @AuthenticationPrincipal Person me) {
+        keep.sendLink(member, me.actor());
+        return PAGE;
+    }
 
-  @AsksAgain
-  @PostMapping("/t/team/{member}/leave")
-  @ForOwners
-  String leave(@PathVariable TeamMemberId member, @RequestParam TeamMemberId to, @AuthenticationPrincipal Person me) {
-    keep.leave(member, to, me.actor());
-    return PAGE;
-  }
+    @AsksAgain
+    @PostMapping("/t/team/{member}/leave")
+    @ForOwners
+    String leave(@PathVariable TeamMemberId member, @RequestParam TeamMemberId to, @AuthenticationPrincipal Person me) {
+        keep.leave(member, to, me.actor());
+        return PAGE;
+    }
 
-  @PostMapping("/t/team/sessions")
-  @AsksAgain
-  @ForOwners
-  String sessions(@RequestParam String idleHours, @RequestParam String days, @AuthenticationPrincipal Person me) {
-    keep.setLasting(idleHours, days, me.actor());
-    return PAGE;
-  }
+    @PostMapping("/t/team/sessions")
+    @AsksAgain
+    @ForOwners
+    String sessions(@RequestParam String idleHours, @RequestParam String days, @AuthenticationPrincipal Person me) {
+        keep.setLasting(idleHours, days, me.actor());
+        return PAGE;
+    }
 
-  @ForOutsideMakers
-  @GetMapping(KeepTeam.PASSWORD_PAGE)
-  String password(@AuthenticationPrincipal Person.OfTeam me, @RequestParam(required = false) boolean kept, Model model) {
-    model.addAttribute("has", people.memberships().stream().anyMatch(one -> one.member().id().equals(me.memberId()) && one.hasPassword()));
-    model.addAttribute("kept", kept);
-    return "agency/password";
-  }
+    @ForOutsideMakers
+    @GetMapping(KeepTeam.PASSWORD_PAGE)
+    String password(
+            @AuthenticationPrincipal Person.OfTeam me, @RequestParam(required = false) boolean kept, Model model) {
+        model.addAttribute(
+                "has",
+                people.memberships().stream()
+                        .anyMatch(one -> one.member().id().equals(me.memberId()) && one.hasPassword()));
+        model.addAttribute("kept", kept);
+        return "agency/password";
+    }
 
-  @ForOutsideMakers
-  @PostMapping(KeepTeam.PASSWORD_PAGE)
-  String choose(@RequestParam(defaultValue = "") String now, @RequestParam String password, @AuthenticationPrincipal Person.OfTeam me, HttpSession session) {
-    keep.choose(me, new KeepTeam.Choosing(now, password), session.getId());
-    return "redirect:" + KeepTeam.PASSWORD_PAGE + "?kept=true";
-  }
+    @ForOutsideMakers
+    @PostMapping(KeepTeam.PASSWORD_PAGE)
+    String choose(
+            @RequestParam(defaultValue = "") String now,
+            @RequestParam String password,
+            @AuthenticationPrincipal Person.OfTeam me,
+            HttpSession session) {
+        keep.choose(me, new KeepTeam.Choosing(now, password), session.getId());
+        return "redirect:" + KeepTeam.PASSWORD_PAGE + "?kept=true";
+    }
 }

@@ -17,74 +17,87 @@ import org.springframework.beans.factory.annotation.Value;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 
-/** Makes backups while the house runs: when the command line asks for one by a file in the data folder, and every night where a folder for them is set. */
+/**
+ * Makes backups while the house runs: when the command line asks for one by a file in the data folder, and every night
+ * where a folder for them is set.
+ */
 @Component
 public class KeepBackups {
-  /** Holds the folder that a backup is asked for in. */
-  static final String WANTED = "backup-wanted";
-  /** Holds what came of it. */
-  static final String SAID = "backup-said";
-  private static final Logger LOG = LoggerFactory.getLogger(KeepBackups.class);
-  private static final int NIGHTS_KEPT = 14;
-  private final HouseCopy copy;
-  private final House house;
-  private final String nightly;
-  private final Clock clock;
+    /** Holds the folder that a backup is asked for in. */
+    static final String WANTED = "backup-wanted";
+    /** Holds what came of it. */
+    static final String SAID = "backup-said";
 
-  KeepBackups(HouseCopy copy, House house, @Value("${clearpane.backup:${CLEARPANE_BACKUP:}}") String nightly, Clock clock) {
-    this.copy = copy;
-    this.house = house;
-    this.nightly = nightly;
-    this.clock = clock;
-  }
+    private static final Logger LOG = LoggerFactory.getLogger(KeepBackups.class);
+    private static final int NIGHTS_KEPT = 14;
+    private final HouseCopy copy;
+    private final House house;
+    private final String nightly;
+    private final Clock clock;
 
-  /** Copies this house. */
-  public interface HouseCopy {
-    /** @throws IOException if it cannot be made; then there is no such folder afterwards */
-    HouseBackup.Made into(Path folder) throws IOException;
-  }
-
-  @Scheduled(fixedDelay = 2_000)
-  public void lookForWanted() throws IOException {
-    Path wanted = house.data().resolve(WANTED);
-    if (Files.exists(wanted)) {
-      Path folder = Path.of(Files.readString(wanted).strip());
-      Files.delete(wanted);
-      Files.writeString(house.data().resolve(SAID), said(folder));
+    KeepBackups(
+            HouseCopy copy,
+            House house,
+            @Value("${clearpane.backup:${CLEARPANE_BACKUP:}}") String nightly,
+            Clock clock) {
+        this.copy = copy;
+        this.house = house;
+        this.nightly = nightly;
+        this.clock = clock;
     }
-  }
 
-  private String said(Path folder) {
-    try {
-      return inWords(copy.into(folder));
-    } catch (IOException | RuntimeException failed) {
-      LOG.error("no backup could be made in {}", folder, failed);
-      return "NO BACKUP: " + failed.getMessage();
+    /** Copies this house. */
+    public interface HouseCopy {
+        /** @throws IOException if it cannot be made; then there is no such folder afterwards */
+        HouseBackup.Made into(Path folder) throws IOException;
     }
-  }
 
-  static String inWords(HouseBackup.Made made) {
-    return "Backup in " + made.folder() + ": the database, and " + made.files() + " files of " + made.bytes() + " bytes, each read over.";
-  }
-
-  /** One folder a night, named by its day; those of the last two weeks stay. */
-  @Scheduled(cron = "0 7 4 * * *")
-  public void nightly() throws IOException {
-    if (!nightly.isEmpty()) {
-      Path folder = Files.createDirectories(Path.of(nightly)).resolve(LocalDate.ofInstant(clock.instant(), ZoneOffset.UTC).toString());
-      if (!Files.exists(folder)) {
-        LOG.info("{}", said(folder));
-      }
-      removeOld(Path.of(nightly));
+    @Scheduled(fixedDelay = 2_000)
+    public void lookForWanted() throws IOException {
+        Path wanted = house.data().resolve(WANTED);
+        if (Files.exists(wanted)) {
+            Path folder = Path.of(Files.readString(wanted).strip());
+            Files.delete(wanted);
+            Files.writeString(house.data().resolve(SAID), said(folder));
+        }
     }
-  }
 
-  private static void removeOld(Path folder) throws IOException {
-    try (Stream<Path> all = Files.list(folder)) {
-      List<Path> nights = all.filter(one -> one.getFileName().toString().matches("\\d{4}-\\d\\d-\\d\\d")).sorted(Comparator.reverseOrder()).toList();
-      for (Path old : nights.subList(Math.min(NIGHTS_KEPT, nights.size()), nights.size())) {
-        org.springframework.util.FileSystemUtils.deleteRecursively(old);
-      }
+    private String said(Path folder) {
+        try {
+            return inWords(copy.into(folder));
+        } catch (IOException | RuntimeException failed) {
+            LOG.error("no backup could be made in {}", folder, failed);
+            return "NO BACKUP: " + failed.getMessage();
+        }
     }
-  }
+
+    static String inWords(HouseBackup.Made made) {
+        return "Backup in " + made.folder() + ": the database, and " + made.files() + " files of " + made.bytes()
+                + " bytes, each read over.";
+    }
+
+    /** One folder a night, named by its day; those of the last two weeks stay. */
+    @Scheduled(cron = "0 7 4 * * *")
+    public void nightly() throws IOException {
+        if (!nightly.isEmpty()) {
+            Path folder = Files.createDirectories(Path.of(nightly))
+                    .resolve(
+                            LocalDate.ofInstant(clock.instant(), ZoneOffset.UTC).toString());
+            if (!Files.exists(folder)) {
+                LOG.info("{}", said(folder));
+            }
+            removeOld(Path.of(nightly));
+        }
+    }
+
+    private static void removeOld(Path folder) throws IOException {
+        try (Stream<Path> all = Files.list(folder)) {
+            List<Path> nights = all.filter(one -> one.getFileName().toString().matches("\\d{4}-\\d\\d-\\d\\d"))
+                    .sorted(Comparator.reverseOrder())
+                    .toList();
+            for (Path old : nights.subList(Math.min(NIGHTS_KEPT, nights.size()), nights.size())) {
+                org.springframework.util.FileSystemUtils.deleteRecursively(old);
+            }
+        }
+    }
 }

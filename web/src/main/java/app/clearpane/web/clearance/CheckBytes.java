@@ -15,49 +15,65 @@ import org.springframework.stereotype.Component;
 /** Says of any bytes whether they were signed here, when and by how many, and nothing else. */
 @Component
 class CheckBytes {
-  private final Deliverables deliverables;
-  private final Releases releases;
+    private final Deliverables deliverables;
+    private final Releases releases;
 
-  CheckBytes(Deliverables deliverables, Releases releases) {
-    this.deliverables = deliverables;
-    this.releases = releases;
-  }
-
-  /**
-   * What is known of some bytes.
-   *
-   * @param signed when they were signed, and by how many; empty if they were not
-   * @param released when they were released; empty if they were not, or were recalled
-   * @param recalled when they were recalled, if that is the last that happened to them
-   * @param certificate whether they are a certificate that was made here
-   */
-  public record Answer(Sha256 sha256, Optional<Signed> signed, Optional<Instant> released, Optional<Instant> recalled, boolean certificate) {
-    /** Whether anything is known of them. */
-    public boolean known() {
-      return signed.isPresent() || certificate;
+    CheckBytes(Deliverables deliverables, Releases releases) {
+        this.deliverables = deliverables;
+        this.releases = releases;
     }
-  }
 
-  /** A signing. @param by how many signed */
-  public record Signed(Instant at, int by) {}
-
-  Answer of(Sha256 bytes) {
-    List<Releases.Release> certified = releases.certifiedBy(bytes);
-    if (!certified.isEmpty()) {
-      Releases.Release release = certified.get(0);
-      return answer(bytes, deliverables.round(release.version()).stream().toList(), certified, true);
+    /**
+     * What is known of some bytes.
+     *
+     * @param signed when they were signed, and by how many; empty if they were not
+     * @param released when they were released; empty if they were not, or were recalled
+     * @param recalled when they were recalled, if that is the last that happened to them
+     * @param certificate whether they are a certificate that was made here
+     */
+    public record Answer(
+            Sha256 sha256,
+            Optional<Signed> signed,
+            Optional<Instant> released,
+            Optional<Instant> recalled,
+            boolean certificate) {
+        /** Whether anything is known of them. */
+        public boolean known() {
+            return signed.isPresent() || certificate;
+        }
     }
-    List<Round> rounds = new ArrayList<>();
-    for (VersionRow version : deliverables.versionsWith(bytes)) {
-      deliverables.round(version.id()).ifPresent(rounds::add);
-    }
-    return answer(bytes, rounds, releases.ofBytes(bytes), false);
-  }
 
-  private static Answer answer(Sha256 bytes, List<Round> rounds, List<Releases.Release> releases, boolean certificate) {
-    Optional<Signed> signed = rounds.stream().filter(round -> !round.open() && round.soFar().agreed()).findFirst()
-        .map(round -> new Signed(round.closedAt() == null ? round.sentAt() : round.closedAt(), (int) round.decisions().values().stream().filter(Decision::signs).count()));
-    Optional<Releases.Release> newest = releases.stream().findFirst();
-    return new Answer(bytes, signed, newest.filter(Releases.Release::stands).map(Releases.Release::at), newest.flatMap(Releases.Release::recall).map(Releases.Recall::at), certificate);
-  }
+    /** A signing. @param by how many signed */
+    public record Signed(Instant at, int by) {}
+
+    Answer of(Sha256 bytes) {
+        List<Releases.Release> certified = releases.certifiedBy(bytes);
+        if (!certified.isEmpty()) {
+            Releases.Release release = certified.get(0);
+            return answer(bytes, deliverables.round(release.version()).stream().toList(), certified, true);
+        }
+        List<Round> rounds = new ArrayList<>();
+        for (VersionRow version : deliverables.versionsWith(bytes)) {
+            deliverables.round(version.id()).ifPresent(rounds::add);
+        }
+        return answer(bytes, rounds, releases.ofBytes(bytes), false);
+    }
+
+    private static Answer answer(
+            Sha256 bytes, List<Round> rounds, List<Releases.Release> releases, boolean certificate) {
+        Optional<Signed> signed = rounds.stream()
+                .filter(round -> !round.open() && round.soFar().agreed())
+                .findFirst()
+                .map(round -> new Signed(round.closedAt() == null ? round.sentAt() : round.closedAt(), (int)
+                        round.decisions().values().stream()
+                                .filter(Decision::signs)
+                                .count()));
+        Optional<Releases.Release> newest = releases.stream().findFirst();
+        return new Answer(
+                bytes,
+                signed,
+                newest.filter(Releases.Release::stands).map(Releases.Release::at),
+                newest.flatMap(Releases.Release::recall).map(Releases.Recall::at),
+                certificate);
+    }
 }

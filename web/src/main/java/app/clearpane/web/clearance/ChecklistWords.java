@@ -9,17 +9,17 @@ import org.springframework.stereotype.Component;
 /** Checklists in words. Templates call it {@code checked}. */
 @Component
 class ChecklistWords implements Speech {
-  @Override
-  public String name() {
-    return "checked";
-  }
+    @Override
+    public String name() {
+        return "checked";
+    }
 
-  /** The lines of a checklist. */
-  public String lines(Collection<Checklists.Line> lines) {
-    return inOneLine(lines);
-  }
+    /** The lines of a checklist. */
+    public String lines(Collection<Checklists.Line> lines) {
+        return inOneLine(lines);
+    }
 
-  static String inOneLine(Collection<Checklists.Line> lines) {
-    return lines.stream().map(Checklists.Line::words).collect(Collectors.joining("; "));
-  }
+    static String inOneLine(Collection<Checklists.Line> lines) {
+        return lines.stream().map(Checklists.Line::words).collect(Collectors.joining("; "));
+    }
 }

@@ -1,10 +1,10 @@
 package app.clearpane.web.clearance;
 
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.store.clearance.Checklists;
 import app.clearpane.web.deliverable.States;
 import app.clearpane.web.layout.FormStates;
 import app.clearpane.web.layout.NotThere;
-import app.clearpane.store.clearance.Checklists;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
@@ -12,25 +12,33 @@ import org.springframework.stereotype.Component;
 /** How checklists stand, for forms that change them. */
 @Component
 class ClearanceForms implements FormStates {
-  private final States states;
-  private final ClearanceOf clearance;
+    private final States states;
+    private final ClearanceOf clearance;
 
-  ClearanceForms(States states, ClearanceOf clearance) {
-    this.states = states;
-    this.clearance = clearance;
-  }
-
-  @Override
-  public List<FormState> states() {
-    return List.of(FormState.of("/t/deliverables/{deliverable}/checklist", "", asked -> linesOf(asked).map(ChecklistWords::inOneLine)),
-        FormState.of("/t/deliverables/{deliverable}/checklist/{line}", "ticked", asked -> linesOf(asked).flatMap(lines -> lines.stream().filter(line -> line.id().toString().equals(asked.path("line"))).findFirst()).map(line -> String.valueOf(line.ticked()))));
-  }
-
-  private Optional<List<Checklists.Line>> linesOf(Asked asked) {
-    try {
-      return Optional.of(clearance.of(states.of(ItemId.of(asked.path("deliverable")))).lines());
-    } catch (IllegalArgumentException | NotThere none) {
-      return Optional.empty();
+    ClearanceForms(States states, ClearanceOf clearance) {
+        this.states = states;
+        this.clearance = clearance;
     }
-  }
+
+    @Override
+    public List<FormState> states() {
+        return List.of(
+                FormState.of("/t/deliverables/{deliverable}/checklist", "", asked -> linesOf(asked)
+                        .map(ChecklistWords::inOneLine)),
+                FormState.of("/t/deliverables/{deliverable}/checklist/{line}", "ticked", asked -> linesOf(asked)
+                        .flatMap(lines -> lines.stream()
+                                .filter(line -> line.id().toString().equals(asked.path("line")))
+                                .findFirst())
+                        .map(line -> String.valueOf(line.ticked()))));
+    }
+
+    private Optional<List<Checklists.Line>> linesOf(Asked asked) {
+        try {
+            return Optional.of(clearance
+                    .of(states.of(ItemId.of(asked.path("deliverable"))))
+                    .lines());
+        } catch (IllegalArgumentException | NotThere none) {
+            return Optional.empty();
+        }
+    }
 }

@@ -18,54 +18,68 @@ import java.util.Optional;
  */
 public record Across(List<VersionRow> rows, List<Optional<Comparison>> steps, Writings writings) {
 
-  public Across {
-    rows = List.copyOf(rows);
-    steps = List.copyOf(steps);
-  }
-
-  /** The versions, oldest first. */
-  public List<VersionId> versions() {
-    return rows.stream().map(VersionRow::id).toList();
-  }
-
-  private Optional<VersionRow> row(VersionId id) {
-    return rows.stream().filter(row -> row.id().equals(id)).findFirst();
-  }
-
-  /** Where a place of one version is on a later one; empty if its page or its text is gone. Where nothing is known of a step, it stays where it is. */
-  public Optional<Place> place(Place place, VersionId from, VersionId to) {
-    if (place instanceof Place.TextRange range) {
-      return from.equals(to) ? Optional.of(place) : row(to).flatMap(row -> writings.again(range, row));
+    public Across {
+        rows = List.copyOf(rows);
+        steps = List.copyOf(steps);
     }
-    List<VersionId> versions = versions();
-    Optional<Place> at = Optional.of(place);
-    for (int step = versions.indexOf(from); step < versions.indexOf(to) && at.isPresent(); step++) {
-      Place here = at.get();
-      at = step < 0 || steps.get(step).isEmpty() ? at : steps.get(step).get().across(here);
-    }
-    return at;
-  }
 
-  /** What changed at a place from the version it is on to a later one: the most that any step did; empty if no step is known. */
-  public Optional<Touch> touch(Place place, VersionId from, VersionId to) {
-    if (place instanceof Place.TextRange range) {
-      Optional<VersionRow> before = from.equals(to) ? Optional.empty() : row(from);
-      Optional<VersionRow> after = row(to);
-      return before.isEmpty() || after.isEmpty() ? Optional.empty()
-          : writings.changes(before.get(), after.get()).flatMap(changes -> writings.of(before.get()).map(writing -> changes.touch(range, writing)));
+    /** The versions, oldest first. */
+    public List<VersionId> versions() {
+        return rows.stream().map(VersionRow::id).toList();
     }
-    List<VersionId> versions = versions();
-    Optional<Touch> most = Optional.empty();
-    Optional<Place> at = Optional.of(place);
-    for (int step = versions.indexOf(from); step >= 0 && step < versions.indexOf(to) && at.isPresent(); step++) {
-      Place here = at.get();
-      Optional<Comparison> comparison = steps.get(step);
-      Optional<Touch> now = comparison.flatMap(known -> known.ofBefore(here.page())).flatMap(Comparison.Page::map).map((ChangeMap map) -> map.touch(here));
-      if (now.isPresent() && (most.isEmpty() || now.get().kind().compareTo(most.get().kind()) < 0)) {
-        most = now;
-      }
-      at = comparison.isEmpty() ? at : comparison.get().across(here);
+
+    private Optional<VersionRow> row(VersionId id) {
+        return rows.stream().filter(row -> row.id().equals(id)).findFirst();
     }
-    return most;
-  }
+
+    /**
+     * Where a place of one version is on a later one; empty if its page or its text is gone. Where nothing is known of
+     * a step, it stays where it is.
+     */
+    public Optional<Place> place(Place place, VersionId from, VersionId to) {
+        if (place instanceof Place.TextRange range) {
+            return from.equals(to) ? Optional.of(place) : row(to).flatMap(row -> writings.again(range, row));
+        }
+        List<VersionId> versions = versions();
+        Optional<Place> at = Optional.of(place);
+        for (int step = versions.indexOf(from); step < versions.indexOf(to) && at.isPresent(); step++) {
+            Place here = at.get();
+            at = step < 0 || steps.get(step).isEmpty()
+                    ? at
+                    : steps.get(step).get().across(here);
+        }
+        return at;
+    }
+
+    /**
+     * What changed at a place from the version it is on to a later one: the most that any step did; empty if no step is
+     * known.
+     */
+    public Optional<Touch> touch(Place place, VersionId from, VersionId to) {
+        if (place instanceof Place.TextRange range) {
+            Optional<VersionRow> before = from.equals(to) ? Optional.empty() : row(from);
+            Optional<VersionRow> after = row(to);
+            return before.isEmpty() || after.isEmpty()
+                    ? Optional.empty()
+                    : writings.changes(before.get(), after.get()).flatMap(changes -> writings.of(before.get())
+                            .map(writing -> changes.touch(range, writing)));
+        }
+        List<VersionId> versions = versions();
+        Optional<Touch> most = Optional.empty();
+        Optional<Place> at = Optional.of(place);
+        for (int step = versions.indexOf(from); step >= 0 && step < versions.indexOf(to) && at.isPresent(); step++) {
+            Place here = at.get();
+            Optional<Comparison> comparison = steps.get(step);
+            Optional<Touch> now = comparison
+                    .flatMap(known -> known.ofBefore(here.page()))
+                    .flatMap(Comparison.Page::map)
+                    .map((ChangeMap map) -> map.touch(here));
+            if (now.isPresent()
+                    && (most.isEmpty() || now.get().kind().compareTo(most.get().kind()) < 0)) {
+                most = now;
+            }
+            at = comparison.isEmpty() ? at : comparison.get().across(here);
+        }
+        return most;
+    }
 }

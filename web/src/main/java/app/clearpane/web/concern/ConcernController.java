@@ -5,9 +5,9 @@ import app.clearpane.core.project.Gravity;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.project.Concern;
 import app.clearpane.store.project.Concerns;
-import app.clearpane.web.layout.TeamSight;
 import app.clearpane.web.exposure.Windows;
 import app.clearpane.web.layout.TeamController;
+import app.clearpane.web.layout.TeamSight;
 import app.clearpane.web.project.ProjectFrame;
 import app.clearpane.web.security.Person;
 import java.util.ArrayList;
@@ -20,75 +20,96 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 
-/** The concerns of a project: a list, the heaviest first, and a field of how likely they are against what they would do. */
+/**
+ * The concerns of a project: a list, the heaviest first, and a field of how likely they are against what they would do.
+ */
 @TeamController
 class ConcernController {
-  private final ProjectFrame frame;
-  private final Concerns concerns;
-  private final KeepConcern keep;
-  private final TeamSight sight;
-  private final Windows windows;
+    private final ProjectFrame frame;
+    private final Concerns concerns;
+    private final KeepConcern keep;
+    private final TeamSight sight;
+    private final Windows windows;
 
-  ConcernController(ProjectFrame frame, Concerns concerns, KeepConcern keep, TeamSight sight, Windows windows) {
-    this.frame = frame;
-    this.concerns = concerns;
-    this.keep = keep;
-    this.sight = sight;
-    this.windows = windows;
-  }
-
-  /** A concern with its number on the page. */
-  public record Numbered(int number, Concern concern) {}
-
-  /** A cell of the field. @param numbers of the concerns that stand in it */
-  public record Cell(int likelihood, int effect, Gravity gravity, List<Integer> numbers) {}
-
-  @GetMapping("/t/projects/{project}/concerns")
-  String all(@PathVariable ProjectId project, Model model) {
-    frame.above(model, project, "Concerns");
-    List<Concern> found = concerns.of(project);
-    List<Numbered> numbered = IntStream.range(0, found.size()).mapToObj(i -> new Numbered(i + 1, found.get(i))).toList();
-    model.addAttribute("standing", numbered.stream().filter(one -> one.concern().open()).toList());
-    model.addAttribute("settled", numbered.stream().filter(one -> !one.concern().open()).toList());
-    model.addAttribute("field", field(numbered));
-    model.addAttribute("windows", windows.of(project));
-    model.addAttribute("team", sight.seeing(project));
-    return "concern/list";
-  }
-
-  /** Rows from the most likely down, cells from the least effect on. What has happened stands in the top row. */
-  private static List<List<Cell>> field(List<Numbered> numbered) {
-    List<List<Cell>> rows = new ArrayList<>();
-    for (int likelihood = Gravity.MOST; likelihood >= Gravity.LEAST; likelihood--) {
-      int row = likelihood;
-      rows.add(IntStream.rangeClosed(Gravity.LEAST, Gravity.MOST).mapToObj(effect -> new Cell(row, effect, Gravity.of(false, row, effect), numbered.stream()
-          .filter(one -> one.concern().open() && one.concern().effect() == effect && (one.concern().issue() ? Gravity.MOST : one.concern().likelihood()) == row).map(Numbered::number).toList())).toList());
+    ConcernController(ProjectFrame frame, Concerns concerns, KeepConcern keep, TeamSight sight, Windows windows) {
+        this.frame = frame;
+        this.concerns = concerns;
+        this.keep = keep;
+        this.sight = sight;
+        this.windows = windows;
     }
-    return rows;
-  }
 
-  @PostMapping("/t/projects/{project}/concerns")
-  String add(@PathVariable ProjectId project, KeepConcern.Form form, @AuthenticationPrincipal Person me) {
-    keep.add(project, form, me.actor());
-    return back(project);
-  }
+    /** A concern with its number on the page. */
+    public record Numbered(int number, Concern concern) {}
 
-  @PostMapping("/t/concerns/{concern}")
-  String change(@PathVariable ItemId concern, KeepConcern.Form form, @AuthenticationPrincipal Person me) {
-    return back(keep.change(concern, form, me.actor()));
-  }
+    /** A cell of the field. @param numbers of the concerns that stand in it */
+    public record Cell(int likelihood, int effect, Gravity gravity, List<Integer> numbers) {}
 
-  @PostMapping("/t/concerns/{concern}/settled")
-  String settled(@PathVariable ItemId concern, @RequestParam boolean settled, @AuthenticationPrincipal Person me) {
-    return back(keep.close(concern, settled, me.actor()));
-  }
+    @GetMapping("/t/projects/{project}/concerns")
+    String all(@PathVariable ProjectId project, Model model) {
+        frame.above(model, project, "Concerns");
+        List<Concern> found = concerns.of(project);
+        List<Numbered> numbered = IntStream.range(0, found.size())
+                .mapToObj(i -> new Numbered(i + 1, found.get(i)))
+                .toList();
+        model.addAttribute(
+                "standing",
+                numbered.stream().filter(one -> one.concern().open()).toList());
+        model.addAttribute(
+                "settled",
+                numbered.stream().filter(one -> !one.concern().open()).toList());
+        model.addAttribute("field", field(numbered));
+        model.addAttribute("windows", windows.of(project));
+        model.addAttribute("team", sight.seeing(project));
+        return "concern/list";
+    }
 
-  @PostMapping("/t/concerns/{concern}/delete")
-  String delete(@PathVariable ItemId concern, @AuthenticationPrincipal Person me) {
-    return back(keep.delete(concern, me.actor()));
-  }
+    /** Rows from the most likely down, cells from the least effect on. What has happened stands in the top row. */
+    private static List<List<Cell>> field(List<Numbered> numbered) {
+        List<List<Cell>> rows = new ArrayList<>();
+        for (int likelihood = Gravity.MOST; likelihood >= Gravity.LEAST; likelihood--) {
+            int row = likelihood;
+            rows.add(IntStream.rangeClosed(Gravity.LEAST, Gravity.MOST)
+                    .mapToObj(effect -> new Cell(
+                            row,
+                            effect,
+                            Gravity.of(false, row, effect),
+                            numbered.stream()
+                                    .filter(one -> one.concern().open()
+                                            && one.concern().effect() == effect
+                                            && (one.concern().issue()
+                                                            ? Gravity.MOST
+                                                            : one.concern().likelihood())
+                                                    == row)
+                                    .map(Numbered::number)
+                                    .toList()))
+                    .toList());
+        }
+        return rows;
+    }
 
-  private static String back(ProjectId project) {
-    return "redirect:/t/projects/" + project + "/concerns";
-  }
+    @PostMapping("/t/projects/{project}/concerns")
+    String add(@PathVariable ProjectId project, KeepConcern.Form form, @AuthenticationPrincipal Person me) {
+        keep.add(project, form, me.actor());
+        return back(project);
+    }
+
+    @PostMapping("/t/concerns/{concern}")
+    String change(@PathVariable ItemId concern, KeepConcern.Form form, @AuthenticationPrincipal Person me) {
+        return back(keep.change(concern, form, me.actor()));
+    }
+
+    @PostMapping("/t/concerns/{concern}/settled")
+    String settled(@PathVariable ItemId concern, @RequestParam boolean settled, @AuthenticationPrincipal Person me) {
+        return back(keep.close(concern, settled, me.actor()));
+    }
+
+    @PostMapping("/t/concerns/{concern}/delete")
+    String delete(@PathVariable ItemId concern, @AuthenticationPrincipal Person me) {
+        return back(keep.delete(concern, me.actor()));
+    }
+
+    private static String back(ProjectId project) {
+        return "redirect:/t/projects/" + project + "/concerns";
+    }
 }

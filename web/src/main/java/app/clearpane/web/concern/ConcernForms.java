@@ -10,22 +10,24 @@ import org.springframework.stereotype.Component;
 /** How concerns stand, for forms that change them. */
 @Component
 class ConcernForms implements FormStates {
-  private final Concerns concerns;
+    private final Concerns concerns;
 
-  ConcernForms(Concerns concerns) {
-    this.concerns = concerns;
-  }
-
-  @Override
-  public List<FormState> states() {
-    return List.of(FormState.of("/t/concerns/{concern}/settled", "", this::now), FormState.of("/t/concerns/{concern}/delete", "", this::now));
-  }
-
-  private Optional<String> now(Asked asked) {
-    try {
-      return concerns.find(ItemId.of(asked.path("concern"))).map(concern -> "revision " + concern.revision());
-    } catch (IllegalArgumentException none) {
-      return Optional.empty();
+    ConcernForms(Concerns concerns) {
+        this.concerns = concerns;
     }
-  }
+
+    @Override
+    public List<FormState> states() {
+        return List.of(
+                FormState.of("/t/concerns/{concern}/settled", "", this::now),
+                FormState.of("/t/concerns/{concern}/delete", "", this::now));
+    }
+
+    private Optional<String> now(Asked asked) {
+        try {
+            return concerns.find(ItemId.of(asked.path("concern"))).map(concern -> "revision " + concern.revision());
+        } catch (IllegalArgumentException none) {
+            return Optional.empty();
+        }
+    }
 }

@@ -1,4 +1,6 @@
-/** What could get in the way of a project, or has: risks and issues, what is done about them, and who looks after it. */
+/**
+ * What could get in the way of a project, or has: risks and issues, what is done about them, and who looks after it.
+ */
 @NullMarked
 package app.clearpane.web.concern;
 

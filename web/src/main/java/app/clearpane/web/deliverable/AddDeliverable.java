@@ -1,19 +1,19 @@
 package app.clearpane.web.deliverable;
 
-import app.clearpane.core.record.event.VersionActs;
-import app.clearpane.core.people.Actor;
 import app.clearpane.core.agency.Name;
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.exposure.PaneId;
+import app.clearpane.core.people.Actor;
 import app.clearpane.core.project.ProjectId;
+import app.clearpane.core.record.event.VersionActs;
 import app.clearpane.core.signoff.Rule;
 import app.clearpane.core.signoff.SigningTerms;
 import app.clearpane.store.clearance.Checklists;
 import app.clearpane.store.deliverable.Deliverables;
 import app.clearpane.store.deliverable.SigningDefaults;
-import app.clearpane.web.exposure.NewItem;
 import app.clearpane.store.exposure.Panes;
+import app.clearpane.web.exposure.NewItem;
 import app.clearpane.web.layout.NotThere;
 import app.clearpane.web.record.Tell;
 import java.time.Clock;
@@ -24,36 +24,53 @@ import org.springframework.transaction.annotation.Transactional;
 /** Adds a deliverable, decided on by one pane. */
 @Component
 public class AddDeliverable {
-  private final Deliverables deliverables;
-  private final SigningDefaults defaults;
-  private final Checklists checklists;
-  private final Panes panes;
-  private final NewItem newItem;
-  private final Tell tell;
-  private final Clock clock;
+    private final Deliverables deliverables;
+    private final SigningDefaults defaults;
+    private final Checklists checklists;
+    private final Panes panes;
+    private final NewItem newItem;
+    private final Tell tell;
+    private final Clock clock;
 
-  AddDeliverable(Deliverables deliverables, SigningDefaults defaults, Checklists checklists, Panes panes, NewItem newItem, Tell tell, Clock clock) {
-    this.deliverables = deliverables;
-    this.defaults = defaults;
-    this.checklists = checklists;
-    this.panes = panes;
-    this.newItem = newItem;
-    this.tell = tell;
-    this.clock = clock;
-  }
+    AddDeliverable(
+            Deliverables deliverables,
+            SigningDefaults defaults,
+            Checklists checklists,
+            Panes panes,
+            NewItem newItem,
+            Tell tell,
+            Clock clock) {
+        this.deliverables = deliverables;
+        this.defaults = defaults;
+        this.checklists = checklists;
+        this.panes = panes;
+        this.newItem = newItem;
+        this.tell = tell;
+        this.clock = clock;
+    }
 
-  /** What it is to be. */
-  public record Wanted(Name name, String about, PaneId pane, Rule rule, int reviewDays) {}
+    /** What it is to be. */
+    public record Wanted(Name name, String about, PaneId pane, Rule rule, int reviewDays) {}
 
-  /** Adds it. */
-  @Transactional
-  public ItemId to(ProjectId project, Wanted wanted, Actor by) {
-    Panes.Row pane = NotThere.unless(panes.find(wanted.pane()).filter(p -> p.project().equals(project)));
-    ItemId item = newItem.add(project, ContentKind.DELIVERABLES, wanted.name().value(), Optional.empty(), by);
-    SigningDefaults.Usual usual = defaults.of(project);
-    deliverables.add(item, pane.id(), wanted.about(), new SigningTerms(wanted.rule(), wanted.reviewDays(), usual.terms().allowance()));
-    checklists.set(item, usual.checklist());
-    tell.of(project, item.value(), new VersionActs.DeliverableAdded(by, wanted.name().value(), pane.name()));
-    return item;
-  }
+    /** Adds it. */
+    @Transactional
+    public ItemId to(ProjectId project, Wanted wanted, Actor by) {
+        Panes.Row pane = NotThere.unless(
+                panes.find(wanted.pane()).filter(p -> p.project().equals(project)));
+        ItemId item =
+                newItem.add(project, ContentKind.DELIVERABLES, wanted.name().value(), Optional.empty(), by);
+        SigningDefaults.Usual usual = defaults.of(project);
+        deliverables.add(
+                item,
+                pane.id(),
+                wanted.about(),
+                new SigningTerms(
+                        wanted.rule(), wanted.reviewDays(), usual.terms().allowance()));
+        checklists.set(item, usual.checklist());
+        tell.of(
+                project,
+                item.value(),
+                new VersionActs.DeliverableAdded(by, wanted.name().value(), pane.name()));
+        return item;
+    }
 }

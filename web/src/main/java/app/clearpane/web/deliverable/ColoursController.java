@@ -16,28 +16,28 @@ import org.springframework.web.bind.annotation.PathVariable;
 @TeamController
 @ForOutsideMakers
 class ColoursController {
-  private final Deliverables deliverables;
-  private final Colours colours;
+    private final Deliverables deliverables;
+    private final Colours colours;
 
-  ColoursController(Deliverables deliverables, Colours colours) {
-    this.deliverables = deliverables;
-    this.colours = colours;
-  }
+    ColoursController(Deliverables deliverables, Colours colours) {
+        this.deliverables = deliverables;
+        this.colours = colours;
+    }
 
-  @GetMapping("/t/versions/{version}/colours/{page}")
-  String colours(@PathVariable VersionId version, @PathVariable int page, Model model) {
-    model.addAttribute("of", of(version, page));
-    return "deliverable/colours";
-  }
+    @GetMapping("/t/versions/{version}/colours/{page}")
+    String colours(@PathVariable VersionId version, @PathVariable int page, Model model) {
+        model.addAttribute("of", of(version, page));
+        return "deliverable/colours";
+    }
 
-  @GetMapping("/t/versions/{version}/colours/{page}/{ending}")
-  ResponseEntity<byte[]> file(@PathVariable VersionId version, @PathVariable int page, @PathVariable String ending) {
-    return colours.file(of(version, page), ending);
-  }
+    @GetMapping("/t/versions/{version}/colours/{page}/{ending}")
+    ResponseEntity<byte[]> file(@PathVariable VersionId version, @PathVariable int page, @PathVariable String ending) {
+        return colours.file(of(version, page), ending);
+    }
 
-  private Colours.OfSheet of(VersionId version, int page) {
-    VersionRow found = NotThere.unless(deliverables.version(version));
-    Deliverable deliverable = NotThere.unless(deliverables.find(found.deliverable()));
-    return colours.of("/t", deliverable.name(), found, page);
-  }
+    private Colours.OfSheet of(VersionId version, int page) {
+        VersionRow found = NotThere.unless(deliverables.version(version));
+        Deliverable deliverable = NotThere.unless(deliverables.find(found.deliverable()));
+        return colours.of("/t", deliverable.name(), found, page);
+    }
 }

@@ -10,20 +10,20 @@ import org.springframework.stereotype.Component;
 /** Tells those who watch a file being drawn that another page is there. */
 @Component
 class Progress {
-  private final Map<Sha256, List<Runnable>> watchers = new ConcurrentHashMap<>();
+    private final Map<Sha256, List<Runnable>> watchers = new ConcurrentHashMap<>();
 
-  void moved(Sha256 source) {
-    watchers.getOrDefault(source, List.of()).forEach(Runnable::run);
-  }
+    void moved(Sha256 source) {
+        watchers.getOrDefault(source, List.of()).forEach(Runnable::run);
+    }
 
-  void watch(Sha256 source, Runnable watcher) {
-    watchers.computeIfAbsent(source, key -> new CopyOnWriteArrayList<>()).add(watcher);
-  }
+    void watch(Sha256 source, Runnable watcher) {
+        watchers.computeIfAbsent(source, key -> new CopyOnWriteArrayList<>()).add(watcher);
+    }
 
-  void leave(Sha256 source, Runnable watcher) {
-    watchers.computeIfPresent(source, (key, all) -> {
-      all.remove(watcher);
-      return all.isEmpty() ? null : all;
-    });
-  }
+    void leave(Sha256 source, Runnable watcher) {
+        watchers.computeIfPresent(source, (key, all) -> {
+            all.remove(watcher);
+            return all.isEmpty() ? null : all;
+        });
+    }
 }

@@ -25,57 +25,83 @@ import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Recalls a version that was sent by mistake, as long as its round is open: nobody outside sees it any more, and they are told why. */
+/**
+ * Recalls a version that was sent by mistake, as long as its round is open: nobody outside sees it any more, and they
+ * are told why.
+ */
 @Component
 class RecallVersion {
-  private static final int LONGEST_REASON = 400;
-  private final Deliverables deliverables;
-  private final Readers readers;
-  private final ReviewsFollow reviewsFollow;
-  private final People people;
-  private final WriteMail mail;
-  private final LinkKeys keys;
-  private final Tell tell;
-  private final TheAgency agency;
-  private final Clock clock;
+    private static final int LONGEST_REASON = 400;
+    private final Deliverables deliverables;
+    private final Readers readers;
+    private final ReviewsFollow reviewsFollow;
+    private final People people;
+    private final WriteMail mail;
+    private final LinkKeys keys;
+    private final Tell tell;
+    private final TheAgency agency;
+    private final Clock clock;
 
-  RecallVersion(Deliverables deliverables, Readers readers, ReviewsFollow reviewsFollow, People people, WriteMail mail, LinkKeys keys, Tell tell, TheAgency agency, Clock clock) {
-    this.deliverables = deliverables;
-    this.readers = readers;
-    this.reviewsFollow = reviewsFollow;
-    this.people = people;
-    this.mail = mail;
-    this.keys = keys;
-    this.tell = tell;
-    this.agency = agency;
-    this.clock = clock;
-  }
-
-  /** Recalls it. @return what it is a version of @throws Refused without a reason, and once its round is closed */
-  @Transactional
-  Deliverable recall(VersionId id, String reason, Actor by) {
-    Input input = new Input();
-    String why = input.text("The reason", reason, LONGEST_REASON);
-    input.require(!why.isEmpty(), "Say why it is recalled: they are told, and it stands in the Record.");
-    input.allGood();
-    VersionRow version = NotThere.unless(deliverables.version(id));
-    Deliverable deliverable = NotThere.unless(deliverables.find(version.deliverable()));
-    deliverables.lock(deliverable.id());
-    Round round = NotThere.unless(deliverables.round(id));
-    if (!round.open()) {
-      throw Refused.changedMeanwhile("The round of " + version.called() + " is closed already, so it cannot be recalled. Nothing was changed; send another version instead.");
+    RecallVersion(
+            Deliverables deliverables,
+            Readers readers,
+            ReviewsFollow reviewsFollow,
+            People people,
+            WriteMail mail,
+            LinkKeys keys,
+            Tell tell,
+            TheAgency agency,
+            Clock clock) {
+        this.deliverables = deliverables;
+        this.readers = readers;
+        this.reviewsFollow = reviewsFollow;
+        this.people = people;
+        this.mail = mail;
+        this.keys = keys;
+        this.tell = tell;
+        this.agency = agency;
+        this.clock = clock;
     }
-    Readers.Audience told = readers.of(deliverable, deliverables.rounds(deliverable.id()));
-    deliverables.close(round.id(), Outcome.RECALLED, by.name(), why, clock.instant());
-    reviewsFollow.recalled(deliverable.project(), deliverable.id(), by);
-    tell.of(deliverable.project(), deliverable.id().value(), new VersionActs.VersionRecalled(by, deliverable.name(), version.number(), version.sha256(), why));
-    Stream.concat(told.signatories().stream(), told.others().stream()).forEach(seat -> write(seat, deliverable, version, why));
-    return deliverable;
-  }
 
-  private void write(SeatRow seat, Deliverable deliverable, VersionRow version, String why) {
-    String what = deliverable.name() + ", " + version.called();
-    mail.to(people.contact(seat.contact()).orElseThrow(), new Letter("Recalled: " + what, List.of(what + " was sent to you by mistake and cannot be looked at any more: “" + why + "”.", "There is nothing for you to do. Another version follows."),
-        "Open the project", keys.forContact(seat.contact(), "/c/panes/" + deliverable.pane()), agency.get().name()));
-  }
+    /** Recalls it. @return what it is a version of @throws Refused without a reason, and once its round is closed */
+    @Transactional
+    Deliverable recall(VersionId id, String reason, Actor by) {
+        Input input = new Input();
+        String why = input.text("The reason", reason, LONGEST_REASON);
+        input.require(!why.isEmpty(), "Say why it is recalled: they are told, and it stands in the Record.");
+        input.allGood();
+        VersionRow version = NotThere.unless(deliverables.version(id));
+        Deliverable deliverable = NotThere.unless(deliverables.find(version.deliverable()));
+        deliverables.lock(deliverable.id());
+        Round round = NotThere.unless(deliverables.round(id));
+        if (!round.open()) {
+            throw Refused.changedMeanwhile("The round of " + version.called()
+                    + " is closed already, so it cannot be recalled. Nothing was changed; send another "
+                    + "version instead.");
+        }
+        Readers.Audience told = readers.of(deliverable, deliverables.rounds(deliverable.id()));
+        deliverables.close(round.id(), Outcome.RECALLED, by.name(), why, clock.instant());
+        reviewsFollow.recalled(deliverable.project(), deliverable.id(), by);
+        tell.of(
+                deliverable.project(),
+                deliverable.id().value(),
+                new VersionActs.VersionRecalled(by, deliverable.name(), version.number(), version.sha256(), why));
+        Stream.concat(told.signatories().stream(), told.others().stream())
+                .forEach(seat -> write(seat, deliverable, version, why));
+        return deliverable;
+    }
+
+    private void write(SeatRow seat, Deliverable deliverable, VersionRow version, String why) {
+        String what = deliverable.name() + ", " + version.called();
+        mail.to(
+                people.contact(seat.contact()).orElseThrow(),
+                new Letter(
+                        "Recalled: " + what,
+                        List.of(
+                                what + " was sent to you by mistake and cannot be looked at any more: “" + why + "”.",
+                                "There is nothing for you to do. Another version follows."),
+                        "Open the project",
+                        keys.forContact(seat.contact(), "/c/panes/" + deliverable.pane()),
+                        agency.get().name()));
+    }
 }

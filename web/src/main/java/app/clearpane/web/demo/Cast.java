@@ -1,6 +1,5 @@
 package app.clearpane.web.demo;
 
-import app.clearpane.core.people.Actor;
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.agency.TeamRole;
 import app.clearpane.core.deliverable.VersionId;
@@ -15,6 +14,7 @@ import app.clearpane.core.markup.Intent;
 import app.clearpane.core.markup.MarkupProgress;
 import app.clearpane.core.papers.PaperId;
 import app.clearpane.core.papers.PaperKind;
+import app.clearpane.core.people.Actor;
 import app.clearpane.core.project.Ending;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.signoff.Decision;
@@ -32,8 +32,8 @@ import app.clearpane.store.exposure.clientside.Visits;
 import app.clearpane.store.markup.MarkupRow;
 import app.clearpane.store.markup.Markups;
 import app.clearpane.store.papers.Papers;
-import app.clearpane.store.project.Phase;
 import app.clearpane.store.project.HouseTemplates;
+import app.clearpane.store.project.Phase;
 import app.clearpane.store.project.Projects;
 import app.clearpane.web.agency.SetUp;
 import app.clearpane.web.agency.WriteNote;
@@ -89,425 +89,597 @@ import org.springframework.stereotype.Component;
 @Component
 @Profile("demo")
 class Cast {
-  private static final ZoneId LONDON = ZoneId.of("Europe/London");
-  static final String PASSWORD = "lantern moss tide seven";
-  private static final String SIGNATURE = "0.06,0.62 0.1,0.3 0.14,0.22 0.17,0.34 0.14,0.62 0.11,0.8 0.1,0.7 0.17,0.58 0.22,0.52 0.25,0.56 0.24,0.64 0.27,0.62 0.31,0.52 0.33,0.62 0.37,0.52 0.4,0.62 0.45,0.5 0.49,0.36"
-      + " 0.48,0.62 0.53,0.56 0.58,0.5 0.62,0.6 0.7,0.56 0.8,0.5 0.92,0.44;0.3,0.78 0.55,0.73 0.84,0.7";
-  private final DemoClock clock;
-  private final SetUp setUp;
-  private final OpenProject openProject;
-  private final TakeInContact takeIn;
-  private final ChangePlan changePlan;
-  private final CloseProject closeProject;
-  private final HouseTemplates templates;
-  private final SetUpPane setUpPane;
-  private final WriteNote writeNote;
-  private final MakeLink makeLink;
-  private final Seats seats;
-  private final Visits visits;
-  private final SetForAllPanes setForAllPanes;
-  private final SetShowing setShowing;
-  private final GiveSeat giveSeat;
-  private final PublishPane publishPane;
-  private final ComeIn comeIn;
-  private final AddDeliverable addDeliverable;
-  private final StoreVersion storeVersion;
-  private final SendVersion sendVersion;
-  private final PlaceMark placeMark;
-  private final AnswerMark answerMark;
-  private final DecideOnVersion decideOnVersion;
-  private final CloseRound closeRound;
-  private final HandlePaper handlePaper;
-  private final Papers papers;
-  private final ChangeSigning changeSigning;
-  private final ReleaseVersion releaseVersion;
-  private final AddFile addFile;
-  private final TheAgency agency;
-  private final Projects projects;
-  private final Panes panes;
-  private final Viewers viewers;
-  private final Deliverables deliverables;
-  private final Markups markups;
-  private final Attach attach;
-  private final List<Later> later = new ArrayList<>();
-  private final Map<People, TeamMember> team = new EnumMap<>(People.class);
-  private final Map<People, Contact> contacts = new EnumMap<>(People.class);
+    private static final ZoneId LONDON = ZoneId.of("Europe/London");
+    static final String PASSWORD = "lantern moss tide seven";
+    private static final String SIGNATURE =
+            "0.06,0.62 0.1,0.3 0.14,0.22 0.17,0.34 0.14,0.62 0.11,0.8 0.1,0.7 0.17,0.58 0.22,0.52 0.25,0.56 "
+                    + "0.24,0.64 0.27,0.62 0.31,0.52 0.33,0.62 0.37,0.52 0.4,0.62 0.45,0.5 0.49,0.36"
+                    + " 0.48,0.62 0.53,0.56 0.58,0.5 0.62,0.6 0.7,0.56 0.8,0.5 0.92,0.44;0.3,0.78 0.55,0.73 0.84,0.7";
+    private final DemoClock clock;
+    private final SetUp setUp;
+    private final OpenProject openProject;
+    private final TakeInContact takeIn;
+    private final ChangePlan changePlan;
+    private final CloseProject closeProject;
+    private final HouseTemplates templates;
+    private final SetUpPane setUpPane;
+    private final WriteNote writeNote;
+    private final MakeLink makeLink;
+    private final Seats seats;
+    private final Visits visits;
+    private final SetForAllPanes setForAllPanes;
+    private final SetShowing setShowing;
+    private final GiveSeat giveSeat;
+    private final PublishPane publishPane;
+    private final ComeIn comeIn;
+    private final AddDeliverable addDeliverable;
+    private final StoreVersion storeVersion;
+    private final SendVersion sendVersion;
+    private final PlaceMark placeMark;
+    private final AnswerMark answerMark;
+    private final DecideOnVersion decideOnVersion;
+    private final CloseRound closeRound;
+    private final HandlePaper handlePaper;
+    private final Papers papers;
+    private final ChangeSigning changeSigning;
+    private final ReleaseVersion releaseVersion;
+    private final AddFile addFile;
+    private final TheAgency agency;
+    private final Projects projects;
+    private final Panes panes;
+    private final Viewers viewers;
+    private final Deliverables deliverables;
+    private final Markups markups;
+    private final Attach attach;
+    private final List<Later> later = new ArrayList<>();
+    private final Map<People, TeamMember> team = new EnumMap<>(People.class);
+    private final Map<People, Contact> contacts = new EnumMap<>(People.class);
 
-  Cast(DemoClock clock, SetUp setUp, OpenProject openProject, TakeInContact takeIn, ChangePlan changePlan, CloseProject closeProject, HouseTemplates templates, SetUpPane setUpPane, SetForAllPanes setForAllPanes, WriteNote writeNote, MakeLink makeLink, Seats seats, Visits visits, SetShowing setShowing,
-      GiveSeat giveSeat, PublishPane publishPane, ComeIn comeIn, AddDeliverable addDeliverable, StoreVersion storeVersion, SendVersion sendVersion,
-      PlaceMark placeMark, AnswerMark answerMark, DecideOnVersion decideOnVersion, CloseRound closeRound, HandlePaper handlePaper, Papers papers, ChangeSigning changeSigning, ReleaseVersion releaseVersion, AddFile addFile,
-      TheAgency agency, Projects projects, Panes panes, Viewers viewers, Deliverables deliverables, Markups markups, Attach attach) {
-    this.clock = clock;
-    this.attach = attach;
-    this.setUp = setUp;
-    this.openProject = openProject;
-    this.takeIn = takeIn;
-    this.changePlan = changePlan;
-    this.closeProject = closeProject;
-    this.templates = templates;
-    this.setUpPane = setUpPane;
-    this.setForAllPanes = setForAllPanes;
-    this.writeNote = writeNote;
-    this.makeLink = makeLink;
-    this.seats = seats;
-    this.visits = visits;
-    this.setShowing = setShowing;
-    this.giveSeat = giveSeat;
-    this.publishPane = publishPane;
-    this.comeIn = comeIn;
-    this.addDeliverable = addDeliverable;
-    this.storeVersion = storeVersion;
-    this.sendVersion = sendVersion;
-    this.placeMark = placeMark;
-    this.answerMark = answerMark;
-    this.decideOnVersion = decideOnVersion;
-    this.closeRound = closeRound;
-    this.handlePaper = handlePaper;
-    this.papers = papers;
-    this.changeSigning = changeSigning;
-    this.releaseVersion = releaseVersion;
-    this.addFile = addFile;
-    this.agency = agency;
-    this.projects = projects;
-    this.panes = panes;
-    this.viewers = viewers;
-    this.deliverables = deliverables;
-    this.markups = markups;
-  }
-
-  /** The day that many working days ago, or ahead, at an hour. */
-  LocalDate day(int workingDays) {
-    return day(LocalDate.ofInstant(clock.present(), LONDON), workingDays);
-  }
-
-  /** A working day so many from a day; from a free day they are counted on from the next working day, and back from itself. */
-  static LocalDate day(LocalDate today, int workingDays) {
-    LocalDate day = today;
-    while (workingDays > 0 && day.getDayOfWeek().getValue() > 5) {
-      day = day.plusDays(1);
+    Cast(
+            DemoClock clock,
+            SetUp setUp,
+            OpenProject openProject,
+            TakeInContact takeIn,
+            ChangePlan changePlan,
+            CloseProject closeProject,
+            HouseTemplates templates,
+            SetUpPane setUpPane,
+            SetForAllPanes setForAllPanes,
+            WriteNote writeNote,
+            MakeLink makeLink,
+            Seats seats,
+            Visits visits,
+            SetShowing setShowing,
+            GiveSeat giveSeat,
+            PublishPane publishPane,
+            ComeIn comeIn,
+            AddDeliverable addDeliverable,
+            StoreVersion storeVersion,
+            SendVersion sendVersion,
+            PlaceMark placeMark,
+            AnswerMark answerMark,
+            DecideOnVersion decideOnVersion,
+            CloseRound closeRound,
+            HandlePaper handlePaper,
+            Papers papers,
+            ChangeSigning changeSigning,
+            ReleaseVersion releaseVersion,
+            AddFile addFile,
+            TheAgency agency,
+            Projects projects,
+            Panes panes,
+            Viewers viewers,
+            Deliverables deliverables,
+            Markups markups,
+            Attach attach) {
+        this.clock = clock;
+        this.attach = attach;
+        this.setUp = setUp;
+        this.openProject = openProject;
+        this.takeIn = takeIn;
+        this.changePlan = changePlan;
+        this.closeProject = closeProject;
+        this.templates = templates;
+        this.setUpPane = setUpPane;
+        this.setForAllPanes = setForAllPanes;
+        this.writeNote = writeNote;
+        this.makeLink = makeLink;
+        this.seats = seats;
+        this.visits = visits;
+        this.setShowing = setShowing;
+        this.giveSeat = giveSeat;
+        this.publishPane = publishPane;
+        this.comeIn = comeIn;
+        this.addDeliverable = addDeliverable;
+        this.storeVersion = storeVersion;
+        this.sendVersion = sendVersion;
+        this.placeMark = placeMark;
+        this.answerMark = answerMark;
+        this.decideOnVersion = decideOnVersion;
+        this.closeRound = closeRound;
+        this.handlePaper = handlePaper;
+        this.papers = papers;
+        this.changeSigning = changeSigning;
+        this.releaseVersion = releaseVersion;
+        this.addFile = addFile;
+        this.agency = agency;
+        this.projects = projects;
+        this.panes = panes;
+        this.viewers = viewers;
+        this.deliverables = deliverables;
+        this.markups = markups;
     }
-    for (int left = Math.abs(workingDays); left > 0;) {
-      day = workingDays < 0 ? day.minusDays(1) : day.plusDays(1);
-      left -= day.getDayOfWeek().getValue() <= 5 ? 1 : 0;
+
+    /** The day that many working days ago, or ahead, at an hour. */
+    LocalDate day(int workingDays) {
+        return day(LocalDate.ofInstant(clock.present(), LONDON), workingDays);
     }
-    return day;
-  }
 
-  /** It is that many working days ago, at this time; what was to happen before it has happened. */
-  void at(int workingDaysAgo, int hour, int minute) {
-    Instant then = instant(workingDaysAgo, hour, minute);
-    happened(then);
-    clock.goTo(then);
-  }
-
-  /** Lets something happen at its time, whenever the story comes by. */
-  void later(int workingDaysAgo, int hour, int minute, Runnable what) {
-    later.add(new Later(instant(workingDaysAgo, hour, minute), later.size(), what));
-  }
-
-  /** Lets happen all that was to happen before an instant. */
-  void happened(Instant before) {
-    List<Later> due = later.stream().filter(one -> one.at().isBefore(before)).sorted(Comparator.comparing(Later::at).thenComparingInt(Later::number)).toList();
-    later.removeAll(due);
-    due.forEach(one -> {
-      clock.goTo(one.at());
-      one.what().run();
-    });
-  }
-
-  private record Later(Instant at, int number, Runnable what) {}
-
-  private Instant instant(int workingDaysAgo, int hour, int minute) {
-    return day(-workingDaysAgo).atTime(hour, minute).atZone(LONDON).toInstant();
-  }
-
-  ContactId contact(People person) {
-    return Objects.requireNonNull(contacts.get(person)).id();
-  }
-
-  void found(String name) {
-    team.put(People.BASTIAN, setUp.found(new Name2(name).value(), ZoneId.of("Europe/London"), joining(People.BASTIAN)));
-    Agency house = agency.get();
-    for (People person : People.values()) {
-      if (person.ofTeam() && person != People.BASTIAN) {
-        team.put(person, setUp.join(house, joining(person), by(People.BASTIAN)));
-      }
+    /**
+     * A working day so many from a day; from a free day they are counted on from the next working day, and back from
+     * itself.
+     */
+    static LocalDate day(LocalDate today, int workingDays) {
+        LocalDate day = today;
+        while (workingDays > 0 && day.getDayOfWeek().getValue() > 5) {
+            day = day.plusDays(1);
+        }
+        for (int left = Math.abs(workingDays); left > 0; ) {
+            day = workingDays < 0 ? day.minusDays(1) : day.plusDays(1);
+            left -= day.getDayOfWeek().getValue() <= 5 ? 1 : 0;
+        }
+        return day;
     }
-  }
 
-  private record Name2(String text) {
-    app.clearpane.core.agency.Name value() {
-      return new app.clearpane.core.agency.Name(text);
+    /** It is that many working days ago, at this time; what was to happen before it has happened. */
+    void at(int workingDaysAgo, int hour, int minute) {
+        Instant then = instant(workingDaysAgo, hour, minute);
+        happened(then);
+        clock.goTo(then);
     }
-  }
 
-  private static SetUp.Joining joining(People person) {
-    return new SetUp.Joining(person.called(), person.at(), person.role(), PASSWORD);
-  }
-
-  Person.OfTeam as(People person) {
-    TeamMember member = Objects.requireNonNull(team.get(person));
-    return new Person.OfTeam(member.id().value(), member.name(), TeamRole.MANAGER);
-  }
-
-  ProjectId open(String client, String name, String cover, String template, LocalDate start, LocalDate finish) {
-    return openProject.open(new OpenProject.Wanted(Optional.of(new Name2(client).value()), new Name2(name).value(), cover, "GBP", new BigDecimal("20.00"), start, finish, templates.all().stream().map(HouseTemplates.Kept::template).filter(one -> one.name().equals(template)).findFirst(), false,
-        List.of(), Optional.empty()), as(People.INES));
-  }
-
-  Contact takeIn(ProjectId project, String organisation, People person) {
-    Contact contact = takeIn.to(project, new TakeInContact.Typed(organisation, person.called().value(), person.at().value(), person.says()), by(People.INES));
-    contacts.put(person, contact);
-    return contact;
-  }
-
-  Actor by(People person) {
-    return person.ofTeam() ? as(person).actor() : new Actor.OfClient(contact(person), person.called().value());
-  }
-
-  void phase(ProjectId project, String name, Phase.Stage stage) {
-    Phase phase = projects.phases(project).stream().filter(p -> p.name().equals(name)).findFirst().orElseThrow();
-    phase(project, name, phase.startsOn(), phase.endsOn(), stage);
-  }
-
-  void phase(ProjectId project, String name, LocalDate startsOn, LocalDate endsOn, Phase.Stage stage) {
-    Phase phase = projects.phases(project).stream().filter(p -> p.name().equals(name)).findFirst().orElseThrow();
-    changePlan.move(project, new Phase(phase.id(), name, startsOn, endsOn, stage, phase.words(), phase.revision()), by(People.INES));
-  }
-
-  ItemId milestone(ProjectId project, String name, LocalDate day) {
-    return changePlan.addMilestone(project, new Name2(name).value(), day, by(People.INES));
-  }
-
-  /** Every milestone of a project was reached on a day. */
-  void reached(ProjectId project, LocalDate day) {
-    projects.milestones(project).forEach(one -> changePlan.milestone(project, one.id(), new MilestoneForm(null, day.toString(), true, one.revision()), by(People.INES)));
-  }
-
-  void archive(ProjectId project) {
-    closeProject.close(project, Ending.FINISHED.name(), "The poster hung in time.", true, by(People.INES));
-  }
-
-  PaneId pane(ProjectId project, String name, String welcome, Map<ContentKind, Aperture> apertures) {
-    PaneId pane = setUpPane.add(project, name, welcome, by(People.INES));
-    apertures.forEach((kind, aperture) -> setUpPane.setAperture(pane, kind, aperture, by(People.INES)));
-    return pane;
-  }
-
-  /** What holds for all panes of the agency. */
-  void forAllPanes(Map<ContentKind, Aperture> start, ContentKind kind, Aperture ceiling, String folders) {
-    start.forEach((each, aperture) -> setForAllPanes.startingPoint(each, aperture, true, by(People.BASTIAN)));
-    setForAllPanes.startingFilters(ContentKind.FILES, folders, true, by(People.BASTIAN));
-    setForAllPanes.ceiling(kind, ceiling, true, by(People.BASTIAN));
-    setForAllPanes.ceilingFilters(ContentKind.FILES, folders, true, by(People.BASTIAN));
-  }
-
-  void noteOn(ProjectId project, People person, String body, boolean forTeam) {
-    writeNote.on(project, Objects.requireNonNull(contacts.get(person)).id().value(), body, forTeam, as(People.INES));
-  }
-
-  void link(PaneId pane, String name, boolean mayMark) {
-    makeLink.at(pane, new MakeLink.Form(name, mayMark, "", ""), by(People.INES));
-  }
-
-  /** What somebody looked at. */
-  void saw(PaneId pane, People person, List<ItemId> items, boolean copied) {
-    app.clearpane.core.exposure.SeatId seat = seats.at(pane, Objects.requireNonNull(contacts.get(person)).id()).orElseThrow().id();
-    Instant when = clock.instant();
-    visits.visited(seat, pane, when);
-    visits.keep(items.stream().map(item -> new Visits.Look(item, seat, when, true, copied)).toList());
-  }
-
-  void houseRules(String rules) {
-    setForAllPanes.houseRules(rules, by(People.BASTIAN));
-  }
-
-  void filter(PaneId pane, ContentKind kind, String filters) {
-    setUpPane.setFilters(pane, kind, filters, by(People.INES));
-  }
-
-  void arriveShown(PaneId pane, ContentKind kind) {
-    setUpPane.setArrivals(pane, kind, true, by(People.INES));
-  }
-
-  void aperture(PaneId pane, ContentKind kind, Aperture aperture) {
-    setUpPane.setAperture(pane, kind, aperture, by(People.INES));
-  }
-
-  void seat(PaneId pane, People person, SeatRole role) {
-    giveSeat.to(pane, Objects.requireNonNull(contacts.get(person)).id(), role, by(People.INES));
-  }
-
-  void lead(app.clearpane.core.exposure.SeatId seat) {
-    giveSeat.nameLeadVoice(seat, by(People.INES));
-  }
-
-  app.clearpane.core.exposure.SeatId leadSeat(PaneId pane, People person) {
-    return giveSeat.to(pane, Objects.requireNonNull(contacts.get(person)).id(), SeatRole.SIGNATORY, by(People.INES));
-  }
-
-  void publish(PaneId pane) {
-    publishPane.publish(pane, panes.find(pane).orElseThrow().revision(), Optional.empty(), by(People.INES));
-    giveSeat.sendLinksToNewcomers(pane, by(People.INES));
-  }
-
-  void comesIn(People person) {
-    comeIn.accept(Objects.requireNonNull(contacts.get(person)));
-  }
-
-  void endSeat(app.clearpane.core.exposure.SeatId seat) {
-    giveSeat.end(seat, true, by(People.INES));
-  }
-
-  void show(PaneId pane, ItemId item, Showing showing) {
-    setShowing.at(pane, item, showing, false, by(People.TEO));
-  }
-
-  void holdBack(ItemId item) {
-    setShowing.holdBackEverywhere(item, false, by(People.TEO));
-  }
-
-  /** The identifier of one of the team. */
-  String member(People one) {
-    return team.get(one).id().toString();
-  }
-
-  ItemId deliverable(ProjectId project, PaneId pane, String name, String about, Rule rule) {
-    return addDeliverable.to(project, new AddDeliverable.Wanted(new Name2(name).value(), about, pane, rule, 3), by(People.INES));
-  }
-
-  void usual(ProjectId project, String fee, String checklist) {
-    changeSigning.usual(project, new ChangeSigning.SigningForm("ALL", "", List.of(), "", "3", "2", fee, 0), checklist.lines().toList(), by(People.INES));
-  }
-
-  VersionId version(ItemId deliverable, String art, String fileName, String whatChanged, People maker) {
-    try (InputStream content = art(art)) {
-      return storeVersion.to(deliverable, new StoreVersion.Arriving(fileName, content, whatChanged), by(maker)).id();
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
+    /** Lets something happen at its time, whenever the story comes by. */
+    void later(int workingDaysAgo, int hour, int minute, Runnable what) {
+        later.add(new Later(instant(workingDaysAgo, hour, minute), later.size(), what));
     }
-  }
 
-  private MarkupRow.Attachment brought(PaneId pane, People person, String picture) {
-    try (InputStream content = art(picture)) {
-      return attach.kept(panes.find(pane).orElseThrow().project(), by(person), picture, content);
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
+    /** Lets happen all that was to happen before an instant. */
+    void happened(Instant before) {
+        List<Later> due = later.stream()
+                .filter(one -> one.at().isBefore(before))
+                .sorted(Comparator.comparing(Later::at).thenComparingInt(Later::number))
+                .toList();
+        later.removeAll(due);
+        due.forEach(one -> {
+            clock.goTo(one.at());
+            one.what().run();
+        });
     }
-  }
 
-  private static InputStream art(String name) {
-    return Objects.requireNonNull(Cast.class.getResourceAsStream("/demo-files/" + name), name);
-  }
+    private record Later(Instant at, int number, Runnable what) {}
 
-  void send(VersionId version) {
-    sendVersion.send(version, by(People.INES));
-  }
-
-  /** A paper that was sent to some of the project's people. */
-  PaperId paper(ProjectId project, PaperKind kind, String name, String number, String amount, Optional<java.time.LocalDate> due, String text, People... recipients) {
-    String page = "<html><head><style>@page { size: A4; margin: 25mm } body { font: 11pt/1.5 Atkinson } h1 { font: 700 20pt Bricolage }</style></head><body><p>Marram &amp; Finch</p><h1>" + name.replace("&", "&amp;") + "</h1><p>" + text + "</p></body></html>";
-    try (InputStream content = new ByteArrayInputStream(app.clearpane.formats.clearance.PdfWriter.write(page))) {
-      PaperId paper = handlePaper.add(project, new HandlePaper.PaperForm(kind.name(), name, number, amount, java.time.LocalDate.ofInstant(clock.instant(), java.time.ZoneOffset.UTC).toString(), due.map(java.time.LocalDate::toString).orElse(""),
-          java.util.Arrays.stream(recipients).map(person -> Objects.requireNonNull(contacts.get(person)).id().toString()).toList(), "", ""), name.toLowerCase(java.util.Locale.ROOT).replace(' ', '-') + ".pdf", content, by(People.INES));
-      handlePaper.send(paper, true, by(People.INES));
-      return paper;
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
+    private Instant instant(int workingDaysAgo, int hour, int minute) {
+        return day(-workingDaysAgo).atTime(hour, minute).atZone(LONDON).toInstant();
     }
-  }
 
-  void names(PaneId pane, People person, PaperId paper) {
-    handlePaper.open(through(pane, person), paper);
-    handlePaper.name(through(pane, person), paper, papers.find(paper).orElseThrow().sha256(), person.called().value(), person == People.OTTOLINE ? SIGNATURE : null, false);
-  }
-
-  void paid(PaperId paper, java.time.LocalDate day) {
-    handlePaper.paid(paper, day.toString(), by(People.INES));
-  }
-
-  ItemId folder(ProjectId project, String name) {
-    return addFile.folder(project, name, by(People.INES));
-  }
-
-  ItemId file(ProjectId project, Optional<ItemId> folder, String art, String fileName, People maker) {
-    try (InputStream content = art(art)) {
-      return addFile.to(project, folder, fileName, content, by(maker));
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
+    ContactId contact(People person) {
+        return Objects.requireNonNull(contacts.get(person)).id();
     }
-  }
 
-  ItemId note(ProjectId project, Optional<ItemId> folder, String text, String fileName, People maker) {
-    try {
-      return addFile.to(project, folder, fileName, new ByteArrayInputStream(text.getBytes(StandardCharsets.UTF_8)), by(maker));
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
+    void found(String name) {
+        team.put(
+                People.BASTIAN,
+                setUp.found(new Name2(name).value(), ZoneId.of("Europe/London"), joining(People.BASTIAN)));
+        Agency house = agency.get();
+        for (People person : People.values()) {
+            if (person.ofTeam() && person != People.BASTIAN) {
+                team.put(person, setUp.join(house, joining(person), by(People.BASTIAN)));
+            }
+        }
     }
-  }
 
-  Viewer through(PaneId pane, People person) {
-    return viewers.at(pane, Objects.requireNonNull(contacts.get(person)).id(), clock.instant()).orElseThrow();
-  }
+    private record Name2(String text) {
+        app.clearpane.core.agency.Name value() {
+            return new app.clearpane.core.agency.Name(text);
+        }
+    }
 
-  MarkupRow mark(PaneId pane, People person, VersionId version, MarkForm form) {
-    return mark(pane, person, version, form, List.of());
-  }
+    private static SetUp.Joining joining(People person) {
+        return new SetUp.Joining(person.called(), person.at(), person.role(), PASSWORD);
+    }
 
-  /** A mark that brings pictures along, by the names of their files. */
-  MarkupRow mark(PaneId pane, People person, VersionId version, MarkForm form, List<String> pictures) {
-    VersionRow row = deliverables.version(version).orElseThrow();
-    return placeMark.on(row, form, pictures.stream().map(picture -> brought(pane, person, picture)).toList(), person.ofTeam() ? new Side.Team(as(person)) : new Side.Client(through(pane, person)));
-  }
+    Person.OfTeam as(People person) {
+        TeamMember member = Objects.requireNonNull(team.get(person));
+        return new Person.OfTeam(member.id().value(), member.name(), TeamRole.MANAGER);
+    }
 
-  static MarkForm point(int page, double x, double y, Intent intent, String note) {
-    return MarkForm.onSheet(page, "POINT", x, y, 0, 0, intent.name(), note, "client");
-  }
+    ProjectId open(String client, String name, String cover, String template, LocalDate start, LocalDate finish) {
+        return openProject.open(
+                new OpenProject.Wanted(
+                        Optional.of(new Name2(client).value()),
+                        new Name2(name).value(),
+                        cover,
+                        "GBP",
+                        new BigDecimal("20.00"),
+                        start,
+                        finish,
+                        templates.all().stream()
+                                .map(HouseTemplates.Kept::template)
+                                .filter(one -> one.name().equals(template))
+                                .findFirst(),
+                        false,
+                        List.of(),
+                        Optional.empty()),
+                as(People.INES));
+    }
 
-  static MarkForm rectangle(int page, double x, double y, double width, double height, Intent intent, String note) {
-    return MarkForm.onSheet(page, "RECTANGLE", x, y, width, height, intent.name(), note, "client");
-  }
+    Contact takeIn(ProjectId project, String organisation, People person) {
+        Contact contact = takeIn.to(
+                project,
+                new TakeInContact.Typed(
+                        organisation, person.called().value(), person.at().value(), person.says()),
+                by(People.INES));
+        contacts.put(person, contact);
+        return contact;
+    }
 
-  static MarkForm arrow(int page, double fromX, double fromY, double toX, double toY, Intent intent, String note) {
-    return MarkForm.onSheet(page, "ARROW", fromX, fromY, toX, toY, intent.name(), note, "client");
-  }
+    Actor by(People person) {
+        return person.ofTeam()
+                ? as(person).actor()
+                : new Actor.OfClient(contact(person), person.called().value());
+    }
 
-  static MarkForm words(String quote, Intent intent, String note, String instead) {
-    return new MarkForm(1, "TEXT", 0, 0, 0, 0, null, intent.name(), note, "client", null, quote, instead, null, null);
-  }
+    void phase(ProjectId project, String name, Phase.Stage stage) {
+        Phase phase = projects.phases(project).stream()
+                .filter(p -> p.name().equals(name))
+                .findFirst()
+                .orElseThrow();
+        phase(project, name, phase.startsOn(), phase.endsOn(), stage);
+    }
 
-  static MarkForm moment(double from, double to, Intent intent, String note) {
-    return new MarkForm(1, "NONE", 0, 0, 0, 0, null, intent.name(), note, "client", null, null, null, from, to);
-  }
+    void phase(ProjectId project, String name, LocalDate startsOn, LocalDate endsOn, Phase.Stage stage) {
+        Phase phase = projects.phases(project).stream()
+                .filter(p -> p.name().equals(name))
+                .findFirst()
+                .orElseThrow();
+        changePlan.move(
+                project,
+                new Phase(phase.id(), name, startsOn, endsOn, stage, phase.words(), phase.revision()),
+                by(People.INES));
+    }
 
-  static MarkForm moment(double at, MarkForm shape) {
-    return new MarkForm(1, shape.shape(), shape.x1(), shape.y1(), shape.x2(), shape.y2(), null, shape.intent(), shape.note(), "client", null, null, null, at, null);
-  }
+    ItemId milestone(ProjectId project, String name, LocalDate day) {
+        return changePlan.addMilestone(project, new Name2(name).value(), day, by(People.INES));
+    }
 
-  static MarkForm forTeam(MarkForm form) {
-    return MarkForm.onSheet(form.page(), form.shape(), form.x1(), form.y1(), form.x2(), form.y2(), form.intent(), form.note(), "team");
-  }
+    /** Every milestone of a project was reached on a day. */
+    void reached(ProjectId project, LocalDate day) {
+        projects.milestones(project)
+                .forEach(one -> changePlan.milestone(
+                        project,
+                        one.id(),
+                        new MilestoneForm(null, day.toString(), true, one.revision()),
+                        by(People.INES)));
+    }
 
-  void answer(MarkupRow mark, People person, PaneId pane, Optional<MarkupProgress.Act> act, String said) {
-    MarkupRow fresh = markups.find(mark.id()).orElseThrow();
-    answerMark.to(fresh, new AnswerMark.AnswerForm(act.map(Enum::name).orElse(""), said, "client", fresh.revision()), List.of(),
-        person.ofTeam() ? new Side.Team(as(person)) : new Side.Client(through(pane, person)));
-  }
+    void archive(ProjectId project) {
+        closeProject.close(project, Ending.FINISHED.name(), "The poster hung in time.", true, by(People.INES));
+    }
 
-  void decide(PaneId pane, People person, VersionId version, Decision decision, String sentence) {
-    Sha256 sha256 = deliverables.version(version).orElseThrow().sha256();
-    decideOnVersion.by(through(pane, person), version, new DecisionForm(decision, sha256, sentence, decision.signs() ? person.called().value() : "", true));
-  }
+    PaneId pane(ProjectId project, String name, String welcome, Map<ContentKind, Aperture> apertures) {
+        PaneId pane = setUpPane.add(project, name, welcome, by(People.INES));
+        apertures.forEach((kind, aperture) -> setUpPane.setAperture(pane, kind, aperture, by(People.INES)));
+        return pane;
+    }
 
-  void close(VersionId version, String reason) {
-    closeRound.byTeam(version, reason, by(People.INES));
-  }
+    /** What holds for all panes of the agency. */
+    void forAllPanes(Map<ContentKind, Aperture> start, ContentKind kind, Aperture ceiling, String folders) {
+        start.forEach((each, aperture) -> setForAllPanes.startingPoint(each, aperture, true, by(People.BASTIAN)));
+        setForAllPanes.startingFilters(ContentKind.FILES, folders, true, by(People.BASTIAN));
+        setForAllPanes.ceiling(kind, ceiling, true, by(People.BASTIAN));
+        setForAllPanes.ceilingFilters(ContentKind.FILES, folders, true, by(People.BASTIAN));
+    }
 
-  void release(ItemId deliverable) {
-    releaseVersion.release(deliverable, by(People.INES));
-  }
+    void noteOn(ProjectId project, People person, String body, boolean forTeam) {
+        writeNote.on(
+                project, Objects.requireNonNull(contacts.get(person)).id().value(), body, forTeam, as(People.INES));
+    }
 
-  Map<People, Contact> contacts() {
-    return contacts;
-  }
+    void link(PaneId pane, String name, boolean mayMark) {
+        makeLink.at(pane, new MakeLink.Form(name, mayMark, "", ""), by(People.INES));
+    }
+
+    /** What somebody looked at. */
+    void saw(PaneId pane, People person, List<ItemId> items, boolean copied) {
+        app.clearpane.core.exposure.SeatId seat = seats.at(
+                        pane, Objects.requireNonNull(contacts.get(person)).id())
+                .orElseThrow()
+                .id();
+        Instant when = clock.instant();
+        visits.visited(seat, pane, when);
+        visits.keep(items.stream()
+                .map(item -> new Visits.Look(item, seat, when, true, copied))
+                .toList());
+    }
+
+    void houseRules(String rules) {
+        setForAllPanes.houseRules(rules, by(People.BASTIAN));
+    }
+
+    void filter(PaneId pane, ContentKind kind, String filters) {
+        setUpPane.setFilters(pane, kind, filters, by(People.INES));
+    }
+
+    void arriveShown(PaneId pane, ContentKind kind) {
+        setUpPane.setArrivals(pane, kind, true, by(People.INES));
+    }
+
+    void aperture(PaneId pane, ContentKind kind, Aperture aperture) {
+        setUpPane.setAperture(pane, kind, aperture, by(People.INES));
+    }
+
+    void seat(PaneId pane, People person, SeatRole role) {
+        giveSeat.to(pane, Objects.requireNonNull(contacts.get(person)).id(), role, by(People.INES));
+    }
+
+    void lead(app.clearpane.core.exposure.SeatId seat) {
+        giveSeat.nameLeadVoice(seat, by(People.INES));
+    }
+
+    app.clearpane.core.exposure.SeatId leadSeat(PaneId pane, People person) {
+        return giveSeat.to(
+                pane, Objects.requireNonNull(contacts.get(person)).id(), SeatRole.SIGNATORY, by(People.INES));
+    }
+
+    void publish(PaneId pane) {
+        publishPane.publish(pane, panes.find(pane).orElseThrow().revision(), Optional.empty(), by(People.INES));
+        giveSeat.sendLinksToNewcomers(pane, by(People.INES));
+    }
+
+    void comesIn(People person) {
+        comeIn.accept(Objects.requireNonNull(contacts.get(person)));
+    }
+
+    void endSeat(app.clearpane.core.exposure.SeatId seat) {
+        giveSeat.end(seat, true, by(People.INES));
+    }
+
+    void show(PaneId pane, ItemId item, Showing showing) {
+        setShowing.at(pane, item, showing, false, by(People.TEO));
+    }
+
+    void holdBack(ItemId item) {
+        setShowing.holdBackEverywhere(item, false, by(People.TEO));
+    }
+
+    /** The identifier of one of the team. */
+    String member(People one) {
+        return team.get(one).id().toString();
+    }
+
+    ItemId deliverable(ProjectId project, PaneId pane, String name, String about, Rule rule) {
+        return addDeliverable.to(
+                project, new AddDeliverable.Wanted(new Name2(name).value(), about, pane, rule, 3), by(People.INES));
+    }
+
+    void usual(ProjectId project, String fee, String checklist) {
+        changeSigning.usual(
+                project,
+                new ChangeSigning.SigningForm("ALL", "", List.of(), "", "3", "2", fee, 0),
+                checklist.lines().toList(),
+                by(People.INES));
+    }
+
+    VersionId version(ItemId deliverable, String art, String fileName, String whatChanged, People maker) {
+        try (InputStream content = art(art)) {
+            return storeVersion
+                    .to(deliverable, new StoreVersion.Arriving(fileName, content, whatChanged), by(maker))
+                    .id();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private MarkupRow.Attachment brought(PaneId pane, People person, String picture) {
+        try (InputStream content = art(picture)) {
+            return attach.kept(panes.find(pane).orElseThrow().project(), by(person), picture, content);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private static InputStream art(String name) {
+        return Objects.requireNonNull(Cast.class.getResourceAsStream("/demo-files/" + name), name);
+    }
+
+    void send(VersionId version) {
+        sendVersion.send(version, by(People.INES));
+    }
+
+    /** A paper that was sent to some of the project's people. */
+    PaperId paper(
+            ProjectId project,
+            PaperKind kind,
+            String name,
+            String number,
+            String amount,
+            Optional<java.time.LocalDate> due,
+            String text,
+            People... recipients) {
+        String page = "<html><head><style>@page { size: A4; margin: 25mm } body { font: 11pt/1.5 Atkinson } h1 { font: "
+                + "700 20pt Bricolage }</style></head><body><p>Marram &amp; Finch</p><h1>"
+                + name.replace("&", "&amp;") + "</h1><p>" + text + "</p></body></html>";
+        try (InputStream content = new ByteArrayInputStream(app.clearpane.formats.clearance.PdfWriter.write(page))) {
+            PaperId paper = handlePaper.add(
+                    project,
+                    new HandlePaper.PaperForm(
+                            kind.name(),
+                            name,
+                            number,
+                            amount,
+                            java.time.LocalDate.ofInstant(clock.instant(), java.time.ZoneOffset.UTC)
+                                    .toString(),
+                            due.map(java.time.LocalDate::toString).orElse(""),
+                            java.util.Arrays.stream(recipients)
+                                    .map(person -> Objects.requireNonNull(contacts.get(person))
+                                            .id()
+                                            .toString())
+                                    .toList(),
+                            "",
+                            ""),
+                    name.toLowerCase(java.util.Locale.ROOT).replace(' ', '-') + ".pdf",
+                    content,
+                    by(People.INES));
+            handlePaper.send(paper, true, by(People.INES));
+            return paper;
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    void names(PaneId pane, People person, PaperId paper) {
+        handlePaper.open(through(pane, person), paper);
+        handlePaper.name(
+                through(pane, person),
+                paper,
+                papers.find(paper).orElseThrow().sha256(),
+                person.called().value(),
+                person == People.OTTOLINE ? SIGNATURE : null,
+                false);
+    }
+
+    void paid(PaperId paper, java.time.LocalDate day) {
+        handlePaper.paid(paper, day.toString(), by(People.INES));
+    }
+
+    ItemId folder(ProjectId project, String name) {
+        return addFile.folder(project, name, by(People.INES));
+    }
+
+    ItemId file(ProjectId project, Optional<ItemId> folder, String art, String fileName, People maker) {
+        try (InputStream content = art(art)) {
+            return addFile.to(project, folder, fileName, content, by(maker));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    ItemId note(ProjectId project, Optional<ItemId> folder, String text, String fileName, People maker) {
+        try {
+            return addFile.to(
+                    project,
+                    folder,
+                    fileName,
+                    new ByteArrayInputStream(text.getBytes(StandardCharsets.UTF_8)),
+                    by(maker));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    Viewer through(PaneId pane, People person) {
+        return viewers.at(pane, Objects.requireNonNull(contacts.get(person)).id(), clock.instant())
+                .orElseThrow();
+    }
+
+    MarkupRow mark(PaneId pane, People person, VersionId version, MarkForm form) {
+        return mark(pane, person, version, form, List.of());
+    }
+
+    /** A mark that brings pictures along, by the names of their files. */
+    MarkupRow mark(PaneId pane, People person, VersionId version, MarkForm form, List<String> pictures) {
+        VersionRow row = deliverables.version(version).orElseThrow();
+        return placeMark.on(
+                row,
+                form,
+                pictures.stream().map(picture -> brought(pane, person, picture)).toList(),
+                person.ofTeam() ? new Side.Team(as(person)) : new Side.Client(through(pane, person)));
+    }
+
+    static MarkForm point(int page, double x, double y, Intent intent, String note) {
+        return MarkForm.onSheet(page, "POINT", x, y, 0, 0, intent.name(), note, "client");
+    }
+
+    static MarkForm rectangle(int page, double x, double y, double width, double height, Intent intent, String note) {
+        return MarkForm.onSheet(page, "RECTANGLE", x, y, width, height, intent.name(), note, "client");
+    }
+
+    static MarkForm arrow(int page, double fromX, double fromY, double toX, double toY, Intent intent, String note) {
+        return MarkForm.onSheet(page, "ARROW", fromX, fromY, toX, toY, intent.name(), note, "client");
+    }
+
+    static MarkForm words(String quote, Intent intent, String note, String instead) {
+        return new MarkForm(
+                1, "TEXT", 0, 0, 0, 0, null, intent.name(), note, "client", null, quote, instead, null, null);
+    }
+
+    static MarkForm moment(double from, double to, Intent intent, String note) {
+        return new MarkForm(1, "NONE", 0, 0, 0, 0, null, intent.name(), note, "client", null, null, null, from, to);
+    }
+
+    static MarkForm moment(double at, MarkForm shape) {
+        return new MarkForm(
+                1,
+                shape.shape(),
+                shape.x1(),
+                shape.y1(),
+                shape.x2(),
+                shape.y2(),
+                null,
+                shape.intent(),
+                shape.note(),
+                "client",
+                null,
+                null,
+                null,
+                at,
+                null);
+    }
+
+    static MarkForm forTeam(MarkForm form) {
+        return MarkForm.onSheet(
+                form.page(),
+                form.shape(),
+                form.x1(),
+                form.y1(),
+                form.x2(),
+                form.y2(),
+                form.intent(),
+                form.note(),
+                "team");
+    }
+
+    void answer(MarkupRow mark, People person, PaneId pane, Optional<MarkupProgress.Act> act, String said) {
+        MarkupRow fresh = markups.find(mark.id()).orElseThrow();
+        answerMark.to(
+                fresh,
+                new AnswerMark.AnswerForm(act.map(Enum::name).orElse(""), said, "client", fresh.revision()),
+                List.of(),
+                person.ofTeam() ? new Side.Team(as(person)) : new Side.Client(through(pane, person)));
+    }
+
+    void decide(PaneId pane, People person, VersionId version, Decision decision, String sentence) {
+        Sha256 sha256 = deliverables.version(version).orElseThrow().sha256();
+        decideOnVersion.by(
+                through(pane, person),
+                version,
+                new DecisionForm(
+                        decision,
+                        sha256,
+                        sentence,
+                        decision.signs() ? person.called().value() : "",
+                        true));
+    }
+
+    void close(VersionId version, String reason) {
+        closeRound.byTeam(version, reason, by(People.INES));
+    }
+
+    void release(ItemId deliverable) {
+        releaseVersion.release(deliverable, by(People.INES));
+    }
+
+    Map<People, Contact> contacts() {
+        return contacts;
+    }
 }

@@ -13,30 +13,46 @@ import org.springframework.context.support.GenericApplicationContext;
 import org.springframework.mail.javamail.JavaMailSender;
 
 /**
- * Puts what only the demo has into a house whose parts were wired when it was built, as a house is that is opened for real, and takes out what the demo
- * has its own of. A house that wires itself when it starts finds both by its profile.
+ * Puts what only the demo has into a house whose parts were wired when it was built, as a house is that is opened for
+ * real, and takes out what the demo has its own of. A house that wires itself when it starts finds both by its profile.
  */
 public final class DemoParts implements ApplicationContextInitializer<GenericApplicationContext> {
-  /** The parts that only the demo has, beside those that {@link DemoSetup} makes. */
-  static final List<Class<?>> PARTS = List.of(Cast.class, PlanStory.class, WordsOfStory.class, DemoStory.class, StartDemo.class, PostRoomController.class);
-  /** What the demo has its own of, by name. */
-  static final List<String> NOT_IN_THE_DEMO = List.of("clock", "realQueueTime", "mailSender", "sayWhere");
+    /** The parts that only the demo has, beside those that {@link DemoSetup} makes. */
+    static final List<Class<?>> PARTS = List.of(
+            Cast.class,
+            PlanStory.class,
+            WordsOfStory.class,
+            DemoStory.class,
+            StartDemo.class,
+            PostRoomController.class);
+    /** What the demo has its own of, by name. */
+    static final List<String> NOT_IN_THE_DEMO = List.of("clock", "realQueueTime", "mailSender", "sayWhere");
 
-  @Override
-  public void initialize(GenericApplicationContext house) {
-    if (!AotDetector.useGeneratedArtifacts()) {
-      return;
+    @Override
+    public void initialize(GenericApplicationContext house) {
+        if (!AotDetector.useGeneratedArtifacts()) {
+            return;
+        }
+        DemoSetup setup = new DemoSetup();
+        house.registerBean(
+                "demoClock",
+                DemoClock.class,
+                () -> setup.demoClock(house.getEnvironment().getProperty("clearpane.demo.now", "")));
+        house.registerBean("queueTime", QueueTime.class, () -> setup.queueTime(house.getBean(DemoClock.class)));
+        house.registerBean(
+                "world", GreenMail.class, setup::world, definition -> definition.setDestroyMethodName("stop"));
+        house.registerBean(
+                "toTheWorld",
+                JavaMailSender.class,
+                () -> setup.toTheWorld(
+                        house.getBean(GreenMail.class),
+                        house.getEnvironment().getProperty("clearpane.demo.mail-port", Integer.class, 0)));
+        PARTS.forEach(part -> house.registerBean(part, DemoParts::givenWhatItNeeds));
+        house.addBeanFactoryPostProcessor(
+                parts -> NOT_IN_THE_DEMO.forEach(((BeanDefinitionRegistry) parts)::removeBeanDefinition));
     }
-    DemoSetup setup = new DemoSetup();
-    house.registerBean("demoClock", DemoClock.class, () -> setup.demoClock(house.getEnvironment().getProperty("clearpane.demo.now", "")));
-    house.registerBean("queueTime", QueueTime.class, () -> setup.queueTime(house.getBean(DemoClock.class)));
-    house.registerBean("world", GreenMail.class, setup::world, definition -> definition.setDestroyMethodName("stop"));
-    house.registerBean("toTheWorld", JavaMailSender.class, () -> setup.toTheWorld(house.getBean(GreenMail.class), house.getEnvironment().getProperty("clearpane.demo.mail-port", Integer.class, 0)));
-    PARTS.forEach(part -> house.registerBean(part, DemoParts::givenWhatItNeeds));
-    house.addBeanFactoryPostProcessor(parts -> NOT_IN_THE_DEMO.forEach(((BeanDefinitionRegistry) parts)::removeBeanDefinition));
-  }
 
-  private static void givenWhatItNeeds(BeanDefinition part) {
-    ((AbstractBeanDefinition) part).setAutowireMode(AbstractBeanDefinition.AUTOWIRE_CONSTRUCTOR);
-  }
+    private static void givenWhatItNeeds(BeanDefinition part) {
+        ((AbstractBeanDefinition) part).setAutowireMode(AbstractBeanDefinition.AUTOWIRE_CONSTRUCTOR);
+    }
 }

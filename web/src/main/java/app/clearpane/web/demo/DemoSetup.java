@@ -1,11 +1,10 @@
 package app.clearpane.web.demo;
 
-import java.util.Map;
 import app.clearpane.web.jobs.QueueTime;
 import com.icegreen.greenmail.util.GreenMail;
 import com.icegreen.greenmail.util.ServerSetup;
 import java.time.Instant;
-import org.springframework.beans.factory.annotation.Value;
+import java.util.Map;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -18,30 +17,37 @@ import org.springframework.mail.javamail.JavaMailSenderImpl;
 @Profile("demo")
 class DemoSetup {
 
-  /** @param now the instant at which the demo begins, as ISO 8601 writes it; empty for the real one */
-  @Bean
-  DemoClock demoClock(@Value("${clearpane.demo.now:}") String now) {
-    return new DemoClock(now.isEmpty() ? Instant.now() : Instant.parse(now));
-  }
+    /** @param now the instant at which the demo begins, as ISO 8601 writes it; empty for the real one */
+    @Bean
+    DemoClock demoClock(@Value("${clearpane.demo.now:}") String now) {
+        return new DemoClock(now.isEmpty() ? Instant.now() : Instant.parse(now));
+    }
 
-  @Bean
-  QueueTime queueTime(DemoClock clock) {
-    return clock::present;
-  }
+    @Bean
+    QueueTime queueTime(DemoClock clock) {
+        return clock::present;
+    }
 
-  @Bean(destroyMethod = "stop")
-  GreenMail world() {
-    GreenMail world = new GreenMail(new ServerSetup(0, "127.0.0.1", ServerSetup.PROTOCOL_SMTP));
-    world.start();
-    return world;
-  }
+    @Bean(destroyMethod = "stop")
+    GreenMail world() {
+        GreenMail world = new GreenMail(new ServerSetup(0, "127.0.0.1", ServerSetup.PROTOCOL_SMTP));
+        world.start();
+        return world;
+    }
 
-  @Bean
-  JavaMailSender toTheWorld(GreenMail world, @Value("${clearpane.demo.mail-port:0}") int elsewhere) {
-    JavaMailSenderImpl sender = new JavaMailSenderImpl();
-    sender.setHost("127.0.0.1");
-    sender.setPort(elsewhere > 0 ? elsewhere : world.getSmtp().getPort());
-    sender.getJavaMailProperties().putAll(Map.of("mail.smtp.connectiontimeout", "10000", "mail.smtp.timeout", "20000", "mail.smtp.writetimeout", "20000"));
-    return sender;
-  }
+    @Bean
+    JavaMailSender toTheWorld(GreenMail world, @Value("${clearpane.demo.mail-port:0}") int elsewhere) {
+        JavaMailSenderImpl sender = new JavaMailSenderImpl();
+        sender.setHost("127.0.0.1");
+        sender.setPort(elsewhere > 0 ? elsewhere : world.getSmtp().getPort());
+        sender.getJavaMailProperties()
+                .putAll(Map.of(
+                        "mail.smtp.connectiontimeout",
+                        "10000",
+                        "mail.smtp.timeout",
+                        "20000",
+                        "mail.smtp.writetimeout",
+                        "20000"));
+        return sender;
+    }
 }

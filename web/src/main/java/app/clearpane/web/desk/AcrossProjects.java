@@ -28,80 +28,129 @@ import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 
-/** Everything that goes on in the projects that are worked on, for the Desk; computed anew when something was written and once a minute. */
+/**
+ * Everything that goes on in the projects that are worked on, for the Desk; computed anew when something was written
+ * and once a minute.
+ */
 @Component
 class AcrossProjects {
-  private final States states;
-  private final WorkedOn workedOn;
-  private final PlanBook book;
-  private final Tasks tasks;
-  private final Papers papers;
-  private final TheAgency agency;
-  private final NextMoves nextMoves;
-  private final ThisWeek thisWeek;
-  private final AllDates allDates;
-  private final Directory directory;
-  private final TeamSight sight;
-  private final Clock clock;
-  private final KeptReading<Instant, All> kept;
+    private final States states;
+    private final WorkedOn workedOn;
+    private final PlanBook book;
+    private final Tasks tasks;
+    private final Papers papers;
+    private final TheAgency agency;
+    private final NextMoves nextMoves;
+    private final ThisWeek thisWeek;
+    private final AllDates allDates;
+    private final Directory directory;
+    private final TeamSight sight;
+    private final Clock clock;
+    private final KeptReading<Instant, All> kept;
 
-  AcrossProjects(States states, WorkedOn workedOn, PlanBook book, Tasks tasks, Papers papers, TheAgency agency, NextMoves nextMoves, ThisWeek thisWeek, AllDates allDates, Directory directory, TeamSight sight, Writes writes, Clock clock) {
-    this.states = states;
-    this.workedOn = workedOn;
-    this.book = book;
-    this.tasks = tasks;
-    this.papers = papers;
-    this.agency = agency;
-    this.nextMoves = nextMoves;
-    this.thisWeek = thisWeek;
-    this.allDates = allDates;
-    this.directory = directory;
-    this.sight = sight;
-    this.clock = clock;
-    this.kept = new KeptReading<>(writes, 1, minute -> read());
-  }
-
-  /** What the week is called that is looked ahead to. */
-  String week() {
-    return thisWeek.called();
-  }
-
-  /**
-   * All of it.
-   *
-   * @param works the deliverables of each project that has any
-   * @param moves what is to be done next, in order
-   * @param dated everything that has a day
-   * @param ahead the prospects with something to do next
-   */
-  record All(List<Project> projects, Map<ProjectId, ThePlan> plans, Map<ProjectId, List<DeliverableState>> works, List<NextMoves.Line> moves, List<ThisWeek.Due> due, List<ThisWeek.Unsorted> unsorted, List<AllDates.Dated> dated, List<Directory.Entry> ahead) {
-    /** The same without some projects. @param outside whether it is for somebody from outside, who reads of no papers and no prospects */
-    private All without(Set<ProjectId> hidden, boolean outside) {
-      Predicate<Project> seen = project -> !hidden.contains(project.id());
-      return new All(projects.stream().filter(seen).toList(), without(plans, hidden), without(works, hidden), moves.stream().filter(line -> seen.test(line.project()) && !(outside && line.address().endsWith("/papers"))).toList(), due.stream().filter(one -> seen.test(one.project())).toList(),
-          unsorted.stream().filter(one -> seen.test(one.project())).toList(), dated.stream().filter(one -> seen.test(one.project()) && !(outside && one.what() == AllDates.What.PAPER)).toList(), outside ? List.of() : ahead);
+    AcrossProjects(
+            States states,
+            WorkedOn workedOn,
+            PlanBook book,
+            Tasks tasks,
+            Papers papers,
+            TheAgency agency,
+            NextMoves nextMoves,
+            ThisWeek thisWeek,
+            AllDates allDates,
+            Directory directory,
+            TeamSight sight,
+            Writes writes,
+            Clock clock) {
+        this.states = states;
+        this.workedOn = workedOn;
+        this.book = book;
+        this.tasks = tasks;
+        this.papers = papers;
+        this.agency = agency;
+        this.nextMoves = nextMoves;
+        this.thisWeek = thisWeek;
+        this.allDates = allDates;
+        this.directory = directory;
+        this.sight = sight;
+        this.clock = clock;
+        this.kept = new KeptReading<>(writes, 1, minute -> read());
     }
 
-    private static <V> Map<ProjectId, V> without(Map<ProjectId, V> all, Set<ProjectId> hidden) {
-      Map<ProjectId, V> rest = new LinkedHashMap<>(all);
-      rest.keySet().removeAll(hidden);
-      return rest;
+    /** What the week is called that is looked ahead to. */
+    String week() {
+        return thisWeek.called();
     }
-  }
 
-  /** As it is now, of what is there for whoever looks. */
-  All now() {
-    All all = kept.of(clock.instant().truncatedTo(ChronoUnit.MINUTES));
-    Set<ProjectId> hidden = sight.hidden();
-    return hidden.isEmpty() ? all : all.without(hidden, sight.isOutside());
-  }
+    /**
+     * All of it.
+     *
+     * @param works the deliverables of each project that has any
+     * @param moves what is to be done next, in order
+     * @param dated everything that has a day
+     * @param ahead the prospects with something to do next
+     */
+    record All(
+            List<Project> projects,
+            Map<ProjectId, ThePlan> plans,
+            Map<ProjectId, List<DeliverableState>> works,
+            List<NextMoves.Line> moves,
+            List<ThisWeek.Due> due,
+            List<ThisWeek.Unsorted> unsorted,
+            List<AllDates.Dated> dated,
+            List<Directory.Entry> ahead) {
+        /**
+         * The same without some projects. @param outside whether it is for somebody from outside, who reads of no
+         * papers and no prospects
+         */
+        private All without(Set<ProjectId> hidden, boolean outside) {
+            Predicate<Project> seen = project -> !hidden.contains(project.id());
+            return new All(
+                    projects.stream().filter(seen).toList(),
+                    without(plans, hidden),
+                    without(works, hidden),
+                    moves.stream()
+                            .filter(line -> seen.test(line.project())
+                                    && !(outside && line.address().endsWith("/papers")))
+                            .toList(),
+                    due.stream().filter(one -> seen.test(one.project())).toList(),
+                    unsorted.stream().filter(one -> seen.test(one.project())).toList(),
+                    dated.stream()
+                            .filter(one -> seen.test(one.project()) && !(outside && one.what() == AllDates.What.PAPER))
+                            .toList(),
+                    outside ? List.of() : ahead);
+        }
 
-  private All read() {
-    List<DeliverableState> works = states.ofActiveProjects();
-    List<Project> projects = workedOn.everybodys();
-    Map<ProjectId, ThePlan> plans = book.of(projects);
-    Map<ItemId, TurnLedger> ledgers = plans.values().stream().anyMatch(ThePlan::isPlanned) ? tasks.ledgers(plans.keySet()) : Map.of();
-    List<Paper> unsettled = papers.unsettled(plans.keySet(), agency.today());
-    return new All(projects, plans, works.stream().collect(Collectors.groupingBy(state -> state.deliverable().project())), nextMoves.of(works, plans, ledgers, unsettled), thisWeek.due(works, plans), thisWeek.unsorted(works, plans), allDates.of(works, plans, unsettled), directory.ahead());
-  }
+        private static <V> Map<ProjectId, V> without(Map<ProjectId, V> all, Set<ProjectId> hidden) {
+            Map<ProjectId, V> rest = new LinkedHashMap<>(all);
+            rest.keySet().removeAll(hidden);
+            return rest;
+        }
+    }
+
+    /** As it is now, of what is there for whoever looks. */
+    All now() {
+        All all = kept.of(clock.instant().truncatedTo(ChronoUnit.MINUTES));
+        Set<ProjectId> hidden = sight.hidden();
+        return hidden.isEmpty() ? all : all.without(hidden, sight.isOutside());
+    }
+
+    private All read() {
+        List<DeliverableState> works = states.ofActiveProjects();
+        List<Project> projects = workedOn.everybodys();
+        Map<ProjectId, ThePlan> plans = book.of(projects);
+        Map<ItemId, TurnLedger> ledgers =
+                plans.values().stream().anyMatch(ThePlan::isPlanned) ? tasks.ledgers(plans.keySet()) : Map.of();
+        List<Paper> unsettled = papers.unsettled(plans.keySet(), agency.today());
+        return new All(
+                projects,
+                plans,
+                works.stream().collect(Collectors.groupingBy(state -> state.deliverable()
+                        .project())),
+                nextMoves.of(works, plans, ledgers, unsettled),
+                thisWeek.due(works, plans),
+                thisWeek.unsorted(works, plans),
+                allDates.of(works, plans, unsettled),
+                directory.ahead());
+    }
 }

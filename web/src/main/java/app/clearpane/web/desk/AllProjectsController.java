@@ -31,96 +31,165 @@ import org.springframework.web.bind.annotation.RequestParam;
 @TeamController
 @ForOutsideMakers
 class AllProjectsController {
-  private static final Set<String> SPANS = Set.of("month", "quarter", "year");
-  private static final int LANE = 22;
-  private final AcrossProjects across;
-  private final Projects projects;
-  private final WorkedOn workedOn;
-  private final ProjectFrame frame;
-  private final StandingWords standings;
-  private final TeamSight sight;
-  private final TheAgency agency;
+    private static final Set<String> SPANS = Set.of("month", "quarter", "year");
+    private static final int LANE = 22;
+    private final AcrossProjects across;
+    private final Projects projects;
+    private final WorkedOn workedOn;
+    private final ProjectFrame frame;
+    private final StandingWords standings;
+    private final TeamSight sight;
+    private final TheAgency agency;
 
-  AllProjectsController(AcrossProjects across, Projects projects, WorkedOn workedOn, ProjectFrame frame, StandingWords standings, TeamSight sight, TheAgency agency) {
-    this.across = across;
-    this.projects = projects;
-    this.workedOn = workedOn;
-    this.frame = frame;
-    this.standings = standings;
-    this.sight = sight;
-    this.agency = agency;
-  }
-
-  /** A project in a column. @param late whether its timing is in danger */
-  record Card(ProjectId id, String name, String client, String sentence, OptionalInt percent, boolean late) {}
-
-  /** The projects that stand alike. */
-  record Column(String name, List<Card> cards) {}
-
-  /** A phase on the axis, drawn on a width of 1,000; its words stand beside the drawing's own scale. @param lane from 0 @param width more than 0 */
-  record Bar(String name, String stage, LocalDate from, LocalDate to, double x, double width, int lane) {}
-
-  /** A project on the axis. @param height of its drawing @param agreed where the agreed finish lies */
-  record Row(ProjectId id, String name, String stands, List<Bar> bars, int height, double agreed, List<Strips.Tick> ticks) {}
-
-  @GetMapping("/t/projects")
-  String all(@RequestParam(defaultValue = "columns") String as, @RequestParam(defaultValue = "quarter") String span, Model model) {
-    AcrossProjects.All all = across.now();
-    model.addAttribute("as", as.equals("time") ? "time" : "columns");
-    if (as.equals("time")) {
-      String known = SPANS.contains(span) ? span : "quarter";
-      Strips strips = new Strips(known, agency.today());
-      model.addAttribute("span", known);
-      model.addAttribute("ticks", strips.ticks());
-      model.addAttribute("todayX", strips.x(agency.today()));
-      model.addAttribute("rows", all.projects().stream().map(project -> Objects.requireNonNull(all.plans().get(project.id()))).map(plan -> row(plan, strips)).toList());
-    } else {
-      model.addAttribute("columns", columns(all));
+    AllProjectsController(
+            AcrossProjects across,
+            Projects projects,
+            WorkedOn workedOn,
+            ProjectFrame frame,
+            StandingWords standings,
+            TeamSight sight,
+            TheAgency agency) {
+        this.across = across;
+        this.projects = projects;
+        this.workedOn = workedOn;
+        this.frame = frame;
+        this.standings = standings;
+        this.sight = sight;
+        this.agency = agency;
     }
-    return "desk/projects";
-  }
 
-  private List<Column> columns(AcrossProjects.All all) {
-    Map<Standing, List<Card>> cards = new EnumMap<>(Standing.class);
-    for (Project project : all.projects()) {
-      ThePlan plan = Objects.requireNonNull(all.plans().get(project.id()));
-      TurnCounts.Counts turns = workedOn.in(project);
-      Standing standing = plan.standing(turns);
-      boolean late = switch (plan.timing(standing)) {
-        case LATE, AT_RISK, FINISHED_LATE -> true;
-        case FINISHED_ON_TIME, ON_COURSE -> false;
-      };
-      cards.computeIfAbsent(standing, none -> new ArrayList<>()).add(new Card(project.id(), project.name(), project.clientName(), frame.sentence(project, plan, turns), plan.percent(), late));
-    }
-    List<Card> ended = projects.archived().stream().filter(project -> !sight.hides(project.id())).map(project -> new Card(project.id(), project.name(), project.clientName(), frame.ended(project), OptionalInt.empty(), false)).toList();
-    List<Standing> order = List.of(Standing.TO_BE_PLANNED, Standing.NOT_STARTED, Standing.UNDER_WAY, Standing.IN_REVIEW, Standing.WAITING_ON_THE_CLIENT, Standing.PAUSED, Standing.COMPLETE);
-    List<Column> columns = new ArrayList<>(order.stream().map(standing -> new Column(standings.of(standing), cards.getOrDefault(standing, List.of()))).filter(column -> !column.cards().isEmpty()).toList());
-    if (!ended.isEmpty()) {
-      columns.add(new Column(standings.of(Standing.ARCHIVED), ended));
-    }
-    return columns;
-  }
+    /** A project in a column. @param late whether its timing is in danger */
+    record Card(ProjectId id, String name, String client, String sentence, OptionalInt percent, boolean late) {}
 
-  /** Phases that overlap lie in lanes below each other. */
-  private Row row(ThePlan plan, Strips strips) {
-    List<Bar> bars = new ArrayList<>();
-    List<LocalDate> lanes = new ArrayList<>();
-    for (Phase phase : plan.phases().stream().map(one -> one.standing(plan.openIn(one.id()) > 0)).sorted(Comparator.comparing(Phase::startsOn)).toList()) {
-      int lane = 0;
-      while (lane < lanes.size() && !lanes.get(lane).isBefore(phase.startsOn())) {
-        lane++;
-      }
-      if (lane == lanes.size()) {
-        lanes.add(phase.endsOn());
-      } else {
-        lanes.set(lane, phase.endsOn());
-      }
-      double left = Math.max(0, strips.x(phase.startsOn()));
-      double right = Math.min(1_000, strips.x(phase.endsOn().plusDays(1)));
-      if (right > left) {
-        bars.add(new Bar(phase.name(), phase.stage().name().toLowerCase(java.util.Locale.ROOT), phase.startsOn(), phase.endsOn(), left, right - left, lane));
-      }
+    /** The projects that stand alike. */
+    record Column(String name, List<Card> cards) {}
+
+    /**
+     * A phase on the axis, drawn on a width of 1,000; its words stand beside the drawing's own scale. @param lane from
+     * 0 @param width more than 0
+     */
+    record Bar(String name, String stage, LocalDate from, LocalDate to, double x, double width, int lane) {}
+
+    /** A project on the axis. @param height of its drawing @param agreed where the agreed finish lies */
+    record Row(
+            ProjectId id,
+            String name,
+            String stands,
+            List<Bar> bars,
+            int height,
+            double agreed,
+            List<Strips.Tick> ticks) {}
+
+    @GetMapping("/t/projects")
+    String all(
+            @RequestParam(defaultValue = "columns") String as,
+            @RequestParam(defaultValue = "quarter") String span,
+            Model model) {
+        AcrossProjects.All all = across.now();
+        model.addAttribute("as", as.equals("time") ? "time" : "columns");
+        if (as.equals("time")) {
+            String known = SPANS.contains(span) ? span : "quarter";
+            Strips strips = new Strips(known, agency.today());
+            model.addAttribute("span", known);
+            model.addAttribute("ticks", strips.ticks());
+            model.addAttribute("todayX", strips.x(agency.today()));
+            model.addAttribute(
+                    "rows",
+                    all.projects().stream()
+                            .map(project -> Objects.requireNonNull(all.plans().get(project.id())))
+                            .map(plan -> row(plan, strips))
+                            .toList());
+        } else {
+            model.addAttribute("columns", columns(all));
+        }
+        return "desk/projects";
     }
-    return new Row(plan.project().id(), plan.project().fullName(), frame.sentence(plan.project(), plan, workedOn.in(plan.project())), bars, Math.max(1, lanes.size()) * LANE + 6, strips.x(plan.agreedFinish().plusDays(1)), strips.ticks());
-  }
+
+    private List<Column> columns(AcrossProjects.All all) {
+        Map<Standing, List<Card>> cards = new EnumMap<>(Standing.class);
+        for (Project project : all.projects()) {
+            ThePlan plan = Objects.requireNonNull(all.plans().get(project.id()));
+            TurnCounts.Counts turns = workedOn.in(project);
+            Standing standing = plan.standing(turns);
+            boolean late =
+                    switch (plan.timing(standing)) {
+                        case LATE, AT_RISK, FINISHED_LATE -> true;
+                        case FINISHED_ON_TIME, ON_COURSE -> false;
+                    };
+            cards.computeIfAbsent(standing, none -> new ArrayList<>())
+                    .add(new Card(
+                            project.id(),
+                            project.name(),
+                            project.clientName(),
+                            frame.sentence(project, plan, turns),
+                            plan.percent(),
+                            late));
+        }
+        List<Card> ended = projects.archived().stream()
+                .filter(project -> !sight.hides(project.id()))
+                .map(project -> new Card(
+                        project.id(),
+                        project.name(),
+                        project.clientName(),
+                        frame.ended(project),
+                        OptionalInt.empty(),
+                        false))
+                .toList();
+        List<Standing> order = List.of(
+                Standing.TO_BE_PLANNED,
+                Standing.NOT_STARTED,
+                Standing.UNDER_WAY,
+                Standing.IN_REVIEW,
+                Standing.WAITING_ON_THE_CLIENT,
+                Standing.PAUSED,
+                Standing.COMPLETE);
+        List<Column> columns = new ArrayList<>(order.stream()
+                .map(standing -> new Column(standings.of(standing), cards.getOrDefault(standing, List.of())))
+                .filter(column -> !column.cards().isEmpty())
+                .toList());
+        if (!ended.isEmpty()) {
+            columns.add(new Column(standings.of(Standing.ARCHIVED), ended));
+        }
+        return columns;
+    }
+
+    /** Phases that overlap lie in lanes below each other. */
+    private Row row(ThePlan plan, Strips strips) {
+        List<Bar> bars = new ArrayList<>();
+        List<LocalDate> lanes = new ArrayList<>();
+        for (Phase phase : plan.phases().stream()
+                .map(one -> one.standing(plan.openIn(one.id()) > 0))
+                .sorted(Comparator.comparing(Phase::startsOn))
+                .toList()) {
+            int lane = 0;
+            while (lane < lanes.size() && !lanes.get(lane).isBefore(phase.startsOn())) {
+                lane++;
+            }
+            if (lane == lanes.size()) {
+                lanes.add(phase.endsOn());
+            } else {
+                lanes.set(lane, phase.endsOn());
+            }
+            double left = Math.max(0, strips.x(phase.startsOn()));
+            double right = Math.min(1_000, strips.x(phase.endsOn().plusDays(1)));
+            if (right > left) {
+                bars.add(new Bar(
+                        phase.name(),
+                        phase.stage().name().toLowerCase(java.util.Locale.ROOT),
+                        phase.startsOn(),
+                        phase.endsOn(),
+                        left,
+                        right - left,
+                        lane));
+            }
+        }
+        return new Row(
+                plan.project().id(),
+                plan.project().fullName(),
+                frame.sentence(plan.project(), plan, workedOn.in(plan.project())),
+                bars,
+                Math.max(1, lanes.size()) * LANE + 6,
+                strips.x(plan.agreedFinish().plusDays(1)),
+                strips.ticks());
+    }
 }

@@ -15,25 +15,27 @@ import org.springframework.transaction.annotation.Transactional;
 /** Makes items, and shows them at once where items of their kind arrive Shown (V5). */
 @Component
 public class NewItem {
-  private final Items items;
-  private final Panes panes;
-  private final WatchArrivals arrivals;
-  private final Clock clock;
+    private final Items items;
+    private final Panes panes;
+    private final WatchArrivals arrivals;
+    private final Clock clock;
 
-  NewItem(Items items, Panes panes, WatchArrivals arrivals, Clock clock) {
-    this.items = items;
-    this.panes = panes;
-    this.arrivals = arrivals;
-    this.clock = clock;
-  }
+    NewItem(Items items, Panes panes, WatchArrivals arrivals, Clock clock) {
+        this.items = items;
+        this.panes = panes;
+        this.arrivals = arrivals;
+        this.clock = clock;
+    }
 
-  /** Makes one, below another or at the top. */
-  @Transactional
-  public ItemId add(ProjectId project, ContentKind kind, String name, Optional<ItemId> parent, Actor by) {
-    arrivals.watch(project, by);
-    Instant now = clock.instant();
-    ItemId id = items.add(project, kind, name, parent, now);
-    panes.all(project).arrivals().stream().filter(one -> one.kind() == kind).forEach(one -> panes.arriveShown(one.pane(), id, one.by(), now));
-    return id;
-  }
+    /** Makes one, below another or at the top. */
+    @Transactional
+    public ItemId add(ProjectId project, ContentKind kind, String name, Optional<ItemId> parent, Actor by) {
+        arrivals.watch(project, by);
+        Instant now = clock.instant();
+        ItemId id = items.add(project, kind, name, parent, now);
+        panes.all(project).arrivals().stream()
+                .filter(one -> one.kind() == kind)
+                .forEach(one -> panes.arriveShown(one.pane(), id, one.by(), now));
+        return id;
+    }
 }

@@ -12,26 +12,35 @@ import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 
-/** Writes to the Record that one of the team looked through a seat: as a look of theirs, once an hour for each seat, never as the client's. */
+/**
+ * Writes to the Record that one of the team looked through a seat: as a look of theirs, once an hour for each seat,
+ * never as the client's.
+ */
 @Component
 class NoteLooks {
-  private static final Duration SAME = Duration.ofHours(1);
-  private final Panes panes;
-  private final Tell tell;
-  private final TransactionTemplate transactions;
-  private final Cache<List<Object>, Boolean> lately = Caffeine.newBuilder().expireAfterWrite(SAME).maximumSize(100_000).build();
+    private static final Duration SAME = Duration.ofHours(1);
+    private final Panes panes;
+    private final Tell tell;
+    private final TransactionTemplate transactions;
+    private final Cache<List<Object>, Boolean> lately =
+            Caffeine.newBuilder().expireAfterWrite(SAME).maximumSize(100_000).build();
 
-  NoteLooks(Panes panes, Tell tell, TransactionTemplate transactions) {
-    this.panes = panes;
-    this.tell = tell;
-    this.transactions = transactions;
-  }
-
-  @EventListener
-  void note(LookedThrough look) {
-    if (lately.asMap().putIfAbsent(List.of(look.member().id(), look.viewer().seat()), true) == null) {
-      transactions.executeWithoutResult(status -> tell.of(look.viewer().project(), look.viewer().pane().value(),
-          new ShowingActs.LookedThrough(look.member().actor(), panes.find(look.viewer().pane()).orElseThrow().name(), look.viewer().name())));
+    NoteLooks(Panes panes, Tell tell, TransactionTemplate transactions) {
+        this.panes = panes;
+        this.tell = tell;
+        this.transactions = transactions;
     }
-  }
+
+    @EventListener
+    void note(LookedThrough look) {
+        if (lately.asMap().putIfAbsent(List.of(look.member().id(), look.viewer().seat()), true) == null) {
+            transactions.executeWithoutResult(status -> tell.of(
+                    look.viewer().project(),
+                    look.viewer().pane().value(),
+                    new ShowingActs.LookedThrough(
+                            look.member().actor(),
+                            panes.find(look.viewer().pane()).orElseThrow().name(),
+                            look.viewer().name())));
+        }
+    }
 }

@@ -15,9 +15,9 @@ import app.clearpane.web.project.ProjectFrame;
 import app.clearpane.web.security.Person;
 import java.io.IOException;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
-import java.util.Optional;
 import org.springframework.core.io.Resource;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -33,83 +33,109 @@ import org.springframework.web.multipart.MultipartFile;
 @TeamController
 @ForOutsideMakers
 class FileController {
-  private final ProjectFrame frame;
-  private final ProjectFiles files;
-  private final FileWindows windows;
-  private final AddFile addFile;
-  private final SheetBytes bytes;
-  private final WrittenRows rows;
-  private final WatchArrivals arrivals;
+    private final ProjectFrame frame;
+    private final ProjectFiles files;
+    private final FileWindows windows;
+    private final AddFile addFile;
+    private final SheetBytes bytes;
+    private final WrittenRows rows;
+    private final WatchArrivals arrivals;
 
-  FileController(ProjectFrame frame, ProjectFiles files, FileWindows windows, AddFile addFile, SheetBytes bytes, WrittenRows rows, WatchArrivals arrivals) {
-    this.frame = frame;
-    this.files = files;
-    this.windows = windows;
-    this.addFile = addFile;
-    this.bytes = bytes;
-    this.rows = rows;
-    this.arrivals = arrivals;
-  }
+    FileController(
+            ProjectFrame frame,
+            ProjectFiles files,
+            FileWindows windows,
+            AddFile addFile,
+            SheetBytes bytes,
+            WrittenRows rows,
+            WatchArrivals arrivals) {
+        this.frame = frame;
+        this.files = files;
+        this.windows = windows;
+        this.addFile = addFile;
+        this.bytes = bytes;
+        this.rows = rows;
+        this.arrivals = arrivals;
+    }
 
-  @GetMapping("/t/projects/{project}/files")
-  String all(@PathVariable ProjectId project, @RequestParam Optional<ItemId> deleted, CsrfToken token, Model model) {
-    frame.above(model, project, "Files");
-    List<FileWindows.Line> lines = windows.of(project);
-    model.addAttribute("files", lines);
-    model.addAttribute("rows", rows.html("files/_row", lines, token.getToken()));
-    model.addAttribute("folders", files.folders(project));
-    model.addAttribute("deleted", deleted.flatMap(files::find).orElse(null));
-    model.addAttribute("seenAgain", deleted.map(file -> arrivals.ifBroughtBack(project, file)).orElse(List.of()));
-    return "files/list";
-  }
+    @GetMapping("/t/projects/{project}/files")
+    String all(@PathVariable ProjectId project, @RequestParam Optional<ItemId> deleted, CsrfToken token, Model model) {
+        frame.above(model, project, "Files");
+        List<FileWindows.Line> lines = windows.of(project);
+        model.addAttribute("files", lines);
+        model.addAttribute("rows", rows.html("files/_row", lines, token.getToken()));
+        model.addAttribute("folders", files.folders(project));
+        model.addAttribute("deleted", deleted.flatMap(files::find).orElse(null));
+        model.addAttribute(
+                "seenAgain",
+                deleted.map(file -> arrivals.ifBroughtBack(project, file)).orElse(List.of()));
+        return "files/list";
+    }
 
-  @PostMapping("/t/projects/{project}/files")
-  String add(@PathVariable ProjectId project, @RequestParam MultipartFile file, @RequestParam String folder, @AuthenticationPrincipal Person me) throws IOException {
-    Input input = new Input();
-    String name = Optional.ofNullable(file.getOriginalFilename()).orElse("");
-    input.require(!name.isEmpty(), "Choose a file first.");
-    Optional<ItemId> into = folder.isEmpty() ? Optional.empty() : input.one("The folder", folder, ItemId::of);
-    input.allGood();
-    addFile.to(project, into, name, file.getInputStream(), me.actor());
-    return "redirect:/t/projects/" + project + "/files";
-  }
+    @PostMapping("/t/projects/{project}/files")
+    String add(
+            @PathVariable ProjectId project,
+            @RequestParam MultipartFile file,
+            @RequestParam String folder,
+            @AuthenticationPrincipal Person me)
+            throws IOException {
+        Input input = new Input();
+        String name = Optional.ofNullable(file.getOriginalFilename()).orElse("");
+        input.require(!name.isEmpty(), "Choose a file first.");
+        Optional<ItemId> into = folder.isEmpty() ? Optional.empty() : input.one("The folder", folder, ItemId::of);
+        input.allGood();
+        addFile.to(project, into, name, file.getInputStream(), me.actor());
+        return "redirect:/t/projects/" + project + "/files";
+    }
 
-  @PostMapping("/t/projects/{project}/folders")
-  String addFolder(@PathVariable ProjectId project, @RequestParam String name, @AuthenticationPrincipal Person me) {
-    addFile.folder(project, name, me.actor());
-    return "redirect:/t/projects/" + project + "/files";
-  }
+    @PostMapping("/t/projects/{project}/folders")
+    String addFolder(@PathVariable ProjectId project, @RequestParam String name, @AuthenticationPrincipal Person me) {
+        addFile.folder(project, name, me.actor());
+        return "redirect:/t/projects/" + project + "/files";
+    }
 
-  @PostMapping("/t/files/{file}/delete")
-  String delete(@PathVariable ItemId file, @AuthenticationPrincipal Person me) {
-    return "redirect:/t/projects/" + addFile.delete(file, me.actor()) + "/files?deleted=" + file;
-  }
+    @PostMapping("/t/files/{file}/delete")
+    String delete(@PathVariable ItemId file, @AuthenticationPrincipal Person me) {
+        return "redirect:/t/projects/" + addFile.delete(file, me.actor()) + "/files?deleted=" + file;
+    }
 
-  @PostMapping("/t/files/{file}/restore")
-  String restore(@PathVariable ItemId file, @RequestParam(defaultValue = "false") boolean sure, @AuthenticationPrincipal Person me) {
-    return "redirect:/t/projects/" + addFile.restore(file, sure, me.actor()) + "/files";
-  }
+    @PostMapping("/t/files/{file}/restore")
+    String restore(
+            @PathVariable ItemId file,
+            @RequestParam(defaultValue = "false") boolean sure,
+            @AuthenticationPrincipal Person me) {
+        return "redirect:/t/projects/" + addFile.restore(file, sure, me.actor()) + "/files";
+    }
 
-  @PostMapping("/t/projects/{project}/files/move")
-  String move(@PathVariable ProjectId project, @RequestParam(name = "file", required = false) List<String> chosen, @RequestParam String folder, @RequestParam(defaultValue = "false") boolean sure, @AuthenticationPrincipal Person me) {
-    Input input = new Input();
-    Set<ItemId> some = chosen == null ? Set.of() : chosen.stream().flatMap(one -> input.one("A file", one, ItemId::of).stream()).collect(Collectors.toSet());
-    input.require(!some.isEmpty(), "Tick the files to move first.");
-    Optional<ItemId> into = folder.isEmpty() ? Optional.empty() : input.one("The folder", folder, ItemId::of);
-    input.allGood();
-    addFile.move(project, some, into, sure, me.actor());
-    return "redirect:/t/projects/" + project + "/files";
-  }
+    @PostMapping("/t/projects/{project}/files/move")
+    String move(
+            @PathVariable ProjectId project,
+            @RequestParam(name = "file", required = false) List<String> chosen,
+            @RequestParam String folder,
+            @RequestParam(defaultValue = "false") boolean sure,
+            @AuthenticationPrincipal Person me) {
+        Input input = new Input();
+        Set<ItemId> some = chosen == null
+                ? Set.of()
+                : chosen.stream()
+                        .flatMap(one -> input.one("A file", one, ItemId::of).stream())
+                        .collect(Collectors.toSet());
+        input.require(!some.isEmpty(), "Tick the files to move first.");
+        Optional<ItemId> into = folder.isEmpty() ? Optional.empty() : input.one("The folder", folder, ItemId::of);
+        input.allGood();
+        addFile.move(project, some, into, sure, me.actor());
+        return "redirect:/t/projects/" + project + "/files";
+    }
 
-  /** The first page of a file that was drawn, small. */
-  @GetMapping("/t/files/{file}/picture")
-  ResponseEntity<Resource> picture(@PathVariable ItemId file) {
-    return bytes.sheet(NotThere.unless(files.find(file)).sha256(), 1, SheetBytes.Size.small);
-  }
+    /** The first page of a file that was drawn, small. */
+    @GetMapping("/t/files/{file}/picture")
+    ResponseEntity<Resource> picture(@PathVariable ItemId file) {
+        return bytes.sheet(NotThere.unless(files.find(file)).sha256(), 1, SheetBytes.Size.small);
+    }
 
-  @GetMapping("/t/files/{file}/content")
-  ResponseEntity<Resource> content(@PathVariable ItemId file) {
-    FileRow found = NotThere.unless(files.find(file));
-    return bytes.download(found.sha256(), found.name());
-  }
+    @GetMapping("/t/files/{file}/content")
+    ResponseEntity<Resource> content(@PathVariable ItemId file) {
+        FileRow found = NotThere.unless(files.find(file));
+        return bytes.download(found.sha256(), found.name());
+    }
 }

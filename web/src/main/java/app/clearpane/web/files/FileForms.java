@@ -13,27 +13,28 @@ import org.springframework.stereotype.Component;
 /** How files stand that the room's forms do away with. */
 @Component
 class FileForms implements FormStates {
-  private final ProjectFiles files;
+    private final ProjectFiles files;
 
-  FileForms(ProjectFiles files) {
-    this.files = files;
-  }
-
-  /** Where a file lies. @param folder the name of its folder; null at the top */
-  static String lies(@Nullable String folder) {
-    return "in " + Objects.requireNonNullElse(folder, "no folder");
-  }
-
-  @Override
-  public List<FormState> states() {
-    return List.of(FormState.of("/t/files/{file}/delete", "", asked -> file(asked).map(file -> lies(file.folderName()))));
-  }
-
-  private Optional<FileRow> file(Asked asked) {
-    try {
-      return files.find(ItemId.of(asked.path("file")));
-    } catch (IllegalArgumentException none) {
-      return Optional.empty();
+    FileForms(ProjectFiles files) {
+        this.files = files;
     }
-  }
+
+    /** Where a file lies. @param folder the name of its folder; null at the top */
+    static String lies(@Nullable String folder) {
+        return "in " + Objects.requireNonNullElse(folder, "no folder");
+    }
+
+    @Override
+    public List<FormState> states() {
+        return List.of(
+                FormState.of("/t/files/{file}/delete", "", asked -> file(asked).map(file -> lies(file.folderName()))));
+    }
+
+    private Optional<FileRow> file(Asked asked) {
+        try {
+            return files.find(ItemId.of(asked.path("file")));
+        } catch (IllegalArgumentException none) {
+            return Optional.empty();
+        }
+    }
 }

@@ -1,36 +1,39 @@
 package app.clearpane.web.files;
 
+import app.clearpane.core.files.Sha256;
 import app.clearpane.core.project.ProjectId;
+import app.clearpane.store.deliverable.Drawings;
 import app.clearpane.store.files.FileRow;
 import app.clearpane.store.files.ProjectFiles;
 import app.clearpane.web.exposure.Windows;
 import java.util.List;
 import java.util.Map;
-import app.clearpane.core.files.Sha256;
-import app.clearpane.store.deliverable.Drawings;
 import java.util.Set;
 import org.springframework.stereotype.Component;
 
 /** Files with the little window that says who sees each. */
 @Component
 class FileWindows {
-  private final ProjectFiles files;
-  private final Windows windows;
-  private final Drawings drawings;
+    private final ProjectFiles files;
+    private final Windows windows;
+    private final Drawings drawings;
 
-  FileWindows(ProjectFiles files, Windows windows, Drawings drawings) {
-    this.files = files;
-    this.windows = windows;
-    this.drawings = drawings;
-  }
+    FileWindows(ProjectFiles files, Windows windows, Drawings drawings) {
+        this.files = files;
+        this.windows = windows;
+        this.drawings = drawings;
+    }
 
-  /** A file and its window. @param drawn whether there is a small picture of it */
-  record Line(FileRow file, Windows.Window window, boolean drawn) {}
+    /** A file and its window. @param drawn whether there is a small picture of it */
+    record Line(FileRow file, Windows.Window window, boolean drawn) {}
 
-  List<Line> of(ProjectId project) {
-    Map<?, Windows.Window> seen = windows.of(project);
-    List<FileRow> all = files.of(project);
-    Set<Sha256> drawn = drawings.firstSheets(all.stream().map(FileRow::sha256).toList()).keySet();
-    return all.stream().map(file -> new Line(file, seen.get(file.id()), drawn.contains(file.sha256()))).toList();
-  }
+    List<Line> of(ProjectId project) {
+        Map<?, Windows.Window> seen = windows.of(project);
+        List<FileRow> all = files.of(project);
+        Set<Sha256> drawn =
+                drawings.firstSheets(all.stream().map(FileRow::sha256).toList()).keySet();
+        return all.stream()
+                .map(file -> new Line(file, seen.get(file.id()), drawn.contains(file.sha256())))
+                .toList();
+    }
 }

@@ -17,40 +17,52 @@ import org.springframework.web.bind.annotation.RequestParam;
 /** What the team makes of a mark. Each form says on which version's light table it stands. */
 @TeamController
 class FollowUpController {
-  private final GiveMark giveMark;
-  private final MakeTask makeTask;
-  private final JoinMarks joinMarks;
+    private final GiveMark giveMark;
+    private final MakeTask makeTask;
+    private final JoinMarks joinMarks;
 
-  FollowUpController(GiveMark giveMark, MakeTask makeTask, JoinMarks joinMarks) {
-    this.giveMark = giveMark;
-    this.makeTask = makeTask;
-    this.joinMarks = joinMarks;
-  }
+    FollowUpController(GiveMark giveMark, MakeTask makeTask, JoinMarks joinMarks) {
+        this.giveMark = giveMark;
+        this.makeTask = makeTask;
+        this.joinMarks = joinMarks;
+    }
 
-  @PostMapping("/t/marks/{mark}/doer")
-  String give(@PathVariable MarkupId mark, @RequestParam String doer, @RequestParam int revision, @RequestParam VersionId on, @AuthenticationPrincipal Person.OfTeam me) {
-    Input input = new Input();
-    Optional<TeamMemberId> member = doer.isBlank() ? Optional.empty() : input.one("Who does it", doer, TeamMemberId::of);
-    input.allGood();
-    return back(giveMark.to(mark, member, revision, me), on);
-  }
+    @PostMapping("/t/marks/{mark}/doer")
+    String give(
+            @PathVariable MarkupId mark,
+            @RequestParam String doer,
+            @RequestParam int revision,
+            @RequestParam VersionId on,
+            @AuthenticationPrincipal Person.OfTeam me) {
+        Input input = new Input();
+        Optional<TeamMemberId> member =
+                doer.isBlank() ? Optional.empty() : input.one("Who does it", doer, TeamMemberId::of);
+        input.allGood();
+        return back(giveMark.to(mark, member, revision, me), on);
+    }
 
-  @PostMapping("/t/marks/{mark}/task")
-  String task(@PathVariable MarkupId mark, @RequestParam VersionId on, @AuthenticationPrincipal Person.OfTeam me) throws IOException {
-    return back(makeTask.of(mark, me), on);
-  }
+    @PostMapping("/t/marks/{mark}/task")
+    String task(@PathVariable MarkupId mark, @RequestParam VersionId on, @AuthenticationPrincipal Person.OfTeam me)
+            throws IOException {
+        return back(makeTask.of(mark, me), on);
+    }
 
-  @PostMapping("/t/marks/{mark}/join")
-  String join(@PathVariable MarkupId mark, @RequestParam MarkupId with, @RequestParam VersionId on, @AuthenticationPrincipal Person.OfTeam me) {
-    return back(joinMarks.join(mark, with, me), on);
-  }
+    @PostMapping("/t/marks/{mark}/join")
+    String join(
+            @PathVariable MarkupId mark,
+            @RequestParam MarkupId with,
+            @RequestParam VersionId on,
+            @AuthenticationPrincipal Person.OfTeam me) {
+        return back(joinMarks.join(mark, with, me), on);
+    }
 
-  @PostMapping("/t/marks/{mark}/part")
-  String part(@PathVariable MarkupId mark, @RequestParam VersionId on, @AuthenticationPrincipal Person.OfTeam me) {
-    return back(joinMarks.part(mark, me), on);
-  }
+    @PostMapping("/t/marks/{mark}/part")
+    String part(@PathVariable MarkupId mark, @RequestParam VersionId on, @AuthenticationPrincipal Person.OfTeam me) {
+        return back(joinMarks.part(mark, me), on);
+    }
 
-  private static String back(MarkupRow mark, VersionId on) {
-    return "redirect:/t/versions/" + on + "/light-table?page=" + mark.place().page() + "#mark-" + mark.id();
-  }
+    private static String back(MarkupRow mark, VersionId on) {
+        return "redirect:/t/versions/" + on + "/light-table?page="
+                + mark.place().page() + "#mark-" + mark.id();
+    }
 }

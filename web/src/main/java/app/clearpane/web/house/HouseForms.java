@@ -14,29 +14,36 @@ import org.springframework.stereotype.Component;
 /** Forms of what things are called here, each with what it was shown with. Templates call it {@code housed}. */
 @Component
 class HouseForms implements FormStates, Speech {
-  private final HouseHabits habits;
+    private final HouseHabits habits;
 
-  HouseForms(HouseHabits habits) {
-    this.habits = habits;
-  }
+    HouseForms(HouseHabits habits) {
+        this.habits = habits;
+    }
 
-  @Override
-  public String name() {
-    return "housed";
-  }
+    @Override
+    public String name() {
+        return "housed";
+    }
 
-  /** What a state is called where nothing else was said. */
-  public String plain(Standing standing) {
-    return StandingWords.plain(standing);
-  }
+    /** What a state is called where nothing else was said. */
+    public String plain(Standing standing) {
+        return StandingWords.plain(standing);
+    }
 
-  /** Names of states, one after another. */
-  public String standings(Map<Standing, String> named) {
-    return KeepHouse.NAMEABLE.stream().map(standing -> named.getOrDefault(standing, "")).collect(Collectors.joining("; "));
-  }
+    /** Names of states, one after another. */
+    public String standings(Map<Standing, String> named) {
+        return KeepHouse.NAMEABLE.stream()
+                .map(standing -> named.getOrDefault(standing, ""))
+                .collect(Collectors.joining("; "));
+    }
 
-  @Override
-  public List<FormState> states() {
-    return List.of(FormState.of("/t/house/standings", "", asked -> Optional.of(standings(habits.standings()))), FormState.of("/t/house/prospects", "steps", asked -> Optional.of(String.join(", ", habits.prospectSteps()))));
-  }
+    @Override
+    public List<FormState> states() {
+        return List.of(
+                FormState.of("/t/house/standings", "", asked -> Optional.of(standings(habits.standings()))),
+                FormState.of(
+                        "/t/house/prospects",
+                        "steps",
+                        asked -> Optional.of(String.join(", ", habits.prospectSteps()))));
+    }
 }

@@ -4,6 +4,9 @@ import app.clearpane.core.plan.Today;
 
 /** What follows when one day at the agency becomes another although nobody did anything. */
 public interface DayTurns {
-  /** Does it, in the transaction that keeps it from being done again. @param from the day for which it was done last; several may have passed since */
-  void turned(Today from, Today to);
+    /**
+     * Does it, in the transaction that keeps it from being done again. @param from the day for which it was done last;
+     * several may have passed since
+     */
+    void turned(Today from, Today to);
 }

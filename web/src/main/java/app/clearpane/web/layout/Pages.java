@@ -9,18 +9,18 @@ import org.thymeleaf.context.Context;
 /** Renders templates where no request is answered: mails, certificates, events. Links in them are written out. */
 @Component
 public class Pages {
-  private final ITemplateEngine templates;
-  private final Speech.Everywhere speech;
+    private final ITemplateEngine templates;
+    private final Speech.Everywhere speech;
 
-  Pages(ITemplateEngine templates, Speech.Everywhere speech) {
-    this.templates = templates;
-    this.speech = speech;
-  }
+    Pages(ITemplateEngine templates, Speech.Everywhere speech) {
+        this.templates = templates;
+        this.speech = speech;
+    }
 
-  /** The template with this model. */
-  public String render(String template, Map<String, Object> model) {
-    Context context = new Context(Locale.UK, model);
-    context.setVariables(speech.byName());
-    return templates.process(template, context);
-  }
+    /** The template with this model. */
+    public String render(String template, Map<String, Object> model) {
+        Context context = new Context(Locale.UK, model);
+        context.setVariables(speech.byName());
+        return templates.process(template, context);
+    }
 }

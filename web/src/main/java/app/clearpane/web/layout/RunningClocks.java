@@ -13,33 +13,33 @@ import org.springframework.transaction.support.TransactionSynchronizationManager
 /** The clocks that run, for every page. Remembered until one is started or stopped. */
 @Component
 public class RunningClocks {
-  private final TimeSpent timeSpent;
-  private final AtomicReference<@Nullable Map<TeamMemberId, TimeSpent.Running>> known = new AtomicReference<>();
+    private final TimeSpent timeSpent;
+    private final AtomicReference<@Nullable Map<TeamMemberId, TimeSpent.Running>> known = new AtomicReference<>();
 
-  RunningClocks(TimeSpent timeSpent) {
-    this.timeSpent = timeSpent;
-  }
-
-  /** Somebody's. */
-  public Optional<TimeSpent.Running> of(TeamMemberId member) {
-    Map<TeamMemberId, TimeSpent.Running> clocks = known.get();
-    if (clocks == null) {
-      clocks = timeSpent.clocks();
-      known.set(clocks);
+    RunningClocks(TimeSpent timeSpent) {
+        this.timeSpent = timeSpent;
     }
-    return Optional.ofNullable(clocks.get(member));
-  }
 
-  /** Reads them anew, now and once what changed is kept. */
-  public void changed() {
-    known.set(null);
-    if (TransactionSynchronizationManager.isSynchronizationActive()) {
-      TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
-        @Override
-        public void afterCompletion(int status) {
-          known.set(null);
+    /** Somebody's. */
+    public Optional<TimeSpent.Running> of(TeamMemberId member) {
+        Map<TeamMemberId, TimeSpent.Running> clocks = known.get();
+        if (clocks == null) {
+            clocks = timeSpent.clocks();
+            known.set(clocks);
         }
-      });
+        return Optional.ofNullable(clocks.get(member));
     }
-  }
+
+    /** Reads them anew, now and once what changed is kept. */
+    public void changed() {
+        known.set(null);
+        if (TransactionSynchronizationManager.isSynchronizationActive()) {
+            TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
+                @Override
+                public void afterCompletion(int status) {
+                    known.set(null);
+                }
+            });
+        }
+    }
 }

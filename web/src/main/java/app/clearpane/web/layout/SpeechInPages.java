@@ -7,14 +7,14 @@ import org.springframework.web.bind.annotation.ModelAttribute;
 /** Gives every page the words that templates use. */
 @ControllerAdvice
 class SpeechInPages {
-  private final Speech.Everywhere speech;
+    private final Speech.Everywhere speech;
 
-  SpeechInPages(Speech.Everywhere speech) {
-    this.speech = speech;
-  }
+    SpeechInPages(Speech.Everywhere speech) {
+        this.speech = speech;
+    }
 
-  @ModelAttribute
-  void speech(Model model) {
-    model.addAllAttributes(speech.byName());
-  }
+    @ModelAttribute
+    void speech(Model model) {
+        model.addAllAttributes(speech.byName());
+    }
 }

@@ -15,42 +15,44 @@ import org.springframework.web.bind.annotation.ModelAttribute;
 /** What the band above every page of the team shows. */
 @ControllerAdvice(annotations = TeamController.class)
 class TeamFrame {
-  private static final int WORKED_ON = 30;
-  private final WorkedOn workedOn;
-  private final RecordWatch watch;
-  private final RunningClocks clocks;
+    private static final int WORKED_ON = 30;
+    private final WorkedOn workedOn;
+    private final RecordWatch watch;
+    private final RunningClocks clocks;
 
-  TeamFrame(WorkedOn workedOn, RecordWatch watch, RunningClocks clocks) {
-    this.workedOn = workedOn;
-    this.watch = watch;
-    this.clocks = clocks;
-  }
+    TeamFrame(WorkedOn workedOn, RecordWatch watch, RunningClocks clocks) {
+        this.workedOn = workedOn;
+        this.watch = watch;
+        this.clocks = clocks;
+    }
 
-  @ModelAttribute("me")
-  Person.@Nullable OfTeam me(@AuthenticationPrincipal @Nullable Person person) {
-    return person instanceof Person.OfTeam member ? member : null;
-  }
+    @ModelAttribute("me")
+    Person.@Nullable OfTeam me(@AuthenticationPrincipal @Nullable Person person) {
+        return person instanceof Person.OfTeam member ? member : null;
+    }
 
-  /** The projects one may go to from anywhere. */
-  @ModelAttribute("worked")
-  List<Project> worked() {
-    return workedOn.projects().stream().limit(WORKED_ON).toList();
-  }
+    /** The projects one may go to from anywhere. */
+    @ModelAttribute("worked")
+    List<Project> worked() {
+        return workedOn.projects().stream().limit(WORKED_ON).toList();
+    }
 
-  @ModelAttribute("counts")
-  TurnCounts.Counts counts() {
-    return workedOn.inAll();
-  }
+    @ModelAttribute("counts")
+    TurnCounts.Counts counts() {
+        return workedOn.inAll();
+    }
 
-  /** The clock that runs for whoever looks. */
-  @ModelAttribute("running")
-  TimeSpent.@Nullable Running running(@AuthenticationPrincipal @Nullable Person person) {
-    return person instanceof Person.OfTeam member ? clocks.of(member.memberId()).orElse(null) : null;
-  }
+    /** The clock that runs for whoever looks. */
+    @ModelAttribute("running")
+    TimeSpent.@Nullable Running running(@AuthenticationPrincipal @Nullable Person person) {
+        return person instanceof Person.OfTeam member
+                ? clocks.of(member.memberId()).orElse(null)
+                : null;
+    }
 
-  /** Faults of the Record: shouted on every page. */
-  @ModelAttribute("faults")
-  List<Records.Fault> faults() {
-    return watch.faults();
-  }
+    /** Faults of the Record: shouted on every page. */
+    @ModelAttribute("faults")
+    List<Records.Fault> faults() {
+        return watch.faults();
+    }
 }

@@ -12,21 +12,21 @@ import org.springframework.stereotype.Component;
 /** Who is of the team, kept as long as nothing is written: most pages name somebody of it. */
 @Component
 public class TheTeam {
-  private final KeptReading<String, List<TeamMember>> kept;
+    private final KeptReading<String, List<TeamMember>> kept;
 
-  TheTeam(People people, Writes writes) {
-    this.kept = new KeptReading<>(writes, 1, everybody -> List.copyOf(people.team()));
-  }
+    TheTeam(People people, Writes writes) {
+        this.kept = new KeptReading<>(writes, 1, everybody -> List.copyOf(people.team()));
+    }
 
-  /** All of them, by name. */
-  public List<TeamMember> members() {
-    return kept.of("everybody");
-  }
+    /** All of them, by name. */
+    public List<TeamMember> members() {
+        return kept.of("everybody");
+    }
 
-  /** Their names, in the same order. */
-  public Map<TeamMemberId, String> names() {
-    Map<TeamMemberId, String> names = new LinkedHashMap<>();
-    members().forEach(member -> names.put(member.id(), member.name()));
-    return names;
-  }
+    /** Their names, in the same order. */
+    public Map<TeamMemberId, String> names() {
+        Map<TeamMemberId, String> names = new LinkedHashMap<>();
+        members().forEach(member -> names.put(member.id(), member.name()));
+        return names;
+    }
 }

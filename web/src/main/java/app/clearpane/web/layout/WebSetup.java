@@ -28,95 +28,107 @@ import org.thymeleaf.templatemode.TemplateMode;
 /** Keeps what only managers or owners do to them, and lets a form in only with all its fields. */
 @Configuration(proxyBeanMethods = false)
 class WebSetup implements WebMvcConfigurer {
-  private final ObjectProvider<ChangedMeanwhile> changedMeanwhile;
+    private final ObjectProvider<ChangedMeanwhile> changedMeanwhile;
 
-  WebSetup(ObjectProvider<ChangedMeanwhile> changedMeanwhile) {
-    this.changedMeanwhile = changedMeanwhile;
-  }
+    WebSetup(ObjectProvider<ChangedMeanwhile> changedMeanwhile) {
+        this.changedMeanwhile = changedMeanwhile;
+    }
 
-  @Bean
-  FilterRegistrationBean<ResourceUrlEncodingFilter> staticAddresses(ObjectProvider<ResourceUrlProvider> resources) {
-    FilterRegistrationBean<ResourceUrlEncodingFilter> registration = new FilterRegistrationBean<>(new StaticAddresses(resources));
-    registration.setDispatcherTypes(DispatcherType.REQUEST, DispatcherType.ERROR);
-    return registration;
-  }
+    @Bean
+    FilterRegistrationBean<ResourceUrlEncodingFilter> staticAddresses(ObjectProvider<ResourceUrlProvider> resources) {
+        FilterRegistrationBean<ResourceUrlEncodingFilter> registration =
+                new FilterRegistrationBean<>(new StaticAddresses(resources));
+        registration.setDispatcherTypes(DispatcherType.REQUEST, DispatcherType.ERROR);
+        return registration;
+    }
 
-  /** In place of the one that would be there without it. */
-  @Bean
-  TightTemplates defaultTemplateResolver(ApplicationContext context) {
-    TightTemplates resolver = new TightTemplates();
-    resolver.setApplicationContext(context);
-    resolver.setPrefix("classpath:/templates/");
-    resolver.setSuffix(".html");
-    resolver.setTemplateMode(TemplateMode.HTML);
-    resolver.setCharacterEncoding("UTF-8");
-    resolver.setCacheable(true);
-    return resolver;
-  }
+    /** In place of the one that would be there without it. */
+    @Bean
+    TightTemplates defaultTemplateResolver(ApplicationContext context) {
+        TightTemplates resolver = new TightTemplates();
+        resolver.setApplicationContext(context);
+        resolver.setPrefix("classpath:/templates/");
+        resolver.setSuffix(".html");
+        resolver.setTemplateMode(TemplateMode.HTML);
+        resolver.setCharacterEncoding("UTF-8");
+        resolver.setCacheable(true);
+        return resolver;
+    }
 
-  @Override
-  public void addInterceptors(InterceptorRegistry registry) {
-    registry.addInterceptor(new RolesOnly());
-    registry.addInterceptor(new WholeForms());
-    registry.addInterceptor(new HandlerInterceptor() {
-      @Override
-      public boolean preHandle(HttpServletRequest request, HttpServletResponse response, Object handler) {
-        return changedMeanwhile.getObject().preHandle(request, response, handler);
-      }
-
-      @Override
-      public void afterCompletion(HttpServletRequest request, HttpServletResponse response, Object handler, @Nullable Exception failure) {
-        changedMeanwhile.getObject().afterCompletion(request, response, handler, failure);
-      }
-    });
-  }
-
-  /** A form is a record whose name ends in Form; only fields that say so may be missing, and boxes that were not ticked. */
-  private static final class WholeForms implements HandlerInterceptor {
     @Override
-    public boolean preHandle(HttpServletRequest request, HttpServletResponse response, Object handler) {
-      if (handler instanceof HandlerMethod method) {
-        for (MethodParameter parameter : method.getMethodParameters()) {
-          Class<?> type = parameter.getParameterType();
-          if (type.isRecord() && type.getSimpleName().endsWith("Form") && Arrays.stream(type.getRecordComponents()).anyMatch(field -> isMissing(field, request))) {
-            throw Refused.because("Something is missing from what was sent. Nothing was changed; go back and fill in the whole form.");
-          }
+    public void addInterceptors(InterceptorRegistry registry) {
+        registry.addInterceptor(new RolesOnly());
+        registry.addInterceptor(new WholeForms());
+        registry.addInterceptor(new HandlerInterceptor() {
+            @Override
+            public boolean preHandle(HttpServletRequest request, HttpServletResponse response, Object handler) {
+                return changedMeanwhile.getObject().preHandle(request, response, handler);
+            }
+
+            @Override
+            public void afterCompletion(
+                    HttpServletRequest request,
+                    HttpServletResponse response,
+                    Object handler,
+                    @Nullable Exception failure) {
+                changedMeanwhile.getObject().afterCompletion(request, response, handler, failure);
+            }
+        });
+    }
+
+    /**
+     * A form is a record whose name ends in Form; only fields that say so may be missing, and boxes that were not
+     * ticked.
+     */
+    private static final class WholeForms implements HandlerInterceptor {
+        @Override
+        public boolean preHandle(HttpServletRequest request, HttpServletResponse response, Object handler) {
+            if (handler instanceof HandlerMethod method) {
+                for (MethodParameter parameter : method.getMethodParameters()) {
+                    Class<?> type = parameter.getParameterType();
+                    if (type.isRecord()
+                            && type.getSimpleName().endsWith("Form")
+                            && Arrays.stream(type.getRecordComponents()).anyMatch(field -> isMissing(field, request))) {
+                        throw Refused.because(
+                                "Something is missing from what was sent. Nothing was changed; go back and fill in "
+                                        + "the whole form.");
+                    }
+                }
+            }
+            return true;
         }
-      }
-      return true;
-    }
 
-    private static boolean isMissing(RecordComponent field, HttpServletRequest request) {
-      if (field.getType() == boolean.class || field.getAnnotatedType().isAnnotationPresent(Nullable.class)) {
-        return false;
-      }
-      String value = request.getParameter(field.getName());
-      return value == null || value.isBlank() && isOneOfOurs(field.getType());
-    }
-
-    /** An identifier, a digest or one of several choices: nothing is none of them. */
-    private static boolean isOneOfOurs(Class<?> type) {
-      return type.getName().startsWith("app.clearpane.");
-    }
-  }
-
-  private static final class RolesOnly implements HandlerInterceptor {
-    @Override
-    public boolean preHandle(HttpServletRequest request, HttpServletResponse response, Object handler) {
-      if (handler instanceof HandlerMethod method) {
-        if (method.hasMethodAnnotation(ForManagers.class) && !isOfTeam(TeamRole::mayPublish)) {
-          throw new ManagersDoThis("a manager or an owner");
+        private static boolean isMissing(RecordComponent field, HttpServletRequest request) {
+            if (field.getType() == boolean.class || field.getAnnotatedType().isAnnotationPresent(Nullable.class)) {
+                return false;
+            }
+            String value = request.getParameter(field.getName());
+            return value == null || value.isBlank() && isOneOfOurs(field.getType());
         }
-        if (method.hasMethodAnnotation(ForOwners.class) && !isOfTeam(role -> role == TeamRole.OWNER)) {
-          throw new ManagersDoThis("an owner");
+
+        /** An identifier, a digest or one of several choices: nothing is none of them. */
+        private static boolean isOneOfOurs(Class<?> type) {
+            return type.getName().startsWith("app.clearpane.");
         }
-      }
-      return true;
     }
 
-    private static boolean isOfTeam(Predicate<TeamRole> role) {
-      Authentication who = SecurityContextHolder.getContext().getAuthentication();
-      return who != null && who.getPrincipal() instanceof Person.OfTeam member && role.test(member.role());
+    private static final class RolesOnly implements HandlerInterceptor {
+        @Override
+        public boolean preHandle(HttpServletRequest request, HttpServletResponse response, Object handler) {
+            if (handler instanceof HandlerMethod method) {
+                if (method.hasMethodAnnotation(ForManagers.class) && !isOfTeam(TeamRole::mayPublish)) {
+                    throw new ManagersDoThis("a manager or an owner");
+                }
+                if (method.hasMethodAnnotation(ForOwners.class) && !isOfTeam(role -> role == TeamRole.OWNER)) {
+                    throw new ManagersDoThis("an owner");
+                }
+            }
+            return true;
+        }
+
+        private static boolean isOfTeam(Predicate<TeamRole> role) {
+            Authentication who = SecurityContextHolder.getContext().getAuthentication();
+            return who != null && who.getPrincipal() instanceof Person.OfTeam member && role.test(member.role());
+        }
     }
-  }
 }

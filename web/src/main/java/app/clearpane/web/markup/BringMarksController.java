@@ -21,41 +21,47 @@ import org.springframework.web.multipart.MultipartFile;
 /** Notes made elsewhere: what a file would bring, and bringing it. */
 @TeamController
 class BringMarksController {
-  private final BringMarks bringMarks;
-  private final Deliverables deliverables;
-  private final ProjectFrame frame;
+    private final BringMarks bringMarks;
+    private final Deliverables deliverables;
+    private final ProjectFrame frame;
 
-  BringMarksController(BringMarks bringMarks, Deliverables deliverables, ProjectFrame frame) {
-    this.bringMarks = bringMarks;
-    this.deliverables = deliverables;
-    this.frame = frame;
-  }
-
-  @ForManagers
-  @PostMapping("/t/versions/{version}/brought")
-  String bring(@PathVariable VersionId version, @RequestParam MultipartFile file) throws IOException {
-    NotThere.unless(deliverables.version(version));
-    if (file.isEmpty()) {
-      throw Refused.because("Choose a file first.");
+    BringMarksController(BringMarks bringMarks, Deliverables deliverables, ProjectFrame frame) {
+        this.bringMarks = bringMarks;
+        this.deliverables = deliverables;
+        this.frame = frame;
     }
-    return "redirect:/t/versions/" + version + "/brought?file=" + bringMarks.keep(file.getInputStream());
-  }
 
-  @ForManagers
-  @GetMapping("/t/versions/{version}/brought")
-  String look(@PathVariable VersionId version, @RequestParam Sha256 file, Model model) throws IOException {
-    BringMarks.Preview preview = bringMarks.preview(version, file);
-    frame.above(model, deliverables.find(preview.version().deliverable()).orElseThrow().project(), "Deliverables");
-    model.addAttribute("preview", preview);
-    model.addAttribute("deliverable", deliverables.find(preview.version().deliverable()).orElseThrow());
-    return "markup/brought";
-  }
+    @ForManagers
+    @PostMapping("/t/versions/{version}/brought")
+    String bring(@PathVariable VersionId version, @RequestParam MultipartFile file) throws IOException {
+        NotThere.unless(deliverables.version(version));
+        if (file.isEmpty()) {
+            throw Refused.because("Choose a file first.");
+        }
+        return "redirect:/t/versions/" + version + "/brought?file=" + bringMarks.keep(file.getInputStream());
+    }
 
-  @ForManagers
-  @PostMapping("/t/versions/{version}/brought/add")
-  String add(@PathVariable VersionId version, BringMarks.BringForm form, @AuthenticationPrincipal Person me) throws IOException {
-    NotThere.unless(deliverables.version(version));
-    bringMarks.add(version, form, me.actor());
-    return "redirect:/t/versions/" + version + "/light-table";
-  }
+    @ForManagers
+    @GetMapping("/t/versions/{version}/brought")
+    String look(@PathVariable VersionId version, @RequestParam Sha256 file, Model model) throws IOException {
+        BringMarks.Preview preview = bringMarks.preview(version, file);
+        frame.above(
+                model,
+                deliverables.find(preview.version().deliverable()).orElseThrow().project(),
+                "Deliverables");
+        model.addAttribute("preview", preview);
+        model.addAttribute(
+                "deliverable",
+                deliverables.find(preview.version().deliverable()).orElseThrow());
+        return "markup/brought";
+    }
+
+    @ForManagers
+    @PostMapping("/t/versions/{version}/brought/add")
+    String add(@PathVariable VersionId version, BringMarks.BringForm form, @AuthenticationPrincipal Person me)
+            throws IOException {
+        NotThere.unless(deliverables.version(version));
+        bringMarks.add(version, form, me.actor());
+        return "redirect:/t/versions/" + version + "/light-table";
+    }
 }

@@ -22,32 +22,36 @@ import org.springframework.web.multipart.MultipartFile;
 @TeamController
 @ForOutsideMakers
 class ChangesController {
-  private final States states;
-  private final Deliverables deliverables;
-  private final LayChanges layChanges;
-  private final FrameChanges frames;
+    private final States states;
+    private final Deliverables deliverables;
+    private final LayChanges layChanges;
+    private final FrameChanges frames;
 
-  ChangesController(States states, Deliverables deliverables, LayChanges layChanges, FrameChanges frames) {
-    this.frames = frames;
-    this.states = states;
-    this.deliverables = deliverables;
-    this.layChanges = layChanges;
-  }
+    ChangesController(States states, Deliverables deliverables, LayChanges layChanges, FrameChanges frames) {
+        this.frames = frames;
+        this.states = states;
+        this.deliverables = deliverables;
+        this.layChanges = layChanges;
+    }
 
-  /** What differs between two pictures of films that are looked at side by side. */
-  @PostMapping("/t/versions/{version}/frames")
-  @ResponseBody
-  FrameChanges.Found frames(@PathVariable VersionId version, @RequestParam MultipartFile before, @RequestParam MultipartFile after) throws IOException {
-    NotThere.unless(deliverables.version(version));
-    return frames.of(before, after);
-  }
+    /** What differs between two pictures of films that are looked at side by side. */
+    @PostMapping("/t/versions/{version}/frames")
+    @ResponseBody
+    FrameChanges.Found frames(
+            @PathVariable VersionId version, @RequestParam MultipartFile before, @RequestParam MultipartFile after)
+            throws IOException {
+        NotThere.unless(deliverables.version(version));
+        return frames.of(before, after);
+    }
 
-  @GetMapping("/t/versions/{version}/changes")
-  String changes(@PathVariable VersionId version, LayChanges.Wish wish, Model model) {
-    VersionRow found = NotThere.unless(deliverables.version(version));
-    DeliverableState state = states.of(found.deliverable());
-    model.addAttribute("sashOf", state.deliverable().project());
-    model.addAttribute("changes", layChanges.of("/t", true, state.deliverable().name(), found, state.versions(), state.marks(), wish));
-    return "markup/changes";
-  }
+    @GetMapping("/t/versions/{version}/changes")
+    String changes(@PathVariable VersionId version, LayChanges.Wish wish, Model model) {
+        VersionRow found = NotThere.unless(deliverables.version(version));
+        DeliverableState state = states.of(found.deliverable());
+        model.addAttribute("sashOf", state.deliverable().project());
+        model.addAttribute(
+                "changes",
+                layChanges.of("/t", true, state.deliverable().name(), found, state.versions(), state.marks(), wish));
+        return "markup/changes";
+    }
 }

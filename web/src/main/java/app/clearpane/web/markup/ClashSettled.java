@@ -12,4 +12,5 @@ import app.clearpane.store.markup.MarkupRow;
  * @param loses the one that was set aside
  * @param reason why; empty if none was given
  */
-public record ClashSettled(Deliverable deliverable, VersionRow version, MarkupRow holds, MarkupRow loses, String reason, Actor by) {}
+public record ClashSettled(
+        Deliverable deliverable, VersionRow version, MarkupRow holds, MarkupRow loses, String reason, Actor by) {}

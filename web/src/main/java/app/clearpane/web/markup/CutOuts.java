@@ -21,39 +21,45 @@ import org.springframework.stereotype.Component;
 /** What of a sheet is at the places of marks, as pictures. */
 @Component
 public class CutOuts {
-  private static final Logger LOG = LoggerFactory.getLogger(CutOuts.class);
-  private final Drawings drawings;
-  private final Vault vault;
-  private final DrawApart apart;
+    private static final Logger LOG = LoggerFactory.getLogger(CutOuts.class);
+    private final Drawings drawings;
+    private final Vault vault;
+    private final DrawApart apart;
 
-  CutOuts(Drawings drawings, Vault vault, DrawApart apart) {
-    this.drawings = drawings;
-    this.vault = vault;
-    this.apart = apart;
-  }
-
-  /** Those of marks on a version, as PNG; without those where there is nothing to see. @param widest of each, in pixels */
-  public Map<MarkupId, byte[]> of(VersionRow version, List<MarkupRow> marks, int widest) throws IOException {
-    List<MarkupId> seen = new ArrayList<>();
-    List<Wish.At> places = new ArrayList<>();
-    for (MarkupRow mark : marks) {
-      Optional<Drawings.Sheet> sheet = MarkWords.pictured(mark.place()) ? drawings.sheet(version.sha256(), mark.place().page()) : Optional.empty();
-      sheet.ifPresent(drawn -> {
-        seen.add(mark.id());
-        places.add(new Wish.At(vault.path(drawn.large()), mark.place()));
-      });
+    CutOuts(Drawings drawings, Vault vault, DrawApart apart) {
+        this.drawings = drawings;
+        this.vault = vault;
+        this.apart = apart;
     }
-    Map<MarkupId, byte[]> cut = new LinkedHashMap<>();
-    if (!places.isEmpty()) {
-      try {
-        List<byte[]> pictures = apart.pictures(new Wish.CutOuts(places, widest)).pictures();
-        for (int i = 0; i < seen.size(); i++) {
-          cut.put(seen.get(i), pictures.get(i));
+
+    /**
+     * Those of marks on a version, as PNG; without those where there is nothing to see. @param widest of each, in
+     * pixels
+     */
+    public Map<MarkupId, byte[]> of(VersionRow version, List<MarkupRow> marks, int widest) throws IOException {
+        List<MarkupId> seen = new ArrayList<>();
+        List<Wish.At> places = new ArrayList<>();
+        for (MarkupRow mark : marks) {
+            Optional<Drawings.Sheet> sheet = MarkWords.pictured(mark.place())
+                    ? drawings.sheet(version.sha256(), mark.place().page())
+                    : Optional.empty();
+            sheet.ifPresent(drawn -> {
+                seen.add(mark.id());
+                places.add(new Wish.At(vault.path(drawn.large()), mark.place()));
+            });
         }
-      } catch (UnusableFile unusable) {
-        LOG.warn("the marks on {} go without pictures: {}", version.id(), unusable.getMessage());
-      }
+        Map<MarkupId, byte[]> cut = new LinkedHashMap<>();
+        if (!places.isEmpty()) {
+            try {
+                List<byte[]> pictures =
+                        apart.pictures(new Wish.CutOuts(places, widest)).pictures();
+                for (int i = 0; i < seen.size(); i++) {
+                    cut.put(seen.get(i), pictures.get(i));
+                }
+            } catch (UnusableFile unusable) {
+                LOG.warn("the marks on {} go without pictures: {}", version.id(), unusable.getMessage());
+            }
+        }
+        return cut;
     }
-    return cut;
-  }
 }

@@ -19,63 +19,124 @@ import org.springframework.stereotype.Component;
 /** Lays two versions beside or on each other, for either side. */
 @Component
 public class LayChanges {
-  private final Compared compared;
-  private final Writings writings;
-  private final Drawings drawings;
-  private final Standing standing;
+    private final Compared compared;
+    private final Writings writings;
+    private final Drawings drawings;
+    private final Standing standing;
 
-  LayChanges(Compared compared, Writings writings, Drawings drawings, Standing standing) {
-    this.standing = standing;
-    this.compared = compared;
-    this.writings = writings;
-    this.drawings = drawings;
-  }
-
-  /**
-   * What is asked for.
-   *
-   * @param since the earlier version; the one before if it is missing
-   * @param page which page of the comparison, from 1; the first that differs if it is missing
-   * @param as how they are laid out
-   */
-  public record Wish(@Nullable VersionId since, @Nullable Integer page, @Nullable String as) {}
-
-  /**
-   * Lays out a version beside an earlier one.
-   *
-   * @param versions those that may be looked at, oldest first
-   * @param marks those that may be seen, on any of these versions
-   * @throws NotThere if there is no such earlier version
-   */
-  Changes of(String base, boolean ofTeam, String deliverable, VersionRow after, List<VersionRow> versions, List<MarkupRow> marks, Wish wish) {
-    VersionRow before = NotThere.unless(earlier(after, versions, wish.since()));
-    Changes.As as = Changes.As.of(wish.as());
-    Optional<TextChanges> words = writings.changes(before, after);
-    if (words.isPresent() || before.kind().played() && before.kind() == after.kind()) {
-      Optional<ChangedText> text = words.map(found -> ChangedText.of(writings.of(before).orElseThrow(), writings.of(after).orElseThrow(), found, standing.on(before, versions, marks)));
-      return new Changes(base, ofTeam, deliverable, before, after, versions, as, Optional.empty(), List.of(), 1, Optional.empty(), text);
+    LayChanges(Compared compared, Writings writings, Drawings drawings, Standing standing) {
+        this.standing = standing;
+        this.compared = compared;
+        this.writings = writings;
+        this.drawings = drawings;
     }
-    Optional<Comparisons.Kept> kept = compared.progress(before, after);
-    Optional<Comparison> done = kept.filter(known -> known.state() == Comparisons.State.DONE).map(compared::result);
-    if (done.isEmpty()) {
-      return new Changes(base, ofTeam, deliverable, before, after, versions, as, kept, List.of(), 1, Optional.empty(), Optional.empty());
+
+    /**
+     * What is asked for.
+     *
+     * @param since the earlier version; the one before if it is missing
+     * @param page which page of the comparison, from 1; the first that differs if it is missing
+     * @param as how they are laid out
+     */
+    public record Wish(
+            @Nullable VersionId since,
+            @Nullable Integer page,
+            @Nullable String as) {}
+
+    /**
+     * Lays out a version beside an earlier one.
+     *
+     * @param versions those that may be looked at, oldest first
+     * @param marks those that may be seen, on any of these versions
+     * @throws NotThere if there is no such earlier version
+     */
+    Changes of(
+            String base,
+            boolean ofTeam,
+            String deliverable,
+            VersionRow after,
+            List<VersionRow> versions,
+            List<MarkupRow> marks,
+            Wish wish) {
+        VersionRow before = NotThere.unless(earlier(after, versions, wish.since()));
+        Changes.As as = Changes.As.of(wish.as());
+        Optional<TextChanges> words = writings.changes(before, after);
+        if (words.isPresent() || before.kind().played() && before.kind() == after.kind()) {
+            Optional<ChangedText> text = words.map(found -> ChangedText.of(
+                    writings.of(before).orElseThrow(),
+                    writings.of(after).orElseThrow(),
+                    found,
+                    standing.on(before, versions, marks)));
+            return new Changes(
+                    base,
+                    ofTeam,
+                    deliverable,
+                    before,
+                    after,
+                    versions,
+                    as,
+                    Optional.empty(),
+                    List.of(),
+                    1,
+                    Optional.empty(),
+                    text);
+        }
+        Optional<Comparisons.Kept> kept = compared.progress(before, after);
+        Optional<Comparison> done =
+                kept.filter(known -> known.state() == Comparisons.State.DONE).map(compared::result);
+        if (done.isEmpty()) {
+            return new Changes(
+                    base,
+                    ofTeam,
+                    deliverable,
+                    before,
+                    after,
+                    versions,
+                    as,
+                    kept,
+                    List.of(),
+                    1,
+                    Optional.empty(),
+                    Optional.empty());
+        }
+        List<Changes.Tab> tabs = Changes.tabs(done.get());
+        int chosen = wish.page() == null
+                ? tabs.stream()
+                        .filter(Changes.Tab::changed)
+                        .map(Changes.Tab::number)
+                        .findFirst()
+                        .orElse(1)
+                : Math.max(1, Math.min(wish.page(), tabs.size()));
+        Comparison.Page page = done.get().pages().get(chosen - 1);
+        return new Changes(
+                base,
+                ofTeam,
+                deliverable,
+                before,
+                after,
+                versions,
+                as,
+                kept,
+                tabs,
+                chosen,
+                Optional.of(Changes.leaf(page, standing.on(before, versions, marks), ratio(page, before, after))),
+                Optional.empty());
     }
-    List<Changes.Tab> tabs = Changes.tabs(done.get());
-    int chosen = wish.page() == null ? tabs.stream().filter(Changes.Tab::changed).map(Changes.Tab::number).findFirst().orElse(1) : Math.max(1, Math.min(wish.page(), tabs.size()));
-    Comparison.Page page = done.get().pages().get(chosen - 1);
-    return new Changes(base, ofTeam, deliverable, before, after, versions, as, kept, tabs, chosen, Optional.of(Changes.leaf(page, standing.on(before, versions, marks), ratio(page, before, after))), Optional.empty());
-  }
 
-  private static Optional<VersionRow> earlier(VersionRow after, List<VersionRow> versions, @Nullable VersionId since) {
-    List<VersionId> order = versions.stream().map(VersionRow::id).toList();
-    int at = order.indexOf(after.id());
-    int wanted = since == null ? at - 1 : order.indexOf(since);
-    return wanted >= 0 && wanted < at ? Optional.of(versions.get(wanted)) : Optional.empty();
-  }
+    private static Optional<VersionRow> earlier(
+            VersionRow after, List<VersionRow> versions, @Nullable VersionId since) {
+        List<VersionId> order = versions.stream().map(VersionRow::id).toList();
+        int at = order.indexOf(after.id());
+        int wanted = since == null ? at - 1 : order.indexOf(since);
+        return wanted >= 0 && wanted < at ? Optional.of(versions.get(wanted)) : Optional.empty();
+    }
 
-  private double ratio(Comparison.Page page, VersionRow before, VersionRow after) {
-    Optional<Drawings.Sheet> sheet = page.match() instanceof PageMatch.Inserted added ? drawings.sheet(after.sha256(), added.after())
-        : page.match() instanceof PageMatch.Removed gone ? drawings.sheet(before.sha256(), gone.before()) : Optional.empty();
-    return sheet.map(found -> found.size().ratio()).orElse(1.0);
-  }
+    private double ratio(Comparison.Page page, VersionRow before, VersionRow after) {
+        Optional<Drawings.Sheet> sheet = page.match() instanceof PageMatch.Inserted added
+                ? drawings.sheet(after.sha256(), added.after())
+                : page.match() instanceof PageMatch.Removed gone
+                        ? drawings.sheet(before.sha256(), gone.before())
+                        : Optional.empty();
+        return sheet.map(found -> found.size().ratio()).orElse(1.0);
+    }
 }

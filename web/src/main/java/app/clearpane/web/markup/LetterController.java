@@ -5,9 +5,9 @@ import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.store.deliverable.Deliverable;
 import app.clearpane.store.deliverable.Deliverables;
 import app.clearpane.store.deliverable.VersionRow;
-import app.clearpane.web.layout.TeamSight;
 import app.clearpane.web.layout.NotThere;
 import app.clearpane.web.layout.TeamController;
+import app.clearpane.web.layout.TeamSight;
 import app.clearpane.web.project.ProjectFrame;
 import java.io.IOException;
 import java.util.Optional;
@@ -24,40 +24,50 @@ import org.springframework.web.bind.annotation.RequestParam;
 /** The letter of a round. */
 @TeamController
 class LetterController {
-  private final Deliverables deliverables;
-  private final TeamSight sight;
-  private final WriteLetter writeLetter;
-  private final ProjectFrame frame;
+    private final Deliverables deliverables;
+    private final TeamSight sight;
+    private final WriteLetter writeLetter;
+    private final ProjectFrame frame;
 
-  LetterController(Deliverables deliverables, TeamSight sight, WriteLetter writeLetter, ProjectFrame frame) {
-    this.deliverables = deliverables;
-    this.sight = sight;
-    this.writeLetter = writeLetter;
-    this.frame = frame;
-  }
+    LetterController(Deliverables deliverables, TeamSight sight, WriteLetter writeLetter, ProjectFrame frame) {
+        this.deliverables = deliverables;
+        this.sight = sight;
+        this.writeLetter = writeLetter;
+        this.frame = frame;
+    }
 
-  @GetMapping("/t/versions/{version}/letter")
-  String letter(@PathVariable VersionId version, @RequestParam Optional<TeamMemberId> mailed, Model model) {
-    VersionRow found = NotThere.unless(deliverables.version(version));
-    Deliverable deliverable = NotThere.unless(deliverables.find(found.deliverable()));
-    frame.above(model, deliverable.project(), "Deliverables");
-    model.addAttribute("letter", writeLetter.of(found));
-    model.addAttribute("team", sight.seeing(deliverable.project()));
-    model.addAttribute("mailed", mailed.flatMap(one -> sight.seeing(deliverable.project(), one)).orElse(null));
-    return "markup/letter";
-  }
+    @GetMapping("/t/versions/{version}/letter")
+    String letter(@PathVariable VersionId version, @RequestParam Optional<TeamMemberId> mailed, Model model) {
+        VersionRow found = NotThere.unless(deliverables.version(version));
+        Deliverable deliverable = NotThere.unless(deliverables.find(found.deliverable()));
+        frame.above(model, deliverable.project(), "Deliverables");
+        model.addAttribute("letter", writeLetter.of(found));
+        model.addAttribute("team", sight.seeing(deliverable.project()));
+        model.addAttribute(
+                "mailed",
+                mailed.flatMap(one -> sight.seeing(deliverable.project(), one)).orElse(null));
+        return "markup/letter";
+    }
 
-  @GetMapping("/t/versions/{version}/letter.pdf")
-  ResponseEntity<byte[]> pdf(@PathVariable VersionId version) throws IOException {
-    byte[] paper = writeLetter.pdf(writeLetter.of(NotThere.unless(deliverables.version(version))));
-    return ResponseEntity.ok().contentType(MediaType.APPLICATION_PDF).header(HttpHeaders.CONTENT_DISPOSITION, ContentDisposition.attachment().filename("round.pdf").build().toString()).body(paper);
-  }
+    @GetMapping("/t/versions/{version}/letter.pdf")
+    ResponseEntity<byte[]> pdf(@PathVariable VersionId version) throws IOException {
+        byte[] paper = writeLetter.pdf(writeLetter.of(NotThere.unless(deliverables.version(version))));
+        return ResponseEntity.ok()
+                .contentType(MediaType.APPLICATION_PDF)
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.attachment()
+                                .filename("round.pdf")
+                                .build()
+                                .toString())
+                .body(paper);
+    }
 
-  @PostMapping("/t/versions/{version}/letter")
-  String mail(@PathVariable VersionId version, @RequestParam TeamMemberId to) {
-    VersionRow found = NotThere.unless(deliverables.version(version));
-    Deliverable deliverable = NotThere.unless(deliverables.find(found.deliverable()));
-    writeLetter.mail(writeLetter.of(found), NotThere.unless(sight.seeing(deliverable.project(), to)));
-    return "redirect:/t/versions/" + version + "/letter?mailed=" + to;
-  }
+    @PostMapping("/t/versions/{version}/letter")
+    String mail(@PathVariable VersionId version, @RequestParam TeamMemberId to) {
+        VersionRow found = NotThere.unless(deliverables.version(version));
+        Deliverable deliverable = NotThere.unless(deliverables.find(found.deliverable()));
+        writeLetter.mail(writeLetter.of(found), NotThere.unless(sight.seeing(deliverable.project(), to)));
+        return "redirect:/t/versions/" + version + "/letter?mailed=" + to;
+    }
 }

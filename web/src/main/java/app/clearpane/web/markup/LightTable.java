@@ -2,7 +2,6 @@ package app.clearpane.web.markup;
 
 import app.clearpane.core.agency.TeamMemberId;
 import app.clearpane.core.compare.Touch;
-import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.markup.MarkupId;
 import app.clearpane.core.markup.MarkupProgress;
@@ -44,280 +43,443 @@ import org.jspecify.annotations.Nullable;
  * @param closed its round, once that is closed
  * @param passages of a text; none unless it is one
  */
-public record LightTable(String base, String deliverable, VersionRow version, List<VersionRow> versions, int page, int pages, Optional<Drawings.Sheet> sheet,
-    Optional<String> failure, List<Note> notes, List<PageTab> marksOnPage, boolean mayMarkUp, boolean ofTeam, Optional<Round> closed, List<Passage> passages) {
+public record LightTable(
+        String base,
+        String deliverable,
+        VersionRow version,
+        List<VersionRow> versions,
+        int page,
+        int pages,
+        Optional<Drawings.Sheet> sheet,
+        Optional<String> failure,
+        List<Note> notes,
+        List<PageTab> marksOnPage,
+        boolean mayMarkUp,
+        boolean ofTeam,
+        Optional<Round> closed,
+        List<Passage> passages) {
 
-  /** The most tabs for pages; with more pages only those near the one in hand have one. */
-  private static final int TABS_EACH_WAY = 12;
+    /** The most tabs for pages; with more pages only those near the one in hand have one. */
+    private static final int TABS_EACH_WAY = 12;
 
-  /** With more notes than this on a page, their forms are fetched one by one. */
-  private static final int MOST_WHOLE = 30;
+    /** With more notes than this on a page, their forms are fetched one by one. */
+    private static final int MOST_WHOLE = 30;
 
-  /** A page one can go to. */
-  public record PageTab(int page, int marks) {}
+    /** A page one can go to. */
+    public record PageTab(int page, int marks) {}
 
-  /**
-   * A paragraph of a text.
-   *
-   * @param style "title", "heading", "body", "item", "quote" or "code"
-   * @param start of its first character in the text
-   */
-  public record Passage(String style, int start, List<Piece> pieces) {}
+    /**
+     * A paragraph of a text.
+     *
+     * @param style "title", "heading", "body", "item", "quote" or "code"
+     * @param start of its first character in the text
+     */
+    public record Passage(String style, int start, List<Piece> pieces) {}
 
-  /** Some of its words that look the same. @param note the shortest mark that they lie in; empty if they lie in none */
-  public record Piece(String text, boolean strong, boolean emphasised, Optional<Note> note) {}
+    /**
+     * Some of its words that look the same. @param note the shortest mark that they lie in; empty if they lie in none
+     */
+    public record Piece(String text, boolean strong, boolean emphasised, Optional<Note> note) {}
 
-  /**
-   * One mark with its note.
-   *
-   * @param at where it stands on this version; empty if its page is gone
-   * @param carried whether it was placed on an earlier version
-   * @param touch what changed at its place since; empty if it was placed on this version, or if that is not known
-   * @param progress what this side is told
-   * @param buttons what may be done to it by whoever looks
-   * @param around what its words and its threads lead to
-   */
-  public record Note(MarkupRow mark, Optional<Place> at, boolean carried, Optional<Touch> touch, String progress, List<Button> buttons, boolean own, Around around) {
-    private static final Set<MarkupProgress.Act> NEED_WORDS = EnumSet.of(MarkupProgress.Act.SET_ASIDE);
-    private static final Set<MarkupProgress.Act> TAKE_BACK = EnumSet.of(MarkupProgress.Act.WITHDRAW);
+    /**
+     * One mark with its note.
+     *
+     * @param at where it stands on this version; empty if its page is gone
+     * @param carried whether it was placed on an earlier version
+     * @param touch what changed at its place since; empty if it was placed on this version, or if that is not known
+     * @param progress what this side is told
+     * @param buttons what may be done to it by whoever looks
+     * @param around what its words and its threads lead to
+     */
+    public record Note(
+            MarkupRow mark,
+            Optional<Place> at,
+            boolean carried,
+            Optional<Touch> touch,
+            String progress,
+            List<Button> buttons,
+            boolean own,
+            Around around) {
+        private static final Set<MarkupProgress.Act> NEED_WORDS = EnumSet.of(MarkupProgress.Act.SET_ASIDE);
+        private static final Set<MarkupProgress.Act> TAKE_BACK = EnumSet.of(MarkupProgress.Act.WITHDRAW);
 
-    /** The next steps that need no words: they stand under the note. */
-    public List<Button> steps() {
-      return unsettled() ? buttons.stream().filter(button -> !NEED_WORDS.contains(button.act()) && !TAKE_BACK.contains(button.act())).toList() : List.of();
+        /** The next steps that need no words: they stand under the note. */
+        public List<Button> steps() {
+            return unsettled()
+                    ? buttons.stream()
+                            .filter(button -> !NEED_WORDS.contains(button.act()) && !TAKE_BACK.contains(button.act()))
+                            .toList()
+                    : List.of();
+        }
+
+        /** Whether whoever looks may change what it says: it is theirs, on this version, and nothing settled it. */
+        public boolean mayEdit() {
+            return own
+                    && !carried
+                    && mark.progress().unsettled()
+                    && !buttons.isEmpty()
+                    && around.closed()
+                            .filter(round -> CountMarks.isKeptAsItIs(mark, round))
+                            .isEmpty();
+        }
+
+        /** Its note, cut where it calls somebody or something by name. */
+        public List<Spoken> words() {
+            return Spoken.of(mark.note(), mark.beside().with(), around.ways());
+        }
+
+        /** The same of an answer. */
+        public List<Spoken> words(MarkupRow.Answer answer) {
+            return Spoken.of(answer.said(), answer.with(), around.ways());
+        }
+
+        /** Who sees to it, by name; empty if nobody in particular, and on the client's side. */
+        public Optional<String> doer() {
+            return Optional.ofNullable(mark.beside().doer())
+                    .flatMap(member -> Optional.ofNullable(around.team().get(member)));
+        }
+
+        /** Whether it was given to whoever looks. */
+        public boolean mine() {
+            return own || mark.beside().doer() != null && mark.beside().doer().equals(around.me());
+        }
+
+        /** The task that was made of it; empty on the client's side. */
+        public Optional<ItemId> task() {
+            return Optional.ofNullable(mark.beside().task())
+                    .filter(task -> !around.team().isEmpty());
+        }
+
+        /** Whether there is anything to say of who sees to it, what was made of it, and what asks for the same. */
+        public boolean followed() {
+            return doer().isPresent() || task().isPresent() || !alike().isEmpty();
+        }
+
+        /** The labels of the marks that were joined with it because they ask for the same. */
+        public List<String> alike() {
+            List<Named> joined = around.joined().get(ahead(mark));
+            return joined == null
+                    ? List.of()
+                    : joined.stream()
+                            .filter(other -> !other.mark().equals(mark.id()))
+                            .map(Named::label)
+                            .toList();
+        }
+
+        /** Everything else that may be done: it stands beside the answer. */
+        public List<Button> more() {
+            return buttons.stream().filter(button -> !steps().contains(button)).toList();
+        }
+
+        /** "change", "question", "idea" or "keep". */
+        public String intent() {
+            return MarkWords.intent(mark.intent());
+        }
+
+        /** The heading of an answer that did something. */
+        public String done(MarkupRow.Answer answer) {
+            return MarkWords.done(MarkupProgress.Act.valueOf(Objects.requireNonNull(answer.act())));
+        }
+
+        /** What the mark looks like on the sheet, in thousandths of its width. */
+        public Optional<Drawn> drawn(Drawings.Sheet sheet) {
+            return at.flatMap(place -> Drawn.shape(place, sheet.size().ratio()));
+        }
+
+        /** Where it is in a text or in what is played, in words; empty on a sheet, where a leader shows it. */
+        public Optional<String> where() {
+            Place place = at.orElse(mark.place());
+            return Drawn.pictured(place) ? Optional.empty() : Optional.of(MarkWords.where(place));
+        }
+
+        /** Its moment or span; empty unless it is of something that is played. */
+        public Optional<Place.Moment> moment() {
+            return at.orElse(mark.place()) instanceof Place.Moment moment ? Optional.of(moment) : Optional.empty();
+        }
+
+        /** The page it stands on, from 1; where its page is gone, the page it was on. */
+        int page() {
+            return at.orElse(mark.place()).page();
+        }
+
+        /** What became of its place since it was marked; empty if that is not known. */
+        public Optional<String> since() {
+            return !carried
+                    ? Optional.empty()
+                    : at.isEmpty()
+                            ? Optional.of(
+                                    mark.place() instanceof Place.TextRange ? "its text is gone" : "its page is gone")
+                            : touch.map(MarkWords::touch);
+        }
+
+        /** Whether it came after its version was agreed. */
+        public boolean later() {
+            return around.closed()
+                    .filter(round -> CountMarks.isLater(mark, round))
+                    .isPresent();
+        }
+
+        /** Whether it asks for something and is open or taken on. */
+        public boolean open() {
+            return mark.intent().asks() && mark.progress().unsettled();
+        }
+
+        /** Whether it asks for something that nobody has said or done anything about. */
+        public boolean unanswered() {
+            return open() && mark.answers().isEmpty();
+        }
+
+        /** Whether it still asks for something. */
+        public boolean unsettled() {
+            return mark.progress().carriesOver();
+        }
     }
 
-    /** Whether whoever looks may change what it says: it is theirs, on this version, and nothing settled it. */
-    public boolean mayEdit() {
-      return own && !carried && mark.progress().unsettled() && !buttons.isEmpty() && around.closed().filter(round -> CountMarks.isKeptAsItIs(mark, round)).isEmpty();
+    /** The mark that goes ahead of those that ask for the same: itself, if it was joined to none. */
+    static MarkupId ahead(MarkupRow mark) {
+        return Objects.requireNonNullElse(mark.beside().joinedTo(), mark.id());
     }
 
-    /** Its note, cut where it calls somebody or something by name. */
-    public List<Spoken> words() {
-      return Spoken.of(mark.note(), mark.beside().with(), around.ways());
+    /** What a mark is called. */
+    record Named(MarkupId mark, String label) {}
+
+    /**
+     * What notes lead to.
+     *
+     * @param ways the address of a thing that is called by name; empty if whoever looks does not see it
+     * @param team the names of the team; none on the client's side
+     * @param me who of the team looks; null on the client's side
+     * @param joined the marks that were joined, as far as whoever looks sees them, by the one that goes ahead
+     * @param open the note that is to be worked in; null if none in particular
+     * @param closed the round of the version in hand, once that is closed
+     */
+    public record Around(
+            Function<ItemId, Optional<String>> ways,
+            Map<TeamMemberId, String> team,
+            @Nullable TeamMemberId me,
+            Map<MarkupId, List<Named>> joined,
+            @Nullable MarkupId open,
+            Optional<Round> closed) {
+        /** For one of the team. */
+        static Around ofTeam(
+                Function<ItemId, Optional<String>> ways,
+                Map<TeamMemberId, String> team,
+                TeamMemberId me,
+                List<MarkupRow> marks,
+                @Nullable MarkupId open,
+                Optional<Round> round) {
+            return new Around(ways, team, me, joined(marks), open, round.filter(one -> !one.open()));
+        }
+
+        /** For a viewer. */
+        static Around ofViewer(
+                Function<ItemId, Optional<String>> ways,
+                List<MarkupRow> marks,
+                @Nullable MarkupId open,
+                Optional<Round> round) {
+            return new Around(ways, Map.of(), null, joined(marks), open, round.filter(one -> !one.open()));
+        }
+
+        private static Map<MarkupId, List<Named>> joined(List<MarkupRow> marks) {
+            Set<MarkupId> ahead = marks.stream()
+                    .map(mark -> mark.beside().joinedTo())
+                    .filter(Objects::nonNull)
+                    .collect(Collectors.toSet());
+            return marks.stream()
+                    .filter(mark -> ahead.contains(ahead(mark)))
+                    .collect(Collectors.groupingBy(
+                            LightTable::ahead,
+                            Collectors.mapping(
+                                    mark -> new Named(mark.id(), mark.label().toString()), Collectors.toList())));
+        }
     }
 
-    /** The same of an answer. */
-    public List<Spoken> words(MarkupRow.Answer answer) {
-      return Spoken.of(answer.said(), answer.with(), around.ways());
+    /** Something that may be done to a mark. */
+    public record Button(MarkupProgress.Act act, String label) {}
+
+    /**
+     * Lays a version out.
+     *
+     * @param all the marks on this and earlier versions that this side sees
+     * @param across brings marks of earlier versions onto this one
+     * @param writing the version's text, if it is one
+     * @param around what the notes lead to
+     */
+    static LightTable of(
+            String base,
+            String deliverable,
+            VersionRow version,
+            List<VersionRow> versions,
+            int page,
+            Drawings.Drawing drawing,
+            Optional<Drawings.Sheet> sheet,
+            List<MarkupRow> all,
+            Across across,
+            Optional<Writing> writing,
+            Around around,
+            Side side) {
+        boolean ofTeam = side instanceof Side.Team;
+        List<Note> notes = all.stream()
+                .filter(mark -> Standing.stands(mark, version, versions))
+                .map(mark -> note(mark, version, versions, across, around, side))
+                .sorted(Comparator.comparing(
+                                (Note note) -> note.at().orElse(note.mark().place()), ReadingOrder.BY_BANDS)
+                        .thenComparing(note -> note.mark().createdAt()))
+                .toList();
+        List<PageTab> tabs = IntStream.rangeClosed(1, drawing.pages())
+                .filter(p -> drawing.pages() <= 2 * TABS_EACH_WAY
+                        || p == 1
+                        || p == drawing.pages()
+                        || Math.abs(p - page) <= TABS_EACH_WAY)
+                .mapToObj(p -> new PageTab(
+                        p, (int) notes.stream().filter(note -> note.page() == p).count()))
+                .toList();
+        boolean mayMarkUp = ofTeam
+                || side instanceof Side.Client client
+                        && client.viewer().role().mayMarkUp()
+                        && client.viewer().mayAct();
+        return new LightTable(
+                base,
+                deliverable,
+                version,
+                versions,
+                page,
+                drawing.pages(),
+                sheet,
+                Optional.ofNullable(drawing.failure()),
+                notes.stream()
+                        .filter(note -> note.page() == page || note.page() > drawing.pages() && page == drawing.pages())
+                        .toList(),
+                tabs,
+                mayMarkUp,
+                ofTeam,
+                around.closed(),
+                writing.map(text -> passages(text, notes)).orElse(List.of()));
     }
 
-    /** Who sees to it, by name; empty if nobody in particular, and on the client's side. */
-    public Optional<String> doer() {
-      return Optional.ofNullable(mark.beside().doer()).flatMap(member -> Optional.ofNullable(around.team().get(member)));
+    private static List<Passage> passages(Writing writing, List<Note> notes) {
+        List<Note> placed = notes.stream()
+                .filter(note ->
+                        note.at().filter(Place.TextRange.class::isInstance).isPresent())
+                .toList();
+        List<Place.TextRange> ranges = placed.stream()
+                .map(note -> (Place.TextRange) note.at().orElseThrow())
+                .toList();
+        List<List<Writing.Cut>> cuts = writing.cutAt(ranges);
+        List<Integer> starts = writing.starts();
+        List<Passage> passages = new ArrayList<>();
+        for (int i = 0; i < cuts.size(); i++) {
+            List<Piece> pieces = cuts.get(i).stream()
+                    .map(cut -> new Piece(
+                            cut.words().text(),
+                            cut.words().strong(),
+                            cut.words().emphasised(),
+                            cut.within().stream().findFirst().map(placed::get)))
+                    .toList();
+            passages.add(new Passage(
+                    writing.paragraphs().get(i).style().name().toLowerCase(Locale.ROOT), starts.get(i), pieces));
+        }
+        return passages;
     }
 
-    /** Whether it was given to whoever looks. */
-    public boolean mine() {
-      return own || mark.beside().doer() != null && mark.beside().doer().equals(around.me());
+    private static String confirmedBy(MarkupRow mark) {
+        return mark.answers().stream()
+                .filter(answer -> MarkupProgress.Act.CONFIRM.name().equals(answer.act()))
+                .reduce((earlier, later) -> later)
+                .map(answer -> " by " + answer.author().name())
+                .orElse("");
     }
 
-    /** The task that was made of it; empty on the client's side. */
-    public Optional<ItemId> task() {
-      return Optional.ofNullable(mark.beside().task()).filter(task -> !around.team().isEmpty());
+    private static Note note(
+            MarkupRow mark, VersionRow version, List<VersionRow> versions, Across across, Around around, Side side) {
+        boolean ofTeam = side instanceof Side.Team;
+        boolean newer = !versions.get(versions.size() - 1).id().equals(mark.version());
+        MarkupProgress told = ofTeam ? mark.progress() : mark.told();
+        String progress = MarkWords.progress(told)
+                + (told == MarkupProgress.CONFIRMED
+                        ? confirmedBy(mark)
+                        : told != MarkupProgress.FIXED
+                                ? ""
+                                : mark.fixedInNumber() == null ? " in the draft" : " in " + mark.fixedInNumber());
+        List<Button> buttons = side instanceof Side.Client client
+                        && (!client.viewer().role().mayMarkUp()
+                                || !client.viewer().mayAct())
+                ? List.of()
+                : Arrays.stream(MarkupProgress.Act.values())
+                        .filter(act -> told.after(
+                                        act,
+                                        side.actorOn(mark),
+                                        around.closed()
+                                                .filter(round -> round.soFar().agreed())
+                                                .isPresent())
+                                .isPresent())
+                        .filter(act -> mark.intent().asks() || !act.works())
+                        .filter(act -> act != MarkupProgress.Act.FIX || newer)
+                        .map(act -> new Button(act, MarkWords.button(act)))
+                        .toList();
+        return new Note(
+                mark,
+                across.place(mark.place(), mark.version(), version.id()),
+                !mark.version().equals(version.id()),
+                across.touch(mark.place(), mark.version(), version.id()),
+                progress,
+                buttons,
+                side.actorOn(mark).author(),
+                around);
     }
 
-    /** Whether there is anything to say of who sees to it, what was made of it, and what asks for the same. */
-    public boolean followed() {
-      return doer().isPresent() || task().isPresent() || !alike().isEmpty();
+    /** What becomes of notes that are left now, where its round is closed and no later version was sent. */
+    public Optional<String> afterwards() {
+        boolean newest = versions.stream()
+                .noneMatch(other -> !other.draft()
+                        && !version.draft()
+                        && Objects.requireNonNull(other.number()) > Objects.requireNonNull(version.number()));
+        return closed.filter(round -> newest && mayMarkUp && !ofTeam)
+                .map(round -> round.soFar().agreed()
+                        ? "This version is agreed. A note left now changes nothing of that: it is kept for the "
+                                + "next version, and we are told of it."
+                        : "This round is closed. A note left now is kept for the next version, and we are told of it.");
     }
 
-    /** The labels of the marks that were joined with it because they ask for the same. */
-    public List<String> alike() {
-      List<Named> joined = around.joined().get(ahead(mark));
-      return joined == null ? List.of() : joined.stream().filter(other -> !other.mark().equals(mark.id())).map(Named::label).toList();
+    /** The version before this one that may be looked at; empty for the first. */
+    public Optional<VersionRow> earlier() {
+        int at = versions.stream().map(VersionRow::id).toList().indexOf(version.id());
+        return at > 0 ? Optional.of(versions.get(at - 1)) : Optional.empty();
     }
 
-    /** Everything else that may be done: it stands beside the answer. */
-    public List<Button> more() {
-      return buttons.stream().filter(button -> !steps().contains(button)).toList();
+    /**
+     * Whether a note comes with its forms: all do where there are few of them; where there are many, they are fetched
+     * for the one that is worked in.
+     */
+    public boolean whole(Note note) {
+        return notes.size() <= MOST_WHOLE
+                || note.mark().id().equals(note.around().open());
     }
 
-    /** "change", "question", "idea" or "keep". */
-    public String intent() {
-      return MarkWords.intent(mark.intent());
+    /** How many times over the sheet can be drawn twice as wide, for looking closely. */
+    public int levels() {
+        return sheet.map(one -> SheetTiles.levels(version.mediaType(), one.size()))
+                .orElse(0);
     }
 
-    /** The heading of an answer that did something. */
-    public String done(MarkupRow.Answer answer) {
-      return MarkWords.done(MarkupProgress.Act.valueOf(Objects.requireNonNull(answer.act())));
+    /** What a mark that was placed on this version looks like on its sheet. */
+    public Drawn drawn(MarkupRow mark) {
+        return Drawn.of(mark.place(), sheet.orElseThrow().size().ratio());
     }
 
-    /** What the mark looks like on the sheet, in thousandths of its width. */
-    public Optional<Drawn> drawn(Drawings.Sheet sheet) {
-      return at.flatMap(place -> Drawn.shape(place, sheet.size().ratio()));
+    /** Where a mark is, in words. */
+    public String where(MarkupRow mark) {
+        return MarkWords.where(mark.place());
     }
 
-    /** Where it is in a text or in what is played, in words; empty on a sheet, where a leader shows it. */
-    public Optional<String> where() {
-      Place place = at.orElse(mark.place());
-      return Drawn.pictured(place) ? Optional.empty() : Optional.of(MarkWords.where(place));
+    /** What of the sheet to show of such a mark, as a view box. */
+    public String cut(MarkupRow mark) {
+        return Cut.around(mark.place(), sheet.orElseThrow().size().ratio());
     }
 
-    /** Its moment or span; empty unless it is of something that is played. */
-    public Optional<Place.Moment> moment() {
-      return at.orElse(mark.place()) instanceof Place.Moment moment ? Optional.of(moment) : Optional.empty();
+    /** The pages before and after. */
+    public List<Integer> neighbours() {
+        return new ArrayList<>(
+                Stream.of(page - 1, page + 1).filter(p -> p >= 1 && p <= pages).toList());
     }
-
-    /** The page it stands on, from 1; where its page is gone, the page it was on. */
-    int page() {
-      return at.orElse(mark.place()).page();
-    }
-
-    /** What became of its place since it was marked; empty if that is not known. */
-    public Optional<String> since() {
-      return !carried ? Optional.empty() : at.isEmpty() ? Optional.of(mark.place() instanceof Place.TextRange ? "its text is gone" : "its page is gone") : touch.map(MarkWords::touch);
-    }
-
-    /** Whether it came after its version was agreed. */
-    public boolean later() {
-      return around.closed().filter(round -> CountMarks.isLater(mark, round)).isPresent();
-    }
-
-    /** Whether it asks for something and is open or taken on. */
-    public boolean open() {
-      return mark.intent().asks() && mark.progress().unsettled();
-    }
-
-    /** Whether it asks for something that nobody has said or done anything about. */
-    public boolean unanswered() {
-      return open() && mark.answers().isEmpty();
-    }
-
-    /** Whether it still asks for something. */
-    public boolean unsettled() {
-      return mark.progress().carriesOver();
-    }
-  }
-
-  /** The mark that goes ahead of those that ask for the same: itself, if it was joined to none. */
-  static MarkupId ahead(MarkupRow mark) {
-    return Objects.requireNonNullElse(mark.beside().joinedTo(), mark.id());
-  }
-
-  /** What a mark is called. */
-  record Named(MarkupId mark, String label) {}
-
-  /**
-   * What notes lead to.
-   *
-   * @param ways the address of a thing that is called by name; empty if whoever looks does not see it
-   * @param team the names of the team; none on the client's side
-   * @param me who of the team looks; null on the client's side
-   * @param joined the marks that were joined, as far as whoever looks sees them, by the one that goes ahead
-   * @param open the note that is to be worked in; null if none in particular
-   * @param closed the round of the version in hand, once that is closed
-   */
-  public record Around(Function<ItemId, Optional<String>> ways, Map<TeamMemberId, String> team, @Nullable TeamMemberId me, Map<MarkupId, List<Named>> joined, @Nullable MarkupId open, Optional<Round> closed) {
-    /** For one of the team. */
-    static Around ofTeam(Function<ItemId, Optional<String>> ways, Map<TeamMemberId, String> team, TeamMemberId me, List<MarkupRow> marks, @Nullable MarkupId open, Optional<Round> round) {
-      return new Around(ways, team, me, joined(marks), open, round.filter(one -> !one.open()));
-    }
-
-    /** For a viewer. */
-    static Around ofViewer(Function<ItemId, Optional<String>> ways, List<MarkupRow> marks, @Nullable MarkupId open, Optional<Round> round) {
-      return new Around(ways, Map.of(), null, joined(marks), open, round.filter(one -> !one.open()));
-    }
-
-    private static Map<MarkupId, List<Named>> joined(List<MarkupRow> marks) {
-      Set<MarkupId> ahead = marks.stream().map(mark -> mark.beside().joinedTo()).filter(Objects::nonNull).collect(Collectors.toSet());
-      return marks.stream().filter(mark -> ahead.contains(ahead(mark))).collect(Collectors.groupingBy(LightTable::ahead, Collectors.mapping(mark -> new Named(mark.id(), mark.label().toString()), Collectors.toList())));
-    }
-  }
-
-  /** Something that may be done to a mark. */
-  public record Button(MarkupProgress.Act act, String label) {}
-
-  /**
-   * Lays a version out.
-   *
-   * @param all the marks on this and earlier versions that this side sees
-   * @param across brings marks of earlier versions onto this one
-   * @param writing the version's text, if it is one
-   * @param around what the notes lead to
-   */
-  static LightTable of(String base, String deliverable, VersionRow version, List<VersionRow> versions, int page, Drawings.Drawing drawing,
-      Optional<Drawings.Sheet> sheet, List<MarkupRow> all, Across across, Optional<Writing> writing, Around around, Side side) {
-    boolean ofTeam = side instanceof Side.Team;
-    List<Note> notes = all.stream().filter(mark -> Standing.stands(mark, version, versions)).map(mark -> note(mark, version, versions, across, around, side))
-        .sorted(Comparator.comparing((Note note) -> note.at().orElse(note.mark().place()), ReadingOrder.BY_BANDS).thenComparing(note -> note.mark().createdAt())).toList();
-    List<PageTab> tabs = IntStream.rangeClosed(1, drawing.pages())
-        .filter(p -> drawing.pages() <= 2 * TABS_EACH_WAY || p == 1 || p == drawing.pages() || Math.abs(p - page) <= TABS_EACH_WAY)
-        .mapToObj(p -> new PageTab(p, (int) notes.stream().filter(note -> note.page() == p).count())).toList();
-    boolean mayMarkUp = ofTeam || side instanceof Side.Client client && client.viewer().role().mayMarkUp() && client.viewer().mayAct();
-    return new LightTable(base, deliverable, version, versions, page, drawing.pages(), sheet, Optional.ofNullable(drawing.failure()),
-        notes.stream().filter(note -> note.page() == page || note.page() > drawing.pages() && page == drawing.pages()).toList(),
-        tabs, mayMarkUp, ofTeam, around.closed(), writing.map(text -> passages(text, notes)).orElse(List.of()));
-  }
-
-  private static List<Passage> passages(Writing writing, List<Note> notes) {
-    List<Note> placed = notes.stream().filter(note -> note.at().filter(Place.TextRange.class::isInstance).isPresent()).toList();
-    List<Place.TextRange> ranges = placed.stream().map(note -> (Place.TextRange) note.at().orElseThrow()).toList();
-    List<List<Writing.Cut>> cuts = writing.cutAt(ranges);
-    List<Integer> starts = writing.starts();
-    List<Passage> passages = new ArrayList<>();
-    for (int i = 0; i < cuts.size(); i++) {
-      List<Piece> pieces = cuts.get(i).stream().map(cut -> new Piece(cut.words().text(), cut.words().strong(), cut.words().emphasised(), cut.within().stream().findFirst().map(placed::get))).toList();
-      passages.add(new Passage(writing.paragraphs().get(i).style().name().toLowerCase(Locale.ROOT), starts.get(i), pieces));
-    }
-    return passages;
-  }
-
-  private static String confirmedBy(MarkupRow mark) {
-    return mark.answers().stream().filter(answer -> MarkupProgress.Act.CONFIRM.name().equals(answer.act())).reduce((earlier, later) -> later).map(answer -> " by " + answer.author().name()).orElse("");
-  }
-
-  private static Note note(MarkupRow mark, VersionRow version, List<VersionRow> versions, Across across, Around around, Side side) {
-    boolean ofTeam = side instanceof Side.Team;
-    boolean newer = !versions.get(versions.size() - 1).id().equals(mark.version());
-    MarkupProgress told = ofTeam ? mark.progress() : mark.told();
-    String progress = MarkWords.progress(told) + (told == MarkupProgress.CONFIRMED ? confirmedBy(mark) : told != MarkupProgress.FIXED ? "" : mark.fixedInNumber() == null ? " in the draft" : " in " + mark.fixedInNumber());
-    List<Button> buttons = side instanceof Side.Client client && (!client.viewer().role().mayMarkUp() || !client.viewer().mayAct()) ? List.of()
-        : Arrays.stream(MarkupProgress.Act.values()).filter(act -> told.after(act, side.actorOn(mark), around.closed().filter(round -> round.soFar().agreed()).isPresent()).isPresent()).filter(act -> mark.intent().asks() || !act.works())
-            .filter(act -> act != MarkupProgress.Act.FIX || newer).map(act -> new Button(act, MarkWords.button(act))).toList();
-    return new Note(mark, across.place(mark.place(), mark.version(), version.id()), !mark.version().equals(version.id()), across.touch(mark.place(), mark.version(), version.id()), progress,
-        buttons, side.actorOn(mark).author(), around);
-  }
-
-  /** What becomes of notes that are left now, where its round is closed and no later version was sent. */
-  public Optional<String> afterwards() {
-    boolean newest = versions.stream().noneMatch(other -> !other.draft() && !version.draft() && Objects.requireNonNull(other.number()) > Objects.requireNonNull(version.number()));
-    return closed.filter(round -> newest && mayMarkUp && !ofTeam).map(round -> round.soFar().agreed()
-        ? "This version is agreed. A note left now changes nothing of that: it is kept for the next version, and we are told of it." : "This round is closed. A note left now is kept for the next version, and we are told of it.");
-  }
-
-  /** The version before this one that may be looked at; empty for the first. */
-  public Optional<VersionRow> earlier() {
-    int at = versions.stream().map(VersionRow::id).toList().indexOf(version.id());
-    return at > 0 ? Optional.of(versions.get(at - 1)) : Optional.empty();
-  }
-
-  /** Whether a note comes with its forms: all do where there are few of them; where there are many, they are fetched for the one that is worked in. */
-  public boolean whole(Note note) {
-    return notes.size() <= MOST_WHOLE || note.mark().id().equals(note.around().open());
-  }
-
-  /** How many times over the sheet can be drawn twice as wide, for looking closely. */
-  public int levels() {
-    return sheet.map(one -> SheetTiles.levels(version.mediaType(), one.size())).orElse(0);
-  }
-
-  /** What a mark that was placed on this version looks like on its sheet. */
-  public Drawn drawn(MarkupRow mark) {
-    return Drawn.of(mark.place(), sheet.orElseThrow().size().ratio());
-  }
-
-  /** Where a mark is, in words. */
-  public String where(MarkupRow mark) {
-    return MarkWords.where(mark.place());
-  }
-
-  /** What of the sheet to show of such a mark, as a view box. */
-  public String cut(MarkupRow mark) {
-    return Cut.around(mark.place(), sheet.orElseThrow().size().ratio());
-  }
-
-  /** The pages before and after. */
-  public List<Integer> neighbours() {
-    return new ArrayList<>(Stream.of(page - 1, page + 1).filter(p -> p >= 1 && p <= pages).toList());
-  }
 }

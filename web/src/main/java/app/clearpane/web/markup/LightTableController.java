@@ -1,15 +1,10 @@
 package app.clearpane.web.markup;
 
-import app.clearpane.core.exposure.ItemId;
-import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.agency.TeamMemberId;
-import app.clearpane.web.layout.TeamSight;
-import java.util.LinkedHashMap;
-import java.util.Map;
-import java.util.Set;
-import java.util.stream.Collectors;
 import app.clearpane.core.deliverable.VersionId;
+import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.markup.MarkupId;
+import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.deliverable.Deliverables;
 import app.clearpane.store.deliverable.Drawings;
 import app.clearpane.store.deliverable.Round;
@@ -20,19 +15,24 @@ import app.clearpane.web.compare.Compared;
 import app.clearpane.web.compare.Writings;
 import app.clearpane.web.deliverable.DeliverableState;
 import app.clearpane.web.deliverable.States;
-import app.clearpane.web.layout.ForOutsideMakers;
 import app.clearpane.web.layout.ForManagers;
+import app.clearpane.web.layout.ForOutsideMakers;
 import app.clearpane.web.layout.NotThere;
 import app.clearpane.web.layout.TeamController;
+import app.clearpane.web.layout.TeamSight;
 import app.clearpane.web.layout.TheTeam;
 import app.clearpane.web.said.Attach;
 import app.clearpane.web.said.CallByName;
 import app.clearpane.web.said.Side;
 import app.clearpane.web.security.Person;
 import java.io.IOException;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.ui.Model;
@@ -47,112 +47,197 @@ import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 @TeamController
 @ForOutsideMakers
 class LightTableController {
-  private final States states;
-  private final Deliverables deliverables;
-  private final Drawings drawings;
-  private final Markups markups;
-  private final PlaceMark placeMark;
-  private final AnswerMark answerMark;
-  private final EditMark editMark;
-  private final RuleClash ruleClash;
-  private final LiveMarks liveMarks;
-  private final Clashes clashes;
-  private final Compared compared;
-  private final Writings writings;
-  private final Attach attach;
-  private final CallByName callByName;
-  private final TheTeam team;
-  private final TeamSight sight;
+    private final States states;
+    private final Deliverables deliverables;
+    private final Drawings drawings;
+    private final Markups markups;
+    private final PlaceMark placeMark;
+    private final AnswerMark answerMark;
+    private final EditMark editMark;
+    private final RuleClash ruleClash;
+    private final LiveMarks liveMarks;
+    private final Clashes clashes;
+    private final Compared compared;
+    private final Writings writings;
+    private final Attach attach;
+    private final CallByName callByName;
+    private final TheTeam team;
+    private final TeamSight sight;
 
-  LightTableController(States states, Deliverables deliverables, Drawings drawings, Markups markups, PlaceMark placeMark, AnswerMark answerMark, EditMark editMark, RuleClash ruleClash, LiveMarks liveMarks, Clashes clashes,
-      Compared compared, Writings writings, Attach attach, CallByName callByName, TheTeam team, TeamSight sight) {
-    this.sight = sight;
-    this.attach = attach;
-    this.callByName = callByName;
-    this.team = team;
-    this.ruleClash = ruleClash;
-    this.liveMarks = liveMarks;
-    this.clashes = clashes;
-    this.compared = compared;
-    this.writings = writings;
-    this.states = states;
-    this.deliverables = deliverables;
-    this.drawings = drawings;
-    this.markups = markups;
-    this.placeMark = placeMark;
-    this.answerMark = answerMark;
-    this.editMark = editMark;
-  }
+    LightTableController(
+            States states,
+            Deliverables deliverables,
+            Drawings drawings,
+            Markups markups,
+            PlaceMark placeMark,
+            AnswerMark answerMark,
+            EditMark editMark,
+            RuleClash ruleClash,
+            LiveMarks liveMarks,
+            Clashes clashes,
+            Compared compared,
+            Writings writings,
+            Attach attach,
+            CallByName callByName,
+            TheTeam team,
+            TeamSight sight) {
+        this.sight = sight;
+        this.attach = attach;
+        this.callByName = callByName;
+        this.team = team;
+        this.ruleClash = ruleClash;
+        this.liveMarks = liveMarks;
+        this.clashes = clashes;
+        this.compared = compared;
+        this.writings = writings;
+        this.states = states;
+        this.deliverables = deliverables;
+        this.drawings = drawings;
+        this.markups = markups;
+        this.placeMark = placeMark;
+        this.answerMark = answerMark;
+        this.editMark = editMark;
+    }
 
-  @GetMapping("/t/versions/{version}/light-table")
-  String look(@PathVariable VersionId version, @RequestParam(defaultValue = "1") int page, @RequestParam(name = "at.x", required = false) Integer atX,
-      @RequestParam(name = "at.y", required = false) Integer atY, @RequestParam(required = false) @Nullable MarkupId note, @AuthenticationPrincipal Person.OfTeam me, Model model) {
-    DeliverableState state = states.withThreads(version);
-    VersionRow found = NotThere.unless(state.versions().stream().filter(one -> one.id().equals(version)).findFirst());
-    Drawings.Drawing drawing = drawings.find(found.sha256()).orElseThrow();
-    int shown = Math.max(1, Math.min(page, drawing.pages()));
-    LightTable table = LightTable.of("/t", state.deliverable().name(), found, state.versions(), shown, drawing, drawings.sheet(found.sha256(), shown),
-        state.marks(), compared.across(state.versions()), writings.of(found), around(state, me, note, state.rounds().stream().filter(r -> r.version().equals(version)).findFirst()), new Side.Team(me));
-    model.addAttribute("sashOf", state.deliverable().project());
-    model.addAttribute("table", table);
-    model.addAttribute("state", state);
-    model.addAttribute("clashes", clashes.of(found, state.deliverable().pane(), state.marks()));
-    model.addAttribute("same", clashes.notJoined(found, state.deliverable().pane(), state.marks()));
-    Optional<Round> round = state.rounds().stream().filter(r -> r.version().equals(version)).findFirst();
-    Optional<String> leadVoice = round.flatMap(r -> r.signatories().stream().filter(Round.Signatory::leadVoice).map(Round.Signatory::name).findFirst());
-    model.addAttribute("leadVoice", leadVoice.orElse(null));
-    model.addAttribute("mayRule", leadVoice.isEmpty() && me.role().mayPublish());
-    model.addAttribute("round", round.orElse(null));
-    Spot.of(atX, atY, table).ifPresent(spot -> model.addAttribute("spot", spot));
-    return "markup/light-table";
-  }
+    @GetMapping("/t/versions/{version}/light-table")
+    String look(
+            @PathVariable VersionId version,
+            @RequestParam(defaultValue = "1") int page,
+            @RequestParam(name = "at.x", required = false) Integer atX,
+            @RequestParam(name = "at.y", required = false) Integer atY,
+            @RequestParam(required = false) @Nullable MarkupId note,
+            @AuthenticationPrincipal Person.OfTeam me,
+            Model model) {
+        DeliverableState state = states.withThreads(version);
+        VersionRow found = NotThere.unless(state.versions().stream()
+                .filter(one -> one.id().equals(version))
+                .findFirst());
+        Drawings.Drawing drawing = drawings.find(found.sha256()).orElseThrow();
+        int shown = Math.max(1, Math.min(page, drawing.pages()));
+        LightTable table = LightTable.of(
+                "/t",
+                state.deliverable().name(),
+                found,
+                state.versions(),
+                shown,
+                drawing,
+                drawings.sheet(found.sha256(), shown),
+                state.marks(),
+                compared.across(state.versions()),
+                writings.of(found),
+                around(
+                        state,
+                        me,
+                        note,
+                        state.rounds().stream()
+                                .filter(r -> r.version().equals(version))
+                                .findFirst()),
+                new Side.Team(me));
+        model.addAttribute("sashOf", state.deliverable().project());
+        model.addAttribute("table", table);
+        model.addAttribute("state", state);
+        model.addAttribute("clashes", clashes.of(found, state.deliverable().pane(), state.marks()));
+        model.addAttribute("same", clashes.notJoined(found, state.deliverable().pane(), state.marks()));
+        Optional<Round> round =
+                state.rounds().stream().filter(r -> r.version().equals(version)).findFirst();
+        Optional<String> leadVoice = round.flatMap(r -> r.signatories().stream()
+                .filter(Round.Signatory::leadVoice)
+                .map(Round.Signatory::name)
+                .findFirst());
+        model.addAttribute("leadVoice", leadVoice.orElse(null));
+        model.addAttribute("mayRule", leadVoice.isEmpty() && me.role().mayPublish());
+        model.addAttribute("round", round.orElse(null));
+        Spot.of(atX, atY, table).ifPresent(spot -> model.addAttribute("spot", spot));
+        return "markup/light-table";
+    }
 
-  private LightTable.Around around(DeliverableState state, Person.OfTeam me, @Nullable MarkupId open, Optional<Round> round) {
-    return LightTable.Around.ofTeam(callByName.waysOfTeam(state.marks()), mayHave(state), me.memberId(), state.marks(), open, round);
-  }
+    private LightTable.Around around(
+            DeliverableState state, Person.OfTeam me, @Nullable MarkupId open, Optional<Round> round) {
+        return LightTable.Around.ofTeam(
+                callByName.waysOfTeam(state.marks()), mayHave(state), me.memberId(), state.marks(), open, round);
+    }
 
-  /** The names of those of the team who may be given a mark, since they see the project, and of those who have one. */
-  private Map<TeamMemberId, String> mayHave(DeliverableState state) {
-    Set<TeamMemberId> have = state.marks().stream().flatMap(mark -> Optional.ofNullable(mark.beside().doer()).stream()).collect(Collectors.toSet());
-    Map<TeamMemberId, String> names = new LinkedHashMap<>();
-    team.members().stream().filter(member -> have.contains(member.id()) || sight.sees(member, state.deliverable().project())).forEach(member -> names.put(member.id(), member.name()));
-    return names;
-  }
+    /**
+     * The names of those of the team who may be given a mark, since they see the project, and of those who have one.
+     */
+    private Map<TeamMemberId, String> mayHave(DeliverableState state) {
+        Set<TeamMemberId> have = state.marks().stream()
+                .flatMap(mark -> Optional.ofNullable(mark.beside().doer()).stream())
+                .collect(Collectors.toSet());
+        Map<TeamMemberId, String> names = new LinkedHashMap<>();
+        team.members().stream()
+                .filter(member -> have.contains(member.id())
+                        || sight.sees(member, state.deliverable().project()))
+                .forEach(member -> names.put(member.id(), member.name()));
+        return names;
+    }
 
-  private ProjectId projectOf(ItemId deliverable) {
-    return NotThere.unless(deliverables.find(deliverable)).project();
-  }
+    private ProjectId projectOf(ItemId deliverable) {
+        return NotThere.unless(deliverables.find(deliverable)).project();
+    }
 
-  @GetMapping("/t/versions/{version}/live")
-  SseEmitter live(@PathVariable VersionId version, @AuthenticationPrincipal Person.OfTeam me) {
-    return liveMarks.watchByTeam(NotThere.unless(deliverables.version(version)).deliverable(), me.actor());
-  }
+    @GetMapping("/t/versions/{version}/live")
+    SseEmitter live(@PathVariable VersionId version, @AuthenticationPrincipal Person.OfTeam me) {
+        return liveMarks.watchByTeam(
+                NotThere.unless(deliverables.version(version)).deliverable(), me.actor());
+    }
 
-  @PostMapping("/t/versions/{version}/marks")
-  String place(@PathVariable VersionId version, MarkForm form, @RequestParam(required = false) @Nullable UUID once, @RequestParam(required = false) @Nullable List<MultipartFile> files, @AuthenticationPrincipal Person.OfTeam me) throws IOException {
-    VersionRow found = NotThere.unless(deliverables.version(version));
-    placeMark.once(Optional.ofNullable(once), found, form, attach.kept(projectOf(found.deliverable()), new Side.Team(me), files), new Side.Team(me));
-    return "redirect:/t/versions/" + version + "/light-table?page=" + form.page();
-  }
+    @PostMapping("/t/versions/{version}/marks")
+    String place(
+            @PathVariable VersionId version,
+            MarkForm form,
+            @RequestParam(required = false) @Nullable UUID once,
+            @RequestParam(required = false) @Nullable List<MultipartFile> files,
+            @AuthenticationPrincipal Person.OfTeam me)
+            throws IOException {
+        VersionRow found = NotThere.unless(deliverables.version(version));
+        placeMark.once(
+                Optional.ofNullable(once),
+                found,
+                form,
+                attach.kept(projectOf(found.deliverable()), new Side.Team(me), files),
+                new Side.Team(me));
+        return "redirect:/t/versions/" + version + "/light-table?page=" + form.page();
+    }
 
-  @PostMapping("/t/versions/{version}/rulings")
-  @ForManagers
-  String rule(@PathVariable VersionId version, RuleClash.RulingForm form, @AuthenticationPrincipal Person.OfTeam me) {
-    int page = ruleClash.on(NotThere.unless(deliverables.version(version)), form, new Side.Team(me));
-    return "redirect:/t/versions/" + version + "/light-table?page=" + page;
-  }
+    @PostMapping("/t/versions/{version}/rulings")
+    @ForManagers
+    String rule(@PathVariable VersionId version, RuleClash.RulingForm form, @AuthenticationPrincipal Person.OfTeam me) {
+        int page = ruleClash.on(NotThere.unless(deliverables.version(version)), form, new Side.Team(me));
+        return "redirect:/t/versions/" + version + "/light-table?page=" + page;
+    }
 
-  @PostMapping("/t/marks/{mark}/answers")
-  String answer(@PathVariable MarkupId mark, AnswerMark.AnswerForm form, @RequestParam VersionId on, @RequestParam(required = false) @Nullable List<MultipartFile> files, @AuthenticationPrincipal Person.OfTeam me) throws IOException {
-    MarkupRow found = NotThere.unless(markups.find(mark));
-    answerMark.to(found, form, attach.kept(projectOf(NotThere.unless(deliverables.version(found.version())).deliverable()), new Side.Team(me), files), new Side.Team(me));
-    return "redirect:/t/versions/" + on + "/light-table?page=" + found.place().page() + "#mark-" + mark;
-  }
+    @PostMapping("/t/marks/{mark}/answers")
+    String answer(
+            @PathVariable MarkupId mark,
+            AnswerMark.AnswerForm form,
+            @RequestParam VersionId on,
+            @RequestParam(required = false) @Nullable List<MultipartFile> files,
+            @AuthenticationPrincipal Person.OfTeam me)
+            throws IOException {
+        MarkupRow found = NotThere.unless(markups.find(mark));
+        answerMark.to(
+                found,
+                form,
+                attach.kept(
+                        projectOf(NotThere.unless(deliverables.version(found.version()))
+                                .deliverable()),
+                        new Side.Team(me),
+                        files),
+                new Side.Team(me));
+        return "redirect:/t/versions/" + on + "/light-table?page="
+                + found.place().page() + "#mark-" + mark;
+    }
 
-  @PostMapping("/t/marks/{mark}/edit")
-  String edit(@PathVariable MarkupId mark, EditMark.EditForm form, @RequestParam VersionId on, @AuthenticationPrincipal Person.OfTeam me) {
-    MarkupRow found = NotThere.unless(markups.find(mark));
-    editMark.of(found, form, new Side.Team(me));
-    return "redirect:/t/versions/" + on + "/light-table?page=" + found.place().page() + "#mark-" + mark;
-  }
+    @PostMapping("/t/marks/{mark}/edit")
+    String edit(
+            @PathVariable MarkupId mark,
+            EditMark.EditForm form,
+            @RequestParam VersionId on,
+            @AuthenticationPrincipal Person.OfTeam me) {
+        MarkupRow found = NotThere.unless(markups.find(mark));
+        editMark.of(found, form, new Side.Team(me));
+        return "redirect:/t/versions/" + on + "/light-table?page="
+                + found.place().page() + "#mark-" + mark;
+    }
 }

@@ -1,7 +1,7 @@
 package app.clearpane.web.markup;
 
-import app.clearpane.core.people.Actor;
 import app.clearpane.core.markup.MarkupId;
+import app.clearpane.core.people.Actor;
 
 /**
  * Tells, within the transaction in which it happens, that a mark is further on or back again.

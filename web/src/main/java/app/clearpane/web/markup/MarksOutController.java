@@ -29,80 +29,117 @@ import org.springframework.web.bind.annotation.PathVariable;
 @TeamController
 @ForOutsideMakers
 class MarksOutController {
-  private final Deliverables deliverables;
-  private final Markups markups;
-  private final Standing standing;
-  private final Annotations annotations;
-  private final Drawings drawings;
-  private final Vault vault;
-  private final MarkedFiles marked;
+    private final Deliverables deliverables;
+    private final Markups markups;
+    private final Standing standing;
+    private final Annotations annotations;
+    private final Drawings drawings;
+    private final Vault vault;
+    private final MarkedFiles marked;
 
-  MarksOutController(Deliverables deliverables, Markups markups, Standing standing, Annotations annotations, Drawings drawings, Vault vault, MarkedFiles marked) {
-    this.deliverables = deliverables;
-    this.markups = markups;
-    this.standing = standing;
-    this.annotations = annotations;
-    this.drawings = drawings;
-    this.vault = vault;
-    this.marked = marked;
-  }
+    MarksOutController(
+            Deliverables deliverables,
+            Markups markups,
+            Standing standing,
+            Annotations annotations,
+            Drawings drawings,
+            Vault vault,
+            MarkedFiles marked) {
+        this.deliverables = deliverables;
+        this.markups = markups;
+        this.standing = standing;
+        this.annotations = annotations;
+        this.drawings = drawings;
+        this.vault = vault;
+        this.marked = marked;
+    }
 
-  @GetMapping("/t/versions/{version}/marks.pdf")
-  ResponseEntity<byte[]> pdf(@PathVariable VersionId version) throws IOException {
-    VersionRow found = sheets(version);
-    return file(marked.pdf(found, marks(found)), MediaType.APPLICATION_PDF, found, ".pdf");
-  }
+    @GetMapping("/t/versions/{version}/marks.pdf")
+    ResponseEntity<byte[]> pdf(@PathVariable VersionId version) throws IOException {
+        VersionRow found = sheets(version);
+        return file(marked.pdf(found, marks(found)), MediaType.APPLICATION_PDF, found, ".pdf");
+    }
 
-  @GetMapping("/t/versions/{version}/marks.jsonld")
-  ResponseEntity<byte[]> webAnnotations(@PathVariable VersionId version) {
-    VersionRow found = NotThere.unless(deliverables.version(version));
-    return file(WebAnnotations.write(found.sha256(), found.mediaType(), marks(found)).getBytes(StandardCharsets.UTF_8), MediaType.parseMediaType("application/ld+json"), found, ".jsonld");
-  }
+    @GetMapping("/t/versions/{version}/marks.jsonld")
+    ResponseEntity<byte[]> webAnnotations(@PathVariable VersionId version) {
+        VersionRow found = NotThere.unless(deliverables.version(version));
+        return file(
+                WebAnnotations.write(found.sha256(), found.mediaType(), marks(found))
+                        .getBytes(StandardCharsets.UTF_8),
+                MediaType.parseMediaType("application/ld+json"),
+                found,
+                ".jsonld");
+    }
 
-  @GetMapping("/t/versions/{version}/marks.csv")
-  ResponseEntity<byte[]> csv(@PathVariable VersionId version) {
-    VersionRow found = NotThere.unless(deliverables.version(version));
-    return file(NotesTable.csv(marks(found)).getBytes(StandardCharsets.UTF_8), new MediaType("text", "csv", StandardCharsets.UTF_8), found, ".csv");
-  }
+    @GetMapping("/t/versions/{version}/marks.csv")
+    ResponseEntity<byte[]> csv(@PathVariable VersionId version) {
+        VersionRow found = NotThere.unless(deliverables.version(version));
+        return file(
+                NotesTable.csv(marks(found)).getBytes(StandardCharsets.UTF_8),
+                new MediaType("text", "csv", StandardCharsets.UTF_8),
+                found,
+                ".csv");
+    }
 
-  @GetMapping("/t/versions/{version}/marks.xlsx")
-  ResponseEntity<byte[]> xlsx(@PathVariable VersionId version) throws IOException {
-    VersionRow found = NotThere.unless(deliverables.version(version));
-    ByteArrayOutputStream out = new ByteArrayOutputStream();
-    NotesTable.xlsx(marks(found), out);
-    return file(out.toByteArray(), MediaType.parseMediaType("application/vnd.openxmlformats-officedocument.spreadsheetml.sheet"), found, ".xlsx");
-  }
+    @GetMapping("/t/versions/{version}/marks.xlsx")
+    ResponseEntity<byte[]> xlsx(@PathVariable VersionId version) throws IOException {
+        VersionRow found = NotThere.unless(deliverables.version(version));
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        NotesTable.xlsx(marks(found), out);
+        return file(
+                out.toByteArray(),
+                MediaType.parseMediaType("application/vnd.openxmlformats-officedocument.spreadsheetml.sheet"),
+                found,
+                ".xlsx");
+    }
 
-  @GetMapping("/t/versions/{version}/marked/{page}.png")
-  ResponseEntity<byte[]> png(@PathVariable VersionId version, @PathVariable int page) throws IOException {
-    VersionRow found = sheets(version);
-    Drawings.Sheet sheet = NotThere.unless(drawings.sheet(found.sha256(), page));
-    return file(marked.png(sheet, on(found, page)), MediaType.IMAGE_PNG, found, "-sheet-" + page + ".png");
-  }
+    @GetMapping("/t/versions/{version}/marked/{page}.png")
+    ResponseEntity<byte[]> png(@PathVariable VersionId version, @PathVariable int page) throws IOException {
+        VersionRow found = sheets(version);
+        Drawings.Sheet sheet = NotThere.unless(drawings.sheet(found.sha256(), page));
+        return file(marked.png(sheet, on(found, page)), MediaType.IMAGE_PNG, found, "-sheet-" + page + ".png");
+    }
 
-  @GetMapping("/t/versions/{version}/marked/{page}.svg")
-  ResponseEntity<byte[]> svg(@PathVariable VersionId version, @PathVariable int page) throws IOException {
-    VersionRow found = sheets(version);
-    Drawings.Sheet sheet = NotThere.unless(drawings.sheet(found.sha256(), page));
-    String svg = MarkedSheet.svg(vault.path(sheet.large()), sheet.mediaType(), sheet.size().ratio(), on(found, page));
-    return file(svg.getBytes(StandardCharsets.UTF_8), MediaType.parseMediaType("image/svg+xml"), found, "-sheet-" + page + ".svg");
-  }
+    @GetMapping("/t/versions/{version}/marked/{page}.svg")
+    ResponseEntity<byte[]> svg(@PathVariable VersionId version, @PathVariable int page) throws IOException {
+        VersionRow found = sheets(version);
+        Drawings.Sheet sheet = NotThere.unless(drawings.sheet(found.sha256(), page));
+        String svg = MarkedSheet.svg(
+                vault.path(sheet.large()), sheet.mediaType(), sheet.size().ratio(), on(found, page));
+        return file(
+                svg.getBytes(StandardCharsets.UTF_8),
+                MediaType.parseMediaType("image/svg+xml"),
+                found,
+                "-sheet-" + page + ".svg");
+    }
 
-  /** A version whose sheets can be marked: not a text, and nothing that is played. */
-  private VersionRow sheets(VersionId version) {
-    return NotThere.unless(deliverables.version(version).filter(found -> found.kind() == WorkKind.SHEETS));
-  }
+    /** A version whose sheets can be marked: not a text, and nothing that is played. */
+    private VersionRow sheets(VersionId version) {
+        return NotThere.unless(deliverables.version(version).filter(found -> found.kind() == WorkKind.SHEETS));
+    }
 
-  private List<Annotation> marks(VersionRow version) {
-    return annotations.of(standing.on(version, deliverables.versions(version.deliverable()), markups.of(version.deliverable())), version);
-  }
+    private List<Annotation> marks(VersionRow version) {
+        return annotations.of(
+                standing.on(version, deliverables.versions(version.deliverable()), markups.of(version.deliverable())),
+                version);
+    }
 
-  private List<Annotation> on(VersionRow version, int page) {
-    return marks(version).stream().filter(mark -> mark.place().page() == page).toList();
-  }
+    private List<Annotation> on(VersionRow version, int page) {
+        return marks(version).stream()
+                .filter(mark -> mark.place().page() == page)
+                .toList();
+    }
 
-  private static ResponseEntity<byte[]> file(byte[] bytes, MediaType type, VersionRow version, String ending) {
-    String name = version.fileName().replaceAll("\\.[^.]*$", "") + "-notes" + ending;
-    return ResponseEntity.ok().contentType(type).header(HttpHeaders.CONTENT_DISPOSITION, ContentDisposition.attachment().filename(name, StandardCharsets.UTF_8).build().toString()).body(bytes);
-  }
+    private static ResponseEntity<byte[]> file(byte[] bytes, MediaType type, VersionRow version, String ending) {
+        String name = version.fileName().replaceAll("\\.[^.]*$", "") + "-notes" + ending;
+        return ResponseEntity.ok()
+                .contentType(type)
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.attachment()
+                                .filename(name, StandardCharsets.UTF_8)
+                                .build()
+                                .toString())
+                .body(bytes);
+    }
 }

@@ -6,19 +6,21 @@ import org.jspecify.annotations.Nullable;
 
 /** A spot chosen on the plain picture of a sheet, for those without scripts: fractions of the sheet. */
 public record Spot(double x, double y) {
-  /** The width at which the plain picture is shown, in CSS pixels. */
-  public static final int PLAIN_WIDTH = 640;
+    /** The width at which the plain picture is shown, in CSS pixels. */
+    public static final int PLAIN_WIDTH = 640;
 
-  /** The spot under these CSS pixels of the plain picture; empty if there are none. */
-  static Optional<Spot> of(@Nullable Integer x, @Nullable Integer y, LightTable table) {
-    if (x == null || y == null || table.sheet().isEmpty()) {
-      return Optional.empty();
+    /** The spot under these CSS pixels of the plain picture; empty if there are none. */
+    static Optional<Spot> of(@Nullable Integer x, @Nullable Integer y, LightTable table) {
+        if (x == null || y == null || table.sheet().isEmpty()) {
+            return Optional.empty();
+        }
+        Drawings.Sheet sheet = table.sheet().get();
+        return Optional.of(new Spot(
+                within(x / (double) PLAIN_WIDTH),
+                within(y / (PLAIN_WIDTH * sheet.size().ratio()))));
     }
-    Drawings.Sheet sheet = table.sheet().get();
-    return Optional.of(new Spot(within(x / (double) PLAIN_WIDTH), within(y / (PLAIN_WIDTH * sheet.size().ratio()))));
-  }
 
-  private static double within(double fraction) {
-    return Math.max(0, Math.min(1, fraction));
-  }
+    private static double within(double fraction) {
+        return Math.max(0, Math.min(1, fraction));
+    }
 }

@@ -36,82 +36,134 @@ import org.springframework.web.multipart.MultipartFile;
 /** The papers of a project, and what was agreed in sums. */
 @TeamController
 class PaperController {
-  private final ProjectFrame frame;
-  private final Papers papers;
-  private final Deliverables deliverables;
-  private final HandlePaper handle;
-  private final SheetBytes bytes;
-  private final Words words;
+    private final ProjectFrame frame;
+    private final Papers papers;
+    private final Deliverables deliverables;
+    private final HandlePaper handle;
+    private final SheetBytes bytes;
+    private final Words words;
 
-  PaperController(ProjectFrame frame, Papers papers, Deliverables deliverables, HandlePaper handle, SheetBytes bytes, Words words) {
-    this.frame = frame;
-    this.papers = papers;
-    this.deliverables = deliverables;
-    this.handle = handle;
-    this.bytes = bytes;
-    this.words = words;
-  }
+    PaperController(
+            ProjectFrame frame,
+            Papers papers,
+            Deliverables deliverables,
+            HandlePaper handle,
+            SheetBytes bytes,
+            Words words) {
+        this.frame = frame;
+        this.papers = papers;
+        this.deliverables = deliverables;
+        this.handle = handle;
+        this.bytes = bytes;
+        this.words = words;
+    }
 
-  /**
-   * What was agreed, in sums of the project's currency.
-   *
-   * @param signed contracts signed
-   * @param agreed proposals agreed; a contract that follows takes their place
-   * @param extra rounds beyond those included that were accepted
-   * @param open invoices that wait to be paid
-   */
-  public record Sums(BigDecimal signed, BigDecimal agreed, BigDecimal extra, BigDecimal open, BigDecimal paid, int extraRounds) {}
+    /**
+     * What was agreed, in sums of the project's currency.
+     *
+     * @param signed contracts signed
+     * @param agreed proposals agreed; a contract that follows takes their place
+     * @param extra rounds beyond those included that were accepted
+     * @param open invoices that wait to be paid
+     */
+    public record Sums(
+            BigDecimal signed,
+            BigDecimal agreed,
+            BigDecimal extra,
+            BigDecimal open,
+            BigDecimal paid,
+            int extraRounds) {}
 
-  @GetMapping("/t/projects/{project}/papers")
-  String all(@PathVariable ProjectId project, Model model) {
-    Project found = frame.above(model, project, "Papers");
-    List<Paper> all = papers.of(project);
-    List<ExtraRounds.Accepted> extra = deliverables.of(project).stream().map(Deliverable::extra).flatMap(List::stream).toList();
-    model.addAttribute("all", all);
-    model.addAttribute("currency", found.currency());
-    model.addAttribute("paymentDays", handle.paymentDays(project));
-    model.addAttribute("contacts", handle.possible(found));
-    model.addAttribute("sums", new Sums(sum(all, PaperState.SIGNED), sum(all, PaperState.AGREED), extra.stream().map(ExtraRounds.Accepted::fee).reduce(BigDecimal.ZERO, BigDecimal::add),
-        sum(all.stream().filter(paper -> paper.kind() == app.clearpane.core.papers.PaperKind.INVOICE).toList(), PaperState.OPEN, PaperState.VIEWED, PaperState.OVERDUE), sum(all, PaperState.PAID), extra.size()));
-    return "papers/list";
-  }
+    @GetMapping("/t/projects/{project}/papers")
+    String all(@PathVariable ProjectId project, Model model) {
+        Project found = frame.above(model, project, "Papers");
+        List<Paper> all = papers.of(project);
+        List<ExtraRounds.Accepted> extra = deliverables.of(project).stream()
+                .map(Deliverable::extra)
+                .flatMap(List::stream)
+                .toList();
+        model.addAttribute("all", all);
+        model.addAttribute("currency", found.currency());
+        model.addAttribute("paymentDays", handle.paymentDays(project));
+        model.addAttribute("contacts", handle.possible(found));
+        model.addAttribute(
+                "sums",
+                new Sums(
+                        sum(all, PaperState.SIGNED),
+                        sum(all, PaperState.AGREED),
+                        extra.stream().map(ExtraRounds.Accepted::fee).reduce(BigDecimal.ZERO, BigDecimal::add),
+                        sum(
+                                all.stream()
+                                        .filter(paper -> paper.kind() == app.clearpane.core.papers.PaperKind.INVOICE)
+                                        .toList(),
+                                PaperState.OPEN,
+                                PaperState.VIEWED,
+                                PaperState.OVERDUE),
+                        sum(all, PaperState.PAID),
+                        extra.size()));
+        return "papers/list";
+    }
 
-  private BigDecimal sum(List<Paper> all, PaperState... states) {
-    return all.stream().filter(paper -> List.of(states).contains(paper.state(words.today()))).map(paper -> Objects.requireNonNullElse(paper.amount(), BigDecimal.ZERO)).reduce(BigDecimal.ZERO, BigDecimal::add);
-  }
+    private BigDecimal sum(List<Paper> all, PaperState... states) {
+        return all.stream()
+                .filter(paper -> List.of(states).contains(paper.state(words.today())))
+                .map(paper -> Objects.requireNonNullElse(paper.amount(), BigDecimal.ZERO))
+                .reduce(BigDecimal.ZERO, BigDecimal::add);
+    }
 
-  @PostMapping("/t/projects/{project}/papers")
-  @ForManagers
-  String add(@PathVariable ProjectId project, @RequestParam(required = false) @Nullable MultipartFile file, HandlePaper.PaperForm form, @AuthenticationPrincipal Person me) throws IOException {
-    handle.add(project, form, file == null ? "" : Optional.ofNullable(file.getOriginalFilename()).orElse(""), file == null ? InputStream.nullInputStream() : file.getInputStream(), me.actor());
-    return back(project);
-  }
+    @PostMapping("/t/projects/{project}/papers")
+    @ForManagers
+    String add(
+            @PathVariable ProjectId project,
+            @RequestParam(required = false) @Nullable MultipartFile file,
+            HandlePaper.PaperForm form,
+            @AuthenticationPrincipal Person me)
+            throws IOException {
+        handle.add(
+                project,
+                form,
+                file == null
+                        ? ""
+                        : Optional.ofNullable(file.getOriginalFilename()).orElse(""),
+                file == null ? InputStream.nullInputStream() : file.getInputStream(),
+                me.actor());
+        return back(project);
+    }
 
-  @PostMapping("/t/papers/{paper}/send")
-  @ForManagers
-  String send(@PathVariable PaperId paper, @RequestParam(defaultValue = "false") boolean sure, @AuthenticationPrincipal Person me) {
-    return back(handle.send(paper, sure, me.actor()));
-  }
+    @PostMapping("/t/papers/{paper}/send")
+    @ForManagers
+    String send(
+            @PathVariable PaperId paper,
+            @RequestParam(defaultValue = "false") boolean sure,
+            @AuthenticationPrincipal Person me) {
+        return back(handle.send(paper, sure, me.actor()));
+    }
 
-  @PostMapping("/t/papers/{paper}/paid")
-  @ForManagers
-  String paid(@PathVariable PaperId paper, @RequestParam(defaultValue = "") String day, @AuthenticationPrincipal Person me) {
-    return back(handle.paid(paper, day, me.actor()));
-  }
+    @PostMapping("/t/papers/{paper}/paid")
+    @ForManagers
+    String paid(
+            @PathVariable PaperId paper,
+            @RequestParam(defaultValue = "") String day,
+            @AuthenticationPrincipal Person me) {
+        return back(handle.paid(paper, day, me.actor()));
+    }
 
-  @PostMapping("/t/papers/{paper}/withdraw")
-  @ForManagers
-  String withdraw(@PathVariable PaperId paper, @RequestParam(defaultValue = "") String reason, @AuthenticationPrincipal Person me) {
-    return back(handle.withdraw(paper, reason, me.actor()));
-  }
+    @PostMapping("/t/papers/{paper}/withdraw")
+    @ForManagers
+    String withdraw(
+            @PathVariable PaperId paper,
+            @RequestParam(defaultValue = "") String reason,
+            @AuthenticationPrincipal Person me) {
+        return back(handle.withdraw(paper, reason, me.actor()));
+    }
 
-  private static String back(ProjectId project) {
-    return "redirect:/t/projects/" + project + "/papers";
-  }
+    private static String back(ProjectId project) {
+        return "redirect:/t/projects/" + project + "/papers";
+    }
 
-  @GetMapping("/t/papers/{paper}/file")
-  ResponseEntity<Resource> file(@PathVariable PaperId paper) {
-    Paper found = NotThere.unless(papers.find(paper));
-    return bytes.download(found.sha256(), found.fileName());
-  }
+    @GetMapping("/t/papers/{paper}/file")
+    ResponseEntity<Resource> file(@PathVariable PaperId paper) {
+        Paper found = NotThere.unless(papers.find(paper));
+        return bytes.download(found.sha256(), found.fileName());
+    }
 }

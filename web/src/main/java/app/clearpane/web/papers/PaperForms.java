@@ -11,24 +11,27 @@ import org.springframework.stereotype.Component;
 /** How papers stand, for forms that change them. */
 @Component
 class PaperForms implements FormStates {
-  private final Papers papers;
-  private final Words words;
+    private final Papers papers;
+    private final Words words;
 
-  PaperForms(Papers papers, Words words) {
-    this.papers = papers;
-    this.words = words;
-  }
-
-  @Override
-  public List<FormState> states() {
-    return List.of(FormState.of("/t/papers/{paper}/paid", "", this::now), FormState.of("/t/papers/{paper}/withdraw", "", this::now));
-  }
-
-  private Optional<String> now(Asked asked) {
-    try {
-      return papers.find(PaperId.of(asked.path("paper"))).map(paper -> paper.state(words.today()).name());
-    } catch (IllegalArgumentException none) {
-      return Optional.empty();
+    PaperForms(Papers papers, Words words) {
+        this.papers = papers;
+        this.words = words;
     }
-  }
+
+    @Override
+    public List<FormState> states() {
+        return List.of(
+                FormState.of("/t/papers/{paper}/paid", "", this::now),
+                FormState.of("/t/papers/{paper}/withdraw", "", this::now));
+    }
+
+    private Optional<String> now(Asked asked) {
+        try {
+            return papers.find(PaperId.of(asked.path("paper")))
+                    .map(paper -> paper.state(words.today()).name());
+        } catch (IllegalArgumentException none) {
+            return Optional.empty();
+        }
+    }
 }

@@ -1,7 +1,7 @@
 package app.clearpane.web.papers;
 
-import app.clearpane.core.people.Actor;
 import app.clearpane.core.papers.PaperId;
+import app.clearpane.core.people.Actor;
 import app.clearpane.core.project.ProjectId;
 import java.util.List;
 

@@ -10,34 +10,36 @@ import org.springframework.stereotype.Component;
 /** What papers are called on screens and in mails. Templates call it {@code papers}. */
 @Component
 public final class PaperWords implements Speech {
-  @Override
-  public String name() {
-    return "papers";
-  }
+    @Override
+    public String name() {
+        return "papers";
+    }
 
-  /** "proposal", "contract", "dates", "invoice" or "paper". */
-  public static String kind(PaperKind kind) {
-    return kind == PaperKind.OTHER ? "paper" : kind.name().toLowerCase(Locale.ROOT);
-  }
+    /** "proposal", "contract", "dates", "invoice" or "paper". */
+    public static String kind(PaperKind kind) {
+        return kind == PaperKind.OTHER ? "paper" : kind.name().toLowerCase(Locale.ROOT);
+    }
 
-  /** The same of a paper; a further document by its own kind, if it has one. */
-  public static String kind(Paper paper) {
-    return paper.further().called().isEmpty() ? kind(paper.kind()) : paper.further().called();
-  }
+    /** The same of a paper; a further document by its own kind, if it has one. */
+    public static String kind(Paper paper) {
+        return paper.further().called().isEmpty()
+                ? kind(paper.kind())
+                : paper.further().called();
+    }
 
-  /** How it stands. */
-  public static String state(PaperState state) {
-    return state.name().toLowerCase(Locale.ROOT);
-  }
+    /** How it stands. */
+    public static String state(PaperState state) {
+        return state.name().toLowerCase(Locale.ROOT);
+    }
 
-  /** The colour of how it stands. */
-  public static String tone(PaperState state) {
-    return switch (state) {
-      case DRAFT, WITHDRAWN -> "quiet";
-      case OPEN, VIEWED -> "client";
-      case OVERDUE, DECLINED -> "late";
-      case AGREED, SIGNED -> "sign";
-      case PAID -> "done";
-    };
-  }
+    /** The colour of how it stands. */
+    public static String tone(PaperState state) {
+        return switch (state) {
+            case DRAFT, WITHDRAWN -> "quiet";
+            case OPEN, VIEWED -> "client";
+            case OVERDUE, DECLINED -> "late";
+            case AGREED, SIGNED -> "sign";
+            case PAID -> "done";
+        };
+    }
 }

@@ -8,21 +8,34 @@ import app.clearpane.web.layout.TheTeam;
 import java.util.Map;
 import org.springframework.stereotype.Component;
 
-/** What can be chosen beside the dates of a project: who is asked to agree to them, who manages it, its cover, and which phases can go. */
+/**
+ * What can be chosen beside the dates of a project: who is asked to agree to them, who manages it, its cover, and which
+ * phases can go.
+ */
 @Component
 class BesideDates {
-  private final AskForDates askForDates;
-  private final TheTeam team;
-  private final Projects projects;
+    private final AskForDates askForDates;
+    private final TheTeam team;
+    private final Projects projects;
 
-  BesideDates(AskForDates askForDates, TheTeam team, Projects projects) {
-    this.askForDates = askForDates;
-    this.team = team;
-    this.projects = projects;
-  }
+    BesideDates(AskForDates askForDates, TheTeam team, Projects projects) {
+        this.askForDates = askForDates;
+        this.team = team;
+        this.projects = projects;
+    }
 
-  /** For a page. */
-  Map<String, Object> read(ProjectId project) {
-    return Map.of("askable", askForDates.askable(project), "managers", team.members().stream().filter(one -> one.role().mayPublish()).toList(), "covers", Covers.ALL, "emptyPhases", projects.emptyPhases(project), "endings", Ending.values());
-  }
+    /** For a page. */
+    Map<String, Object> read(ProjectId project) {
+        return Map.of(
+                "askable",
+                askForDates.askable(project),
+                "managers",
+                team.members().stream().filter(one -> one.role().mayPublish()).toList(),
+                "covers",
+                Covers.ALL,
+                "emptyPhases",
+                projects.emptyPhases(project),
+                "endings",
+                Ending.values());
+    }
 }

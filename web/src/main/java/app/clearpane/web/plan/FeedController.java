@@ -16,20 +16,23 @@ import org.springframework.web.bind.annotation.PathVariable;
 /** Calendars, for programs that come with a key. An address that opens nothing answers like one that never was. */
 @Controller
 class FeedController {
-  private final MakeFeed makeFeed;
-  private final FeedOf feedOf;
-  private final Clock clock;
+    private final MakeFeed makeFeed;
+    private final FeedOf feedOf;
+    private final Clock clock;
 
-  FeedController(MakeFeed makeFeed, FeedOf feedOf, Clock clock) {
-    this.makeFeed = makeFeed;
-    this.feedOf = feedOf;
-    this.clock = clock;
-  }
+    FeedController(MakeFeed makeFeed, FeedOf feedOf, Clock clock) {
+        this.makeFeed = makeFeed;
+        this.feedOf = feedOf;
+        this.clock = clock;
+    }
 
-  @GetMapping("/p/calendar/{key}")
-  ResponseEntity<byte[]> feed(@PathVariable String key) {
-    Feeds.Feed feed = NotThere.unless(makeFeed.opened(key));
-    List<Calendars.Entry> entries = NotThere.unless(feedOf.of(feed));
-    return ResponseEntity.ok().contentType(new MediaType("text", "calendar", StandardCharsets.UTF_8)).cacheControl(CacheControl.noStore()).body(Calendars.write(feed.name(), entries, clock.instant()).getBytes(StandardCharsets.UTF_8));
-  }
+    @GetMapping("/p/calendar/{key}")
+    ResponseEntity<byte[]> feed(@PathVariable String key) {
+        Feeds.Feed feed = NotThere.unless(makeFeed.opened(key));
+        List<Calendars.Entry> entries = NotThere.unless(feedOf.of(feed));
+        return ResponseEntity.ok()
+                .contentType(new MediaType("text", "calendar", StandardCharsets.UTF_8))
+                .cacheControl(CacheControl.noStore())
+                .body(Calendars.write(feed.name(), entries, clock.instant()).getBytes(StandardCharsets.UTF_8));
+    }
 }

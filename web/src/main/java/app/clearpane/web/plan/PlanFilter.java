@@ -14,19 +14,24 @@ import java.util.UUID;
  * @param open whether only what is still to be done
  */
 record PlanFilter(String who, TeamMemberId me, Optional<UUID> phase, boolean open) {
-  /** Whether anything is left out. */
-  boolean narrows() {
-    return !who.equals("all") || phase.isPresent() || open;
-  }
+    /** Whether anything is left out. */
+    boolean narrows() {
+        return !who.equals("all") || phase.isPresent() || open;
+    }
 
-  boolean keeps(PlannedTask task) {
-    boolean theirs = switch (who) {
-      case "all" -> true;
-      case "mine" -> task.isOnDeskOf(me);
-      case "us" -> task.task().side() == Side.OURS;
-      case "client" -> task.task().side() == Side.CLIENTS;
-      default -> Doers.value(task).equals(who) || task.details().also().helpers().stream().anyMatch(helper -> who.equals("m:" + helper.id().value()));
-    };
-    return theirs && (!open || task.task().stage().open());
-  }
+    boolean keeps(PlannedTask task) {
+        boolean theirs =
+                switch (who) {
+                    case "all" -> true;
+                    case "mine" -> task.isOnDeskOf(me);
+                    case "us" -> task.task().side() == Side.OURS;
+                    case "client" -> task.task().side() == Side.CLIENTS;
+                    default ->
+                        Doers.value(task).equals(who)
+                                || task.details().also().helpers().stream()
+                                        .anyMatch(helper ->
+                                                who.equals("m:" + helper.id().value()));
+                };
+        return theirs && (!open || task.task().stage().open());
+    }
 }

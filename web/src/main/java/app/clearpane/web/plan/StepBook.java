@@ -9,23 +9,23 @@ import org.springframework.stereotype.Component;
 /** The steps of plans. What was read is remembered as long as the plan is the same. */
 @Component
 class StepBook {
-  private final TaskSteps steps;
-  private final Map<ProjectId, Remembered> remembered = new ConcurrentHashMap<>();
+    private final TaskSteps steps;
+    private final Map<ProjectId, Remembered> remembered = new ConcurrentHashMap<>();
 
-  StepBook(TaskSteps steps) {
-    this.steps = steps;
-  }
-
-  private record Remembered(ThePlan plan, TaskSteps.OfProject steps) {}
-
-  /** The steps of a plan, and at which each of its tasks is. */
-  TaskSteps.OfProject of(ThePlan plan) {
-    ProjectId project = plan.project().id();
-    Remembered known = remembered.get(project);
-    if (known == null || known.plan() != plan) {
-      known = new Remembered(plan, steps.ofProject(project));
-      remembered.put(project, known);
+    StepBook(TaskSteps steps) {
+        this.steps = steps;
     }
-    return known.steps();
-  }
+
+    private record Remembered(ThePlan plan, TaskSteps.OfProject steps) {}
+
+    /** The steps of a plan, and at which each of its tasks is. */
+    TaskSteps.OfProject of(ThePlan plan) {
+        ProjectId project = plan.project().id();
+        Remembered known = remembered.get(project);
+        if (known == null || known.plan() != plan) {
+            known = new Remembered(plan, steps.ofProject(project));
+            remembered.put(project, known);
+        }
+        return known.steps();
+    }
 }

@@ -24,25 +24,39 @@ import org.springframework.web.multipart.MultipartFile;
 @TeamController
 @ForOutsideMakers
 class TaskFileController {
-  private final PutBeside putBeside;
-  private final TaskFiles files;
-  private final SheetBytes bytes;
+    private final PutBeside putBeside;
+    private final TaskFiles files;
+    private final SheetBytes bytes;
 
-  TaskFileController(PutBeside putBeside, TaskFiles files, SheetBytes bytes) {
-    this.putBeside = putBeside;
-    this.files = files;
-    this.bytes = bytes;
-  }
+    TaskFileController(PutBeside putBeside, TaskFiles files, SheetBytes bytes) {
+        this.putBeside = putBeside;
+        this.files = files;
+        this.bytes = bytes;
+    }
 
-  @PostMapping("/t/tasks/{task}/files")
-  String add(@PathVariable ItemId task, @RequestParam MultipartFile file, @RequestParam(defaultValue = "false") boolean teamOnly, @AuthenticationPrincipal Person me) throws IOException {
-    putBeside.to(task, new PutBeside.Arriving(Optional.ofNullable(file.getOriginalFilename()).orElse(""), file.getInputStream(), teamOnly, me.actor()));
-    return "redirect:/t/tasks/" + task + "#files";
-  }
+    @PostMapping("/t/tasks/{task}/files")
+    String add(
+            @PathVariable ItemId task,
+            @RequestParam MultipartFile file,
+            @RequestParam(defaultValue = "false") boolean teamOnly,
+            @AuthenticationPrincipal Person me)
+            throws IOException {
+        putBeside.to(
+                task,
+                new PutBeside.Arriving(
+                        Optional.ofNullable(file.getOriginalFilename()).orElse(""),
+                        file.getInputStream(),
+                        teamOnly,
+                        me.actor()));
+        return "redirect:/t/tasks/" + task + "#files";
+    }
 
-  @GetMapping("/t/tasks/{task}/files/{beside}")
-  ResponseEntity<Resource> file(@PathVariable ItemId task, @PathVariable UUID beside, @RequestParam(defaultValue = "false") boolean look) {
-    TaskFiles.TaskFile file = NotThere.unless(files.find(beside).filter(one -> one.task().equals(task)));
-    return bytes.attached(new MarkupRow.Attachment(file.id(), file.sha256(), file.name(), file.mediaType(), file.size()), look);
-  }
+    @GetMapping("/t/tasks/{task}/files/{beside}")
+    ResponseEntity<Resource> file(
+            @PathVariable ItemId task, @PathVariable UUID beside, @RequestParam(defaultValue = "false") boolean look) {
+        TaskFiles.TaskFile file =
+                NotThere.unless(files.find(beside).filter(one -> one.task().equals(task)));
+        return bytes.attached(
+                new MarkupRow.Attachment(file.id(), file.sha256(), file.name(), file.mediaType(), file.size()), look);
+    }
 }

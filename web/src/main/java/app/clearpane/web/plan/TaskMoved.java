@@ -1,7 +1,7 @@
 package app.clearpane.web.plan;
 
-import app.clearpane.core.people.Actor;
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.people.Actor;
 import app.clearpane.core.plan.Stage;
 
 /**

@@ -12,12 +12,13 @@ import java.util.List;
  * @param from who signs
  */
 public record Letter(String subject, List<String> paragraphs, String button, String link, String from) {
-  public Letter {
-    paragraphs = List.copyOf(paragraphs);
-  }
+    public Letter {
+        paragraphs = List.copyOf(paragraphs);
+    }
 
-  /** The mail as plain text. */
-  String plain(String firstName) {
-    return "Hello " + firstName + ",\n\n" + String.join("\n\n", paragraphs) + "\n\n" + button + ":\n" + link + "\n\n" + from + "\n";
-  }
+    /** The mail as plain text. */
+    String plain(String firstName) {
+        return "Hello " + firstName + ",\n\n" + String.join("\n\n", paragraphs) + "\n\n" + button + ":\n" + link
+                + "\n\n" + from + "\n";
+    }
 }

@@ -15,35 +15,42 @@ import org.springframework.web.bind.annotation.RequestParam;
 /** What did not work: mails that did not leave and work that was given up, each with why, to be tried again. */
 @TeamController
 class StuckController {
-  private final GivenUp givenUp;
-  private final Jobs jobs;
+    private final GivenUp givenUp;
+    private final Jobs jobs;
 
-  StuckController(GivenUp givenUp, Jobs jobs) {
-    this.givenUp = givenUp;
-    this.jobs = jobs;
-  }
+    StuckController(GivenUp givenUp, Jobs jobs) {
+        this.givenUp = givenUp;
+        this.jobs = jobs;
+    }
 
-  @GetMapping("/t/stuck")
-  @ForOwners
-  String all(Model model) {
-    model.addAttribute("mails", givenUp.mails());
-    model.addAttribute("work", givenUp.all().stream().filter(one -> !one.job().equals(SendMail.NAME)).toList());
-    return "post/stuck";
-  }
+    @GetMapping("/t/stuck")
+    @ForOwners
+    String all(Model model) {
+        model.addAttribute("mails", givenUp.mails());
+        model.addAttribute(
+                "work",
+                givenUp.all().stream()
+                        .filter(one -> !one.job().equals(SendMail.NAME))
+                        .toList());
+        return "post/stuck";
+    }
 
-  @PostMapping("/t/stuck/mails/{stuck}")
-  @ForOwners
-  String sendAgain(@PathVariable UUID stuck) {
-    NotThere.unless(givenUp.mails().stream().filter(mail -> mail.id().equals(stuck)).findFirst());
-    jobs.tryAgain(SendMail.NAME, stuck.toString());
-    return "redirect:/t/stuck";
-  }
+    @PostMapping("/t/stuck/mails/{stuck}")
+    @ForOwners
+    String sendAgain(@PathVariable UUID stuck) {
+        NotThere.unless(
+                givenUp.mails().stream().filter(mail -> mail.id().equals(stuck)).findFirst());
+        jobs.tryAgain(SendMail.NAME, stuck.toString());
+        return "redirect:/t/stuck";
+    }
 
-  @PostMapping("/t/stuck/work")
-  @ForOwners
-  String workAgain(@RequestParam String job, @RequestParam String about) {
-    NotThere.unless(givenUp.all().stream().filter(one -> one.job().equals(job) && one.about().equals(about)).findFirst());
-    jobs.tryAgain(job, about);
-    return "redirect:/t/stuck";
-  }
+    @PostMapping("/t/stuck/work")
+    @ForOwners
+    String workAgain(@RequestParam String job, @RequestParam String about) {
+        NotThere.unless(givenUp.all().stream()
+                .filter(one -> one.job().equals(job) && one.about().equals(about))
+                .findFirst());
+        jobs.tryAgain(job, about);
+        return "redirect:/t/stuck";
+    }
 }

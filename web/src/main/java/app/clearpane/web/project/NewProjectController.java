@@ -5,13 +5,13 @@ import app.clearpane.store.agency.People;
 import app.clearpane.store.project.HouseHabits;
 import app.clearpane.store.project.HouseTemplates;
 import app.clearpane.store.project.Projects;
-import java.util.List;
-import java.util.stream.Stream;
 import app.clearpane.web.layout.ForManagers;
 import app.clearpane.web.layout.TeamController;
 import app.clearpane.web.layout.TeamSight;
 import app.clearpane.web.layout.TheAgency;
 import app.clearpane.web.security.Person;
+import java.util.List;
+import java.util.stream.Stream;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -20,39 +20,62 @@ import org.springframework.web.bind.annotation.PostMapping;
 /** Opening a project. */
 @TeamController
 class NewProjectController {
-  private final OpenProject openProject;
-  private final Projects projects;
-  private final People people;
-  private final HouseTemplates templates;
-  private final HouseHabits habits;
-  private final TeamSight sight;
-  private final TheAgency agency;
+    private final OpenProject openProject;
+    private final Projects projects;
+    private final People people;
+    private final HouseTemplates templates;
+    private final HouseHabits habits;
+    private final TeamSight sight;
+    private final TheAgency agency;
 
-  NewProjectController(OpenProject openProject, Projects projects, People people, HouseTemplates templates, HouseHabits habits, TeamSight sight, TheAgency agency) {
-    this.openProject = openProject;
-    this.projects = projects;
-    this.people = people;
-    this.templates = templates;
-    this.habits = habits;
-    this.sight = sight;
-    this.agency = agency;
-  }
+    NewProjectController(
+            OpenProject openProject,
+            Projects projects,
+            People people,
+            HouseTemplates templates,
+            HouseHabits habits,
+            TeamSight sight,
+            TheAgency agency) {
+        this.openProject = openProject;
+        this.projects = projects;
+        this.people = people;
+        this.templates = templates;
+        this.habits = habits;
+        this.sight = sight;
+        this.agency = agency;
+    }
 
-  @GetMapping("/t/projects/new")
-  @ForManagers
-  String blank(Model model) {
-    List<HouseTemplates.Kept> kept = templates.all();
-    model.addAttribute("form", ProjectForm.empty(agency.today(), habits.reckoning(), kept.isEmpty() ? ProjectForm.LIKE : kept.get(0).id().toString()));
-    model.addAttribute("covers", Covers.ALL);
-    model.addAttribute("templates", kept);
-    model.addAttribute("earlier", Stream.concat(projects.active().stream(), projects.archived().stream()).filter(project -> !sight.hides(project.id())).toList());
-    model.addAttribute("clients", people.clients());
-    return "project/new";
-  }
+    @GetMapping("/t/projects/new")
+    @ForManagers
+    String blank(Model model) {
+        List<HouseTemplates.Kept> kept = templates.all();
+        model.addAttribute(
+                "form",
+                ProjectForm.empty(
+                        agency.today(),
+                        habits.reckoning(),
+                        kept.isEmpty() ? ProjectForm.LIKE : kept.get(0).id().toString()));
+        model.addAttribute("covers", Covers.ALL);
+        model.addAttribute("templates", kept);
+        model.addAttribute(
+                "earlier",
+                Stream.concat(projects.active().stream(), projects.archived().stream())
+                        .filter(project -> !sight.hides(project.id()))
+                        .toList());
+        model.addAttribute("clients", people.clients());
+        return "project/new";
+    }
 
-  @PostMapping("/t/projects")
-  @ForManagers
-  String open(ProjectForm form, @AuthenticationPrincipal Person.OfTeam me) {
-    return "redirect:/t/projects/" + openProject.open(form.wanted(sight::hides, id -> templates.find(id).map(HouseTemplates.Kept::template), agency.calendar()), me) + "/deliverables";
-  }
+    @PostMapping("/t/projects")
+    @ForManagers
+    String open(ProjectForm form, @AuthenticationPrincipal Person.OfTeam me) {
+        return "redirect:/t/projects/"
+                + openProject.open(
+                        form.wanted(
+                                sight::hides,
+                                id -> templates.find(id).map(HouseTemplates.Kept::template),
+                                agency.calendar()),
+                        me)
+                + "/deliverables";
+    }
 }

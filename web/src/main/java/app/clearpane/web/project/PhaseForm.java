@@ -3,4 +3,10 @@ package app.clearpane.web.project;
 import org.jspecify.annotations.Nullable;
 
 /** A phase as typed. @param name missing if it keeps its own */
-record PhaseForm(@Nullable String name, String startsOn, String endsOn, String stage, @Nullable String words, int revision) {}
+record PhaseForm(
+        @Nullable String name,
+        String startsOn,
+        String endsOn,
+        String stage,
+        @Nullable String words,
+        int revision) {}

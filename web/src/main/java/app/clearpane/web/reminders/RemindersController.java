@@ -9,16 +9,16 @@ import org.springframework.web.bind.annotation.PostMapping;
 /** When people are reminded. */
 @TeamController
 class RemindersController {
-  private final SetReminders setReminders;
+    private final SetReminders setReminders;
 
-  RemindersController(SetReminders setReminders) {
-    this.setReminders = setReminders;
-  }
+    RemindersController(SetReminders setReminders) {
+        this.setReminders = setReminders;
+    }
 
-  @PostMapping("/t/calendar/reminders")
-  @ForManagers
-  String set(SetReminders.RhythmForm form, @AuthenticationPrincipal Person me) {
-    setReminders.to(form, me.actor());
-    return "redirect:/t/calendar#reminders";
-  }
+    @PostMapping("/t/calendar/reminders")
+    @ForManagers
+    String set(SetReminders.RhythmForm form, @AuthenticationPrincipal Person me) {
+        setReminders.to(form, me.actor());
+        return "redirect:/t/calendar#reminders";
+    }
 }

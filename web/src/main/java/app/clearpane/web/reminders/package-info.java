@@ -1,4 +1,7 @@
-/** Reminders: everything that waits for somebody of the clients' side, told to them again in one mail of a morning; and silence that counts. */
+/**
+ * Reminders: everything that waits for somebody of the clients' side, told to them again in one mail of a morning; and
+ * silence that counts.
+ */
 @NullMarked
 package app.clearpane.web.reminders;
 

@@ -12,19 +12,25 @@ import org.springframework.stereotype.Component;
 /** The names that a viewer can call in a note. */
 @Component
 public class NamesForViewer {
-  private final VisibleDeliverables visible;
-  private final Deliverables deliverables;
-  private final CallByName callByName;
+    private final VisibleDeliverables visible;
+    private final Deliverables deliverables;
+    private final CallByName callByName;
 
-  NamesForViewer(VisibleDeliverables visible, Deliverables deliverables, CallByName callByName) {
-    this.visible = visible;
-    this.deliverables = deliverables;
-    this.callByName = callByName;
-  }
+    NamesForViewer(VisibleDeliverables visible, Deliverables deliverables, CallByName callByName) {
+        this.visible = visible;
+        this.deliverables = deliverables;
+        this.callByName = callByName;
+    }
 
-  /** Those to offer after some letters. @throws NotThere if they do not see the version */
-  public List<String> offered(Viewer viewer, VersionId version, String begun) {
-    VersionRow found = NotThere.unless(visible.version(viewer, version));
-    return viewer.role().mayMarkUp() ? callByName.offered(begun, new CallByName.Where(deliverables.find(found.deliverable()).orElseThrow(), found, false), new Side.Client(viewer)) : List.of();
-  }
+    /** Those to offer after some letters. @throws NotThere if they do not see the version */
+    public List<String> offered(Viewer viewer, VersionId version, String begun) {
+        VersionRow found = NotThere.unless(visible.version(viewer, version));
+        return viewer.role().mayMarkUp()
+                ? callByName.offered(
+                        begun,
+                        new CallByName.Where(
+                                deliverables.find(found.deliverable()).orElseThrow(), found, false),
+                        new Side.Client(viewer))
+                : List.of();
+    }
 }

@@ -22,28 +22,35 @@ import org.springframework.web.bind.annotation.ResponseBody;
 /** What comes with notes, and the names that can be called in them, for the team. */
 @TeamController
 class SaidController {
-  private final Markups markups;
-  private final Deliverables deliverables;
-  private final CallByName callByName;
-  private final SheetBytes bytes;
+    private final Markups markups;
+    private final Deliverables deliverables;
+    private final CallByName callByName;
+    private final SheetBytes bytes;
 
-  SaidController(Markups markups, Deliverables deliverables, CallByName callByName, SheetBytes bytes) {
-    this.markups = markups;
-    this.deliverables = deliverables;
-    this.callByName = callByName;
-    this.bytes = bytes;
-  }
+    SaidController(Markups markups, Deliverables deliverables, CallByName callByName, SheetBytes bytes) {
+        this.markups = markups;
+        this.deliverables = deliverables;
+        this.callByName = callByName;
+        this.bytes = bytes;
+    }
 
-  @ForOutsideMakers
-  @GetMapping("/t/attachments/{attachment}")
-  ResponseEntity<Resource> attachment(@PathVariable UUID attachment, @RequestParam(defaultValue = "false") boolean look) {
-    return bytes.attached(NotThere.unless(markups.attachment(attachment)), look);
-  }
+    @ForOutsideMakers
+    @GetMapping("/t/attachments/{attachment}")
+    ResponseEntity<Resource> attachment(
+            @PathVariable UUID attachment, @RequestParam(defaultValue = "false") boolean look) {
+        return bytes.attached(NotThere.unless(markups.attachment(attachment)), look);
+    }
 
-  @GetMapping("/t/versions/{version}/names")
-  @ResponseBody
-  List<String> names(@PathVariable VersionId version, @RequestParam(defaultValue = "") String q, @AuthenticationPrincipal Person.OfTeam me) {
-    VersionRow found = NotThere.unless(deliverables.version(version));
-    return callByName.offered(q, new CallByName.Where(deliverables.find(found.deliverable()).orElseThrow(), found, found.draft()), new Side.Team(me));
-  }
+    @GetMapping("/t/versions/{version}/names")
+    @ResponseBody
+    List<String> names(
+            @PathVariable VersionId version,
+            @RequestParam(defaultValue = "") String q,
+            @AuthenticationPrincipal Person.OfTeam me) {
+        VersionRow found = NotThere.unless(deliverables.version(version));
+        return callByName.offered(
+                q,
+                new CallByName.Where(deliverables.find(found.deliverable()).orElseThrow(), found, found.draft()),
+                new Side.Team(me));
+    }
 }

@@ -12,21 +12,22 @@ import org.springframework.web.bind.annotation.RequestParam;
 /** Answers to wishes for seats. */
 @TeamController
 class SeatWishController {
-  private final WishSeat wishSeat;
+    private final WishSeat wishSeat;
 
-  SeatWishController(WishSeat wishSeat) {
-    this.wishSeat = wishSeat;
-  }
+    SeatWishController(WishSeat wishSeat) {
+        this.wishSeat = wishSeat;
+    }
 
-  @PostMapping("/t/wishes/{wish}/give")
-  @ForManagers
-  String give(@PathVariable UUID wish, @AuthenticationPrincipal Person me) {
-    return "redirect:/t/projects/" + wishSeat.give(wish, me.actor()) + "/people#wishes";
-  }
+    @PostMapping("/t/wishes/{wish}/give")
+    @ForManagers
+    String give(@PathVariable UUID wish, @AuthenticationPrincipal Person me) {
+        return "redirect:/t/projects/" + wishSeat.give(wish, me.actor()) + "/people#wishes";
+    }
 
-  @PostMapping("/t/wishes/{wish}/decline")
-  @ForManagers
-  String decline(@PathVariable UUID wish, @RequestParam(defaultValue = "") String why, @AuthenticationPrincipal Person me) {
-    return "redirect:/t/projects/" + wishSeat.decline(wish, why, me.actor()) + "/people#wishes";
-  }
+    @PostMapping("/t/wishes/{wish}/decline")
+    @ForManagers
+    String decline(
+            @PathVariable UUID wish, @RequestParam(defaultValue = "") String why, @AuthenticationPrincipal Person me) {
+        return "redirect:/t/projects/" + wishSeat.decline(wish, why, me.actor()) + "/people#wishes";
+    }
 }

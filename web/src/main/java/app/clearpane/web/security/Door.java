@@ -11,8 +11,10 @@ import org.springframework.stereotype.Component;
 /** How people are let in: for how long, noted where, and by how many steps. */
 @Component
 record Door(SignIns signIns, Sessions sessions, SecondFactors secondFactors, Clock clock) {
-  /** Lets in one of the team: wholly, or as far as the question for a code. */
-  Authentication opensFor(TeamMember member, String leadsTo) {
-    return secondFactors.holds(member.id()) ? SignedIn.half(new HalfIn(member.id().value(), clock.instant(), leadsTo)) : SignedIn.as(TeamSignIn.person(member));
-  }
+    /** Lets in one of the team: wholly, or as far as the question for a code. */
+    Authentication opensFor(TeamMember member, String leadsTo) {
+        return secondFactors.holds(member.id())
+                ? SignedIn.half(new HalfIn(member.id().value(), clock.instant(), leadsTo))
+                : SignedIn.as(TeamSignIn.person(member));
+    }
 }

@@ -8,35 +8,38 @@ import org.springframework.security.web.csrf.CsrfToken;
 import org.springframework.security.web.csrf.CsrfTokenRepository;
 import org.springframework.security.web.csrf.HttpSessionCsrfTokenRepository;
 
-/** Tokens of forms: in the session of whoever has one, in a cookie of their own for everybody else, so that looking at the front door keeps nothing. */
+/**
+ * Tokens of forms: in the session of whoever has one, in a cookie of their own for everybody else, so that looking at
+ * the front door keeps nothing.
+ */
 final class FormTokens implements CsrfTokenRepository {
-  private static final String HEADER = "X-CSRF-TOKEN";
-  private final HttpSessionCsrfTokenRepository inSession = new HttpSessionCsrfTokenRepository();
-  private final CookieCsrfTokenRepository inCookie = new CookieCsrfTokenRepository();
+    private static final String HEADER = "X-CSRF-TOKEN";
+    private final HttpSessionCsrfTokenRepository inSession = new HttpSessionCsrfTokenRepository();
+    private final CookieCsrfTokenRepository inCookie = new CookieCsrfTokenRepository();
 
-  FormTokens() {
-    inSession.setHeaderName(HEADER);
-    inCookie.setHeaderName(HEADER);
-    inCookie.setCookieName("clearpane-form");
-    inCookie.setCookieCustomizer(cookie -> cookie.httpOnly(true).sameSite("Lax"));
-  }
+    FormTokens() {
+        inSession.setHeaderName(HEADER);
+        inCookie.setHeaderName(HEADER);
+        inCookie.setCookieName("clearpane-form");
+        inCookie.setCookieCustomizer(cookie -> cookie.httpOnly(true).sameSite("Lax"));
+    }
 
-  private CsrfTokenRepository of(HttpServletRequest request) {
-    return request.getSession(false) == null ? inCookie : inSession;
-  }
+    private CsrfTokenRepository of(HttpServletRequest request) {
+        return request.getSession(false) == null ? inCookie : inSession;
+    }
 
-  @Override
-  public CsrfToken generateToken(HttpServletRequest request) {
-    return of(request).generateToken(request);
-  }
+    @Override
+    public CsrfToken generateToken(HttpServletRequest request) {
+        return of(request).generateToken(request);
+    }
 
-  @Override
-  public void saveToken(@Nullable CsrfToken token, HttpServletRequest request, HttpServletResponse response) {
-    of(request).saveToken(token, request, response);
-  }
+    @Override
+    public void saveToken(@Nullable CsrfToken token, HttpServletRequest request, HttpServletResponse response) {
+        of(request).saveToken(token, request, response);
+    }
 
-  @Override
-  public @Nullable CsrfToken loadToken(HttpServletRequest request) {
-    return of(request).loadToken(request);
-  }
+    @Override
+    public @Nullable CsrfToken loadToken(HttpServletRequest request) {
+        return of(request).loadToken(request);
+    }
 }

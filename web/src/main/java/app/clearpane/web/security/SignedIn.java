@@ -8,19 +8,20 @@ import org.springframework.security.core.authority.AuthorityUtils;
 
 /** What Spring Security keeps of somebody who is signed in. */
 final class SignedIn {
-  private SignedIn() {}
+    private SignedIn() {}
 
-  static Authentication as(Person person) {
-    return UsernamePasswordAuthenticationToken.authenticated(person, "", authorities(person));
-  }
+    static Authentication as(Person person) {
+        return UsernamePasswordAuthenticationToken.authenticated(person, "", authorities(person));
+    }
 
-  /** Who may do nothing yet. */
-  static Authentication half(HalfIn someone) {
-    return UsernamePasswordAuthenticationToken.authenticated(someone, "", AuthorityUtils.NO_AUTHORITIES);
-  }
+    /** Who may do nothing yet. */
+    static Authentication half(HalfIn someone) {
+        return UsernamePasswordAuthenticationToken.authenticated(someone, "", AuthorityUtils.NO_AUTHORITIES);
+    }
 
-  private static List<GrantedAuthority> authorities(Person person) {
-    return person instanceof Person.OfTeam member ? AuthorityUtils.createAuthorityList("ROLE_TEAM", "ROLE_" + member.role())
-        : AuthorityUtils.createAuthorityList("ROLE_CLIENT");
-  }
+    private static List<GrantedAuthority> authorities(Person person) {
+        return person instanceof Person.OfTeam member
+                ? AuthorityUtils.createAuthorityList("ROLE_TEAM", "ROLE_" + member.role())
+                : AuthorityUtils.createAuthorityList("ROLE_CLIENT");
+    }
 }

@@ -17,59 +17,65 @@ import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.authentication.WebAuthenticationDetails;
 import org.springframework.stereotype.Component;
 
-/** Signs the team in by address and password. An unknown address takes as long as a wrong password and is answered alike. */
+/**
+ * Signs the team in by address and password. An unknown address takes as long as a wrong password and is answered
+ * alike.
+ */
 @Component
 class TeamSignIn implements AuthenticationProvider {
-  private final People people;
-  private final Door door;
-  private final PasswordEncoder passwords;
-  private final Limits limits;
-  private final Clock clock;
-  private final String nobodysHash;
+    private final People people;
+    private final Door door;
+    private final PasswordEncoder passwords;
+    private final Limits limits;
+    private final Clock clock;
+    private final String nobodysHash;
 
-  TeamSignIn(People people, Door door, PasswordEncoder passwords, Limits limits, Clock clock) {
-    this.people = people;
-    this.door = door;
-    this.passwords = passwords;
-    this.limits = limits;
-    this.clock = clock;
-    this.nobodysHash = String.valueOf(passwords.encode("nobody"));
-  }
-
-  @Override
-  public Authentication authenticate(Authentication attempt) {
-    String account = attempt.getName().toLowerCase(Locale.ROOT);
-    String from = attempt.getDetails() instanceof WebAuthenticationDetails details ? details.getRemoteAddress() : "";
-    Optional<People.Credentials> found = credentials(account);
-    Optional<Sha256> place = found.map(known -> place(known.member().id(), from));
-    if (!limits.signIn(account, from, place.filter(door.signIns()::isKnown).isPresent())) {
-      throw new LockedException("too many tries");
+    TeamSignIn(People people, Door door, PasswordEncoder passwords, Limits limits, Clock clock) {
+        this.people = people;
+        this.door = door;
+        this.passwords = passwords;
+        this.limits = limits;
+        this.clock = clock;
+        this.nobodysHash = String.valueOf(passwords.encode("nobody"));
     }
-    String hash = found.map(People.Credentials::passwordHash).orElse(nobodysHash);
-    boolean matches = passwords.matches(String.valueOf(attempt.getCredentials()), hash);
-    TeamMember member = found.filter(known -> matches).map(People.Credentials::member).orElseThrow(() -> new BadCredentialsException("no match"));
-    door.signIns().cameFrom(place.orElseThrow(), member.id(), clock.instant());
-    return door.opensFor(member, "/t");
-  }
 
-  private static Sha256 place(TeamMemberId member, String from) {
-    return Sha256.ofText(member + "\n" + from);
-  }
-
-  private Optional<People.Credentials> credentials(String email) {
-    try {
-      return people.credentials(new EmailAddress(email));
-    } catch (IllegalArgumentException notAnAddress) {
-      return Optional.empty();
+    @Override
+    public Authentication authenticate(Authentication attempt) {
+        String account = attempt.getName().toLowerCase(Locale.ROOT);
+        String from =
+                attempt.getDetails() instanceof WebAuthenticationDetails details ? details.getRemoteAddress() : "";
+        Optional<People.Credentials> found = credentials(account);
+        Optional<Sha256> place = found.map(known -> place(known.member().id(), from));
+        if (!limits.signIn(account, from, place.filter(door.signIns()::isKnown).isPresent())) {
+            throw new LockedException("too many tries");
+        }
+        String hash = found.map(People.Credentials::passwordHash).orElse(nobodysHash);
+        boolean matches = passwords.matches(String.valueOf(attempt.getCredentials()), hash);
+        TeamMember member = found.filter(known -> matches)
+                .map(People.Credentials::member)
+                .orElseThrow(() -> new BadCredentialsException("no match"));
+        door.signIns().cameFrom(place.orElseThrow(), member.id(), clock.instant());
+        return door.opensFor(member, "/t");
     }
-  }
 
-  static Person person(TeamMember member) {
-    return new Person.OfTeam(member.id().value(), member.name(), member.role());
-  }
+    private static Sha256 place(TeamMemberId member, String from) {
+        return Sha256.ofText(member + "\n" + from);
+    }
 
-  @Override
-  public boolean supports(Class<?> authentication) {
-    return UsernamePasswordAuthenticationToken.class.isAssignableFrom(authentication);
-  }
+    private Optional<People.Credentials> credentials(String email) {
+        try {
+            return people.credentials(new EmailAddress(email));
+        } catch (IllegalArgumentException notAnAddress) {
+            return Optional.empty();
+        }
+    }
+
+    static Person person(TeamMember member) {
+        return new Person.OfTeam(member.id().value(), member.name(), member.role());
+    }
+
+    @Override
+    public boolean supports(Class<?> authentication) {
+        return UsernamePasswordAuthenticationToken.class.isAssignableFrom(authentication);
+    }
 }

@@ -1,14 +1,14 @@
 package app.clearpane.web.security;
 
-import java.util.Objects;
-import org.springframework.http.HttpStatus;
 import app.clearpane.core.files.Sha256;
 import app.clearpane.store.agency.WaysIn;
 import app.clearpane.store.exposure.LinkSeats;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
+import java.util.Objects;
 import java.util.Optional;
+import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -19,79 +19,105 @@ import org.springframework.web.bind.annotation.PostMapping;
 /** Links from mails. Opening one shows a page that comes in by itself; programs that only fetch links use none up. */
 @Controller
 class WayInController {
-  private final WaysIn waysIn;
-  private final ComeIn comeIn;
-  private final ComeByLink comeByLink;
-  private final Limits limits;
-  private final Clock clock;
+    private final WaysIn waysIn;
+    private final ComeIn comeIn;
+    private final ComeByLink comeByLink;
+    private final Limits limits;
+    private final Clock clock;
 
-  WayInController(WaysIn waysIn, ComeIn comeIn, ComeByLink comeByLink, Limits limits, Clock clock) {
-    this.waysIn = waysIn;
-    this.comeIn = comeIn;
-    this.comeByLink = comeByLink;
-    this.limits = limits;
-    this.clock = clock;
-  }
+    WayInController(WaysIn waysIn, ComeIn comeIn, ComeByLink comeByLink, Limits limits, Clock clock) {
+        this.waysIn = waysIn;
+        this.comeIn = comeIn;
+        this.comeByLink = comeByLink;
+        this.limits = limits;
+        this.clock = clock;
+    }
 
-  @GetMapping("/p/{key}")
-  String knock(@PathVariable String key, @AuthenticationPrincipal @org.jspecify.annotations.Nullable Person person, Model model, HttpServletRequest request,
-      HttpServletResponse response) {
-    if (!limits.link(request.getRemoteAddr())) {
-      return tooOften(response);
+    @GetMapping("/p/{key}")
+    String knock(
+            @PathVariable String key,
+            @AuthenticationPrincipal @org.jspecify.annotations.Nullable Person person,
+            Model model,
+            HttpServletRequest request,
+            HttpServletResponse response) {
+        if (!limits.link(request.getRemoteAddr())) {
+            return tooOften(response);
+        }
+        Optional<WaysIn.WayIn> wayIn = waysIn.find(Sha256.ofText(key));
+        if (person != null
+                && wayIn.filter(way -> way.revokedAt() == null && ComeIn.isFor(way, person))
+                        .isPresent()) {
+            return "redirect:" + wayIn.get().leadsTo();
+        }
+        Optional<LinkSeats.Link> link = wayIn.isEmpty() ? comeByLink.at(key) : Optional.empty();
+        if (link.isPresent()) {
+            return person instanceof Person.ByLink guest && guest.key().equals(Sha256.ofText(key))
+                    ? "redirect:/c/panes/" + guest.paneId()
+                    : byLink(key, link.get(), ComeByLink.Given.NOTHING, "", model, response);
+        }
+        boolean opens = wayIn.filter(way -> way.opensAt(clock.instant())).isPresent();
+        model.addAttribute("key", key);
+        model.addAttribute("opens", opens);
+        model.addAttribute("other", opens && person != null ? person.fullName() : "");
+        model.addAttribute(
+                "known",
+                wayIn.filter(way -> way.revokedAt() == null && way.contact() != null)
+                        .isPresent());
+        response.setHeader("Referrer-Policy", "no-referrer");
+        response.setStatus(opens ? 200 : 404);
+        return "security/way-in";
     }
-    Optional<WaysIn.WayIn> wayIn = waysIn.find(Sha256.ofText(key));
-    if (person != null && wayIn.filter(way -> way.revokedAt() == null && ComeIn.isFor(way, person)).isPresent()) {
-      return "redirect:" + wayIn.get().leadsTo();
-    }
-    Optional<LinkSeats.Link> link = wayIn.isEmpty() ? comeByLink.at(key) : Optional.empty();
-    if (link.isPresent()) {
-      return person instanceof Person.ByLink guest && guest.key().equals(Sha256.ofText(key)) ? "redirect:/c/panes/" + guest.paneId() : byLink(key, link.get(), ComeByLink.Given.NOTHING, "", model, response);
-    }
-    boolean opens = wayIn.filter(way -> way.opensAt(clock.instant())).isPresent();
-    model.addAttribute("key", key);
-    model.addAttribute("opens", opens);
-    model.addAttribute("other", opens && person != null ? person.fullName() : "");
-    model.addAttribute("known", wayIn.filter(way -> way.revokedAt() == null && way.contact() != null).isPresent());
-    response.setHeader("Referrer-Policy", "no-referrer");
-    response.setStatus(opens ? 200 : 404);
-    return "security/way-in";
-  }
 
-  private static String tooOften(HttpServletResponse response) {
-    response.setStatus(HttpStatus.TOO_MANY_REQUESTS.value());
-    return "security/too-often";
-  }
-
-  private static String byLink(String key, LinkSeats.Link link, ComeByLink.Given given, String wrong, Model model, HttpServletResponse response) {
-    model.addAttribute("key", key);
-    model.addAttribute("link", link);
-    model.addAttribute("name", Objects.requireNonNullElse(given.name(), ""));
-    model.addAttribute("email", Objects.requireNonNullElse(given.email(), ""));
-    model.addAttribute("wrong", wrong);
-    response.setHeader("Referrer-Policy", "no-referrer");
-    response.setStatus(wrong.isEmpty() ? 200 : 422);
-    return "security/by-link";
-  }
-
-  @PostMapping("/p/{key}")
-  String comeIn(@PathVariable String key, ComeByLink.Given given, HttpServletRequest request, HttpServletResponse response, Model model) {
-    if (!limits.link(request.getRemoteAddr())) {
-      return tooOften(response);
+    private static String tooOften(HttpServletResponse response) {
+        response.setStatus(HttpStatus.TOO_MANY_REQUESTS.value());
+        return "security/too-often";
     }
-    Optional<LinkSeats.Link> link = comeByLink.at(key);
-    if (link.isPresent()) {
-      String wrong = comeByLink.by(key, link.get(), given, request, response);
-      return wrong.isEmpty() ? "redirect:/c/panes/" + link.get().pane() : byLink(key, link.get(), given, wrong, model, response);
-    }
-    return comeIn.by(Sha256.ofText(key), request, response).map(page -> "redirect:" + page).orElse("redirect:/p/" + key);
-  }
 
-  @PostMapping("/p/{key}/again")
-  String sendAnother(@PathVariable String key, HttpServletRequest request, HttpServletResponse response) {
-    if (!limits.mail(request.getRemoteAddr())) {
-      return tooOften(response);
+    private static String byLink(
+            String key,
+            LinkSeats.Link link,
+            ComeByLink.Given given,
+            String wrong,
+            Model model,
+            HttpServletResponse response) {
+        model.addAttribute("key", key);
+        model.addAttribute("link", link);
+        model.addAttribute("name", Objects.requireNonNullElse(given.name(), ""));
+        model.addAttribute("email", Objects.requireNonNullElse(given.email(), ""));
+        model.addAttribute("wrong", wrong);
+        response.setHeader("Referrer-Policy", "no-referrer");
+        response.setStatus(wrong.isEmpty() ? 200 : 422);
+        return "security/by-link";
     }
-    comeIn.sendAnother(Sha256.ofText(key));
-    return "security/mail-sent";
-  }
+
+    @PostMapping("/p/{key}")
+    String comeIn(
+            @PathVariable String key,
+            ComeByLink.Given given,
+            HttpServletRequest request,
+            HttpServletResponse response,
+            Model model) {
+        if (!limits.link(request.getRemoteAddr())) {
+            return tooOften(response);
+        }
+        Optional<LinkSeats.Link> link = comeByLink.at(key);
+        if (link.isPresent()) {
+            String wrong = comeByLink.by(key, link.get(), given, request, response);
+            return wrong.isEmpty()
+                    ? "redirect:/c/panes/" + link.get().pane()
+                    : byLink(key, link.get(), given, wrong, model, response);
+        }
+        return comeIn.by(Sha256.ofText(key), request, response)
+                .map(page -> "redirect:" + page)
+                .orElse("redirect:/p/" + key);
+    }
+
+    @PostMapping("/p/{key}/again")
+    String sendAnother(@PathVariable String key, HttpServletRequest request, HttpServletResponse response) {
+        if (!limits.mail(request.getRemoteAddr())) {
+            return tooOften(response);
+        }
+        comeIn.sendAnother(Sha256.ofText(key));
+        return "security/mail-sent";
+    }
 }

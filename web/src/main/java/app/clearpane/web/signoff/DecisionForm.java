@@ -16,29 +16,40 @@ import org.jspecify.annotations.Nullable;
  * @param sure whether another name than the signer's own is meant; missing if it is not
  * @param acceptExtra whether a round beyond those included is accepted; missing if it is not
  */
-public record DecisionForm(Decision decision, Sha256 sha256, String sentence, String typedName, @Nullable Boolean acceptExtra, @Nullable String drawn, @Nullable Boolean sure) {
-  /** What was typed beside a sign-off are its notes. */
-  public DecisionForm {
-    decision = decision.saidWith(sentence);
-  }
+public record DecisionForm(
+        Decision decision,
+        Sha256 sha256,
+        String sentence,
+        String typedName,
+        @Nullable Boolean acceptExtra,
+        @Nullable String drawn,
+        @Nullable Boolean sure) {
+    /** What was typed beside a sign-off are its notes. */
+    public DecisionForm {
+        decision = decision.saidWith(sentence);
+    }
 
-  /** Without a drawn signature. */
-  public DecisionForm(Decision decision, Sha256 sha256, String sentence, String typedName, @Nullable Boolean acceptExtra) {
-    this(decision, sha256, sentence, typedName, acceptExtra, null, null);
-  }
+    /** Without a drawn signature. */
+    public DecisionForm(
+            Decision decision, Sha256 sha256, String sentence, String typedName, @Nullable Boolean acceptExtra) {
+        this(decision, sha256, sentence, typedName, acceptExtra, null, null);
+    }
 
-  /** The signature that was drawn beside the name; empty if none was, or nothing is signed. @throws app.clearpane.web.layout.Refused if it is none */
-  Optional<DrawnSignature> signature() {
-    return decision.signs() ? SignatureField.read(drawn) : Optional.empty();
-  }
+    /**
+     * The signature that was drawn beside the name; empty if none was, or nothing is signed. @throws
+     * app.clearpane.web.layout.Refused if it is none
+     */
+    Optional<DrawnSignature> signature() {
+        return decision.signs() ? SignatureField.read(drawn) : Optional.empty();
+    }
 
-  /** Whether the name is meant as it was typed. */
-  boolean isSure() {
-    return Boolean.TRUE.equals(sure);
-  }
+    /** Whether the name is meant as it was typed. */
+    boolean isSure() {
+        return Boolean.TRUE.equals(sure);
+    }
 
-  /** Whether it accepts what it costs. */
-  boolean accepts() {
-    return Boolean.TRUE.equals(acceptExtra);
-  }
+    /** Whether it accepts what it costs. */
+    boolean accepts() {
+        return Boolean.TRUE.equals(acceptExtra);
+    }
 }

@@ -11,30 +11,31 @@ import org.springframework.stereotype.Component;
 /** What silence means, for the form that changes it. Templates call it {@code agreedTerms}. */
 @Component
 class SilenceForms implements FormStates, Speech {
-  private final SilenceTerms terms;
+    private final SilenceTerms terms;
 
-  SilenceForms(SilenceTerms terms) {
-    this.terms = terms;
-  }
+    SilenceForms(SilenceTerms terms) {
+        this.terms = terms;
+    }
 
-  @Override
-  public String name() {
-    return "agreedTerms";
-  }
+    @Override
+    public String name() {
+        return "agreedTerms";
+    }
 
-  /** What it means. */
-  public String silence(Optional<SilenceTerms.Terms> agreed) {
-    return agreed.map(one -> one.silence().workingDays() + " working days, " + one.agreedWhere()).orElse("silence is no answer");
-  }
+    /** What it means. */
+    public String silence(Optional<SilenceTerms.Terms> agreed) {
+        return agreed.map(one -> one.silence().workingDays() + " working days, " + one.agreedWhere())
+                .orElse("silence is no answer");
+    }
 
-  @Override
-  public List<FormState> states() {
-    return List.of(FormState.of("/t/projects/{project}/silence", "", asked -> {
-      try {
-        return Optional.of(silence(terms.of(ProjectId.of(asked.path("project")))));
-      } catch (IllegalArgumentException none) {
-        return Optional.empty();
-      }
-    }));
-  }
+    @Override
+    public List<FormState> states() {
+        return List.of(FormState.of("/t/projects/{project}/silence", "", asked -> {
+            try {
+                return Optional.of(silence(terms.of(ProjectId.of(asked.path("project")))));
+            } catch (IllegalArgumentException none) {
+                return Optional.empty();
+            }
+        }));
+    }
 }

@@ -16,7 +16,6 @@ import app.clearpane.store.markup.CountMarks;
 import app.clearpane.store.markup.MarkupRow;
 import app.clearpane.store.markup.clientside.VisibleMarkups;
 import app.clearpane.web.layout.Input;
-import app.clearpane.web.layout.Refused;
 import app.clearpane.web.layout.SignedName;
 import app.clearpane.web.markup.Clashes;
 import app.clearpane.web.markup.SigningFor;
@@ -32,93 +31,165 @@ import org.springframework.stereotype.Component;
 /** All that awaits somebody's signature at a pane, on one sheet. */
 @Component
 public class ToSign {
-  /** What may be decided of several at once. */
-  public static final Set<Decision> IN_BULK = Set.of(Decision.SIGN_OFF, Decision.SEND_BACK);
-  private final VisibleDeliverables visible;
-  private final Deliverables deliverables;
-  private final VisibleMarkups markups;
-  private final Clashes clashes;
-  private final Viewers viewers;
-  private final Drawings drawings;
-  private final DecideOnVersion decide;
-  private final SigningFor signing;
+    /** What may be decided of several at once. */
+    public static final Set<Decision> IN_BULK = Set.of(Decision.SIGN_OFF, Decision.SEND_BACK);
 
-  ToSign(VisibleDeliverables visible, Deliverables deliverables, VisibleMarkups markups, Clashes clashes, Viewers viewers, Drawings drawings, DecideOnVersion decide, SigningFor signing) {
-    this.signing = signing;
-    this.visible = visible;
-    this.deliverables = deliverables;
-    this.markups = markups;
-    this.clashes = clashes;
-    this.viewers = viewers;
-    this.drawings = drawings;
-    this.decide = decide;
-  }
+    private final VisibleDeliverables visible;
+    private final Deliverables deliverables;
+    private final VisibleMarkups markups;
+    private final Clashes clashes;
+    private final Viewers viewers;
+    private final Drawings drawings;
+    private final DecideOnVersion decide;
+    private final SigningFor signing;
 
-  /**
-   * Something that awaits them.
-   *
-   * @param openMarks marks that ask for something and are open or taken on
-   * @param why it cannot be signed now; empty if it can
-   * @param extra what signing it costs; empty if nothing
-   * @param back what sending it back costs; empty if nothing
-   * @param anyway why it goes back even if it is signed; empty if it does not
-   */
-  public record Waiting(String name, VersionRow version, Round round, Optional<Drawings.Sheet> thumbnail, int openMarks, Optional<String> why, Optional<String> extra, Optional<String> back, Optional<String> anyway) {}
-
-  /** The sheet's model. */
-  public Map<String, Object> of(Viewer viewer, String base) {
-    List<Waiting> waiting = waiting(viewer);
-    boolean extra = waiting.stream().anyMatch(one -> one.extra().isPresent() && one.why().isEmpty());
-    return new HashMap<>(Map.of("waiting", waiting, "viewer", viewer, "base", base, "heading", viewers.heading(viewer), "can", waiting.stream().filter(one -> one.why().isEmpty()).count(), "costs", extra, "backCosts", waiting.stream().flatMap(one -> one.back().stream()).distinct().toList()));
-  }
-
-  private List<Waiting> waiting(Viewer viewer) {
-    List<VersionRow> versions = visible.versions(viewer);
-    Map<Object, VersionRow> newest = new HashMap<>();
-    versions.forEach(version -> newest.merge(version.deliverable(), version, (a, b) -> a.number() > b.number() ? a : b));
-    Map<?, Drawings.Sheet> thumbnails = drawings.firstSheets(newest.values().stream().map(VersionRow::sha256).toList());
-    List<Waiting> result = new ArrayList<>();
-    for (Round round : visible.rounds(viewer)) {
-      Optional<VersionRow> version = newest.values().stream().filter(one -> one.id().equals(round.version())).findFirst();
-      if (viewer.rest().isEmpty() && version.isPresent() && round.askedNow().contains(signing.signer(viewer, round))) {
-        result.add(waiting(viewer, version.get(), round, Optional.ofNullable(thumbnails.get(version.get().sha256()))));
-      }
+    ToSign(
+            VisibleDeliverables visible,
+            Deliverables deliverables,
+            VisibleMarkups markups,
+            Clashes clashes,
+            Viewers viewers,
+            Drawings drawings,
+            DecideOnVersion decide,
+            SigningFor signing) {
+        this.signing = signing;
+        this.visible = visible;
+        this.deliverables = deliverables;
+        this.markups = markups;
+        this.clashes = clashes;
+        this.viewers = viewers;
+        this.drawings = drawings;
+        this.decide = decide;
     }
-    result.sort(Comparator.comparing((Waiting one) -> one.round().dueAt()).thenComparing(Waiting::name));
-    return result;
-  }
 
-  private Waiting waiting(Viewer viewer, VersionRow version, Round round, Optional<Drawings.Sheet> thumbnail) {
-    List<MarkupRow> marks = markups.of(viewer, version.deliverable());
-    AskedFor asked = CountMarks.forClients(marks, viewer.pane(), List.of(round));
-    int changes = asked.blocking();
-    ContactId signer = signing.signer(viewer, round);
-    Optional<String> why = (changes > 0 ? Optional.of((changes == 1 ? "A change is" : changes + " changes are") + " still asked for on it.") : Optional.<String>empty())
-        .or(() -> clashes.of(version, viewer.pane(), marks).isEmpty() ? Optional.empty() : Optional.of("Two people want different things on it; that is settled first."));
-    Deliverable deliverable = deliverables.find(version.deliverable()).orElseThrow();
-    return new Waiting(name(viewer, version.id()), version, round, thumbnail, asked.open(), why, costs(deliverable, round, Decision.SIGN_OFF), costs(deliverable, round, Decision.SEND_BACK),
-        DecisionWords.goesBackAnyway(round, signer) ? Optional.of(DecisionWords.foretold(round, signer)) : Optional.empty());
-  }
+    /**
+     * Something that awaits them.
+     *
+     * @param openMarks marks that ask for something and are open or taken on
+     * @param why it cannot be signed now; empty if it can
+     * @param extra what signing it costs; empty if nothing
+     * @param back what sending it back costs; empty if nothing
+     * @param anyway why it goes back even if it is signed; empty if it does not
+     */
+    public record Waiting(
+            String name,
+            VersionRow version,
+            Round round,
+            Optional<Drawings.Sheet> thumbnail,
+            int openMarks,
+            Optional<String> why,
+            Optional<String> extra,
+            Optional<String> back,
+            Optional<String> anyway) {}
 
-  private static Optional<String> costs(Deliverable deliverable, Round round, Decision decision) {
-    List<Integer> rounds = WeighDecision.toAccept(deliverable, round, decision);
-    return rounds.isEmpty() ? Optional.empty() : Optional.of(deliverable.allowance().inWords(rounds));
-  }
-
-  /** What a version is of, as the viewer knows it; "something" if they do not see it. */
-  public String name(Viewer viewer, VersionId version) {
-    return visible.version(viewer, version).flatMap(found -> visible.find(viewer, found.deliverable()).map(row -> row.name() + ", " + found.called())).orElse("Something that is not there any more");
-  }
-
-  /** Signs several, or sends them back. @throws Refused if nothing was chosen, or to sign no name was typed, or to send back nothing was said */
-  public DecideOnVersion.Many decide(Viewer viewer, List<DecideOnVersion.Pick> picks, Decision decision, String typedName, boolean sure) {
-    Input input = new Input();
-    input.require(!picks.isEmpty(), decision.signs() ? "Tick what you sign first." : "Tick what you send back first.");
-    input.require(decision.signs() || picks.isEmpty() || !picks.get(0).form().sentence().isBlank(), "Say in a sentence what is not right yet: it goes with each of them.");
-    input.allGood();
-    if (decision.signs()) {
-      SignedName.check(typedName, viewer.name(), sure);
+    /** The sheet's model. */
+    public Map<String, Object> of(Viewer viewer, String base) {
+        List<Waiting> waiting = waiting(viewer);
+        boolean extra = waiting.stream()
+                .anyMatch(one -> one.extra().isPresent() && one.why().isEmpty());
+        return new HashMap<>(Map.of(
+                "waiting",
+                waiting,
+                "viewer",
+                viewer,
+                "base",
+                base,
+                "heading",
+                viewers.heading(viewer),
+                "can",
+                waiting.stream().filter(one -> one.why().isEmpty()).count(),
+                "costs",
+                extra,
+                "backCosts",
+                waiting.stream().flatMap(one -> one.back().stream()).distinct().toList()));
     }
-    return decide.byMany(viewer, picks, decision);
-  }
+
+    private List<Waiting> waiting(Viewer viewer) {
+        List<VersionRow> versions = visible.versions(viewer);
+        Map<Object, VersionRow> newest = new HashMap<>();
+        versions.forEach(
+                version -> newest.merge(version.deliverable(), version, (a, b) -> a.number() > b.number() ? a : b));
+        Map<?, Drawings.Sheet> thumbnails = drawings.firstSheets(
+                newest.values().stream().map(VersionRow::sha256).toList());
+        List<Waiting> result = new ArrayList<>();
+        for (Round round : visible.rounds(viewer)) {
+            Optional<VersionRow> version = newest.values().stream()
+                    .filter(one -> one.id().equals(round.version()))
+                    .findFirst();
+            if (viewer.rest().isEmpty()
+                    && version.isPresent()
+                    && round.askedNow().contains(signing.signer(viewer, round))) {
+                result.add(waiting(
+                        viewer,
+                        version.get(),
+                        round,
+                        Optional.ofNullable(thumbnails.get(version.get().sha256()))));
+            }
+        }
+        result.sort(Comparator.comparing((Waiting one) -> one.round().dueAt()).thenComparing(Waiting::name));
+        return result;
+    }
+
+    private Waiting waiting(Viewer viewer, VersionRow version, Round round, Optional<Drawings.Sheet> thumbnail) {
+        List<MarkupRow> marks = markups.of(viewer, version.deliverable());
+        AskedFor asked = CountMarks.forClients(marks, viewer.pane(), List.of(round));
+        int changes = asked.blocking();
+        ContactId signer = signing.signer(viewer, round);
+        Optional<String> why = (changes > 0
+                        ? Optional.of(
+                                (changes == 1 ? "A change is" : changes + " changes are") + " still asked for on it.")
+                        : Optional.<String>empty())
+                .or(() -> clashes.of(version, viewer.pane(), marks).isEmpty()
+                        ? Optional.empty()
+                        : Optional.of("Two people want different things on it; that is settled first."));
+        Deliverable deliverable = deliverables.find(version.deliverable()).orElseThrow();
+        return new Waiting(
+                name(viewer, version.id()),
+                version,
+                round,
+                thumbnail,
+                asked.open(),
+                why,
+                costs(deliverable, round, Decision.SIGN_OFF),
+                costs(deliverable, round, Decision.SEND_BACK),
+                DecisionWords.goesBackAnyway(round, signer)
+                        ? Optional.of(DecisionWords.foretold(round, signer))
+                        : Optional.empty());
+    }
+
+    private static Optional<String> costs(Deliverable deliverable, Round round, Decision decision) {
+        List<Integer> rounds = WeighDecision.toAccept(deliverable, round, decision);
+        return rounds.isEmpty()
+                ? Optional.empty()
+                : Optional.of(deliverable.allowance().inWords(rounds));
+    }
+
+    /** What a version is of, as the viewer knows it; "something" if they do not see it. */
+    public String name(Viewer viewer, VersionId version) {
+        return visible.version(viewer, version)
+                .flatMap(found ->
+                        visible.find(viewer, found.deliverable()).map(row -> row.name() + ", " + found.called()))
+                .orElse("Something that is not there any more");
+    }
+
+    /**
+     * Signs several, or sends them back. @throws Refused if nothing was chosen, or to sign no name was typed, or to
+     * send back nothing was said
+     */
+    public DecideOnVersion.Many decide(
+            Viewer viewer, List<DecideOnVersion.Pick> picks, Decision decision, String typedName, boolean sure) {
+        Input input = new Input();
+        input.require(
+                !picks.isEmpty(), decision.signs() ? "Tick what you sign first." : "Tick what you send back first.");
+        input.require(
+                decision.signs()
+                        || picks.isEmpty()
+                        || !picks.get(0).form().sentence().isBlank(),
+                "Say in a sentence what is not right yet: it goes with each of them.");
+        input.allGood();
+        if (decision.signs()) {
+            SignedName.check(typedName, viewer.name(), sure);
+        }
+        return decide.byMany(viewer, picks, decision);
+    }
 }

@@ -21,36 +21,44 @@ import org.junit.jupiter.api.io.TempDir;
 
 /** Squares for looking closely are a convenience: those nobody looks at go. */
 class SheetTilesTest {
-  private static final Instant NOW = Instant.parse("2027-03-01T03:17:00Z");
-  @TempDir private Path data;
+    private static final Instant NOW = Instant.parse("2027-03-01T03:17:00Z");
 
-  private Path squares(String name, int daysAgo) throws IOException {
-    Path folder = Files.createDirectories(data.resolve("tiles").resolve(name.substring(0, 2)).resolve(name));
-    Files.writeString(folder.resolve("1-1-0-0.jpg"), "a square");
-    Files.setLastModifiedTime(folder, FileTime.from(NOW.minus(Duration.ofDays(daysAgo))));
-    return folder;
-  }
+    @TempDir
+    private Path data;
 
-  private SheetTiles tiles() {
-    House house = mock(House.class);
-    when(house.workshop()).thenReturn(data.resolve("workshop"));
-    return new SheetTiles(mock(Drawings.class), mock(Vault.class), mock(DrawApart.class), house, Clock.fixed(NOW, ZoneOffset.UTC));
-  }
+    private Path squares(String name, int daysAgo) throws IOException {
+        Path folder = Files.createDirectories(
+                data.resolve("tiles").resolve(name.substring(0, 2)).resolve(name));
+        Files.writeString(folder.resolve("1-1-0-0.jpg"), "a square");
+        Files.setLastModifiedTime(folder, FileTime.from(NOW.minus(Duration.ofDays(daysAgo))));
+        return folder;
+    }
 
-  @Test
-  void thoseOfTwoMonthsAreSweptAndOthersStay() throws Exception {
-    Path old = squares("aa11", 61);
-    Path recent = squares("aa22", 59);
-    Path today = squares("bb33", 0);
-    assertThat(tiles().sweep()).isEqualTo(1);
-    assertThat(old).doesNotExist();
-    assertThat(recent.resolve("1-1-0-0.jpg")).exists();
-    assertThat(today.resolve("1-1-0-0.jpg")).exists();
-    assertThat(tiles().sweep()).isZero();
-  }
+    private SheetTiles tiles() {
+        House house = mock(House.class);
+        when(house.workshop()).thenReturn(data.resolve("workshop"));
+        return new SheetTiles(
+                mock(Drawings.class),
+                mock(Vault.class),
+                mock(DrawApart.class),
+                house,
+                Clock.fixed(NOW, ZoneOffset.UTC));
+    }
 
-  @Test
-  void whereNothingWasLookedAtCloselyThereIsNothingToSweep() throws Exception {
-    assertThat(tiles().sweep()).isZero();
-  }
+    @Test
+    void thoseOfTwoMonthsAreSweptAndOthersStay() throws Exception {
+        Path old = squares("aa11", 61);
+        Path recent = squares("aa22", 59);
+        Path today = squares("bb33", 0);
+        assertThat(tiles().sweep()).isEqualTo(1);
+        assertThat(old).doesNotExist();
+        assertThat(recent.resolve("1-1-0-0.jpg")).exists();
+        assertThat(today.resolve("1-1-0-0.jpg")).exists();
+        assertThat(tiles().sweep()).isZero();
+    }
+
+    @Test
+    void whereNothingWasLookedAtCloselyThereIsNothingToSweep() throws Exception {
+        assertThat(tiles().sweep()).isZero();
+    }
 }

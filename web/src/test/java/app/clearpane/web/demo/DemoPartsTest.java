@@ -23,42 +23,56 @@ import org.springframework.core.type.filter.AnnotationTypeFilter;
 
 /** A demo whose house was wired while packaging has the same parts as one that finds them when it starts. */
 class DemoPartsTest {
-  private static final String ROOMS = ClearPane.class.getPackageName();
+    private static final String ROOMS = ClearPane.class.getPackageName();
 
-  private static List<BeanDefinition> found(Class<? extends java.lang.annotation.Annotation> with, String... profiles) {
-    StandardEnvironment environment = new StandardEnvironment();
-    environment.setActiveProfiles(profiles);
-    ClassPathScanningCandidateComponentProvider scan = new ClassPathScanningCandidateComponentProvider(false, environment);
-    scan.addIncludeFilter(new AnnotationTypeFilter(with));
-    return new ArrayList<>(scan.findCandidateComponents(ROOMS));
-  }
-
-  private static Class<?> type(BeanDefinition part) {
-    try {
-      return Class.forName(part.getBeanClassName());
-    } catch (ClassNotFoundException e) {
-      throw new AssertionError(e);
+    private static List<BeanDefinition> found(
+            Class<? extends java.lang.annotation.Annotation> with, String... profiles) {
+        StandardEnvironment environment = new StandardEnvironment();
+        environment.setActiveProfiles(profiles);
+        ClassPathScanningCandidateComponentProvider scan =
+                new ClassPathScanningCandidateComponentProvider(false, environment);
+        scan.addIncludeFilter(new AnnotationTypeFilter(with));
+        return new ArrayList<>(scan.findCandidateComponents(ROOMS));
     }
-  }
 
-  @Test
-  void everyPartThatOnlyTheDemoHasIsPutIn() {
-    List<Class<?>> only = new ArrayList<>(DemoParts.PARTS);
-    only.add(DemoSetup.class);
-    assertThat(found(Profile.class, "demo").stream().<Class<?>>map(DemoPartsTest::type)).containsExactlyInAnyOrderElementsOf(only);
-  }
+    private static Class<?> type(BeanDefinition part) {
+        try {
+            return Class.forName(part.getBeanClassName());
+        } catch (ClassNotFoundException e) {
+            throw new AssertionError(e);
+        }
+    }
 
-  @Test
-  void everyPartThatTheDemoDoesNotHaveIsTakenOut() {
-    Stream<String> parts = found(Profile.class).stream().map(part -> AnnotationBeanNameGenerator.INSTANCE.generateBeanName(part, new GenericApplicationContext()));
-    Stream<String> made = found(Configuration.class).stream().map(DemoPartsTest::type).flatMap(type -> Arrays.stream(type.getDeclaredMethods())).filter(method -> method.isAnnotationPresent(Profile.class)).map(Method::getName);
-    Set<String> named = new TreeSet<>(DemoParts.NOT_IN_THE_DEMO);
-    assertThat(named.remove("mailSender")).as("what the framework makes for real mail").isTrue();
-    assertThat(Stream.concat(parts, made)).containsExactlyInAnyOrderElementsOf(named);
-  }
+    @Test
+    void everyPartThatOnlyTheDemoHasIsPutIn() {
+        List<Class<?>> only = new ArrayList<>(DemoParts.PARTS);
+        only.add(DemoSetup.class);
+        assertThat(found(Profile.class, "demo").stream().<Class<?>>map(DemoPartsTest::type))
+                .containsExactlyInAnyOrderElementsOf(only);
+    }
 
-  @Test
-  void whatTheSetUpMakesIsAsManyAsAreRegistered() {
-    assertThat(Arrays.stream(DemoSetup.class.getDeclaredMethods()).filter(method -> method.isAnnotationPresent(Bean.class)).map(Method::getName)).containsExactlyInAnyOrder("demoClock", "queueTime", "world", "toTheWorld");
-  }
+    @Test
+    void everyPartThatTheDemoDoesNotHaveIsTakenOut() {
+        Stream<String> parts = found(Profile.class).stream()
+                .map(part ->
+                        AnnotationBeanNameGenerator.INSTANCE.generateBeanName(part, new GenericApplicationContext()));
+        Stream<String> made = found(Configuration.class).stream()
+                .map(DemoPartsTest::type)
+                .flatMap(type -> Arrays.stream(type.getDeclaredMethods()))
+                .filter(method -> method.isAnnotationPresent(Profile.class))
+                .map(Method::getName);
+        Set<String> named = new TreeSet<>(DemoParts.NOT_IN_THE_DEMO);
+        assertThat(named.remove("mailSender"))
+                .as("what the framework makes for real mail")
+                .isTrue();
+        assertThat(Stream.concat(parts, made)).containsExactlyInAnyOrderElementsOf(named);
+    }
+
+    @Test
+    void whatTheSetUpMakesIsAsManyAsAreRegistered() {
+        assertThat(Arrays.stream(DemoSetup.class.getDeclaredMethods())
+                        .filter(method -> method.isAnnotationPresent(Bean.class))
+                        .map(Method::getName))
+                .containsExactlyInAnyOrder("demoClock", "queueTime", "world", "toTheWorld");
+    }
 }

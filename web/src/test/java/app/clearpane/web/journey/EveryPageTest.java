@@ -14,47 +14,58 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 /** Every kind of page, found by its links: it can be used by everybody, runs without a fault and fits its window. */
 class EveryPageTest extends Journey {
-  private static final Pattern IDENTIFIER = Pattern.compile("[0-9a-f]{8}-[0-9a-f-]{27}");
-  private static final Pattern NOT_A_PAGE = Pattern.compile("\\.(csv|vcf|pdf|jsonl|jsonld|xlsx|png|svg)(\\?|$)|/colours/.*/|/content$|/attachments/|/file$|/certificate$|/played$|/bundle$|/sheets/|/look/|/post-room|/sign-out|/p/");
+    private static final Pattern IDENTIFIER = Pattern.compile("[0-9a-f]{8}-[0-9a-f-]{27}");
+    private static final Pattern NOT_A_PAGE = Pattern.compile(
+            "\\.(csv|vcf|pdf|jsonl|jsonld|xlsx|png|svg)(\\?|$)|/colours/.*/|/content$|/attachments/|/file$|/certificate$|/played$|/bundle$|/sheets/|/look/|/post-room|/sign-out|/p/");
 
-  @ParameterizedTest
-  @CsvSource({"ottoline@penwether.example, 1280", "jasper@penwether.example, 390", "per@penwether.example, 390", "ludo@saltgrass.example, 1280", "cora@ellerby.example, 390", "grete@hobandbarley.example, 1280"})
-  void clients(String contact, int width) {
-    Someone client = width > 1000 ? atDesk() : onPhone();
-    assertThat(walk(client.comesBy(linkOf(contact)))).isPositive();
-  }
-
-  @Test
-  void team() {
-    assertThat(walk(atDesk().comesBy(linkOfTeam("ines@marram-finch.example")))).isGreaterThanOrEqualTo(12);
-  }
-
-  @Test
-  void strangers() {
-    Someone stranger = atDesk();
-    for (String path : new String[] {"/sign-in", "/come-in", "/p/no-such-key", "/c/panes/no-such-pane", "/t/projects/nothing", "/nowhere"}) {
-      stranger.goes(path).looksItOver();
+    @ParameterizedTest
+    @CsvSource({
+        "ottoline@penwether.example, 1280",
+        "jasper@penwether.example, 390",
+        "per@penwether.example, 390",
+        "ludo@saltgrass.example, 1280",
+        "cora@ellerby.example, 390",
+        "grete@hobandbarley.example, 1280"
+    })
+    void clients(String contact, int width) {
+        Someone client = width > 1000 ? atDesk() : onPhone();
+        assertThat(walk(client.comesBy(linkOf(contact)))).isPositive();
     }
-  }
 
-  /** Looks over one page of each kind that can be reached from here, by its links. @return how many there were */
-  private static int walk(Someone someone) {
-    Map<String, String> kinds = new LinkedHashMap<>();
-    int pages = 0;
-    Deque<String> ahead = new ArrayDeque<>();
-    ahead.add(someone.page.url());
-    while (!ahead.isEmpty()) {
-      String next = ahead.remove();
-      someone.goes(next).looksItOver();
-      pages++;
-      for (Locator link : someone.page.locator("a[href^='/']").all()) {
-        String path = link.getAttribute("href").replaceAll("#.*", "");
-        String kind = IDENTIFIER.matcher(path.replaceAll("=[^&]*", "=")).replaceAll("*");
-        if (!NOT_A_PAGE.matcher(path).find() && kinds.putIfAbsent(kind, path) == null) {
-          ahead.add(path);
+    @Test
+    void team() {
+        assertThat(walk(atDesk().comesBy(linkOfTeam("ines@marram-finch.example"))))
+                .isGreaterThanOrEqualTo(12);
+    }
+
+    @Test
+    void strangers() {
+        Someone stranger = atDesk();
+        for (String path : new String[] {
+            "/sign-in", "/come-in", "/p/no-such-key", "/c/panes/no-such-pane", "/t/projects/nothing", "/nowhere"
+        }) {
+            stranger.goes(path).looksItOver();
         }
-      }
     }
-    return pages;
-  }
+
+    /** Looks over one page of each kind that can be reached from here, by its links. @return how many there were */
+    private static int walk(Someone someone) {
+        Map<String, String> kinds = new LinkedHashMap<>();
+        int pages = 0;
+        Deque<String> ahead = new ArrayDeque<>();
+        ahead.add(someone.page.url());
+        while (!ahead.isEmpty()) {
+            String next = ahead.remove();
+            someone.goes(next).looksItOver();
+            pages++;
+            for (Locator link : someone.page.locator("a[href^='/']").all()) {
+                String path = link.getAttribute("href").replaceAll("#.*", "");
+                String kind = IDENTIFIER.matcher(path.replaceAll("=[^&]*", "=")).replaceAll("*");
+                if (!NOT_A_PAGE.matcher(path).find() && kinds.putIfAbsent(kind, path) == null) {
+                    ahead.add(path);
+                }
+            }
+        }
+        return pages;
+    }
 }

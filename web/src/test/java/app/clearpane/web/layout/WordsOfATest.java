@@ -13,19 +13,20 @@ import org.mockito.Mockito;
 
 /** The words of an agency in London at a given instant, for tests. */
 public final class WordsOfATest {
-  private WordsOfATest() {}
+    private WordsOfATest() {}
 
-  public static Words at(Instant now) {
-    return new Words(agency(now));
-  }
+    public static Words at(Instant now) {
+        return new Words(agency(now));
+    }
 
-  public static Lasting lasting(Instant now) {
-    return new Lasting(agency(now));
-  }
+    public static Lasting lasting(Instant now) {
+        return new Lasting(agency(now));
+    }
 
-  private static TheAgency agency(Instant now) {
-    People people = Mockito.mock(People.class);
-    Mockito.when(people.agency()).thenReturn(Optional.of(new Agency(UUID.randomUUID(), "Marram & Finch", ZoneId.of("Europe/London"))));
-    return new TheAgency(people, Mockito.mock(Agreements.class), Clock.fixed(now, ZoneOffset.UTC));
-  }
+    private static TheAgency agency(Instant now) {
+        People people = Mockito.mock(People.class);
+        Mockito.when(people.agency())
+                .thenReturn(Optional.of(new Agency(UUID.randomUUID(), "Marram & Finch", ZoneId.of("Europe/London"))));
+        return new TheAgency(people, Mockito.mock(Agreements.class), Clock.fixed(now, ZoneOffset.UTC));
+    }
 }

@@ -13,25 +13,25 @@ import org.springframework.core.annotation.Order;
 /** How the plans of the demo stood when its story had just been told, before any test changed one. */
 @TestComponent
 public class AsTold {
-  private final Projects projects;
-  private final PlanBook book;
-  private final SlipBook slips;
-  final Map<String, ThePlan> plans = new HashMap<>();
-  final Map<String, SlipLedger> ledgers = new HashMap<>();
+    private final Projects projects;
+    private final PlanBook book;
+    private final SlipBook slips;
+    final Map<String, ThePlan> plans = new HashMap<>();
+    final Map<String, SlipLedger> ledgers = new HashMap<>();
 
-  AsTold(Projects projects, PlanBook book, SlipBook slips) {
-    this.projects = projects;
-    this.book = book;
-    this.slips = slips;
-  }
-
-  @EventListener(ApplicationReadyEvent.class)
-  @Order(1)
-  void look() {
-    for (Project project : projects.active()) {
-      ThePlan plan = book.of(project);
-      plans.put(project.name(), plan);
-      slips.latest(plan).ifPresent(ledger -> ledgers.put(project.name(), ledger));
+    AsTold(Projects projects, PlanBook book, SlipBook slips) {
+        this.projects = projects;
+        this.book = book;
+        this.slips = slips;
     }
-  }
+
+    @EventListener(ApplicationReadyEvent.class)
+    @Order(1)
+    void look() {
+        for (Project project : projects.active()) {
+            ThePlan plan = book.of(project);
+            plans.put(project.name(), plan);
+            slips.latest(plan).ifPresent(ledger -> ledgers.put(project.name(), ledger));
+        }
+    }
 }

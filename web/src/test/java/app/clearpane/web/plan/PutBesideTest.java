@@ -17,21 +17,37 @@ import org.springframework.beans.factory.annotation.Autowired;
 
 /** A file beside a task, what the Record tells of it and the mail about it are there together or not at all. */
 class PutBesideTest extends DemoHouse {
-  @Autowired private PutBeside putBeside;
-  @Autowired private Tasks tasks;
-  @Autowired private TaskFiles files;
-  @Autowired private DSLContext db;
+    @Autowired
+    private PutBeside putBeside;
 
-  @Test
-  void whereOneFailsNothingIsKept() {
-    ProjectId project = projects.active().stream().filter(one -> one.name().equals("Visitor centre")).findFirst().orElseThrow().id();
-    ItemId task = tasks.ofProject(project).get(0).id();
-    List<TaskFiles.TaskFile> before = files.on(task);
-    int told = db.fetchCount(db.selectFrom("record_entry"));
-    assertThatThrownBy(() -> putBeside.to(task, new PutBeside.Arriving("list.txt", new ByteArrayInputStream(new byte[] {65}), false, Acting.team("Teo")), about -> {
-      throw new IllegalStateException("the mail could not be put in its queue");
-    })).hasMessageContaining("queue");
-    assertThat(files.on(task)).isEqualTo(before);
-    assertThat(db.fetchCount(db.selectFrom("record_entry"))).isEqualTo(told);
-  }
+    @Autowired
+    private Tasks tasks;
+
+    @Autowired
+    private TaskFiles files;
+
+    @Autowired
+    private DSLContext db;
+
+    @Test
+    void whereOneFailsNothingIsKept() {
+        ProjectId project = projects.active().stream()
+                .filter(one -> one.name().equals("Visitor centre"))
+                .findFirst()
+                .orElseThrow()
+                .id();
+        ItemId task = tasks.ofProject(project).get(0).id();
+        List<TaskFiles.TaskFile> before = files.on(task);
+        int told = db.fetchCount(db.selectFrom("record_entry"));
+        assertThatThrownBy(() -> putBeside.to(
+                        task,
+                        new PutBeside.Arriving(
+                                "list.txt", new ByteArrayInputStream(new byte[] {65}), false, Acting.team("Teo")),
+                        about -> {
+                            throw new IllegalStateException("the mail could not be put in its queue");
+                        }))
+                .hasMessageContaining("queue");
+        assertThat(files.on(task)).isEqualTo(before);
+        assertThat(db.fetchCount(db.selectFrom("record_entry"))).isEqualTo(told);
+    }
 }

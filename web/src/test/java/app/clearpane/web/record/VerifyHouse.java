@@ -11,18 +11,18 @@ import org.springframework.stereotype.Component;
 /** Runs the check of the whole house on the running one. */
 @Component
 public class VerifyHouse {
-  private final DSLContext db;
-  private final Vault vault;
+    private final DSLContext db;
+    private final Vault vault;
 
-  VerifyHouse(DSLContext db, Vault vault) {
-    this.db = db;
-    this.vault = vault;
-  }
+    VerifyHouse(DSLContext db, Vault vault) {
+        this.db = db;
+        this.vault = vault;
+    }
 
-  /** What it prints. */
-  public String report() throws IOException {
-    ByteArrayOutputStream out = new ByteArrayOutputStream();
-    new Verify(db, vault, new PrintStream(out, true, StandardCharsets.UTF_8)).run();
-    return out.toString(StandardCharsets.UTF_8);
-  }
+    /** What it prints. */
+    public String report() throws IOException {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        new Verify(db, vault, new PrintStream(out, true, StandardCharsets.UTF_8)).run();
+        return out.toString(StandardCharsets.UTF_8);
+    }
 }

@@ -7,17 +7,17 @@ import app.clearpane.core.record.Happening;
 
 /** What a Record tells of files. */
 public final class FileActs {
-  private FileActs() {}
+    private FileActs() {}
 
-  /** In words: somebody added the file … */
-  public record FileAdded(Actor actor, String subject, Sha256 sha256, long size) implements Happening {}
+    /** In words: somebody added the file … */
+    public record FileAdded(Actor actor, String subject, Sha256 sha256, long size) implements Happening {}
 
-  /** In words: somebody added the folder … */
-  public record FolderAdded(Actor actor, String subject) implements Happening {}
+    /** In words: somebody added the folder … */
+    public record FolderAdded(Actor actor, String subject) implements Happening {}
 
-  /** In words: somebody moved the file … */
-  public record FileMoved(Actor actor, String subject, String from, String into) implements Happening {}
+    /** In words: somebody moved the file … */
+    public record FileMoved(Actor actor, String subject, String from, String into) implements Happening {}
 
-  /** Somebody deleted a file, or brought it back. */
-  public record FileTurned(Act act, Actor actor, String subject, Sha256 sha256) implements Happening {}
+    /** Somebody deleted a file, or brought it back. */
+    public record FileTurned(Act act, Actor actor, String subject, Sha256 sha256) implements Happening {}
 }

@@ -19,27 +19,36 @@ import org.jooq.Records;
 
 /** The names of what a viewer sees, folders aside: what a note can call by name. */
 public final class VisibleNames {
-  private final DSLContext db;
+    private final DSLContext db;
 
-  public VisibleNames(DSLContext db) {
-    this.db = db;
-  }
+    public VisibleNames(DSLContext db) {
+        this.db = db;
+    }
 
-  /** Something that has a name. */
-  public record Named(ItemId id, ContentKind kind, String name) {}
+    /** Something that has a name. */
+    public record Named(ItemId id, ContentKind kind, String name) {}
 
-  /** All of them. */
-  public List<Named> all(Viewer viewer) {
-    return where(viewer, trueCondition());
-  }
+    /** All of them. */
+    public List<Named> all(Viewer viewer) {
+        return where(viewer, trueCondition());
+    }
 
-  /** Those of some things that they see. */
-  public List<Named> of(Viewer viewer, Collection<ItemId> some) {
-    return where(viewer, ITEM.ID.in(some));
-  }
+    /** Those of some things that they see. */
+    public List<Named> of(Viewer viewer, Collection<ItemId> some) {
+        return where(viewer, ITEM.ID.in(some));
+    }
 
-  private List<Named> where(Viewer viewer, Condition condition) {
-    Condition seen = Arrays.stream(ContentKind.values()).filter(ContentKind::pickable).map(kind -> visibleTo(viewer, kind)).reduce(falseCondition(), Condition::or);
-    return db.select(ITEM.ID, ITEM.KIND, ITEM.NAME).from(ITEM).where(seen).and(condition).and(notExists(selectOne().from(FOLDER).where(FOLDER.ITEM_ID.eq(ITEM.ID)))).orderBy(ITEM.KIND, ITEM.NAME, ITEM.ID).fetch(Records.mapping(Named::new));
-  }
+    private List<Named> where(Viewer viewer, Condition condition) {
+        Condition seen = Arrays.stream(ContentKind.values())
+                .filter(ContentKind::pickable)
+                .map(kind -> visibleTo(viewer, kind))
+                .reduce(falseCondition(), Condition::or);
+        return db.select(ITEM.ID, ITEM.KIND, ITEM.NAME)
+                .from(ITEM)
+                .where(seen)
+                .and(condition)
+                .and(notExists(selectOne().from(FOLDER).where(FOLDER.ITEM_ID.eq(ITEM.ID))))
+                .orderBy(ITEM.KIND, ITEM.NAME, ITEM.ID)
+                .fetch(Records.mapping(Named::new));
+    }
 }

@@ -7,14 +7,14 @@ import org.jooq.DSLContext;
 
 /** Whom a lead voice wished to have at their pane; nobody else reads of it. */
 public final class VisibleWishes {
-  private final DSLContext db;
+    private final DSLContext db;
 
-  public VisibleWishes(DSLContext db) {
-    this.db = db;
-  }
+    public VisibleWishes(DSLContext db) {
+        this.db = db;
+    }
 
-  /** All of them, latest first; none for whoever does not speak for the others. */
-  public List<SeatWish> of(Viewer viewer) {
-    return viewer.leadVoice() ? SeatWishes.at(db, viewer.pane()) : List.of();
-  }
+    /** All of them, latest first; none for whoever does not speak for the others. */
+    public List<SeatWish> of(Viewer viewer) {
+        return viewer.leadVoice() ? SeatWishes.at(db, viewer.pane()) : List.of();
+    }
 }

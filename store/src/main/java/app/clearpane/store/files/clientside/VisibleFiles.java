@@ -14,19 +14,20 @@ import org.jooq.DSLContext;
 
 /** The files a viewer sees. */
 public final class VisibleFiles {
-  private final DSLContext db;
+    private final DSLContext db;
 
-  public VisibleFiles(DSLContext db) {
-    this.db = db;
-  }
+    public VisibleFiles(DSLContext db) {
+        this.db = db;
+    }
 
-  /** All of them, by folder and name. */
-  public List<FileRow> all(Viewer viewer) {
-    return FileRows.where(db, visibleTo(viewer, ContentKind.FILES));
-  }
+    /** All of them, by folder and name. */
+    public List<FileRow> all(Viewer viewer) {
+        return FileRows.where(db, visibleTo(viewer, ContentKind.FILES));
+    }
 
-  /** One of them. */
-  public Optional<FileRow> find(Viewer viewer, ItemId file) {
-    return FileRows.where(db, visibleTo(viewer, ContentKind.FILES).and(ITEM.ID.eq(file))).stream().findFirst();
-  }
+    /** One of them. */
+    public Optional<FileRow> find(Viewer viewer, ItemId file) {
+        return FileRows.where(db, visibleTo(viewer, ContentKind.FILES).and(ITEM.ID.eq(file))).stream()
+                .findFirst();
+    }
 }

@@ -21,31 +21,46 @@ import java.util.UUID;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
 
-/** The marks a viewer sees: those of their pane, on sent versions of deliverables they see, without what is for the team. */
+/**
+ * The marks a viewer sees: those of their pane, on sent versions of deliverables they see, without what is for the
+ * team.
+ */
 public final class VisibleMarkups {
-  private final DSLContext db;
+    private final DSLContext db;
 
-  public VisibleMarkups(DSLContext db) {
-    this.db = db;
-  }
+    public VisibleMarkups(DSLContext db) {
+        this.db = db;
+    }
 
-  /** The marks on all sent versions of a deliverable. */
-  public List<MarkupRow> of(Viewer viewer, ItemId deliverable) {
-    return MarkupRows.where(db, seen(viewer).and(VERSION.DELIVERABLE_ID.eq(deliverable)), MARKUP_ANSWER.TEAM_ONLY.isFalse());
-  }
+    /** The marks on all sent versions of a deliverable. */
+    public List<MarkupRow> of(Viewer viewer, ItemId deliverable) {
+        return MarkupRows.where(
+                db, seen(viewer).and(VERSION.DELIVERABLE_ID.eq(deliverable)), MARKUP_ANSWER.TEAM_ONLY.isFalse());
+    }
 
-  /** One mark. */
-  public Optional<MarkupRow> find(Viewer viewer, MarkupId mark) {
-    return MarkupRows.where(db, seen(viewer).and(MARKUP.ID.eq(mark)), MARKUP_ANSWER.TEAM_ONLY.isFalse()).stream().findFirst();
-  }
+    /** One mark. */
+    public Optional<MarkupRow> find(Viewer viewer, MarkupId mark) {
+        return MarkupRows.where(db, seen(viewer).and(MARKUP.ID.eq(mark)), MARKUP_ANSWER.TEAM_ONLY.isFalse()).stream()
+                .findFirst();
+    }
 
-  /** A file that came with a note or an answer they see. */
-  public Optional<MarkupRow.Attachment> attachment(Viewer viewer, UUID id) {
-    return MarkupRows.attachment(db, MARKUP_ATTACHMENT.ID.eq(id).and(seen(viewer)).and(MARKUP_ATTACHMENT.ANSWER_ID.isNull().or(MARKUP_ANSWER.TEAM_ONLY.isFalse())));
-  }
+    /** A file that came with a note or an answer they see. */
+    public Optional<MarkupRow.Attachment> attachment(Viewer viewer, UUID id) {
+        return MarkupRows.attachment(
+                db,
+                MARKUP_ATTACHMENT
+                        .ID
+                        .eq(id)
+                        .and(seen(viewer))
+                        .and(MARKUP_ATTACHMENT.ANSWER_ID.isNull().or(MARKUP_ANSWER.TEAM_ONLY.isFalse())));
+    }
 
-  private static Condition seen(Viewer viewer) {
-    return MARKUP.PANE_ID.eq(viewer.pane()).and(MARKUP.NUMBER.isNotNull()).and(VersionRows.thereForClients())
-        .and(VERSION.DELIVERABLE_ID.in(select(ITEM.ID).from(ITEM).where(visibleTo(viewer, ContentKind.DELIVERABLES))));
-  }
+    private static Condition seen(Viewer viewer) {
+        return MARKUP.PANE_ID
+                .eq(viewer.pane())
+                .and(MARKUP.NUMBER.isNotNull())
+                .and(VersionRows.thereForClients())
+                .and(VERSION.DELIVERABLE_ID.in(
+                        select(ITEM.ID).from(ITEM).where(visibleTo(viewer, ContentKind.DELIVERABLES))));
+    }
 }

@@ -17,24 +17,32 @@ import org.jooq.DSLContext;
 
 /** The papers a viewer sees: those that were sent to them by name (V6). Whoever has only a link sees none. */
 public final class VisiblePapers {
-  private final DSLContext db;
+    private final DSLContext db;
 
-  public VisiblePapers(DSLContext db) {
-    this.db = db;
-  }
+    public VisiblePapers(DSLContext db) {
+        this.db = db;
+    }
 
-  /** All of them, newest first. */
-  public List<Paper> all(Viewer viewer) {
-    return PaperRows.where(db, theirs(viewer));
-  }
+    /** All of them, newest first. */
+    public List<Paper> all(Viewer viewer) {
+        return PaperRows.where(db, theirs(viewer));
+    }
 
-  /** One of them. */
-  public Optional<Paper> find(Viewer viewer, PaperId id) {
-    return PaperRows.where(db, theirs(viewer).and(PAPER.ID.eq(id))).stream().findFirst();
-  }
+    /** One of them. */
+    public Optional<Paper> find(Viewer viewer, PaperId id) {
+        return PaperRows.where(db, theirs(viewer).and(PAPER.ID.eq(id))).stream().findFirst();
+    }
 
-  private static Condition theirs(Viewer viewer) {
-    return viewer.byLink() ? falseCondition() : PAPER.PROJECT_ID.eq(viewer.project()).and(PAPER.SENT_AT.isNotNull())
-        .and(exists(selectOne().from(PAPER_RECIPIENT).where(PAPER_RECIPIENT.PAPER_ID.eq(PAPER.ID), PAPER_RECIPIENT.CONTACT_ID.eq(viewer.contact()))));
-  }
+    private static Condition theirs(Viewer viewer) {
+        return viewer.byLink()
+                ? falseCondition()
+                : PAPER.PROJECT_ID
+                        .eq(viewer.project())
+                        .and(PAPER.SENT_AT.isNotNull())
+                        .and(exists(selectOne()
+                                .from(PAPER_RECIPIENT)
+                                .where(
+                                        PAPER_RECIPIENT.PAPER_ID.eq(PAPER.ID),
+                                        PAPER_RECIPIENT.CONTACT_ID.eq(viewer.contact()))));
+    }
 }

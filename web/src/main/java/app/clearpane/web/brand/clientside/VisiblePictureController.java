@@ -15,24 +15,24 @@ import org.springframework.web.bind.annotation.PathVariable;
 /** The pictures that stand on a viewer's page. */
 @Controller
 class VisiblePictureController {
-  private final Viewers viewers;
-  private final VisibleWords words;
-  private final SheetBytes bytes;
+    private final Viewers viewers;
+    private final VisibleWords words;
+    private final SheetBytes bytes;
 
-  VisiblePictureController(Viewers viewers, VisibleWords words, SheetBytes bytes) {
-    this.viewers = viewers;
-    this.words = words;
-    this.bytes = bytes;
-  }
+    VisiblePictureController(Viewers viewers, VisibleWords words, SheetBytes bytes) {
+        this.viewers = viewers;
+        this.words = words;
+        this.bytes = bytes;
+    }
 
-  @GetMapping({"/c/panes/{pane}/pictures/{of}", "/t/look/{seat}/{sight}/pictures/{of}"})
-  ResponseEntity<Resource> picture(Viewer viewer, @PathVariable String of) {
-    return bytes.picture(NotThere.unless(viewers.picture(viewer, of)));
-  }
+    @GetMapping({"/c/panes/{pane}/pictures/{of}", "/t/look/{seat}/{sight}/pictures/{of}"})
+    ResponseEntity<Resource> picture(Viewer viewer, @PathVariable String of) {
+        return bytes.picture(NotThere.unless(viewers.picture(viewer, of)));
+    }
 
-  /** One of us who works on it, where the viewer reads of them. */
-  @GetMapping({"/c/panes/{pane}/of-us/{member}", "/t/look/{seat}/{sight}/of-us/{member}"})
-  ResponseEntity<Resource> face(Viewer viewer, @PathVariable UUID member) {
-    return bytes.picture(NotThere.unless(words.face(viewer, member)));
-  }
+    /** One of us who works on it, where the viewer reads of them. */
+    @GetMapping({"/c/panes/{pane}/of-us/{member}", "/t/look/{seat}/{sight}/of-us/{member}"})
+    ResponseEntity<Resource> face(Viewer viewer, @PathVariable UUID member) {
+        return bytes.picture(NotThere.unless(words.face(viewer, member)));
+    }
 }

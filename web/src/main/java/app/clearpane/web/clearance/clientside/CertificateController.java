@@ -15,15 +15,26 @@ import org.springframework.web.bind.annotation.PathVariable;
 /** A client's copy of what proves a release. */
 @Controller
 class CertificateController {
-  private final KeepCertificate keep;
+    private final KeepCertificate keep;
 
-  CertificateController(KeepCertificate keep) {
-    this.keep = keep;
-  }
+    CertificateController(KeepCertificate keep) {
+        this.keep = keep;
+    }
 
-  @GetMapping({"/c/panes/{pane}/versions/{version}/certificate", "/t/look/{seat}/{sight}/versions/{version}/certificate"})
-  ResponseEntity<byte[]> certificate(Viewer viewer, @PathVariable VersionId version) throws IOException {
-    byte[] pdf = keep.read(viewer, version);
-    return ResponseEntity.ok().contentType(MediaType.APPLICATION_PDF).header(HttpHeaders.CONTENT_DISPOSITION, ContentDisposition.attachment().filename("certificate.pdf").build().toString()).body(pdf);
-  }
+    @GetMapping({
+        "/c/panes/{pane}/versions/{version}/certificate",
+        "/t/look/{seat}/{sight}/versions/{version}/certificate"
+    })
+    ResponseEntity<byte[]> certificate(Viewer viewer, @PathVariable VersionId version) throws IOException {
+        byte[] pdf = keep.read(viewer, version);
+        return ResponseEntity.ok()
+                .contentType(MediaType.APPLICATION_PDF)
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.attachment()
+                                .filename("certificate.pdf")
+                                .build()
+                                .toString())
+                .body(pdf);
+    }
 }

@@ -25,47 +25,61 @@ import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 
-/** Whoever has seats at several panes of a project sees what any of them shows (V3): what one does not show them is opened through one that does. */
+/**
+ * Whoever has seats at several panes of a project sees what any of them shows (V3): what one does not show them is
+ * opened through one that does.
+ */
 @ControllerAdvice
 @Order(Ordered.HIGHEST_PRECEDENCE)
 class ThroughAnotherPane {
-  private static final Pattern ITEM = Pattern.compile("/c/panes/([0-9a-f-]{36})(/(files|tasks|versions)/([0-9a-f-]{36}).*)");
-  private final Viewers viewers;
-  private final VisibleFiles files;
-  private final VisibleTasks tasks;
-  private final VisibleDeliverables deliverables;
-  private final Clock clock;
+    private static final Pattern ITEM =
+            Pattern.compile("/c/panes/([0-9a-f-]{36})(/(files|tasks|versions)/([0-9a-f-]{36}).*)");
+    private final Viewers viewers;
+    private final VisibleFiles files;
+    private final VisibleTasks tasks;
+    private final VisibleDeliverables deliverables;
+    private final Clock clock;
 
-  ThroughAnotherPane(Viewers viewers, VisibleFiles files, VisibleTasks tasks, VisibleDeliverables deliverables, Clock clock) {
-    this.viewers = viewers;
-    this.files = files;
-    this.tasks = tasks;
-    this.deliverables = deliverables;
-    this.clock = clock;
-  }
-
-  @ExceptionHandler
-  void notThere(NotThere notHere, HttpServletRequest request, HttpServletResponse response) throws IOException {
-    Matcher item = ITEM.matcher(request.getRequestURI());
-    Authentication who = SecurityContextHolder.getContext().getAuthentication();
-    Optional<String> there = "GET".equals(request.getMethod()) && item.matches() && who != null && who.getPrincipal() instanceof Person.OfClient person ? elsewhere(person, item) : Optional.empty();
-    if (there.isPresent()) {
-      response.sendRedirect(there.get());
-    } else {
-      response.sendError(HttpStatus.NOT_FOUND.value());
+    ThroughAnotherPane(
+            Viewers viewers, VisibleFiles files, VisibleTasks tasks, VisibleDeliverables deliverables, Clock clock) {
+        this.viewers = viewers;
+        this.files = files;
+        this.tasks = tasks;
+        this.deliverables = deliverables;
+        this.clock = clock;
     }
-  }
 
-  private Optional<String> elsewhere(Person.OfClient person, Matcher item) {
-    return viewers.at(PaneId.of(item.group(1)), person.contactId(), clock.instant()).stream().flatMap(here -> viewers.others(here, clock.instant()).stream())
-        .flatMap(other -> viewers.at(other.id(), person.contactId(), clock.instant()).stream()).filter(viewer -> sees(viewer, item.group(3), item.group(4))).findFirst().map(viewer -> Through.base(viewer) + item.group(2));
-  }
+    @ExceptionHandler
+    void notThere(NotThere notHere, HttpServletRequest request, HttpServletResponse response) throws IOException {
+        Matcher item = ITEM.matcher(request.getRequestURI());
+        Authentication who = SecurityContextHolder.getContext().getAuthentication();
+        Optional<String> there = "GET".equals(request.getMethod())
+                        && item.matches()
+                        && who != null
+                        && who.getPrincipal() instanceof Person.OfClient person
+                ? elsewhere(person, item)
+                : Optional.empty();
+        if (there.isPresent()) {
+            response.sendRedirect(there.get());
+        } else {
+            response.sendError(HttpStatus.NOT_FOUND.value());
+        }
+    }
 
-  private boolean sees(Viewer viewer, String kind, String id) {
-    return switch (kind) {
-      case "files" -> files.find(viewer, ItemId.of(id)).isPresent();
-      case "tasks" -> tasks.find(viewer, ItemId.of(id)).isPresent();
-      default -> deliverables.version(viewer, VersionId.of(id)).isPresent();
-    };
-  }
+    private Optional<String> elsewhere(Person.OfClient person, Matcher item) {
+        return viewers.at(PaneId.of(item.group(1)), person.contactId(), clock.instant()).stream()
+                .flatMap(here -> viewers.others(here, clock.instant()).stream())
+                .flatMap(other -> viewers.at(other.id(), person.contactId(), clock.instant()).stream())
+                .filter(viewer -> sees(viewer, item.group(3), item.group(4)))
+                .findFirst()
+                .map(viewer -> Through.base(viewer) + item.group(2));
+    }
+
+    private boolean sees(Viewer viewer, String kind, String id) {
+        return switch (kind) {
+            case "files" -> files.find(viewer, ItemId.of(id)).isPresent();
+            case "tasks" -> tasks.find(viewer, ItemId.of(id)).isPresent();
+            default -> deliverables.version(viewer, VersionId.of(id)).isPresent();
+        };
+    }
 }

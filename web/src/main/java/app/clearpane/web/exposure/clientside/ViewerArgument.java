@@ -7,9 +7,9 @@ import app.clearpane.store.exposure.clientside.Viewers;
 import app.clearpane.web.layout.NotThere;
 import app.clearpane.web.layout.Refused;
 import app.clearpane.web.security.Person;
-import java.time.Clock;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import java.time.Clock;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
@@ -32,83 +32,102 @@ import org.springframework.web.servlet.config.annotation.InterceptorRegistry;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 
 /**
- * Makes the {@link Viewer} of a request, anew as soon as anything was written to the house, so that what was taken away is gone with the next byte: of {@code /c/panes/{pane}} the
- * contact who is signed in, of {@code /t/look/{seat}/{sight}} the holder of the seat one of the team looks through.
+ * Makes the {@link Viewer} of a request, anew as soon as anything was written to the house, so that what was taken away
+ * is gone with the next byte: of {@code /c/panes/{pane}} the contact who is signed in, of
+ * {@code /t/look/{seat}/{sight}} the holder of the seat one of the team looks through.
  */
 @Configuration(proxyBeanMethods = false)
 class ViewerArgument implements HandlerMethodArgumentResolver, HandlerInterceptor, WebMvcConfigurer {
-  private static final String VIEWER = Viewer.class.getName();
-  private final Viewers viewers;
-  private final ApplicationEventPublisher events;
-  private final Clock clock;
-  private final KeptViewers kept;
+    private static final String VIEWER = Viewer.class.getName();
+    private final Viewers viewers;
+    private final ApplicationEventPublisher events;
+    private final Clock clock;
+    private final KeptViewers kept;
 
-  ViewerArgument(Viewers viewers, KeptViewers kept, ApplicationEventPublisher events, Clock clock) {
-    this.kept = kept;
-    this.events = events;
-    this.viewers = viewers;
-    this.clock = clock;
-  }
-
-  @Override
-  public void addArgumentResolvers(List<HandlerMethodArgumentResolver> resolvers) {
-    resolvers.add(this);
-  }
-
-  @Override
-  public void addInterceptors(InterceptorRegistry registry) {
-    registry.addInterceptor(this).order(Ordered.HIGHEST_PRECEDENCE);
-  }
-
-  /** Before anything else is looked at: whoever is not a viewer here learns nothing, not even what is missing from their form. */
-  @Override
-  public boolean preHandle(HttpServletRequest request, HttpServletResponse response, Object handler) {
-    if (handler instanceof HandlerMethod method && Arrays.stream(method.getMethodParameters()).anyMatch(this::supportsParameter)) {
-      @SuppressWarnings("unchecked")
-      Map<String, String> path = (Map<String, String>) request.getAttribute(HandlerMapping.URI_TEMPLATE_VARIABLES_ATTRIBUTE);
-      Viewer viewer = NotThere.unless(viewer(path == null ? Map.of() : path));
-      request.setAttribute(VIEWER, viewer);
-      if (viewer.rest().isPresent() && !request.getMethod().equals("GET") && !request.getMethod().equals("HEAD")) {
-        throw Refused.because("This project " + viewer.rest().get().words() + ", so nothing can be added to it. What you typed is below; write to us if it cannot wait.");
-      }
-      if (viewer.looking() && person() instanceof Person.OfTeam member) {
-        events.publishEvent(new LookedThrough(member, viewer));
-      }
+    ViewerArgument(Viewers viewers, KeptViewers kept, ApplicationEventPublisher events, Clock clock) {
+        this.kept = kept;
+        this.events = events;
+        this.viewers = viewers;
+        this.clock = clock;
     }
-    return true;
-  }
 
-  @Override
-  public boolean supportsParameter(MethodParameter parameter) {
-    return parameter.getParameterType() == Viewer.class;
-  }
-
-  @Override
-  public Object resolveArgument(MethodParameter parameter, @Nullable ModelAndViewContainer container, NativeWebRequest request, @Nullable WebDataBinderFactory binders) {
-    return java.util.Objects.requireNonNull(request.getAttribute(VIEWER, NativeWebRequest.SCOPE_REQUEST));
-  }
-
-  private static @Nullable Object person() {
-    Authentication who = SecurityContextHolder.getContext().getAuthentication();
-    return who == null ? null : who.getPrincipal();
-  }
-
-  private Optional<Viewer> viewer(Map<String, String> path) {
-    Object person = person();
-    try {
-      if (path.containsKey("seat") && person instanceof Person.OfTeam) {
-        return viewers.lookingThrough(SeatId.of(path.get("seat")), sight(path.get("sight")), clock.instant());
-      }
-      if (person instanceof Person.ByLink guest && path.containsKey("pane")) {
-        return viewers.byLink(PaneId.of(path.get("pane")), guest.key(), Optional.of(guest.fullName()).filter(name -> !name.isEmpty()), clock.instant());
-      }
-      return person instanceof Person.OfClient client && path.containsKey("pane") ? kept.at(PaneId.of(path.get("pane")), client.contactId()) : Optional.empty();
-    } catch (IllegalArgumentException notAnIdentifier) {
-      return Optional.empty();
+    @Override
+    public void addArgumentResolvers(List<HandlerMethodArgumentResolver> resolvers) {
+        resolvers.add(this);
     }
-  }
 
-  private static Viewer.Sight sight(String inAddress) {
-    return inAddress.equals("after-publishing") ? Viewer.Sight.AFTER_PUBLISHING : Viewer.Sight.NOW;
-  }
+    @Override
+    public void addInterceptors(InterceptorRegistry registry) {
+        registry.addInterceptor(this).order(Ordered.HIGHEST_PRECEDENCE);
+    }
+
+    /**
+     * Before anything else is looked at: whoever is not a viewer here learns nothing, not even what is missing from
+     * their form.
+     */
+    @Override
+    public boolean preHandle(HttpServletRequest request, HttpServletResponse response, Object handler) {
+        if (handler instanceof HandlerMethod method
+                && Arrays.stream(method.getMethodParameters()).anyMatch(this::supportsParameter)) {
+            @SuppressWarnings("unchecked")
+            Map<String, String> path =
+                    (Map<String, String>) request.getAttribute(HandlerMapping.URI_TEMPLATE_VARIABLES_ATTRIBUTE);
+            Viewer viewer = NotThere.unless(viewer(path == null ? Map.of() : path));
+            request.setAttribute(VIEWER, viewer);
+            if (viewer.rest().isPresent()
+                    && !request.getMethod().equals("GET")
+                    && !request.getMethod().equals("HEAD")) {
+                throw Refused.because("This project " + viewer.rest().get().words()
+                        + ", so nothing can be added to it. What you typed is below; write to us if it cannot wait.");
+            }
+            if (viewer.looking() && person() instanceof Person.OfTeam member) {
+                events.publishEvent(new LookedThrough(member, viewer));
+            }
+        }
+        return true;
+    }
+
+    @Override
+    public boolean supportsParameter(MethodParameter parameter) {
+        return parameter.getParameterType() == Viewer.class;
+    }
+
+    @Override
+    public Object resolveArgument(
+            MethodParameter parameter,
+            @Nullable ModelAndViewContainer container,
+            NativeWebRequest request,
+            @Nullable WebDataBinderFactory binders) {
+        return java.util.Objects.requireNonNull(request.getAttribute(VIEWER, NativeWebRequest.SCOPE_REQUEST));
+    }
+
+    private static @Nullable Object person() {
+        Authentication who = SecurityContextHolder.getContext().getAuthentication();
+        return who == null ? null : who.getPrincipal();
+    }
+
+    private Optional<Viewer> viewer(Map<String, String> path) {
+        Object person = person();
+        try {
+            if (path.containsKey("seat") && person instanceof Person.OfTeam) {
+                return viewers.lookingThrough(SeatId.of(path.get("seat")), sight(path.get("sight")), clock.instant());
+            }
+            if (person instanceof Person.ByLink guest && path.containsKey("pane")) {
+                return viewers.byLink(
+                        PaneId.of(path.get("pane")),
+                        guest.key(),
+                        Optional.of(guest.fullName()).filter(name -> !name.isEmpty()),
+                        clock.instant());
+            }
+            return person instanceof Person.OfClient client && path.containsKey("pane")
+                    ? kept.at(PaneId.of(path.get("pane")), client.contactId())
+                    : Optional.empty();
+        } catch (IllegalArgumentException notAnIdentifier) {
+            return Optional.empty();
+        }
+    }
+
+    private static Viewer.Sight sight(String inAddress) {
+        return inAddress.equals("after-publishing") ? Viewer.Sight.AFTER_PUBLISHING : Viewer.Sight.NOW;
+    }
 }

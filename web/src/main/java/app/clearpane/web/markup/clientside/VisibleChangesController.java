@@ -19,21 +19,26 @@ import org.springframework.web.multipart.MultipartFile;
 /** What changed between two sent versions, for clients. */
 @Controller
 class VisibleChangesController {
-  private final ClientTable tables;
+    private final ClientTable tables;
 
-  VisibleChangesController(ClientTable tables) {
-    this.tables = tables;
-  }
+    VisibleChangesController(ClientTable tables) {
+        this.tables = tables;
+    }
 
-  @PostMapping("/c/panes/{pane}/versions/{version}/frames")
-  @ResponseBody
-  FrameChanges.Found frames(Viewer viewer, @PathVariable VersionId version, @RequestParam MultipartFile before, @RequestParam MultipartFile after) throws IOException {
-    return tables.frames(viewer, version, before, after);
-  }
+    @PostMapping("/c/panes/{pane}/versions/{version}/frames")
+    @ResponseBody
+    FrameChanges.Found frames(
+            Viewer viewer,
+            @PathVariable VersionId version,
+            @RequestParam MultipartFile before,
+            @RequestParam MultipartFile after)
+            throws IOException {
+        return tables.frames(viewer, version, before, after);
+    }
 
-  @GetMapping({"/c/panes/{pane}/versions/{version}/changes", "/t/look/{seat}/{sight}/versions/{version}/changes"})
-  String changes(Viewer viewer, @PathVariable VersionId version, LayChanges.Wish wish, Model model) {
-    model.addAllAttributes(tables.changes(viewer, Through.base(viewer), version, wish));
-    return "markup/clientside/changes";
-  }
+    @GetMapping({"/c/panes/{pane}/versions/{version}/changes", "/t/look/{seat}/{sight}/versions/{version}/changes"})
+    String changes(Viewer viewer, @PathVariable VersionId version, LayChanges.Wish wish, Model model) {
+        model.addAllAttributes(tables.changes(viewer, Through.base(viewer), version, wish));
+        return "markup/clientside/changes";
+    }
 }

@@ -19,24 +19,25 @@ import org.springframework.web.bind.annotation.ResponseBody;
 /** What comes with the notes that a viewer sees, and the names they can call. */
 @Controller
 class VisibleSaidController {
-  private final VisibleMarkups markups;
-  private final NamesForViewer names;
-  private final SheetBytes bytes;
+    private final VisibleMarkups markups;
+    private final NamesForViewer names;
+    private final SheetBytes bytes;
 
-  VisibleSaidController(VisibleMarkups markups, NamesForViewer names, SheetBytes bytes) {
-    this.markups = markups;
-    this.names = names;
-    this.bytes = bytes;
-  }
+    VisibleSaidController(VisibleMarkups markups, NamesForViewer names, SheetBytes bytes) {
+        this.markups = markups;
+        this.names = names;
+        this.bytes = bytes;
+    }
 
-  @GetMapping({"/c/panes/{pane}/attachments/{attachment}", "/t/look/{seat}/{sight}/attachments/{attachment}"})
-  ResponseEntity<Resource> attachment(Viewer viewer, @PathVariable UUID attachment, @RequestParam(defaultValue = "false") boolean look) {
-    return bytes.attached(NotThere.unless(markups.attachment(viewer, attachment)), look);
-  }
+    @GetMapping({"/c/panes/{pane}/attachments/{attachment}", "/t/look/{seat}/{sight}/attachments/{attachment}"})
+    ResponseEntity<Resource> attachment(
+            Viewer viewer, @PathVariable UUID attachment, @RequestParam(defaultValue = "false") boolean look) {
+        return bytes.attached(NotThere.unless(markups.attachment(viewer, attachment)), look);
+    }
 
-  @GetMapping("/c/panes/{pane}/versions/{version}/names")
-  @ResponseBody
-  List<String> names(Viewer viewer, @PathVariable VersionId version, @RequestParam(defaultValue = "") String q) {
-    return names.offered(viewer, version, q);
-  }
+    @GetMapping("/c/panes/{pane}/versions/{version}/names")
+    @ResponseBody
+    List<String> names(Viewer viewer, @PathVariable VersionId version, @RequestParam(defaultValue = "") String q) {
+        return names.offered(viewer, version, q);
+    }
 }

@@ -5,8 +5,8 @@ import app.clearpane.store.exposure.clientside.Viewers;
 import app.clearpane.store.exposure.clientside.VisibleWishes;
 import app.clearpane.web.exposure.clientside.Through;
 import app.clearpane.web.layout.NotThere;
-import app.clearpane.web.security.Person;
 import app.clearpane.web.seats.WishSeat;
+import app.clearpane.web.security.Person;
 import java.util.Optional;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
@@ -18,29 +18,35 @@ import org.springframework.web.bind.annotation.RequestParam;
 /** Where a lead voice names people of their own side who should see the page. */
 @Controller
 class NameSomebodyController {
-  private final VisibleWishes wishes;
-  private final WishSeat wishSeat;
-  private final Viewers viewers;
+    private final VisibleWishes wishes;
+    private final WishSeat wishSeat;
+    private final Viewers viewers;
 
-  NameSomebodyController(VisibleWishes wishes, WishSeat wishSeat, Viewers viewers) {
-    this.wishes = wishes;
-    this.wishSeat = wishSeat;
-    this.viewers = viewers;
-  }
+    NameSomebodyController(VisibleWishes wishes, WishSeat wishSeat, Viewers viewers) {
+        this.wishes = wishes;
+        this.wishSeat = wishSeat;
+        this.viewers = viewers;
+    }
 
-  @GetMapping({"/c/panes/{pane}/your-people", "/t/look/{seat}/{sight}/your-people"})
-  String people(Viewer viewer, Model model) {
-    NotThere.unless(Optional.of(viewer).filter(Viewer::leadVoice));
-    model.addAttribute("wishes", wishes.of(viewer));
-    model.addAttribute("base", Through.base(viewer));
-    model.addAttribute("viewer", viewer);
-    model.addAttribute("heading", viewers.heading(viewer));
-    return "seats/clientside/your-people";
-  }
+    @GetMapping({"/c/panes/{pane}/your-people", "/t/look/{seat}/{sight}/your-people"})
+    String people(Viewer viewer, Model model) {
+        NotThere.unless(Optional.of(viewer).filter(Viewer::leadVoice));
+        model.addAttribute("wishes", wishes.of(viewer));
+        model.addAttribute("base", Through.base(viewer));
+        model.addAttribute("viewer", viewer);
+        model.addAttribute("heading", viewers.heading(viewer));
+        return "seats/clientside/your-people";
+    }
 
-  @PostMapping("/c/panes/{pane}/your-people")
-  String name(Viewer viewer, @RequestParam(defaultValue = "") String name, @RequestParam(defaultValue = "") String email, @RequestParam(defaultValue = "") String says, @RequestParam(defaultValue = "") String role, @AuthenticationPrincipal Person me) {
-    wishSeat.name(viewer, new WishSeat.Typed(name, email, says, role), me.actor());
-    return "redirect:" + Through.base(viewer) + "/your-people";
-  }
+    @PostMapping("/c/panes/{pane}/your-people")
+    String name(
+            Viewer viewer,
+            @RequestParam(defaultValue = "") String name,
+            @RequestParam(defaultValue = "") String email,
+            @RequestParam(defaultValue = "") String says,
+            @RequestParam(defaultValue = "") String role,
+            @AuthenticationPrincipal Person me) {
+        wishSeat.name(viewer, new WishSeat.Typed(name, email, says, role), me.actor());
+        return "redirect:" + Through.base(viewer) + "/your-people";
+    }
 }
