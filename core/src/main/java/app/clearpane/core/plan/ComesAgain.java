@@ -10,6 +10,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
@@ -100,7 +101,7 @@ public record ComesAgain(Unit unit, int every, Set<DayOfWeek> days, OptionalInt 
             Set<Integer> nths = new TreeSet<>();
             for (String on : parts.getOrDefault("BYDAY", "").isEmpty()
                     ? new String[0]
-                    : parts.get("BYDAY").split(",")) {
+                    : Objects.requireNonNull(parts.get("BYDAY")).split(",")) {
                 Matcher read = ON.matcher(on);
                 if (!read.matches()) {
                     return Optional.empty();

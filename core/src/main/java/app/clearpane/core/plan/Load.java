@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import java.time.temporal.TemporalAdjusters;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 
 /**
  * How much work falls on the weeks ahead of one person, by the estimates of their open tasks spread evenly over the
@@ -81,7 +82,9 @@ public final class Load {
         long minutes = 0;
         for (LocalDate day = from; day.isBefore(end); day = day.plusDays(1)) {
             if (calendar.isWorkingDay(day)) {
-                minutes += calendar.hours().get(day.getDayOfWeek()).length().toMinutes();
+                minutes += Objects.requireNonNull(calendar.hours().get(day.getDayOfWeek()))
+                        .length()
+                        .toMinutes();
             }
         }
         return (int) minutes;

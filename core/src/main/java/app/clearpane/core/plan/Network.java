@@ -8,6 +8,7 @@ import java.util.Deque;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.function.UnaryOperator;
@@ -133,7 +134,7 @@ public final class Network {
             if (before != null && left.putIfAbsent(before.id(), false) == null) {
                 path.addLast(before);
                 next.addLast(0);
-            } else if (before != null && !left.get(before.id())) {
+            } else if (before != null && !Objects.requireNonNull(left.get(before.id()))) {
                 List<Task> circle = new ArrayList<>(path).subList(new ArrayList<>(path).indexOf(before), path.size());
                 circle = new ArrayList<>(circle);
                 circle.add(before);

@@ -7,6 +7,7 @@ import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.ZoneId;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 
 /**
@@ -184,6 +185,6 @@ public record WorkingCalendar(Map<DayOfWeek, Hours> hours, Set<LocalDate> freeDa
     }
 
     private Hours hoursOn(LocalDate workingDay) {
-        return hours.get(workingDay.getDayOfWeek());
+        return Objects.requireNonNull(hours.get(workingDay.getDayOfWeek()), "a free day has no hours");
     }
 }

@@ -43,9 +43,9 @@ final class ApartProcess {
     private void serve() throws IOException {
         for (int sign = in.read(); sign >= 0; sign = in.read()) {
             try {
-                answer(Line.read(in, Wish.class));
+                answer((Wish<?, ?>) Line.read(in, Wish.class));
             } catch (UnusableFile unusable) {
-                say(Line.UNUSABLE, unusable.getMessage());
+                say(Line.UNUSABLE, unusable.sentence());
             } catch (IOException | RuntimeException failed) {
                 say(
                         ofTheMachine(failed) ? Line.FAILED : Line.UNUSABLE,

@@ -46,6 +46,10 @@ public final class SheetPicture {
         }
     }
 
+    /**
+     * The ways to load and draw that are not deprecated want parts of a user interface, of which there is none here.
+     */
+    @SuppressWarnings("deprecation")
     private static BufferedImage drawn(Path sheet) throws IOException {
         SVGDocument document;
         try (InputStream in = Files.newInputStream(sheet)) {

@@ -29,9 +29,7 @@ class CalendarsTest {
     }
 
     private static String value(Component event, String property) {
-        return event.getProperty(property)
-                .map(found -> ((Property) found).getValue())
-                .orElse("");
+        return event.getProperty(property).map(Property::getValue).orElse("");
     }
 
     @Test

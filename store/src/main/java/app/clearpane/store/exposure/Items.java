@@ -28,6 +28,7 @@ import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
@@ -341,7 +342,8 @@ public final class Items {
         Set<ItemId> heads = known.values().stream()
                 .filter(item -> item.kind() == ContentKind.TASKS && !item.deleted())
                 .flatMap(item -> item.parent().stream())
-                .filter(parent -> known.get(parent).parent().isEmpty())
+                .filter(parent ->
+                        Objects.requireNonNull(known.get(parent)).parent().isEmpty())
                 .collect(Collectors.toSet());
         Map<ProjectId, List<Item>> items = new HashMap<>();
         known.forEach((id, item) -> items.computeIfAbsent(item.project(), none -> new ArrayList<>())
@@ -410,8 +412,8 @@ public final class Items {
         List<Item.Ancestor> ancestors = new ArrayList<>();
         for (Optional<ItemId> next = item.parent();
                 next.isPresent();
-                next = known.get(next.get()).parent()) {
-            Known above = known.get(next.get());
+                next = Objects.requireNonNull(known.get(next.get())).parent()) {
+            Known above = Objects.requireNonNull(known.get(next.get()));
             ancestors.add(new Item.Ancestor(
                     next.get(),
                     above.name(),

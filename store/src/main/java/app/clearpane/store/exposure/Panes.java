@@ -381,7 +381,7 @@ public final class Panes {
                                 row.follows(),
                                 starting,
                                 new PaneSettings(
-                                        published.get(row.id()),
+                                        Objects.requireNonNull(published.get(row.id())),
                                         filters.published().getOrDefault(row.id(), Map.of()),
                                         said.published().getOrDefault(row.id(), Map.of()),
                                         said.everywhere())),
@@ -389,7 +389,7 @@ public final class Panes {
                                 row.willFollow(),
                                 starting,
                                 new PaneSettings(
-                                        pending.get(row.id()),
+                                        Objects.requireNonNull(pending.get(row.id())),
                                         filters.pending().getOrDefault(row.id(), Map.of()),
                                         said.pending().getOrDefault(row.id(), Map.of()),
                                         said.everywhere())),

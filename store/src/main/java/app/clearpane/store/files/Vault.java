@@ -12,6 +12,7 @@ import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
 import java.security.MessageDigest;
 import java.time.Instant;
+import java.util.Objects;
 import java.util.UUID;
 import java.util.function.Consumer;
 import java.util.function.Predicate;
@@ -105,11 +106,12 @@ public final class Vault {
 
     private void moveIntoPlace(Path written, Sha256 sha256) throws IOException {
         Path place = path(sha256);
-        boolean newFolder = !Files.isDirectory(place.getParent());
-        Files.createDirectories(place.getParent());
+        Path folder = Objects.requireNonNull(place.getParent());
+        boolean newFolder = !Files.isDirectory(folder);
+        Files.createDirectories(folder);
         Files.move(written, place, StandardCopyOption.ATOMIC_MOVE);
         watch.accept(Step.MOVED);
-        sync(place.getParent(), StandardOpenOption.READ);
+        sync(folder, StandardOpenOption.READ);
         if (newFolder) {
             sync(content, StandardOpenOption.READ);
         }

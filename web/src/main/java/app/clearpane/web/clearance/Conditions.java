@@ -18,6 +18,7 @@ import app.clearpane.web.record.Tell;
 import java.time.Clock;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Objects;
 import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
@@ -71,7 +72,7 @@ class Conditions {
                             by,
                             state.deliverable().name(),
                             found.words(),
-                            state.current().orElseThrow().number()));
+                            Objects.requireNonNull(state.current().orElseThrow().number())));
         }
     }
 
@@ -136,6 +137,6 @@ class Conditions {
                         state.deliverable().name(),
                         condition.name(),
                         why,
-                        state.current().orElseThrow().number()));
+                        Objects.requireNonNull(state.current().orElseThrow().number())));
     }
 }

@@ -71,7 +71,7 @@ class DrawPages implements Job {
         } catch (NobodyWants ended) {
             LOG.debug("{} was deleted while it was drawn", drawing.source());
         } catch (UnusableFile unusable) {
-            drawings.failed(drawing.source(), unusable.getMessage());
+            drawings.failed(drawing.source(), unusable.sentence());
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }

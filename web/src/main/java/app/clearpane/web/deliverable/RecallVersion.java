@@ -21,6 +21,7 @@ import app.clearpane.web.record.Tell;
 import app.clearpane.web.security.LinkKeys;
 import java.time.Clock;
 import java.util.List;
+import java.util.Objects;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -85,7 +86,8 @@ class RecallVersion {
         tell.of(
                 deliverable.project(),
                 deliverable.id().value(),
-                new VersionActs.VersionRecalled(by, deliverable.name(), version.number(), version.sha256(), why));
+                new VersionActs.VersionRecalled(
+                        by, deliverable.name(), Objects.requireNonNull(version.number()), version.sha256(), why));
         Stream.concat(told.signatories().stream(), told.others().stream())
                 .forEach(seat -> write(seat, deliverable, version, why));
         return deliverable;

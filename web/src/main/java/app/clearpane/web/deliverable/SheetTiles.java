@@ -20,6 +20,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Stream;
 import org.springframework.scheduling.annotation.Scheduled;
@@ -95,7 +96,7 @@ public class SheetTiles {
         }
         Path path = path(source, page, level, column, row);
         if (Files.exists(path)) {
-            lookedAt(path.getParent());
+            lookedAt(Objects.requireNonNull(path.getParent()));
         } else {
             draw(source, mediaType, page, level, row, Math.min(SIDE, height - row * SIDE));
         }

@@ -100,7 +100,7 @@ public class StoreVersion {
         try {
             return apart.open(new Wish.Open(vault.path(stored.sha256()), fileName));
         } catch (UnusableFile unusable) {
-            throw Refused.because(unusable.getMessage());
+            throw Refused.because(unusable.sentence());
         }
     }
 

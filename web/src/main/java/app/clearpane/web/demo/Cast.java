@@ -454,7 +454,7 @@ class Cast {
 
     /** The identifier of one of the team. */
     String member(People one) {
-        return team.get(one).id().toString();
+        return Objects.requireNonNull(team.get(one)).id().toString();
     }
 
     ItemId deliverable(ProjectId project, PaneId pane, String name, String about, Rule rule) {

@@ -82,22 +82,24 @@ class NextMoves {
         works.stream()
                 .filter(state -> state.turn() != Turn.NOBODYS
                         && plans.containsKey(state.deliverable().project()))
-                .forEach(state ->
-                        lines.add(work(state, plans.get(state.deliverable().project()))));
+                .forEach(state -> lines.add(work(
+                        state,
+                        Objects.requireNonNull(plans.get(state.deliverable().project())))));
         works.stream()
                 .filter(state -> state.turn() == Turn.NOBODYS
                         && state.asked().later() > 0
                         && plans.containsKey(state.deliverable().project()))
-                .forEach(state -> lines.add(
-                        afterwards(state, plans.get(state.deliverable().project()))));
+                .forEach(state -> lines.add(afterwards(
+                        state,
+                        Objects.requireNonNull(plans.get(state.deliverable().project())))));
         plans.values().forEach(plan -> plan.open().stream()
                 .filter(task -> task.details().deliverable().isEmpty())
                 .filter(task -> ThePlan.isClientsTurn(task)
                         || task.task().side() == Side.OURS && plan.outline().mayBegin(task.id(), plan.today()))
-                .forEach(task -> lines.add(task(task, plan, ledgers.get(task.id())))));
+                .forEach(task -> lines.add(task(task, plan, Objects.requireNonNull(ledgers.get(task.id()))))));
         papers.stream()
                 .filter(paper -> plans.containsKey(paper.project()))
-                .forEach(paper -> lines.add(paper(paper, plans.get(paper.project()))));
+                .forEach(paper -> lines.add(paper(paper, Objects.requireNonNull(plans.get(paper.project())))));
         lines.sort(Comparator.comparing(Line::move, NextMove.ORDER));
         return lines;
     }

@@ -17,6 +17,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
@@ -85,7 +86,8 @@ class ThisWeek {
                             "/t/deliverables/" + state.deliverable().id(),
                             "client",
                             day.isBefore(agency.today()) ? "late" : "client",
-                            plans.get(state.deliverable().project()).project()));
+                            Objects.requireNonNull(plans.get(state.deliverable().project()))
+                                    .project()));
                 }));
         return due.stream()
                 .filter(one -> !one.day().isAfter(sunday))
@@ -141,7 +143,9 @@ class ThisWeek {
                                 "/t/versions/" + mark.version() + "/light-table#mark-" + mark.id(),
                                 "a question of " + words.first(mark.author().name()) + "’s, "
                                         + state.deliverable().name() + " " + mark.label(),
-                                plans.get(state.deliverable().project()).project())));
+                                Objects.requireNonNull(
+                                                plans.get(state.deliverable().project()))
+                                        .project())));
         return Stream.concat(tasks, questions).toList();
     }
 

@@ -82,7 +82,7 @@ class EverywhereSeen {
             return all();
         }));
         List<String> sentences = before.entrySet().stream()
-                .flatMap(entry -> differences(entry.getValue(), after.get(entry.getKey())))
+                .flatMap(entry -> differences(entry.getValue(), Objects.requireNonNull(after.get(entry.getKey()))))
                 .toList();
         if (!sentences.isEmpty()) {
             List<String> told = new ArrayList<>(sentences.subList(0, Math.min(SENTENCES, sentences.size())));

@@ -13,6 +13,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.regex.Pattern;
 import org.springframework.ui.Model;
@@ -63,7 +64,7 @@ class SashController {
                         .add(new Eye(link.id(), "the link “" + link.name() + "”", true)));
         List<Audience> audiences = panes.ofProject(project).stream()
                 .filter(pane -> eyes.containsKey(pane.id()))
-                .map(pane -> new Audience(pane.name(), eyes.get(pane.id())))
+                .map(pane -> new Audience(pane.name(), Objects.requireNonNull(eyes.get(pane.id()))))
                 .toList();
         List<Eye> all = audiences.stream()
                 .flatMap(audience -> audience.seats().stream())

@@ -144,9 +144,9 @@ public class Windows {
         Map<ItemId, Set<Boolean>> inside = new HashMap<>();
         everything.stream()
                 .filter(item -> !item.folder() && item.state() == Item.State.THERE)
-                .forEach(item -> item.ancestors()
-                        .forEach(above -> inside.computeIfAbsent(above.id(), none -> new HashSet<>())
-                                .add(windows.get(item.id()).isSeen())));
+                .forEach(item -> item.ancestors().forEach(above -> inside.computeIfAbsent(
+                                above.id(), none -> new HashSet<>())
+                        .add(Objects.requireNonNull(windows.get(item.id())).isSeen())));
         inside.forEach((folder, seen) -> {
             if (seen.size() > 1) {
                 windows.computeIfPresent(

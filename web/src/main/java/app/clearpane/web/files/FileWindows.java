@@ -8,6 +8,7 @@ import app.clearpane.store.files.ProjectFiles;
 import app.clearpane.web.exposure.Windows;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import org.springframework.stereotype.Component;
 
@@ -33,7 +34,7 @@ class FileWindows {
         Set<Sha256> drawn =
                 drawings.firstSheets(all.stream().map(FileRow::sha256).toList()).keySet();
         return all.stream()
-                .map(file -> new Line(file, seen.get(file.id()), drawn.contains(file.sha256())))
+                .map(file -> new Line(file, Objects.requireNonNull(seen.get(file.id())), drawn.contains(file.sha256())))
                 .toList();
     }
 }

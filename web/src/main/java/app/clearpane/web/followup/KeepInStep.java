@@ -13,6 +13,7 @@ import app.clearpane.web.plan.MoveTask;
 import app.clearpane.web.plan.TaskMoved;
 import app.clearpane.web.said.Side;
 import java.util.List;
+import java.util.Objects;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 
@@ -44,7 +45,8 @@ class KeepInStep {
             tasks.find(mark.beside().task())
                     .flatMap(task ->
                             TaskOfMark.stage(mark.progress(), task.task().stage()))
-                    .ifPresent(stage -> moveTask.to(mark.beside().task(), stage, by));
+                    .ifPresent(stage ->
+                            moveTask.to(Objects.requireNonNull(mark.beside().task()), stage, by));
         }
     }
 

@@ -78,6 +78,8 @@ public class Jobs implements SmartLifecycle {
         });
     }
 
+    /** What takes the place of the deprecated handler does not say when it has given up. */
+    @SuppressWarnings("deprecation")
     private OneTimeTask<Void> task(Job job) {
         return Tasks.oneTime(job.name())
                 .onFailure(new FailureHandler.MaxRetriesFailureHandler<Void>(

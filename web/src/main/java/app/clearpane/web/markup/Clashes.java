@@ -86,7 +86,8 @@ public class Clashes {
                         && byId.containsKey(turn.clash().first())
                         && byId.containsKey(turn.clash().second()))
                 .map(turn -> new Open(
-                        byId.get(turn.clash().first()), byId.get(turn.clash().second())))
+                        Objects.requireNonNull(byId.get(turn.clash().first())),
+                        Objects.requireNonNull(byId.get(turn.clash().second()))))
                 .toList();
     }
 
@@ -127,7 +128,9 @@ public class Clashes {
     List<Open> notJoined(VersionRow version, PaneId pane, List<MarkupRow> marks) {
         Map<MarkupId, MarkupRow> byId = marks.stream().collect(Collectors.toMap(MarkupRow::id, Function.identity()));
         return sameWishes(version, pane, marks).stream()
-                .map(pair -> new Open(byId.get(pair.first()), byId.get(pair.second())))
+                .map(pair -> new Open(
+                        Objects.requireNonNull(byId.get(pair.first())),
+                        Objects.requireNonNull(byId.get(pair.second()))))
                 .filter(pair -> !LightTable.ahead(pair.first()).equals(LightTable.ahead(pair.second())))
                 .toList();
     }

@@ -75,7 +75,8 @@ record AgainForm(
                 input.number("Comes again every", every == null || every.isBlank() ? "1" : every, 1, MOST);
         Optional<LocalDate> last =
                 until == null || until.isBlank() ? Optional.empty() : input.day("Comes again until", until);
-        boolean ofMonth = known.filter(ComesAgain.Unit.MONTH::equals).isPresent() && nth != null && !nth.isBlank();
+        String nthTyped = Objects.requireNonNullElse(nth, "");
+        boolean ofMonth = known.filter(ComesAgain.Unit.MONTH::equals).isPresent() && !nthTyped.isBlank();
         Set<DayOfWeek> days = EnumSet.noneOf(DayOfWeek.class);
         if (known.filter(ComesAgain.Unit.WEEK::equals).isPresent()) {
             (on == null ? List.<String>of() : on)
@@ -86,13 +87,13 @@ record AgainForm(
                     .ifPresent(days::add);
         }
         Optional<Integer> which =
-                ofMonth ? input.one("Which of them in the month", nth, Integer::valueOf) : Optional.empty();
+                ofMonth ? input.one("Which of them in the month", nthTyped, Integer::valueOf) : Optional.empty();
         if (known.isEmpty() || often.isEmpty() || ofMonth && (which.isEmpty() || days.isEmpty())) {
             return "";
         }
         return input.one(
                         "Which of them in the month",
-                        Objects.requireNonNullElse(nth, ""),
+                        nthTyped,
                         typed -> new ComesAgain(
                                 known.get(),
                                 often.get(),

@@ -21,6 +21,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
@@ -153,7 +154,10 @@ class BringTasks {
             try {
                 good.add(new Good(row.line(), wanted(row, columns, known, phases)));
             } catch (IllegalArgumentException e) {
-                bad.add(new Bad(row.line(), String.join(" · ", row.cells()), e.getMessage()));
+                bad.add(new Bad(
+                        row.line(),
+                        String.join(" · ", row.cells()),
+                        Objects.requireNonNullElse(e.getMessage(), "It cannot be read.")));
             }
         }
         return new Preview(brought, table.header(), columns, good, bad);
@@ -170,15 +174,15 @@ class BringTasks {
 
     private static PlanTask.Wanted wanted(
             TaskTable.Row row, Map<Field, Integer> columns, List<Doers.Doer> known, List<Phase> phases) {
-        String name = new Name(row.cell(columns.get(Field.NAME))).value();
-        Doers.Doer doer = doer(row.cell(columns.get(Field.WHO)), known);
-        Optional<UUID> phase = phase(row.cell(columns.get(Field.PHASE)), phases);
+        String name = new Name(row.cell(Objects.requireNonNull(columns.get(Field.NAME)))).value();
+        Doers.Doer doer = doer(row.cell(Objects.requireNonNull(columns.get(Field.WHO))), known);
+        Optional<UUID> phase = phase(row.cell(Objects.requireNonNull(columns.get(Field.PHASE))), phases);
         return new PlanTask.Wanted(
                 name,
                 Optional.empty(),
                 phase,
-                days(row.cell(columns.get(Field.DAYS))),
-                day(row.cell(columns.get(Field.DUE))),
+                days(row.cell(Objects.requireNonNull(columns.get(Field.DAYS)))),
+                day(row.cell(Objects.requireNonNull(columns.get(Field.DUE)))),
                 doer.side(),
                 doer.hands(),
                 List.of(),

@@ -25,6 +25,7 @@ import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.concurrent.ConcurrentHashMap;
@@ -52,7 +53,7 @@ public class PlanBook {
 
     /** The plan of one project. */
     public ThePlan of(Project project) {
-        return of(List.of(project)).get(project.id());
+        return Objects.requireNonNull(of(List.of(project)).get(project.id()));
     }
 
     /** The plans of some projects; what is not remembered is read with a handful of statements for all of them. */
@@ -105,7 +106,8 @@ public class PlanBook {
     /** The plan of a project read anew, also in the midst of changing it. */
     ThePlan fresh(ProjectId id) {
         Project project = projects.find(id).orElseThrow();
-        return read(List.of(project), agency.today(), agency.calendar()).get(id);
+        return Objects.requireNonNull(
+                read(List.of(project), agency.today(), agency.calendar()).get(id));
     }
 
     private static Key key(Project project, LocalDate today, WorkingCalendar calendar) {

@@ -206,7 +206,8 @@ class PlanController {
     }
 
     private static Look look(Map<String, String> asked, Look before) {
-        String as = WAYS.contains(asked.getOrDefault("as", "")) ? asked.get("as") : before.as();
+        String wanted = asked.getOrDefault("as", "");
+        String as = WAYS.contains(wanted) ? wanted : before.as();
         boolean filtering = asked.containsKey("who");
         return new Look(
                 as,

@@ -25,6 +25,7 @@ import app.clearpane.web.security.Person;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -158,7 +159,7 @@ class TaskController {
     }
 
     private Held held(ItemId task, ProjectId project) {
-        TurnLedger ledger = tasks.ledgers(project).get(task);
+        TurnLedger ledger = Objects.requireNonNull(tasks.ledgers(project).get(task));
         return new Held(
                 ledger.daysHeldBy(Turn.OURS, clock.instant(), agency.calendar()),
                 ledger.daysHeldBy(Turn.CLIENTS, clock.instant(), agency.calendar()),

@@ -13,7 +13,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 
 /**
  * What was said of a task, each in a few words, as its page gives them before anything is opened to be changed.
@@ -49,7 +48,7 @@ record TaskFacts(String who, String days, String when, String waits, String stan
     }
 
     private static String days(Task task, Words words) {
-        return said(
+        return said(List.of(
                 task.milestone()
                         ? Optional.of("a day rather than work")
                         : Optional.of(words.count(task.shape().days(), "working day", "working days")),
@@ -59,16 +58,16 @@ record TaskFacts(String who, String days, String when, String waits, String stan
                         : Optional.empty(),
                 task.stage().open()
                         ? task.actual().remaining().map(left -> left.days() + " still needed")
-                        : Optional.empty());
+                        : Optional.empty()));
     }
 
     private static String when(PlannedTask planned, ThePlan plan, Words words) {
         Task task = planned.task();
-        String said = said(
+        String said = said(List.of(
                 due(planned.details().by(), plan, words),
                 task.shape().notBefore().map(day -> "not before " + words.day(day)),
                 task.actual().began().map(day -> (task.side() == Side.CLIENTS ? "sent " : "began ") + words.day(day)),
-                task.actual().done().map(day -> "done " + words.day(day)));
+                task.actual().done().map(day -> "done " + words.day(day))));
         return said.isEmpty() ? "as the plan has it" : said;
     }
 
@@ -103,14 +102,14 @@ record TaskFacts(String who, String days, String when, String waits, String stan
         List<String> also = details.also().phases().stream()
                 .flatMap(id -> phase(plan, id).stream())
                 .toList();
-        String said = said(
+        String said = said(List.of(
                 details.phase().flatMap(id -> phase(plan, id)).map(name -> "in " + name),
                 also.isEmpty() ? Optional.empty() : Optional.of("also in " + Words.listed(also)),
                 details.milestone().map(plan::nameOf).map(name -> "“" + name + "” waits for it"),
                 details.deliverable()
                         .map(works::get)
                         .map(name ->
-                                (planned.task().side() == Side.CLIENTS ? "the review of " : "the making of ") + name));
+                                (planned.task().side() == Side.CLIENTS ? "the review of " : "the making of ") + name)));
         return said.isEmpty() ? "in no phase" : said;
     }
 
@@ -128,8 +127,7 @@ record TaskFacts(String who, String days, String when, String waits, String stan
         return details.labels().isEmpty() ? much : much + " · " + String.join(", ", details.labels());
     }
 
-    @SafeVarargs
-    private static String said(Optional<String>... parts) {
-        return Stream.of(parts).flatMap(Optional::stream).collect(Collectors.joining(" · "));
+    private static String said(List<Optional<String>> parts) {
+        return parts.stream().flatMap(Optional::stream).collect(Collectors.joining(" · "));
     }
 }

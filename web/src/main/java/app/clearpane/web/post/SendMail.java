@@ -56,7 +56,7 @@ class SendMail implements Job {
             try {
                 sender.send(message(mail));
             } catch (MailException | MessagingException | UnsupportedEncodingException e) {
-                mails.failed(mail.id(), e.getMessage());
+                mails.failed(mail.id(), String.valueOf(e.getMessage()));
                 throw new IllegalStateException("mail " + mail.id() + " could not be sent", e);
             }
             mails.sent(mail.id(), clock.instant());

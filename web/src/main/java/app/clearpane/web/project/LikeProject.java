@@ -225,7 +225,7 @@ class LikeProject {
         for (PlannedTask task : tasks.ofProject(like)) {
             List<Task.After> links = task.task().shape().after().stream()
                     .filter(link -> made.containsKey(link.predecessor()))
-                    .map(link -> new Task.After(made.get(link.predecessor()), link.lagDays()))
+                    .map(link -> new Task.After(Objects.requireNonNull(made.get(link.predecessor())), link.lagDays()))
                     .toList();
             if (made.containsKey(task.id()) && !links.isEmpty()) {
                 PlannedTask copy = tasks.find(made.get(task.id())).orElseThrow();

@@ -12,6 +12,7 @@ import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Function;
@@ -80,7 +81,7 @@ record ProjectForm(
         Optional<BigDecimal> percent = Reckoned.tax(input, tax);
         List<OpenProject.NewContact> contactsTyped = contacts(input);
         Optional<ProjectId> other = likeAnother
-                ? input.one("The project that it is to be like", like, ProjectId::of)
+                ? input.one("The project that it is to be like", Objects.requireNonNullElse(like, ""), ProjectId::of)
                         .filter(hidden.negate())
                 : Optional.empty();
         input.require(!likeAnother || other.isPresent(), "Choose the project that it is to be like.");

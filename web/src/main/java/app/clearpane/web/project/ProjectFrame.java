@@ -60,13 +60,16 @@ public class ProjectFrame {
         if (own.isPresent()) {
             return own.get()
                     + (standing == Standing.PAUSED
-                            ? ", since " + words.dayOf(project.pausedAt()) + ": " + project.pausedBecause()
+                            ? ", since " + words.dayOf(Objects.requireNonNull(project.pausedAt())) + ": "
+                                    + project.pausedBecause()
                             : (waiting > 0 ? ", with " + atClient + " at the client. " : ". ")
                                     + timing(plan, standing));
         }
         return switch (standing) {
             case ARCHIVED -> ended(project);
-            case PAUSED -> "Paused since " + words.dayOf(project.pausedAt()) + ": " + project.pausedBecause();
+            case PAUSED ->
+                "Paused since " + words.dayOf(Objects.requireNonNull(project.pausedAt())) + ": "
+                        + project.pausedBecause();
             case TO_BE_PLANNED -> "To be planned. " + timing(plan, standing);
             case COMPLETE -> "Complete. " + timing(plan, standing);
             case NOT_STARTED ->
@@ -91,7 +94,7 @@ public class ProjectFrame {
     /** How a project ended that was put away, in a sentence. */
     public String ended(Project project) {
         String how = Objects.requireNonNull(project.ended()).word();
-        return capital(how) + ", and put away on " + words.dayOf(project.archivedAt())
+        return capital(how) + ", and put away on " + words.dayOf(Objects.requireNonNull(project.archivedAt()))
                 + (project.endedBecause().isEmpty() ? "." : ": " + project.endedBecause());
     }
 

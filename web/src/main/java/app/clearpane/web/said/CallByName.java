@@ -31,6 +31,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
@@ -173,7 +174,7 @@ public class CallByName {
         named.forEach((reference, name) -> {
             known.add(new Naming.Known<>(Naming.PERSON, name, reference));
             String first = new Name(name).first();
-            if (firsts.get(first.toLowerCase(Locale.ROOT)) == 1) {
+            if (Objects.requireNonNull(firsts.get(first.toLowerCase(Locale.ROOT))) == 1) {
                 known.add(new Naming.Known<>(Naming.PERSON, first, reference));
             }
         });

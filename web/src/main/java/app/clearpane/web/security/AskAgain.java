@@ -13,6 +13,7 @@ import java.time.Instant;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.security.crypto.password.PasswordEncoder;
@@ -86,7 +87,9 @@ class AskAgain implements HandlerInterceptor, WebMvcConfigurer {
     }
 
     private boolean isTheirs(String password, String from) {
-        return SecurityContextHolder.getContext().getAuthentication().getPrincipal() instanceof Person.OfTeam me
+        return Objects.requireNonNull(SecurityContextHolder.getContext().getAuthentication())
+                                .getPrincipal()
+                        instanceof Person.OfTeam me
                 && limits.signIn("again " + me.id(), from, true)
                 && people.member(me.memberId())
                         .flatMap(member -> people.credentials(new EmailAddress(member.email())))

@@ -20,6 +20,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import jakarta.servlet.http.HttpSession;
 import java.time.Clock;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import org.springframework.security.core.Authentication;
 import org.springframework.security.core.context.SecurityContext;
@@ -136,7 +137,8 @@ public class ComeIn {
     public void sendAnother(Sha256 keyHash) {
         waysIn.find(keyHash)
                 .filter(way -> way.revokedAt() == null && way.contact() != null)
-                .ifPresent(way -> people.contact(way.contact()).ifPresent(contact -> mailLink(contact, way.leadsTo())));
+                .ifPresent(way -> people.contact(Objects.requireNonNull(way.contact()))
+                        .ifPresent(contact -> mailLink(contact, way.leadsTo())));
     }
 
     /** Mails a link to whoever has this address, if anybody has. */

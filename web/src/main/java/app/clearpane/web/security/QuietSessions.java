@@ -72,7 +72,11 @@ final class QuietSessions<S extends Session> implements SessionRepository<QuietS
 
         @Override
         public void setAttribute(String name, @Nullable Object value) {
-            session.setAttribute(name, value);
+            if (value == null) {
+                session.removeAttribute(name);
+            } else {
+                session.setAttribute(name, value);
+            }
             changed = true;
         }
 

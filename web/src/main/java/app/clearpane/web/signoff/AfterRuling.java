@@ -18,6 +18,7 @@ import app.clearpane.web.security.LinkKeys;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
@@ -108,7 +109,7 @@ class AfterRuling {
                 new DecisionActs.SignoffAskedAgain(
                         event.by(),
                         event.deliverable().name(),
-                        event.version().number(),
+                        Objects.requireNonNull(event.version().number()),
                         said.decision(),
                         round.number(),
                         said.contact().toString(),

@@ -19,6 +19,7 @@ import app.clearpane.web.post.TellManager;
 import app.clearpane.web.record.Tell;
 import java.time.Clock;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -100,7 +101,7 @@ public class CloseRound {
                         by,
                         deliverable.name(),
                         round.number(),
-                        Optional.of(version.number()),
+                        Optional.of(Objects.requireNonNull(version.number())),
                         outcome,
                         Optional.of(reason)));
         return outcome;

@@ -13,6 +13,7 @@ import app.clearpane.web.exposure.WaitsAtClient;
 import app.clearpane.web.layout.Words;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
@@ -40,15 +41,17 @@ class RoundsAtClient implements WaitsAtClient {
                 .collect(Collectors.toMap(VersionRow::id, Function.identity()));
         return deliverables.roundsOf(project).stream()
                 .filter(Round::open)
-                .map(round -> new Open(round, versions.get(round.version())))
+                .map(round -> new Open(round, Objects.requireNonNull(versions.get(round.version()))))
                 .filter(one ->
                         one.version() != null && byId.containsKey(one.version().deliverable()))
                 .filter(one -> pane.isEmpty()
-                        || byId.get(one.version().deliverable()).pane().equals(pane.get()))
+                        || Objects.requireNonNull(byId.get(one.version().deliverable()))
+                                .pane()
+                                .equals(pane.get()))
                 .map(one -> new Waiting(
                         one.version().deliverable(),
-                        byId.get(one.version().deliverable()).name() + ", "
-                                + one.version().called(),
+                        Objects.requireNonNull(byId.get(one.version().deliverable()))
+                                        .name() + ", " + one.version().called(),
                         words.count(one.round().signatories().size(), "person", "people"),
                         Optional.empty()))
                 .toList();

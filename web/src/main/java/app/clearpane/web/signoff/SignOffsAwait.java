@@ -18,6 +18,7 @@ import java.time.Instant;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -56,9 +57,10 @@ class SignOffsAwait implements AwaitsSomebody {
                         .flatMap(version -> things(
                                 round,
                                 version,
-                                byId.get(version.deliverable()),
+                                Objects.requireNonNull(byId.get(version.deliverable())),
                                 away.computeIfAbsent(
-                                        byId.get(version.deliverable()).project(),
+                                        Objects.requireNonNull(byId.get(version.deliverable()))
+                                                .project(),
                                         project -> standIns
                                                 .of(byId.get(version.deliverable())
                                                         .project())

@@ -25,6 +25,7 @@ import app.clearpane.web.record.Tell;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
+import java.util.Objects;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -126,7 +127,7 @@ public class TakeBackDecision {
                 new DecisionActs.SignoffTakenBack(
                         viewer.actor(),
                         deliverable.name(),
-                        version.number(),
+                        Objects.requireNonNull(version.number()),
                         said.decision(),
                         round.number(),
                         said.at()));

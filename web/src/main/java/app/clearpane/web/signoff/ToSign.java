@@ -24,6 +24,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import org.springframework.stereotype.Component;
@@ -107,8 +108,10 @@ public class ToSign {
     private List<Waiting> waiting(Viewer viewer) {
         List<VersionRow> versions = visible.versions(viewer);
         Map<Object, VersionRow> newest = new HashMap<>();
-        versions.forEach(
-                version -> newest.merge(version.deliverable(), version, (a, b) -> a.number() > b.number() ? a : b));
+        versions.forEach(version -> newest.merge(
+                version.deliverable(),
+                version,
+                (a, b) -> Objects.requireNonNull(a.number()) > Objects.requireNonNull(b.number()) ? a : b));
         Map<?, Drawings.Sheet> thumbnails = drawings.firstSheets(
                 newest.values().stream().map(VersionRow::sha256).toList());
         List<Waiting> result = new ArrayList<>();

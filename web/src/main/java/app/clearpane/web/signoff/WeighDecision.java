@@ -25,6 +25,7 @@ import app.clearpane.web.layout.SignedName;
 import app.clearpane.web.markup.Clashes;
 import app.clearpane.web.markup.SigningFor;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 
@@ -154,7 +155,10 @@ class WeighDecision {
                 marks.stream().filter(m -> m.intent() == Intent.CHANGE).toList();
         VersionRow current = deliverables.versions(version.deliverable()).stream()
                 .filter(v -> !v.draft())
-                .reduce((earlier, later) -> later.number() > earlier.number() ? later : earlier)
+                .reduce((earlier, later) ->
+                        Objects.requireNonNull(later.number()) > Objects.requireNonNull(earlier.number())
+                                ? later
+                                : earlier)
                 .orElseThrow();
         return new RoundState(
                 current.id().equals(version.id()) ? version.sha256() : Sha256.ofText("replaced:" + current.sha256()),

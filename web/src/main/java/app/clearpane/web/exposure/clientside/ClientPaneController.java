@@ -85,7 +85,7 @@ class ClientPaneController {
                 decided,
                 on,
                 moved,
-                Set.of("TO_DO", "UNDER_WAY", "DONE").contains(was == null ? "" : was) ? was : "TO_DO");
+                was != null && Set.of("TO_DO", "UNDER_WAY", "DONE").contains(was) ? was : "TO_DO");
         model.addAttribute("title", page.heading().project());
         model.addAttribute("written", written.html(page, said, token.getToken()));
         return "exposure/clientside/pane";

@@ -249,20 +249,22 @@ class PanePage {
                 latest(all.concerns().stream().map(VisibleConcerns.Row::changed)));
         Function<ContentKind, Optional<Section>> own = all.heading()::section;
         return SectionWords.USUAL.keySet().stream()
-                .filter(kind -> there.get(kind) > 0
+                .filter(kind -> Objects.requireNonNull(there.get(kind)) > 0
                         && own.apply(kind).filter(Section::off).isEmpty())
                 .sorted(Comparator.comparingInt(
                         kind -> own.apply(kind).map(Section::position).orElse(SectionWords.place(kind))))
                 .map(kind -> new PaneSections.Part(
                         kind,
-                        ANCHORS.get(kind),
+                        Objects.requireNonNull(ANCHORS.get(kind)),
                         own.apply(kind)
                                 .map(Section::title)
                                 .filter(title -> !title.isEmpty())
-                                .orElse(SectionWords.USUAL.get(kind)),
+                                .orElse(Objects.requireNonNull(SectionWords.USUAL.get(kind))),
                         own.apply(kind).map(Section::line).orElse(""),
-                        changed.get(kind),
-                        kind == ContentKind.DELIVERABLES ? all.works().size() : there.get(kind)))
+                        Objects.requireNonNull(changed.get(kind)),
+                        kind == ContentKind.DELIVERABLES
+                                ? all.works().size()
+                                : Objects.requireNonNull(there.get(kind))))
                 .toList();
     }
 

@@ -13,6 +13,7 @@ import java.time.Clock;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
@@ -110,7 +111,8 @@ class ViewerArgument implements HandlerMethodArgumentResolver, HandlerIntercepto
         Object person = person();
         try {
             if (path.containsKey("seat") && person instanceof Person.OfTeam) {
-                return viewers.lookingThrough(SeatId.of(path.get("seat")), sight(path.get("sight")), clock.instant());
+                return viewers.lookingThrough(
+                        SeatId.of(path.get("seat")), sight(Objects.requireNonNull(path.get("sight"))), clock.instant());
             }
             if (person instanceof Person.ByLink guest && path.containsKey("pane")) {
                 return viewers.byLink(

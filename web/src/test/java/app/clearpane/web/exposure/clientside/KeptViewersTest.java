@@ -90,7 +90,7 @@ class KeptViewersTest {
 
     @Test
     void aSeatThatEndedIsGoneWithTheNextRequest() {
-        when(viewers.at(any(), any(), any())).thenReturn(viewer(null), Optional.empty());
+        when(viewers.at(any(), any(), any())).thenReturn(viewer(null)).thenReturn(Optional.empty());
         assertThat(kept.at(PANE, PER)).isPresent();
         when(writes.count()).thenReturn(1L);
         assertThat(kept.at(PANE, PER)).isEmpty();
