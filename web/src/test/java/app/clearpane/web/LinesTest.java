@@ -1,0 +1,60 @@
+package app.clearpane.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/**
+ * What the build does not format is legible all the same: no line runs out of sight, a style sheet says one thing a
+ * line.
+ */
+class LinesTest {
+    private static final Path RESOURCES = Path.of("src/main/resources");
+    private static final int LONGEST = 140;
+
+    private static List<Path> files(String folder, String ending) throws IOException {
+        try (Stream<Path> all = Files.walk(RESOURCES.resolve(folder))) {
+            return all.filter(file ->
+                            file.toString().endsWith(ending) && !file.toString().contains("vendor"))
+                    .toList();
+        }
+    }
+
+    private static List<String> lines(Path file) {
+        try {
+            return Files.readAllLines(file);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"templates .html", "static/css .css", "static/js .js"})
+    void noLineRunsOutOfSight(String which) throws IOException {
+        List<Path> found = files(which.split(" ")[0], which.split(" ")[1]);
+        assertThat(found).hasSizeGreaterThan(5);
+        assertThat(found.stream().flatMap(file -> IntStream.range(0, lines(file).size())
+                        .filter(i -> lines(file).get(i).length() > LONGEST)
+                        .mapToObj(i -> file.getFileName() + ":" + (i + 1))))
+                .isEmpty();
+    }
+
+    @Test
+    void aStyleSheetSaysOneThingALine() throws IOException {
+        assertThat(files("static/css", ".css").stream()
+                        .flatMap(file -> lines(file).stream().map(String::strip))
+                        .filter(line -> !line.startsWith("/*") && !line.startsWith("@"))
+                        .filter(line -> line.indexOf('{') >= 0 && line.indexOf('}') > line.indexOf('{')
+                                || line.matches(".*;\\s*[a-z-]+:.*") && !line.contains("url(")))
+                .isEmpty();
+    }
+}
