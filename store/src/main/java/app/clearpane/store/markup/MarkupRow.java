@@ -12,6 +12,7 @@ import app.clearpane.core.markup.MarkupLabel;
 import app.clearpane.core.markup.MarkupProgress;
 import app.clearpane.core.markup.Place;
 import java.time.Instant;
+import java.util.Objects;
 import java.util.List;
 import java.util.Set;
 import java.util.UUID;
@@ -205,6 +206,11 @@ public record MarkupRow(
         return author.member() != null
                 ? MarkupProgress.Party.TEAM
                 : author.contact() != null ? MarkupProgress.Party.CLIENT : MarkupProgress.Party.GUEST;
+    }
+
+    /** The mark that goes ahead of it where it was joined to another, else itself. */
+    public MarkupId ahead() {
+        return Objects.requireNonNullElse(beside.joinedTo(), id);
     }
 
     /** Whether nobody can sign while it is as clients are told that it is (R2). */

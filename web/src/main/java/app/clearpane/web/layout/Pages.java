@@ -1,26 +1,9 @@
 package app.clearpane.web.layout;
 
-import java.util.Locale;
 import java.util.Map;
-import org.springframework.stereotype.Component;
-import org.thymeleaf.ITemplateEngine;
-import org.thymeleaf.context.Context;
 
-/** Renders templates where no request is answered: mails, certificates, events. Links in them are written out. */
-@Component
-public class Pages {
-    private final ITemplateEngine templates;
-    private final Speech.Everywhere speech;
-
-    Pages(ITemplateEngine templates, Speech.Everywhere speech) {
-        this.templates = templates;
-        this.speech = speech;
-    }
-
-    /** The template with this model. */
-    public String render(String template, Map<String, Object> model) {
-        Context context = new Context(Locale.UK, model);
-        context.setVariables(speech.byName());
-        return templates.process(template, context);
-    }
+/** Sets words where no request is answered: mails, certificates, events. Links in them are written out. */
+public interface Pages {
+    /** What is written by this name, filled with this. */
+    String render(String template, Map<String, Object> model);
 }

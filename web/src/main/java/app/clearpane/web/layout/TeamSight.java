@@ -6,13 +6,10 @@ import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.Writes;
 import app.clearpane.store.agency.TeamMember;
 import app.clearpane.store.project.ProjectPeople;
-import app.clearpane.web.security.Person;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
-import org.springframework.security.core.Authentication;
-import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.stereotype.Component;
 
 /**
@@ -23,15 +20,17 @@ import org.springframework.stereotype.Component;
 public class TeamSight {
     private final KeptReading<String, List<ProjectPeople.Sight>> all;
     private final TheTeam team;
+    private final Looking looking;
 
-    TeamSight(ProjectPeople people, TheTeam team, Writes writes) {
+    TeamSight(ProjectPeople people, TheTeam team, Looking looking, Writes writes) {
+        this.looking = looking;
         this.team = team;
         this.all = new KeptReading<>(writes, 1, everything -> people.sights());
     }
 
     /** Those that are not there for whoever looks; none where it is nobody of the team. */
     public Set<ProjectId> hidden() {
-        return looking().map(me -> hiddenFrom(me.memberId(), me.role())).orElse(Set.of());
+        return looking.member().map(me -> hiddenFrom(me.memberId(), me.role())).orElse(Set.of());
     }
 
     /** Those that are not there for somebody. */
@@ -73,13 +72,6 @@ public class TeamSight {
 
     /** Whether whoever looks is from outside. */
     public boolean isOutside() {
-        return looking().filter(me -> me.role().isOutside()).isPresent();
-    }
-
-    private static Optional<Person.OfTeam> looking() {
-        Authentication who = SecurityContextHolder.getContext().getAuthentication();
-        return who != null && who.getPrincipal() instanceof Person.OfTeam member
-                ? Optional.of(member)
-                : Optional.empty();
+        return looking.member().filter(me -> me.role().isOutside()).isPresent();
     }
 }

@@ -131,7 +131,7 @@ public class Clashes {
                 .map(pair -> new Open(
                         Objects.requireNonNull(byId.get(pair.first())),
                         Objects.requireNonNull(byId.get(pair.second()))))
-                .filter(pair -> !LightTable.ahead(pair.first()).equals(LightTable.ahead(pair.second())))
+                .filter(pair -> !pair.first().ahead().equals(pair.second().ahead()))
                 .toList();
     }
 

@@ -157,7 +157,7 @@ public record LightTable(
 
         /** The labels of the marks that were joined with it because they ask for the same. */
         public List<String> alike() {
-            List<Named> joined = around.joined().get(ahead(mark));
+            List<Named> joined = around.joined().get(mark.ahead());
             return joined == null
                     ? List.of()
                     : joined.stream()
@@ -235,11 +235,6 @@ public record LightTable(
         }
     }
 
-    /** The mark that goes ahead of those that ask for the same: itself, if it was joined to none. */
-    static MarkupId ahead(MarkupRow mark) {
-        return Objects.requireNonNullElse(mark.beside().joinedTo(), mark.id());
-    }
-
     /** What a mark is called. */
     record Named(MarkupId mark, String label) {}
 
@@ -286,9 +281,9 @@ public record LightTable(
                     .filter(Objects::nonNull)
                     .collect(Collectors.toSet());
             return marks.stream()
-                    .filter(mark -> ahead.contains(ahead(mark)))
+                    .filter(mark -> ahead.contains(mark.ahead()))
                     .collect(Collectors.groupingBy(
-                            LightTable::ahead,
+                            MarkupRow::ahead,
                             Collectors.mapping(
                                     mark -> new Named(mark.id(), mark.label().toString()), Collectors.toList())));
         }

@@ -84,7 +84,7 @@ class WriteLetter {
                 List<MarkupRow> joined = marks.stream()
                         .filter(other -> !other.id().equals(mark.id())
                                 && other.progress().carriesOver()
-                                && LightTable.ahead(other).equals(LightTable.ahead(mark)))
+                                && other.ahead().equals(mark.ahead()))
                         .toList();
                 List<String> also = same.stream()
                         .filter(pair -> pair.involves(mark.id()))
@@ -127,7 +127,7 @@ class WriteLetter {
 
     /** Whether it is told with the mark it was joined to. */
     private static boolean goesAlong(MarkupRow mark, Map<MarkupId, MarkupRow> byId) {
-        MarkupId ahead = LightTable.ahead(mark);
+        MarkupId ahead = mark.ahead();
         return !ahead.equals(mark.id())
                 && byId.containsKey(ahead)
                 && byId.get(ahead).progress().carriesOver();

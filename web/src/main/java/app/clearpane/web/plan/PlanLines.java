@@ -251,13 +251,4 @@ final class PlanLines {
                 .map(task -> line(task, 0))
                 .toList();
     }
-
-    /** What a task's name is read with: the names above it. */
-    static String path(ThePlan plan, Task task) {
-        return task.parent()
-                        .flatMap(plan::task)
-                        .map(above -> path(plan, above.task()) + " · ")
-                        .orElse("")
-                + task.name();
-    }
 }

@@ -53,7 +53,7 @@ class TableController {
                 .forEach(task -> rows.add(new TaskTable.Row(
                         0,
                         List.of(
-                                PlanLines.path(plan, task.task()),
+                                plan.path(task.task()),
                                 plan.phaseOf(task)
                                         .flatMap(id -> plan.phases().stream()
                                                 .filter(phase -> phase.id().equals(id))

@@ -120,7 +120,7 @@ class TaskController {
                 planned.task()
                         .parent()
                         .flatMap(plan::task)
-                        .map(above -> PlanLines.path(plan, above.task()))
+                        .map(above -> plan.path(above.task()))
                         .orElse(""));
         model.addAttribute("again", AgainForm.of(planned.details().repeats()));
         model.addAttribute(
@@ -132,7 +132,7 @@ class TaskController {
                 "others",
                 plan.tasks().stream()
                         .filter(other -> !other.id().equals(task))
-                        .map(other -> new ThePlan.Named(other.id(), PlanLines.path(plan, other.task())))
+                        .map(other -> new ThePlan.Named(other.id(), plan.path(other.task())))
                         .toList());
         model.addAttribute("begin", plan.begins(Optional.of(task)));
         model.addAttribute("doers", doers.of(project.id()));

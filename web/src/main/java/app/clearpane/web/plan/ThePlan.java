@@ -177,8 +177,13 @@ public record ThePlan(
                         milestones.stream().map(one -> new Named(one.id(), one.name())),
                         tasks.stream()
                                 .filter(other -> but.filter(other.id()::equals).isEmpty() && hasDays(other.id()))
-                                .map(other -> new Named(other.id(), PlanLines.path(this, other.task()))))
+                                .map(other -> new Named(other.id(), path(other.task()))))
                 .toList();
+    }
+
+    /** What a task is called, after what it is a part of: "Panels · Artwork". */
+    public String path(Task task) {
+        return task.parent().flatMap(this::task).map(above -> path(above.task()) + " · ").orElse("") + task.name();
     }
 
     /** What a task or milestone is called. */
