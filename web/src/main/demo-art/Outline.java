@@ -14,16 +14,19 @@ class Outline {
 
   public static void main(String[] files) throws Exception {
     Matcher text = TEXT.matcher(Files.readString(Path.of(files[0])));
-    Files.writeString(Path.of(files[1]), text.replaceAll(found -> Matcher.quoteReplacement(outlined(found.group(1), found.group(2)))));
+    Files.writeString(Path.of(files[1]),
+        text.replaceAll(found -> Matcher.quoteReplacement(outlined(found.group(1), found.group(2)))));
   }
 
   private static String outlined(String attributes, String letters) {
     try {
       boolean light = "400".equals(attribute(attributes, "font-weight", "700"));
-      Font font = Font.createFont(Font.TRUETYPE_FONT, FONTS.resolve(light ? "AtkinsonHyperlegibleNext_400Regular.ttf" : "BricolageGrotesque_700Bold.ttf").toFile())
+      Font font = Font.createFont(Font.TRUETYPE_FONT, 
+          FONTS.resolve(light ? "AtkinsonHyperlegibleNext_400Regular.ttf" : "BricolageGrotesque_700Bold.ttf").toFile())
           .deriveFont(Float.parseFloat(attribute(attributes, "font-size", "16")));
       PathIterator outline = font.createGlyphVector(new FontRenderContext(null, true, true), letters)
-          .getOutline(Float.parseFloat(attribute(attributes, "x", "0")), Float.parseFloat(attribute(attributes, "y", "0"))).getPathIterator(null);
+          .getOutline(Float.parseFloat(attribute(attributes, "x", "0")),
+              Float.parseFloat(attribute(attributes, "y", "0"))).getPathIterator(null);
       String fill = attribute(attributes, "fill", "");
       return "<path" + (fill.isEmpty() ? "" : " fill=\"" + fill + "\"") + " d=\"" + path(outline) + "\"/>";
     } catch (Exception e) {

@@ -11,7 +11,10 @@ import java.io.File;
 import java.util.Random;
 import javax.imageio.ImageIO;
 
-/** Draws the pictures of the opening trailer, 250 of them for twenty seconds: {@code java Trailer.java 1 folder}. Version 2 opens the dome later and names the right day. */
+/**
+ * Draws the pictures of the opening trailer, 250 of them for twenty seconds: {@code java Trailer.java 1 folder}.
+ * Version 2 opens the dome later and names the right day.
+ */
 class Trailer {
   static final int WIDTH = 960;
   static final int HEIGHT = 540;
@@ -19,7 +22,8 @@ class Trailer {
 
   public static void main(String[] args) throws Exception {
     boolean second = args[0].equals("2");
-    Font title = Font.createFont(Font.TRUETYPE_FONT, new File("../../../../formats/src/main/resources/fonts/BricolageGrotesque_700Bold.ttf"));
+    Font title = Font.createFont(Font.TRUETYPE_FONT,
+        new File("../../../../formats/src/main/resources/fonts/BricolageGrotesque_700Bold.ttf"));
     for (int i = 0; i < PICTURES; i++) {
       BufferedImage picture = new BufferedImage(WIDTH, HEIGHT, BufferedImage.TYPE_INT_RGB);
       Graphics2D g = picture.createGraphics();
@@ -32,7 +36,8 @@ class Trailer {
 
   static void draw(Graphics2D g, double t, boolean second, Font title) {
     double night = Math.min(1, t / 6);
-    g.setPaint(new GradientPaint(0, 0, mix(new Color(0x3C5A78), new Color(0x0B1220), night), 0, HEIGHT, mix(new Color(0xE9A86A), new Color(0x1F2B45), night)));
+    g.setPaint(new GradientPaint(0, 0, mix(new Color(0x3C5A78), new Color(0x0B1220), night), 0, HEIGHT,
+        mix(new Color(0xE9A86A), new Color(0x1F2B45), night)));
     g.fillRect(0, 0, WIDTH, HEIGHT);
     stars(g, t, night);
     hills(g, night);
@@ -100,6 +105,7 @@ class Trailer {
   }
 
   static Color mix(Color a, Color b, double part) {
-    return new Color((int) (a.getRed() + (b.getRed() - a.getRed()) * part), (int) (a.getGreen() + (b.getGreen() - a.getGreen()) * part), (int) (a.getBlue() + (b.getBlue() - a.getBlue()) * part));
+    return new Color((int) (a.getRed() + (b.getRed() - a.getRed()) * part),
+        (int) (a.getGreen() + (b.getGreen() - a.getGreen()) * part), (int) (a.getBlue() + (b.getBlue() - a.getBlue()) * part));
   }
 }

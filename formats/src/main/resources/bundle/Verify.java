@@ -10,8 +10,9 @@ import java.util.TreeSet;
 import java.util.stream.Stream;
 
 /**
- * Checks a release bundle with nothing but Java 17: every file against the manifests (BagIt, RFC 8493), and every entry of the Record against its hash.
- * Run it in the bundle's folder: {@code java data/Verify.java}, or name the folder. It says what it checked, or the first fault, and ends with 0 or 1.
+ * Checks a release bundle with nothing but Java 17: every file against the manifests (BagIt, RFC 8493), and every entry
+ * of the Record against its hash. Run it in the bundle's folder: {@code java data/Verify.java}, or name the folder. It
+ * says what it checked, or the first fault, and ends with 0 or 1.
  */
 public class Verify {
   public static void main(String[] arguments) throws Exception {
@@ -87,7 +88,8 @@ public class Verify {
         if (line.contains("\"entry\"") && !hash.equals(hash(part(line, "entry").getBytes(StandardCharsets.UTF_8)))) {
           return "entry " + number(line) + " of the Record was altered.";
         }
-        if (line.contains("\"payload\":") && !text(part(line, "entry"), "payloadHash").equals(hash(part(line, "payload").getBytes(StandardCharsets.UTF_8)))) {
+        if (line.contains("\"payload\":")
+            && !text(part(line, "entry"), "payloadHash").equals(hash(part(line, "payload").getBytes(StandardCharsets.UTF_8)))) {
           return "the payload of entry " + number(line) + " of the Record was altered.";
         }
         entries++;

@@ -135,7 +135,8 @@ final class TableBench {
             int n = from + i;
             String form = String.format(
                     Locale.ROOT,
-                    "page=1&shape=RECTANGLE&x1=%.4f&y1=%.4f&x2=0.02&y2=0.02&intent=CHANGE&note=Mark+%d+of+many&audience=client",
+                    "page=1&shape=RECTANGLE&x1=%.4f&y1=%.4f&x2=0.02&y2=0.02"
+                            + "&intent=CHANGE&note=Mark+%d+of+many&audience=client",
                     0.03 + n % 20 * 0.045,
                     0.03 + n / 20 * 0.045,
                     n);

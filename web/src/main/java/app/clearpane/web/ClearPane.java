@@ -20,8 +20,8 @@ import org.springframework.util.ClassUtils;
  * Starts the application: {@code serve}, {@code demo}, {@code verify FOLDER}, {@code owner FOLDER}, {@code backup
  * FOLDER} or {@code restore BACKUP FOLDER}.
  */
-@SpringBootApplication
-@ConfigurationPropertiesScan
+@SpringBootApplication(scanBasePackages = {"app.clearpane.web", "app.clearpane.usecases"})
+@ConfigurationPropertiesScan({"app.clearpane.web", "app.clearpane.usecases"})
 public class ClearPane {
     /** Is there if the parts were wired when the house was built, so that it starts sooner. */
     private static final String WIRED = "app.clearpane.web.ClearPane__ApplicationContextInitializer";

@@ -1,6 +1,7 @@
 package app.clearpane.web;
 
 import app.clearpane.store.agency.WaysIn;
+import app.clearpane.usecases.House;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.annotation.Profile;
 import org.springframework.context.event.EventListener;

@@ -14,7 +14,7 @@ import app.clearpane.store.files.ProjectFiles;
 import app.clearpane.store.markup.Markups;
 import app.clearpane.store.plan.Tasks;
 import app.clearpane.store.project.Project;
-import app.clearpane.web.exposure.MakeLink;
+import app.clearpane.usecases.exposure.MakeLink;
 import java.io.BufferedReader;
 import java.io.InputStreamReader;
 import java.net.http.HttpResponse;

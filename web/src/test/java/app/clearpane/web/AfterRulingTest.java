@@ -9,7 +9,7 @@ import app.clearpane.core.signoff.Outcome;
 import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.store.markup.MarkupRow;
 import app.clearpane.store.markup.Markups;
-import app.clearpane.web.record.RecordLines;
+import app.clearpane.usecases.record.RecordLines;
 import java.net.http.HttpResponse;
 import java.util.HashMap;
 import java.util.List;

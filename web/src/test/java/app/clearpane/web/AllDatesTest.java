@@ -8,7 +8,7 @@ import app.clearpane.store.agency.People;
 import app.clearpane.store.agency.TeamMember;
 import app.clearpane.store.plan.PlannedTask;
 import app.clearpane.store.plan.Tasks;
-import app.clearpane.web.layout.TheAgency;
+import app.clearpane.usecases.shell.TheAgency;
 import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.List;

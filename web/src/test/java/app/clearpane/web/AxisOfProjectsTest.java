@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import app.clearpane.store.project.Phase;
 import app.clearpane.store.project.Project;
-import app.clearpane.web.layout.TheAgency;
+import app.clearpane.usecases.shell.TheAgency;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.List;

@@ -24,7 +24,7 @@ class ClientsTest extends AtTheMill {
     private People people;
 
     @Autowired
-    private app.clearpane.web.exposure.GiveSeat giveSeat;
+    private app.clearpane.usecases.exposure.GiveSeat giveSeat;
 
     private Directory.Entry client(String name) {
         return directory.all().stream()

@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.store.deliverable.VersionRow;
-import app.clearpane.web.layout.TheAgency;
+import app.clearpane.usecases.shell.TheAgency;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;

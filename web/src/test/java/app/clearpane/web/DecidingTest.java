@@ -6,7 +6,7 @@ import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.signoff.Outcome;
 import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.store.record.Records;
-import app.clearpane.web.record.RecordLines;
+import app.clearpane.usecases.record.RecordLines;
 import java.net.http.HttpResponse;
 import java.nio.file.Files;
 import java.nio.file.Path;

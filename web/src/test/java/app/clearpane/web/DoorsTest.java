@@ -3,7 +3,7 @@ package app.clearpane.web;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.awaitility.Awaitility.await;
 
-import app.clearpane.web.exposure.MakeLink;
+import app.clearpane.usecases.exposure.MakeLink;
 import jakarta.mail.internet.MimeMessage;
 import java.io.ByteArrayInputStream;
 import java.net.http.HttpResponse;

@@ -3,7 +3,7 @@ package app.clearpane.web;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.springframework.security.test.web.servlet.setup.SecurityMockMvcConfigurers.springSecurity;
 
-import app.clearpane.web.security.Person;
+import app.clearpane.usecases.security.Person;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;

@@ -18,7 +18,7 @@ import app.clearpane.store.exposure.Panes;
 import app.clearpane.store.exposure.Seats;
 import app.clearpane.store.files.Vault;
 import app.clearpane.store.project.Project;
-import app.clearpane.web.exposure.MakeLink;
+import app.clearpane.usecases.exposure.MakeLink;
 import java.net.http.HttpResponse;
 import java.util.Map;
 import java.util.Optional;

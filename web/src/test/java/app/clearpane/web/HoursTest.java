@@ -9,7 +9,7 @@ import app.clearpane.store.agency.People;
 import app.clearpane.store.plan.PlannedTask;
 import app.clearpane.store.plan.Tasks;
 import app.clearpane.store.plan.TimeSpent;
-import app.clearpane.web.layout.TheAgency;
+import app.clearpane.usecases.shell.TheAgency;
 import java.time.LocalDate;
 import java.util.Map;
 import org.jsoup.Jsoup;

@@ -71,7 +71,11 @@ class HouseRulesTest {
             .should()
             .dependOnClassesThat()
             .resideInAnyPackage(
-                    "app.clearpane.web..", "app.clearpane.formats..", "org.springframework..", "jakarta.servlet..");
+                    "app.clearpane.web..",
+                    "app.clearpane.usecases..",
+                    "app.clearpane.formats..",
+                    "org.springframework..",
+                    "jakarta.servlet..");
 
     @ArchTest
     static final ArchRule FORMATS_KNOW_THE_CORE_ONLY = noClasses()
@@ -79,12 +83,31 @@ class HouseRulesTest {
             .resideInAPackage("app.clearpane.formats..")
             .should()
             .dependOnClassesThat()
-            .resideInAnyPackage("app.clearpane.web..", "app.clearpane.store..", "org.springframework..", "org.jooq..");
+            .resideInAnyPackage(
+                    "app.clearpane.web..",
+                    "app.clearpane.usecases..",
+                    "app.clearpane.store..",
+                    "org.springframework..",
+                    "org.jooq..");
+
+    @ArchTest
+    static final ArchRule USE_CASES_KNOW_NOTHING_OF_PAGES = noClasses()
+            .that()
+            .resideInAPackage("app.clearpane.usecases..")
+            .should()
+            .dependOnClassesThat()
+            .resideInAnyPackage(
+                    "app.clearpane.web..",
+                    "org.springframework.web..",
+                    "org.springframework.http..",
+                    "org.springframework.ui..",
+                    "org.thymeleaf..",
+                    "jakarta.servlet..");
 
     @ArchTest
     static final ArchRule SQL_STAYS_IN_THE_STORE = noClasses()
             .that()
-            .resideInAPackage("app.clearpane.web..")
+            .resideInAnyPackage("app.clearpane.web..", "app.clearpane.usecases..")
             .and()
             .doNotHaveSimpleName("Wiring")
             .and()
@@ -96,6 +119,14 @@ class HouseRulesTest {
     @ArchTest
     static final ArchRule CORE_ROOMS_HAVE_NO_CIRCLES =
             slices().matching("app.clearpane.core.(*)..").should().beFreeOfCycles();
+
+    @ArchTest
+    static final ArchRule STORE_ROOMS_HAVE_NO_CIRCLES =
+            slices().matching("app.clearpane.store.(*)..").should().beFreeOfCycles();
+
+    @ArchTest
+    static final ArchRule FORMATS_ROOMS_HAVE_NO_CIRCLES =
+            slices().matching("app.clearpane.formats.(*)..").should().beFreeOfCycles();
 
     @ArchTest
     static final ArchRule CLIENT_PAGES_USE_THE_CLIENTS_DOOR = noClasses()
@@ -158,7 +189,7 @@ class HouseRulesTest {
     @ArchTest
     static final ArchRule FILES_ARE_OPENED_APART = noClasses()
             .that()
-            .resideInAnyPackage("app.clearpane.web..", "app.clearpane.store..")
+            .resideInAnyPackage("app.clearpane.web..", "app.clearpane.usecases..", "app.clearpane.store..")
             .should()
             .dependOnClassesThat()
             .belongToAnyOf(

@@ -15,7 +15,7 @@ import app.clearpane.store.project.HouseHabits;
 import app.clearpane.store.project.HouseTemplates;
 import app.clearpane.store.project.Phase;
 import app.clearpane.store.project.Project;
-import app.clearpane.web.layout.TheAgency;
+import app.clearpane.usecases.shell.TheAgency;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;

@@ -8,7 +8,7 @@ import app.clearpane.core.markup.MarkupProgress;
 import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.store.markup.MarkupRow;
 import app.clearpane.store.markup.Markups;
-import app.clearpane.web.deliverable.States;
+import app.clearpane.usecases.deliverable.States;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;

@@ -9,7 +9,7 @@ import app.clearpane.store.exposure.Panes;
 import app.clearpane.store.files.ProjectFiles;
 import app.clearpane.store.markup.MarkupRow;
 import app.clearpane.store.markup.Markups;
-import app.clearpane.web.record.RecordLines;
+import app.clearpane.usecases.record.RecordLines;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.net.http.HttpResponse;

@@ -6,7 +6,7 @@ import static org.springframework.security.test.web.servlet.setup.SecurityMockMv
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 
 import app.clearpane.store.project.Project;
-import app.clearpane.web.security.Person;
+import app.clearpane.usecases.security.Person;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import org.jsoup.Jsoup;

@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.clearpane.store.record.Records;
-import app.clearpane.web.record.RecordWatch;
+import app.clearpane.usecases.record.RecordWatch;
 import java.util.List;
 import java.util.UUID;
 import org.jsoup.Jsoup;

@@ -6,6 +6,7 @@ import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.when;
 
 import app.clearpane.store.agency.WaysIn;
+import app.clearpane.usecases.House;
 import java.nio.file.Path;
 import java.time.Duration;
 import org.junit.jupiter.api.Test;

@@ -12,7 +12,7 @@ import app.clearpane.store.exposure.Seats;
 import app.clearpane.store.plan.PlannedTask;
 import app.clearpane.store.plan.Tasks;
 import app.clearpane.store.project.Project;
-import app.clearpane.web.exposure.MakeLink;
+import app.clearpane.usecases.exposure.MakeLink;
 import java.net.http.HttpResponse;
 import java.util.HashMap;
 import java.util.Map;

@@ -18,7 +18,7 @@ import app.clearpane.store.exposure.Seats;
 import app.clearpane.store.files.Vault;
 import app.clearpane.store.markup.MarkupRow;
 import app.clearpane.store.markup.Markups;
-import app.clearpane.web.record.RecordLines;
+import app.clearpane.usecases.record.RecordLines;
 import java.io.InputStream;
 import java.net.http.HttpResponse;
 import java.nio.file.Files;

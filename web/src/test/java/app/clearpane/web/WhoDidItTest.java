@@ -11,7 +11,7 @@ import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.store.markup.MarkupRow;
 import app.clearpane.store.markup.Markups;
 import app.clearpane.store.record.Records;
-import app.clearpane.web.exposure.MakeLink;
+import app.clearpane.usecases.exposure.MakeLink;
 import jakarta.mail.internet.MimeMessage;
 import java.io.ByteArrayOutputStream;
 import java.nio.charset.StandardCharsets;

@@ -3,7 +3,7 @@ package app.clearpane.web;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.anonymous;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.authentication;
 
-import app.clearpane.web.security.Person;
+import app.clearpane.usecases.security.Person;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -335,7 +335,9 @@ public final class WouldSucceed {
         return switch (name.substring(name.lastIndexOf('.'))) {
             case ".csv" -> "Task,Due\nPaint the gate,2029-06-04\n".getBytes(StandardCharsets.UTF_8);
             case ".ics" ->
-                "BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:-//x//EN\r\nBEGIN:VEVENT\r\nUID:1\r\nDTSTAMP:20290101T000000Z\r\nDTSTART;VALUE=DATE:20290604\r\nSUMMARY:Free\r\nEND:VEVENT\r\nEND:VCALENDAR\r\n"
+                ("BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:-//x//EN\r\nBEGIN:VEVENT\r\nUID:1\r\n"
+                                + "DTSTAMP:20290101T000000Z\r\nDTSTART;VALUE=DATE:20290604\r\nSUMMARY:Free\r\n"
+                                + "END:VEVENT\r\nEND:VCALENDAR\r\n")
                         .getBytes(StandardCharsets.UTF_8);
             default -> "[]".getBytes(StandardCharsets.UTF_8);
         };

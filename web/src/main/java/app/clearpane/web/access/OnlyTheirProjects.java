@@ -2,9 +2,9 @@ package app.clearpane.web.access;
 
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.project.WhoseProject;
+import app.clearpane.usecases.shell.NotThere;
+import app.clearpane.usecases.shell.TeamSight;
 import app.clearpane.web.layout.ForOutsideMakers;
-import app.clearpane.web.layout.NotThere;
-import app.clearpane.web.layout.TeamSight;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.Map;

@@ -1,6 +1,7 @@
 package app.clearpane.web.agency;
 
 import app.clearpane.store.agency.TeamMember;
+import app.clearpane.usecases.agency.KeepSecondStep;
 import app.clearpane.web.security.ComeIn;
 import app.clearpane.web.security.HalfIn;
 import app.clearpane.web.security.Limits;

@@ -1,8 +1,9 @@
 package app.clearpane.web.agency;
 
 import app.clearpane.core.project.ProjectId;
+import app.clearpane.usecases.agency.WriteNote;
+import app.clearpane.usecases.security.Person;
 import app.clearpane.web.layout.TeamController;
-import app.clearpane.web.security.Person;
 import java.util.UUID;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.PathVariable;

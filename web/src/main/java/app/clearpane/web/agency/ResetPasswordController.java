@@ -1,5 +1,6 @@
 package app.clearpane.web.agency;
 
+import app.clearpane.usecases.agency.ResetPassword;
 import app.clearpane.web.security.Limits;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;

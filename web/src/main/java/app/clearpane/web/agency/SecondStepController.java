@@ -2,13 +2,14 @@ package app.clearpane.web.agency;
 
 import app.clearpane.core.agency.TeamMemberId;
 import app.clearpane.formats.exposure.QrCode;
+import app.clearpane.usecases.agency.KeepSecondStep;
+import app.clearpane.usecases.security.Person;
+import app.clearpane.usecases.shell.Refused;
 import app.clearpane.web.layout.AsksAgain;
 import app.clearpane.web.layout.ForOutsideMakers;
 import app.clearpane.web.layout.ForOwners;
-import app.clearpane.web.layout.Refused;
 import app.clearpane.web.layout.TeamController;
 import app.clearpane.web.security.Limits;
-import app.clearpane.web.security.Person;
 import app.clearpane.web.security.SessionLimits;
 import jakarta.servlet.http.HttpServletResponse;
 import jakarta.servlet.http.HttpSession;

@@ -1,6 +1,6 @@
 package app.clearpane.web.agency;
 
-import app.clearpane.web.layout.TheAgency;
+import app.clearpane.usecases.shell.TheAgency;
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
 import java.security.SecureRandom;

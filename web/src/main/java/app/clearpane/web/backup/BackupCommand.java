@@ -3,6 +3,7 @@ package app.clearpane.web.backup;
 import app.clearpane.store.backup.HouseBackup;
 import app.clearpane.store.backup.StoppedHouse;
 import app.clearpane.store.files.Vault;
+import app.clearpane.usecases.backup.KeepBackups;
 import app.clearpane.web.record.Verify;
 import java.io.IOException;
 import java.nio.file.Files;

@@ -24,10 +24,10 @@ class AccentController {
     ResponseEntity<String> accent() {
         String sheet = Accent.read(pictures.accent())
                 .map(Accent::legible)
-                .map(
-                        colour -> "body.client{--own:" + colour
-                                + "}body.client "
-                                + ".button.is-primary{background-color:var(--own);border-color:var(--own)}body.client main a:not(.button):not(.work-tile):not(.tile){color:var(--own)}")
+                .map(colour -> "body.client{--own:" + colour
+                        + "}body.client "
+                        + ".button.is-primary{background-color:var(--own);border-color:var(--own)}"
+                        + "body.client main a:not(.button):not(.work-tile):not(.tile){color:var(--own)}")
                 .orElse("");
         return ResponseEntity.ok()
                 .contentType(new MediaType("text", "css"))

@@ -1,7 +1,7 @@
 package app.clearpane.web.clearance;
 
 import app.clearpane.store.clearance.Checklists;
-import app.clearpane.web.layout.Speech;
+import app.clearpane.usecases.shell.Speech;
 import java.util.Collection;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;

@@ -2,9 +2,10 @@ package app.clearpane.web.clearance;
 
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.store.clearance.Checklists;
-import app.clearpane.web.deliverable.States;
+import app.clearpane.usecases.clearance.ClearanceOf;
+import app.clearpane.usecases.deliverable.States;
+import app.clearpane.usecases.shell.NotThere;
 import app.clearpane.web.layout.FormStates;
-import app.clearpane.web.layout.NotThere;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Component;

@@ -1,10 +1,12 @@
 package app.clearpane.web.clearance;
 
 import app.clearpane.core.files.Sha256;
+import app.clearpane.usecases.clearance.MakeBundle;
+import app.clearpane.usecases.clearance.Recipients;
+import app.clearpane.usecases.deliverable.States;
+import app.clearpane.usecases.shell.NotThere;
+import app.clearpane.usecases.shell.Refused;
 import app.clearpane.web.deliverable.SheetBytes;
-import app.clearpane.web.deliverable.States;
-import app.clearpane.web.layout.NotThere;
-import app.clearpane.web.layout.Refused;
 import app.clearpane.web.security.Limits;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;

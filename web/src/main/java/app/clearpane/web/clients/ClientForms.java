@@ -2,8 +2,8 @@ package app.clearpane.web.clients;
 
 import app.clearpane.core.agency.ClientId;
 import app.clearpane.store.agency.Directory;
+import app.clearpane.usecases.shell.Speech;
 import app.clearpane.web.layout.FormStates;
-import app.clearpane.web.layout.Speech;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;

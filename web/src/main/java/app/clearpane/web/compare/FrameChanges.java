@@ -5,7 +5,7 @@ import app.clearpane.core.markup.Box;
 import app.clearpane.formats.apart.DrawApart;
 import app.clearpane.formats.apart.Wish;
 import app.clearpane.formats.deliverable.UnusableFile;
-import app.clearpane.web.layout.Refused;
+import app.clearpane.usecases.shell.Refused;
 import java.io.IOException;
 import java.util.List;
 import org.springframework.stereotype.Component;

@@ -1,7 +1,7 @@
 package app.clearpane.web.concern;
 
 import app.clearpane.core.project.Gravity;
-import app.clearpane.web.layout.Speech;
+import app.clearpane.usecases.shell.Speech;
 import org.springframework.stereotype.Component;
 
 /** Concerns in words. Templates call it {@code concernWords}. */

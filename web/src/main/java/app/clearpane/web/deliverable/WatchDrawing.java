@@ -2,7 +2,8 @@ package app.clearpane.web.deliverable;
 
 import app.clearpane.store.deliverable.Drawings;
 import app.clearpane.store.deliverable.VersionRow;
-import app.clearpane.web.layout.Pages;
+import app.clearpane.usecases.deliverable.Progress;
+import app.clearpane.usecases.shell.Pages;
 import app.clearpane.web.layout.Streams;
 import java.io.IOException;
 import java.time.Duration;

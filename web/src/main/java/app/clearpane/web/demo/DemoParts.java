@@ -1,6 +1,6 @@
 package app.clearpane.web.demo;
 
-import app.clearpane.web.jobs.QueueTime;
+import app.clearpane.usecases.jobs.QueueTime;
 import app.clearpane.web.post.PostRoomController;
 import com.icegreen.greenmail.util.GreenMail;
 import java.util.List;

@@ -25,7 +25,7 @@ import app.clearpane.core.signoff.Decision;
 import app.clearpane.core.signoff.Rule;
 import app.clearpane.store.markup.MarkupRow;
 import app.clearpane.store.project.Phase;
-import app.clearpane.web.concern.KeepConcern;
+import app.clearpane.usecases.concern.KeepConcern;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;

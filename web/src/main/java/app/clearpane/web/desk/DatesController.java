@@ -2,11 +2,11 @@ package app.clearpane.web.desk;
 
 import app.clearpane.store.agency.People;
 import app.clearpane.store.plan.Agreements;
+import app.clearpane.usecases.security.Person;
+import app.clearpane.usecases.shell.TheAgency;
 import app.clearpane.web.exposure.Windows;
 import app.clearpane.web.layout.ForOutsideMakers;
 import app.clearpane.web.layout.TeamController;
-import app.clearpane.web.layout.TheAgency;
-import app.clearpane.web.security.Person;
 import java.time.DateTimeException;
 import java.time.DayOfWeek;
 import java.time.LocalDate;

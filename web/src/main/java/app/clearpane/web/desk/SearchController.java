@@ -1,10 +1,10 @@
 package app.clearpane.web.desk;
 
 import app.clearpane.store.desk.Finder;
+import app.clearpane.usecases.shell.TeamSight;
 import app.clearpane.web.exposure.Windows;
 import app.clearpane.web.layout.ForOutsideMakers;
 import app.clearpane.web.layout.TeamController;
-import app.clearpane.web.layout.TeamSight;
 import java.util.List;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;

@@ -2,7 +2,7 @@ package app.clearpane.web.desk;
 
 import app.clearpane.core.plan.Side;
 import app.clearpane.core.plan.SlipLedger;
-import app.clearpane.web.plan.ThePlan;
+import app.clearpane.usecases.plan.ThePlan;
 import java.time.LocalDate;
 import java.time.format.TextStyle;
 import java.time.temporal.ChronoUnit;

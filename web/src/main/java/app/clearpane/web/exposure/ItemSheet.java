@@ -19,7 +19,7 @@ import app.clearpane.store.exposure.SeatRow;
 import app.clearpane.store.exposure.Seats;
 import app.clearpane.store.exposure.Sightings;
 import app.clearpane.store.project.Project;
-import app.clearpane.web.layout.NotThere;
+import app.clearpane.usecases.shell.NotThere;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;

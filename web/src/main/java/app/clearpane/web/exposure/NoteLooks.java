@@ -2,8 +2,8 @@ package app.clearpane.web.exposure;
 
 import app.clearpane.core.record.event.ShowingActs;
 import app.clearpane.store.exposure.Panes;
+import app.clearpane.usecases.record.Tell;
 import app.clearpane.web.exposure.clientside.LookedThrough;
-import app.clearpane.web.record.Tell;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Duration;

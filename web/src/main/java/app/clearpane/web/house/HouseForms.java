@@ -2,9 +2,10 @@ package app.clearpane.web.house;
 
 import app.clearpane.core.project.Standing;
 import app.clearpane.store.project.HouseHabits;
+import app.clearpane.usecases.house.KeepHouse;
+import app.clearpane.usecases.project.StandingWords;
+import app.clearpane.usecases.shell.Speech;
 import app.clearpane.web.layout.FormStates;
-import app.clearpane.web.layout.Speech;
-import app.clearpane.web.project.StandingWords;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;

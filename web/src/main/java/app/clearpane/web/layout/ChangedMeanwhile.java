@@ -1,5 +1,6 @@
 package app.clearpane.web.layout;
 
+import app.clearpane.usecases.shell.Refused;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Duration;

@@ -1,7 +1,7 @@
 package app.clearpane.web.layout;
 
 import app.clearpane.core.agency.TeamRole;
-import app.clearpane.web.security.Person;
+import app.clearpane.usecases.security.Person;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;

@@ -1,6 +1,7 @@
 package app.clearpane.web.layout;
 
-import app.clearpane.web.security.Person;
+import app.clearpane.usecases.security.Person;
+import app.clearpane.usecases.shell.Looking;
 import java.util.Optional;
 import org.springframework.security.core.Authentication;
 import org.springframework.security.core.context.SecurityContextHolder;
@@ -12,6 +13,8 @@ class SignedInLooking implements Looking {
     @Override
     public Optional<Person.OfTeam> member() {
         Authentication who = SecurityContextHolder.getContext().getAuthentication();
-        return who != null && who.getPrincipal() instanceof Person.OfTeam member ? Optional.of(member) : Optional.empty();
+        return who != null && who.getPrincipal() instanceof Person.OfTeam member
+                ? Optional.of(member)
+                : Optional.empty();
     }
 }

@@ -1,5 +1,6 @@
 package app.clearpane.web.layout;
 
+import app.clearpane.usecases.shell.Speech;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ModelAttribute;

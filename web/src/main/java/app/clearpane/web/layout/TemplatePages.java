@@ -1,5 +1,7 @@
 package app.clearpane.web.layout;
 
+import app.clearpane.usecases.shell.Pages;
+import app.clearpane.usecases.shell.Speech;
 import java.util.Locale;
 import java.util.Map;
 import org.springframework.stereotype.Component;

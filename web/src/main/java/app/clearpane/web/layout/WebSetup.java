@@ -1,7 +1,8 @@
 package app.clearpane.web.layout;
 
 import app.clearpane.core.agency.TeamRole;
-import app.clearpane.web.security.Person;
+import app.clearpane.usecases.security.Person;
+import app.clearpane.usecases.shell.Refused;
 import jakarta.servlet.DispatcherType;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;

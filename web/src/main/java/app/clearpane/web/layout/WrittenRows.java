@@ -1,6 +1,8 @@
 package app.clearpane.web.layout;
 
 import app.clearpane.core.agency.TeamRole;
+import app.clearpane.usecases.shell.Pages;
+import app.clearpane.usecases.shell.Words;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.LocalDate;

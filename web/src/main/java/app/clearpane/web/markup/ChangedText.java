@@ -8,6 +8,7 @@ import app.clearpane.core.markup.Intent;
 import app.clearpane.core.markup.Place;
 import app.clearpane.core.markup.Writing;
 import app.clearpane.store.markup.MarkupRow;
+import app.clearpane.usecases.markup.MarkWords;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;

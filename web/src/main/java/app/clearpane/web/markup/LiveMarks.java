@@ -2,6 +2,7 @@ package app.clearpane.web.markup;
 
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.people.Actor;
+import app.clearpane.usecases.markup.MarksMoved;
 import app.clearpane.web.layout.Streams;
 import java.io.IOException;
 import java.time.Duration;

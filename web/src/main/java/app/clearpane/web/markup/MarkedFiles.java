@@ -8,7 +8,7 @@ import app.clearpane.formats.markup.Annotation;
 import app.clearpane.store.deliverable.Drawings;
 import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.store.files.Vault;
-import app.clearpane.web.layout.Refused;
+import app.clearpane.usecases.shell.Refused;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;

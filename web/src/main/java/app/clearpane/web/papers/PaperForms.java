@@ -2,8 +2,8 @@ package app.clearpane.web.papers;
 
 import app.clearpane.core.papers.PaperId;
 import app.clearpane.store.papers.Papers;
+import app.clearpane.usecases.shell.Words;
 import app.clearpane.web.layout.FormStates;
-import app.clearpane.web.layout.Words;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Component;

@@ -2,9 +2,12 @@ package app.clearpane.web.plan;
 
 import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.project.ProjectId;
+import app.clearpane.usecases.plan.AgreeDates;
+import app.clearpane.usecases.plan.AskForDates;
+import app.clearpane.usecases.plan.NameSteps;
+import app.clearpane.usecases.security.Person;
 import app.clearpane.web.layout.ForManagers;
 import app.clearpane.web.layout.TeamController;
-import app.clearpane.web.security.Person;
 import java.io.IOException;
 import java.util.Map;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;

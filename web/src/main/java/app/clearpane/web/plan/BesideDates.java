@@ -4,7 +4,8 @@ import app.clearpane.core.project.Covers;
 import app.clearpane.core.project.Ending;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.project.Projects;
-import app.clearpane.web.layout.TheTeam;
+import app.clearpane.usecases.plan.AskForDates;
+import app.clearpane.usecases.shell.TheTeam;
 import java.util.Map;
 import org.springframework.stereotype.Component;
 

@@ -2,7 +2,8 @@ package app.clearpane.web.plan;
 
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.store.project.Milestone;
-import app.clearpane.web.layout.Words;
+import app.clearpane.usecases.plan.ThePlan;
+import app.clearpane.usecases.shell.Words;
 import java.util.ArrayList;
 import java.util.List;
 import org.springframework.stereotype.Component;

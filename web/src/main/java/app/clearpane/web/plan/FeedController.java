@@ -2,7 +2,8 @@ package app.clearpane.web.plan;
 
 import app.clearpane.formats.plan.Calendars;
 import app.clearpane.store.plan.Feeds;
-import app.clearpane.web.layout.NotThere;
+import app.clearpane.usecases.plan.MakeFeed;
+import app.clearpane.usecases.shell.NotThere;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.util.List;

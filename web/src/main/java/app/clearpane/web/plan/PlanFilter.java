@@ -3,6 +3,7 @@ package app.clearpane.web.plan;
 import app.clearpane.core.agency.TeamMemberId;
 import app.clearpane.core.plan.Side;
 import app.clearpane.store.plan.PlannedTask;
+import app.clearpane.usecases.plan.Doers;
 import java.util.Optional;
 import java.util.UUID;
 

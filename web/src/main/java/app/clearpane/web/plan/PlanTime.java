@@ -6,6 +6,7 @@ import app.clearpane.core.plan.Task;
 import app.clearpane.core.turns.Turn;
 import app.clearpane.core.turns.TurnLedger;
 import app.clearpane.store.project.Milestone;
+import app.clearpane.usecases.plan.ThePlan;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;

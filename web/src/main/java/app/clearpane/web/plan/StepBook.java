@@ -2,6 +2,7 @@ package app.clearpane.web.plan;
 
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.plan.TaskSteps;
+import app.clearpane.usecases.plan.ThePlan;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.stereotype.Component;

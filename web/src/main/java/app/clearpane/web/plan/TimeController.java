@@ -1,9 +1,10 @@
 package app.clearpane.web.plan;
 
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.usecases.hours.SpendTime;
+import app.clearpane.usecases.security.Person;
 import app.clearpane.web.layout.ForOutsideMakers;
 import app.clearpane.web.layout.TeamController;
-import app.clearpane.web.security.Person;
 import java.util.UUID;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.PathVariable;

@@ -1,7 +1,7 @@
 package app.clearpane.web.post;
 
 import app.clearpane.store.post.Mails;
-import app.clearpane.web.layout.NotThere;
+import app.clearpane.usecases.shell.NotThere;
 import com.icegreen.greenmail.util.GreenMail;
 import jakarta.mail.MessagingException;
 import java.io.IOException;

@@ -1,9 +1,10 @@
 package app.clearpane.web.post;
 
 import app.clearpane.store.post.GivenUp;
-import app.clearpane.web.jobs.Jobs;
+import app.clearpane.usecases.jobs.Jobs;
+import app.clearpane.usecases.post.SendMail;
+import app.clearpane.usecases.shell.NotThere;
 import app.clearpane.web.layout.ForOwners;
-import app.clearpane.web.layout.NotThere;
 import app.clearpane.web.layout.TeamController;
 import java.util.UUID;
 import org.springframework.ui.Model;

@@ -1,10 +1,15 @@
 package app.clearpane.web.project;
 
 import app.clearpane.core.project.ProjectId;
+import app.clearpane.usecases.project.ChangePlan;
+import app.clearpane.usecases.project.CloseProject;
+import app.clearpane.usecases.project.DetailsForm;
+import app.clearpane.usecases.project.MilestoneForm;
+import app.clearpane.usecases.project.PhaseForm;
+import app.clearpane.usecases.security.Person;
 import app.clearpane.web.layout.ForManagers;
 import app.clearpane.web.layout.ForOutsideMakers;
 import app.clearpane.web.layout.TeamController;
-import app.clearpane.web.security.Person;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;

@@ -7,7 +7,9 @@ import app.clearpane.core.project.Covers;
 import app.clearpane.core.project.PhaseTemplate;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.project.HouseHabits;
-import app.clearpane.web.layout.Input;
+import app.clearpane.usecases.project.OpenProject;
+import app.clearpane.usecases.project.Reckoned;
+import app.clearpane.usecases.shell.Input;
 import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -62,7 +64,7 @@ record ProjectForm(
      *
      * @param hidden what is not there for whoever asks
      * @param known the house's templates by identifier
-     * @throws app.clearpane.web.layout.Refused with everything that is wrong
+     * @throws app.clearpane.usecases.shell.Refused with everything that is wrong
      */
     OpenProject.Wanted wanted(
             Predicate<ProjectId> hidden, Function<UUID, Optional<PhaseTemplate>> known, WorkingCalendar calendar) {

@@ -5,7 +5,9 @@ import app.clearpane.store.deliverable.Deliverables;
 import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.store.deliverable.clientside.VisibleDeliverables;
 import app.clearpane.store.exposure.clientside.Viewer;
-import app.clearpane.web.layout.NotThere;
+import app.clearpane.usecases.said.CallByName;
+import app.clearpane.usecases.said.Side;
+import app.clearpane.usecases.shell.NotThere;
 import java.util.List;
 import org.springframework.stereotype.Component;
 

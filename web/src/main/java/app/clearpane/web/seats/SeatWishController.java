@@ -1,8 +1,9 @@
 package app.clearpane.web.seats;
 
+import app.clearpane.usecases.seats.WishSeat;
+import app.clearpane.usecases.security.Person;
 import app.clearpane.web.layout.ForManagers;
 import app.clearpane.web.layout.TeamController;
-import app.clearpane.web.security.Person;
 import java.util.UUID;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.PathVariable;

@@ -2,6 +2,7 @@ package app.clearpane.web.security;
 
 import app.clearpane.core.agency.EmailAddress;
 import app.clearpane.store.agency.People;
+import app.clearpane.usecases.security.Person;
 import app.clearpane.web.layout.AsksAgain;
 import app.clearpane.web.layout.Typed;
 import jakarta.servlet.http.HttpServletRequest;

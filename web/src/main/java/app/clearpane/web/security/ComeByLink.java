@@ -8,6 +8,7 @@ import app.clearpane.core.record.event.PeopleActs;
 import app.clearpane.store.exposure.LinkSeats;
 import app.clearpane.store.exposure.Panes;
 import app.clearpane.store.record.Records;
+import app.clearpane.usecases.security.Person;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;

@@ -1,5 +1,6 @@
 package app.clearpane.web.security;
 
+import app.clearpane.usecases.security.Person;
 import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;

@@ -1,6 +1,7 @@
 package app.clearpane.web.security;
 
 import app.clearpane.store.agency.SignIns;
+import app.clearpane.usecases.security.Person;
 import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;

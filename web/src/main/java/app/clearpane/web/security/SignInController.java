@@ -1,6 +1,7 @@
 package app.clearpane.web.security;
 
 import app.clearpane.store.agency.People;
+import app.clearpane.usecases.security.Person;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import org.jspecify.annotations.Nullable;

@@ -1,5 +1,6 @@
 package app.clearpane.web.security;
 
+import app.clearpane.usecases.security.Person;
 import java.util.List;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.springframework.security.core.Authentication;

@@ -1,7 +1,8 @@
 package app.clearpane.web.security;
 
 import app.clearpane.store.agency.Sessions;
-import app.clearpane.web.layout.NotThere;
+import app.clearpane.usecases.security.Person;
+import app.clearpane.usecases.shell.NotThere;
 import jakarta.servlet.http.HttpSession;
 import java.time.Instant;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;

@@ -5,6 +5,7 @@ import app.clearpane.core.agency.TeamMemberId;
 import app.clearpane.core.files.Sha256;
 import app.clearpane.store.agency.People;
 import app.clearpane.store.agency.TeamMember;
+import app.clearpane.usecases.security.Person;
 import java.time.Clock;
 import java.util.Locale;
 import java.util.Optional;

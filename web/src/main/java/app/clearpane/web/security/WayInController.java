@@ -3,6 +3,7 @@ package app.clearpane.web.security;
 import app.clearpane.core.files.Sha256;
 import app.clearpane.store.agency.WaysIn;
 import app.clearpane.store.exposure.LinkSeats;
+import app.clearpane.usecases.security.Person;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;

@@ -1,7 +1,8 @@
 package app.clearpane.web.security;
 
 import app.clearpane.core.files.Sha256;
-import app.clearpane.web.layout.Speech;
+import app.clearpane.usecases.security.Person;
+import app.clearpane.usecases.shell.Speech;
 import org.springframework.security.core.Authentication;
 import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.stereotype.Component;

@@ -4,10 +4,14 @@ import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.deliverable.Deliverables;
+import app.clearpane.usecases.security.Person;
+import app.clearpane.usecases.signoff.ChangeSigning;
+import app.clearpane.usecases.signoff.CloseRound;
+import app.clearpane.usecases.signoff.CountSilence;
+import app.clearpane.usecases.signoff.SetStandIn;
 import app.clearpane.web.layout.ForManagers;
 import app.clearpane.web.layout.TeamController;
 import app.clearpane.web.project.ProjectFrame;
-import app.clearpane.web.security.Person;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -75,7 +79,8 @@ class RoundController {
             ChangeSigning.SigningForm form,
             @RequestParam(defaultValue = "") String checklist,
             @AuthenticationPrincipal Person me) {
-        changeSigning.usual(project, form, app.clearpane.web.clearance.ReleaseVersion.lines(checklist), me.actor());
+        changeSigning.usual(
+                project, form, app.clearpane.usecases.clearance.ReleaseVersion.lines(checklist), me.actor());
         return "redirect:/t/projects/" + project + "/deliverables";
     }
 

@@ -2,8 +2,8 @@ package app.clearpane.web.signoff;
 
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.reminders.SilenceTerms;
+import app.clearpane.usecases.shell.Speech;
 import app.clearpane.web.layout.FormStates;
-import app.clearpane.web.layout.Speech;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Component;

@@ -21,6 +21,7 @@ import app.clearpane.core.exposure.Setting;
 import app.clearpane.core.exposure.Showing;
 import app.clearpane.core.exposure.Visibility;
 import app.clearpane.core.exposure.Why;
+import app.clearpane.usecases.exposure.ReasonWords;
 import app.clearpane.web.layout.WordsOfATest;
 import java.time.Instant;
 import java.util.Arrays;

@@ -27,9 +27,18 @@ import org.springframework.beans.factory.annotation.Autowired;
 /** What goes with a note, in a browser: pasted pictures, names that are offered, and the forms of a crowded sheet. */
 class NotesJourneyTest extends Journey {
     private static final String PASTE = """
-      area => { const canvas = document.createElement('canvas'); canvas.width = 60; canvas.height = 40; canvas.getContext('2d').fillRect(5, 5, 20, 20);
-        return new Promise(done => canvas.toBlob(blob => { const data = new DataTransfer(); data.items.add(new File([blob], 'image.png', { type: 'image/png' }));
-          area.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true })); done(); })); }""";
+      area => {
+        const canvas = document.createElement('canvas');
+        canvas.width = 60;
+        canvas.height = 40;
+        canvas.getContext('2d').fillRect(5, 5, 20, 20);
+        return new Promise(done => canvas.toBlob(blob => {
+          const data = new DataTransfer();
+          data.items.add(new File([blob], 'image.png', { type: 'image/png' }));
+          area.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }));
+          done();
+        }));
+      }""";
 
     @Autowired
     private Deliverables deliverables;

@@ -3,7 +3,10 @@ package app.clearpane.web.layout;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.clearpane.store.Stale;
-import app.clearpane.web.House;
+import app.clearpane.usecases.House;
+import app.clearpane.usecases.shell.AskFirst;
+import app.clearpane.usecases.shell.NotThere;
+import app.clearpane.usecases.shell.Refused;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;

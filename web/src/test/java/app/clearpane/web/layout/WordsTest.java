@@ -2,6 +2,7 @@ package app.clearpane.web.layout;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.clearpane.usecases.shell.Words;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;

@@ -7,6 +7,7 @@ import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.plan.TaskFiles;
 import app.clearpane.store.plan.Tasks;
+import app.clearpane.usecases.plan.PutBeside;
 import app.clearpane.web.Acting;
 import app.clearpane.web.DemoHouse;
 import java.io.ByteArrayInputStream;

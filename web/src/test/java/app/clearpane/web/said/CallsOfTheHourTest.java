@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.when;
 
+import app.clearpane.usecases.said.CallsOfTheHour;
 import app.clearpane.web.Acting;
 import java.time.Clock;
 import java.time.Duration;

@@ -2,7 +2,7 @@ package app.clearpane.web.clearance.clientside;
 
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.store.exposure.clientside.Viewer;
-import app.clearpane.web.clearance.KeepCertificate;
+import app.clearpane.usecases.clearance.KeepCertificate;
 import java.io.IOException;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;

@@ -12,7 +12,7 @@ import app.clearpane.store.papers.Paper;
 import app.clearpane.store.plan.clientside.VisibleTasks;
 import app.clearpane.store.project.Milestone;
 import app.clearpane.store.project.clientside.VisibleConcerns;
-import app.clearpane.web.exposure.SectionWords;
+import app.clearpane.usecases.exposure.SectionWords;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Clock;

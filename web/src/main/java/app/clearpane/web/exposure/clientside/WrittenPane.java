@@ -3,7 +3,7 @@ package app.clearpane.web.exposure.clientside;
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.store.plan.clientside.VisibleTasks;
-import app.clearpane.web.layout.Pages;
+import app.clearpane.usecases.shell.Pages;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.HashMap;

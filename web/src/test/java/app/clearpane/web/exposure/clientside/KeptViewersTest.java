@@ -17,7 +17,7 @@ import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.Writes;
 import app.clearpane.store.exposure.clientside.Viewer;
 import app.clearpane.store.exposure.clientside.Viewers;
-import app.clearpane.web.layout.TheAgency;
+import app.clearpane.usecases.shell.TheAgency;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;

@@ -18,7 +18,7 @@ import app.clearpane.core.plan.Today;
 import app.clearpane.core.plan.WorkingCalendar;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.exposure.clientside.Viewer;
-import app.clearpane.web.layout.Pages;
+import app.clearpane.usecases.shell.Pages;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.List;

@@ -1,0 +1,5 @@
+/** The files of a project. */
+@NullMarked
+package app.clearpane.usecases.files;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,106 @@
+package app.clearpane.usecases.followup;
+
+import app.clearpane.core.agency.TeamMemberId;
+import app.clearpane.core.markup.MarkupId;
+import app.clearpane.core.record.event.MarkActs;
+import app.clearpane.store.Stale;
+import app.clearpane.store.agency.TeamMember;
+import app.clearpane.store.deliverable.Deliverable;
+import app.clearpane.store.deliverable.Deliverables;
+import app.clearpane.store.deliverable.VersionRow;
+import app.clearpane.store.markup.MarkupRow;
+import app.clearpane.store.markup.Markups;
+import app.clearpane.usecases.House;
+import app.clearpane.usecases.markup.MarksMoved;
+import app.clearpane.usecases.post.Letter;
+import app.clearpane.usecases.post.WriteMail;
+import app.clearpane.usecases.record.Tell;
+import app.clearpane.usecases.security.Person;
+import app.clearpane.usecases.shell.NotThere;
+import app.clearpane.usecases.shell.Refused;
+import app.clearpane.usecases.shell.TeamSight;
+import app.clearpane.usecases.shell.TheAgency;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Gives a mark to one of the team to see to. Clients are told nothing of it. */
+@Component
+public class GiveMark {
+    private final Markups markups;
+    private final Deliverables deliverables;
+    private final TeamSight sight;
+    private final WriteMail mail;
+    private final TheAgency agency;
+    private final House house;
+    private final Tell tell;
+    private final ApplicationEventPublisher events;
+
+    GiveMark(
+            Markups markups,
+            Deliverables deliverables,
+            TeamSight sight,
+            WriteMail mail,
+            TheAgency agency,
+            House house,
+            Tell tell,
+            ApplicationEventPublisher events) {
+        this.markups = markups;
+        this.deliverables = deliverables;
+        this.sight = sight;
+        this.mail = mail;
+        this.agency = agency;
+        this.house = house;
+        this.tell = tell;
+        this.events = events;
+    }
+
+    /**
+     * Gives it. @param doer empty for nobody in particular @param revision of the mark, as it was seen @return the mark
+     * as it was
+     */
+    @Transactional
+    public MarkupRow to(MarkupId id, Optional<TeamMemberId> doer, int revision, Person.OfTeam by) {
+        MarkupRow mark = NotThere.unless(markups.find(id));
+        if (mark.revision() != revision) {
+            throw new Stale("Mark " + mark.label());
+        }
+        VersionRow version = deliverables.version(mark.version()).orElseThrow();
+        Deliverable deliverable = deliverables.find(version.deliverable()).orElseThrow();
+        Optional<TeamMember> member = doer.flatMap(one -> sight.seeing(deliverable.project(), one));
+        if (doer.isPresent() && member.isEmpty()) {
+            throw Refused.because(
+                    "Whoever you chose is not one of us any more, or does not see this project. Nothing was changed.");
+        }
+        if (doer.equals(Optional.ofNullable(mark.beside().doer()))) {
+            return mark;
+        }
+        markups.give(mark, doer.orElse(null));
+        tell.of(
+                deliverable.project(),
+                deliverable.id().value(),
+                new MarkActs.MarkGiven(
+                        by.actor(),
+                        deliverable.name(),
+                        mark.id(),
+                        mark.label().toString(),
+                        member.map(TeamMember::name).orElse("")));
+        events.publishEvent(new MarksMoved(deliverable.id(), true));
+        member.filter(one -> !one.id().equals(by.memberId()))
+                .ifPresent(one -> mail.to(
+                        one,
+                        new Letter(
+                                "For you: " + deliverable.name() + ", " + mark.label(),
+                                List.of(
+                                        by.fullName() + " asks you to see to mark " + mark.label() + " on “"
+                                                + deliverable.name() + "”, " + version.called() + ":",
+                                        "“" + mark.note() + "”"),
+                                "See it in its place",
+                                house.address() + "/t/versions/" + version.id() + "/light-table?page="
+                                        + mark.place().page() + "#mark-" + mark.id(),
+                                agency.get().name())));
+        return mark;
+    }
+}

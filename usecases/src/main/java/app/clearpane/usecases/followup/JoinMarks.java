@@ -1,0 +1,100 @@
+package app.clearpane.usecases.followup;
+
+import app.clearpane.core.markup.MarkupId;
+import app.clearpane.core.record.Happening;
+import app.clearpane.core.record.event.MarkActs;
+import app.clearpane.store.deliverable.Deliverable;
+import app.clearpane.store.deliverable.Deliverables;
+import app.clearpane.store.deliverable.VersionRow;
+import app.clearpane.store.markup.MarkupRow;
+import app.clearpane.store.markup.Markups;
+import app.clearpane.usecases.markup.Clashes;
+import app.clearpane.usecases.markup.MarksMoved;
+import app.clearpane.usecases.record.Tell;
+import app.clearpane.usecases.security.Person;
+import app.clearpane.usecases.shell.NotThere;
+import app.clearpane.usecases.shell.Refused;
+import java.util.List;
+import java.util.Objects;
+import java.util.function.Function;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/**
+ * Joins marks of several people that ask for the same, so that they are worked on as one; lets them stand alone again.
+ */
+@Component
+public class JoinMarks {
+    private final Markups markups;
+    private final Deliverables deliverables;
+    private final Clashes clashes;
+    private final Tell tell;
+    private final ApplicationEventPublisher events;
+
+    JoinMarks(
+            Markups markups, Deliverables deliverables, Clashes clashes, Tell tell, ApplicationEventPublisher events) {
+        this.markups = markups;
+        this.deliverables = deliverables;
+        this.clashes = clashes;
+        this.tell = tell;
+        this.events = events;
+    }
+
+    /** Lets a mark go along with another. @return it @throws Refused if the two do not ask for a change at one place */
+    @Transactional
+    public MarkupRow join(MarkupId id, MarkupId with, Person.OfTeam by) {
+        MarkupRow mark = NotThere.unless(markups.find(id));
+        MarkupRow other = NotThere.unless(markups.find(with));
+        VersionRow version = deliverables.version(mark.version()).orElseThrow();
+        List<MarkupRow> all = markups.withoutThreads(version.deliverable());
+        if (clashes.sameWishes(version, mark.pane(), all).stream()
+                .noneMatch(pair -> pair.involves(id) && pair.involves(with) && !id.equals(with))) {
+            throw Refused.because("Marks " + other.label() + " and " + mark.label()
+                    + " do not both ask for a change at one place any more. Nothing was joined; look again.");
+        }
+        MarkupId ahead = Objects.requireNonNullElse(other.beside().joinedTo(), other.id());
+        if (ahead.equals(mark.id()) || ahead.equals(mark.beside().joinedTo())) {
+            return mark;
+        }
+        for (MarkupRow one : markups.group(mark)) {
+            markups.join(one, ahead);
+        }
+        tell(
+                mark,
+                version,
+                name -> new MarkActs.MarkJoined(
+                        by.actor(),
+                        name,
+                        mark.id(),
+                        mark.label().toString(),
+                        other.label().toString()));
+        return mark;
+    }
+
+    /** Lets a mark stand alone again; if it goes ahead of others, each of them does. @return it */
+    @Transactional
+    public MarkupRow part(MarkupId id, Person.OfTeam by) {
+        MarkupRow mark = NotThere.unless(markups.find(id));
+        List<MarkupRow> apart = mark.beside().joinedTo() == null
+                ? markups.group(mark).stream()
+                        .filter(one -> one.beside().joinedTo() != null)
+                        .toList()
+                : List.of(mark);
+        apart.forEach(one -> markups.join(one, null));
+        if (!apart.isEmpty()) {
+            tell(
+                    mark,
+                    deliverables.version(mark.version()).orElseThrow(),
+                    name -> new MarkActs.MarkParted(
+                            by.actor(), name, mark.id(), mark.label().toString()));
+        }
+        return mark;
+    }
+
+    private void tell(MarkupRow mark, VersionRow version, Function<String, Happening> what) {
+        Deliverable deliverable = deliverables.find(version.deliverable()).orElseThrow();
+        tell.of(deliverable.project(), deliverable.id().value(), what.apply(deliverable.name()));
+        events.publishEvent(new MarksMoved(deliverable.id(), mark.teamOnly()));
+    }
+}

@@ -1,0 +1,256 @@
+package app.clearpane.usecases.house;
+
+import app.clearpane.core.agency.Name;
+import app.clearpane.core.people.Actor;
+import app.clearpane.core.plan.Stage;
+import app.clearpane.core.plan.Steps;
+import app.clearpane.core.plan.WorkingCalendar;
+import app.clearpane.core.project.PhaseTemplate;
+import app.clearpane.core.project.ProjectId;
+import app.clearpane.core.record.Act;
+import app.clearpane.core.record.event.PeopleActs;
+import app.clearpane.store.deliverable.SigningDefaults;
+import app.clearpane.store.plan.PlannedTask;
+import app.clearpane.store.plan.TaskSteps;
+import app.clearpane.store.project.HouseTemplates;
+import app.clearpane.store.project.Milestone;
+import app.clearpane.store.project.Phase;
+import app.clearpane.store.project.Project;
+import app.clearpane.store.project.Projects;
+import app.clearpane.usecases.plan.PlanBook;
+import app.clearpane.usecases.plan.ThePlan;
+import app.clearpane.usecases.record.Tell;
+import app.clearpane.usecases.shell.Input;
+import app.clearpane.usecases.shell.NotThere;
+import app.clearpane.usecases.shell.Refused;
+import app.clearpane.usecases.shell.TheAgency;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.function.Supplier;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Makes, changes, copies and drops what projects can be laid out from. */
+@Component
+public class KeepTemplate {
+    private static final int LONGEST_OUTLINE = 8_000;
+    private static final int LONGEST_LIST = 4_000;
+    private final HouseTemplates templates;
+    private final Projects projects;
+    private final PlanBook plans;
+    private final TaskSteps steps;
+    private final SigningDefaults signing;
+    private final TheAgency agency;
+    private final Tell tell;
+
+    KeepTemplate(
+            HouseTemplates templates,
+            Projects projects,
+            PlanBook plans,
+            TaskSteps steps,
+            SigningDefaults signing,
+            TheAgency agency,
+            Tell tell) {
+        this.templates = templates;
+        this.projects = projects;
+        this.plans = plans;
+        this.steps = steps;
+        this.signing = signing;
+        this.agency = agency;
+        this.tell = tell;
+    }
+
+    /** Makes one with a single phase, to be written on. */
+    @Transactional
+    public UUID makeBlank(String name, Actor by) {
+        return keep(
+                new PhaseTemplate(
+                        named(name, ""),
+                        "Delivery",
+                        List.of(new PhaseTemplate.Part("Work", 10, List.of())),
+                        Map.of(),
+                        List.of()),
+                by);
+    }
+
+    /**
+     * Makes one from a project: its phases with their working days, the tasks in them, the names of its steps, what is
+     * looked at before a release, and what its last milestone is called.
+     */
+    @Transactional
+    public UUID makeFrom(ProjectId id, String name, Actor by) {
+        Project project = NotThere.unless(projects.find(id));
+        ThePlan plan = plans.of(project);
+        WorkingCalendar calendar = agency.calendar();
+        List<PhaseTemplate.Part> parts = new ArrayList<>();
+        for (Phase phase : plan.phases()) {
+            List<PhaseTemplate.Usual> usual = plan.tasks().stream()
+                    .filter(task -> plan.outline().isLeaf(task.id())
+                            && isIn(plan, task, phase.id())
+                            && task.details().deliverable().isEmpty()
+                            && task.task().stage() != Stage.DROPPED)
+                    .limit(PhaseTemplate.MOST)
+                    .map(task -> new PhaseTemplate.Usual(
+                            said(task),
+                            task.task().side(),
+                            Math.max(1, task.task().shape().days())))
+                    .toList();
+            parts.add(new PhaseTemplate.Part(
+                    phase.name(),
+                    Math.max(
+                            1,
+                            calendar.workingDays(
+                                    phase.startsOn(), phase.endsOn().plusDays(1))),
+                    usual));
+        }
+        if (parts.isEmpty()) {
+            throw Refused.because(project.fullName() + " has no phase yet, so there is nothing to make a template of.");
+        }
+        String finish = projects.milestones(id).stream()
+                .reduce((earlier, later) -> later)
+                .map(Milestone::name)
+                .orElse("Delivery");
+        Map<Stage, List<String>> named = steps.ofProject(id).steps().own().stream()
+                .collect(Collectors.groupingBy(
+                        Steps.Step::stage, Collectors.mapping(Steps.Step::name, Collectors.toList())));
+        return keep(
+                new PhaseTemplate(
+                        named(name, "Like " + project.name()),
+                        finish,
+                        parts,
+                        named,
+                        signing.of(id).checklist()),
+                by);
+    }
+
+    /** Whether a task stands in a phase, by itself or by what it is a part of. */
+    private static boolean isIn(ThePlan plan, PlannedTask task, UUID phase) {
+        Optional<UUID> own = task.details().phase();
+        return own.isPresent()
+                ? own.get().equals(phase)
+                : task.task()
+                        .parent()
+                        .flatMap(parent -> plan.tasks().stream()
+                                .filter(one -> one.id().equals(parent))
+                                .findFirst())
+                        .filter(parent -> isIn(plan, parent, phase))
+                        .isPresent();
+    }
+
+    private static String said(PlannedTask task) {
+        return task.name().startsWith("-") ? task.name().substring(1).strip() : task.name();
+    }
+
+    private String named(String typed, String otherwise) {
+        Input input = new Input();
+        Optional<Name> name = input.name("The template", typed.isBlank() ? otherwise : typed);
+        input.allGood();
+        return unused(name.orElseThrow().value());
+    }
+
+    /** A name that no other one has. */
+    private String unused(String name) {
+        List<String> taken = templates.all().stream()
+                .map(kept -> kept.template().name().toLowerCase(java.util.Locale.ROOT))
+                .toList();
+        String free = name;
+        for (int number = 2; taken.contains(free.toLowerCase(java.util.Locale.ROOT)); number++) {
+            free = name + " (" + number + ")";
+        }
+        return free;
+    }
+
+    private UUID keep(PhaseTemplate template, Actor by) {
+        UUID id = UUID.randomUUID();
+        templates.add(id, template);
+        tell.ofAgency(
+                agency.get().id(),
+                new PeopleActs.HouseSays(Act.HOUSE_TEMPLATE_KEPT, by, template.name(), template.outline()));
+        return id;
+    }
+
+    /** Keeps a copy of one beside it. */
+    @Transactional
+    public UUID copy(UUID id, Actor by) {
+        PhaseTemplate template = NotThere.unless(templates.find(id)).template();
+        return keep(
+                new PhaseTemplate(
+                        unused(template.name()),
+                        template.finish(),
+                        template.parts(),
+                        template.steps(),
+                        template.checklist()),
+                by);
+    }
+
+    /** Changes one. @param typed the names of its steps, by stage */
+    @Transactional
+    public void change(UUID id, TemplateForm form, Map<String, String> typed, Actor by) {
+        HouseTemplates.Kept kept = NotThere.unless(templates.find(id));
+        Input input = new Input();
+        Optional<Name> name = input.name("The template", form.name());
+        Optional<Name> finish = input.name("Its last day", form.finish());
+        String outline = input.text("The phases and tasks", form.outline(), LONGEST_OUTLINE);
+        List<PhaseTemplate.Part> parts = read(input, () -> PhaseTemplate.read(outline), List.of());
+        Map<Stage, List<String>> named = new EnumMap<>(Stage.class);
+        Arrays.stream(Stage.values())
+                .forEach(stage -> named.put(
+                        stage,
+                        Arrays.stream(typed.getOrDefault("step-" + stage.name(), "")
+                                        .split(","))
+                                .map(String::strip)
+                                .filter(step -> !step.isEmpty())
+                                .toList()));
+        read(input, () -> Steps.PLAIN.named(named, UUID::randomUUID), Steps.PLAIN);
+        String checklist = input.text("What is looked at", form.checklist(), LONGEST_LIST);
+        input.require(
+                name.isEmpty()
+                        || templates.all().stream()
+                                .noneMatch(one -> !one.id().equals(id)
+                                        && one.template()
+                                                .name()
+                                                .equalsIgnoreCase(name.get().value())),
+                "There is a template “" + form.name().strip() + "” already.");
+        input.allGood();
+        PhaseTemplate template = new PhaseTemplate(
+                name.orElseThrow().value(),
+                finish.orElseThrow().value(),
+                parts,
+                named,
+                checklist
+                        .lines()
+                        .map(String::strip)
+                        .filter(line -> !line.isEmpty())
+                        .toList());
+        templates.change(new HouseTemplates.Kept(kept.id(), template, form.revision()));
+        tell.ofAgency(
+                agency.get().id(),
+                new PeopleActs.HouseSays(Act.HOUSE_TEMPLATE_CHANGED, by, template.name(), template.outline()));
+    }
+
+    private static <T> T read(Input input, Supplier<T> reader, T otherwise) {
+        try {
+            return reader.get();
+        } catch (IllegalArgumentException wrong) {
+            input.require(false, String.valueOf(wrong.getMessage()));
+            return otherwise;
+        }
+    }
+
+    /** Keeps one no longer; projects laid out from it stay. */
+    @Transactional
+    public void drop(UUID id, int revision, Actor by) {
+        HouseTemplates.Kept kept = NotThere.unless(templates.find(id));
+        templates.drop(new HouseTemplates.Kept(id, kept.template(), revision));
+        tell.ofAgency(
+                agency.get().id(),
+                new PeopleActs.HouseSays(
+                        Act.HOUSE_TEMPLATE_DROPPED, by, kept.template().name(), ""));
+    }
+}

@@ -1,0 +1,315 @@
+package app.clearpane.usecases.markup;
+
+import app.clearpane.core.agency.ContactId;
+import app.clearpane.core.deliverable.VersionId;
+import app.clearpane.core.exposure.SeatState;
+import app.clearpane.core.files.Sha256;
+import app.clearpane.core.markup.MarkupId;
+import app.clearpane.core.markup.MarkupProgress;
+import app.clearpane.core.people.Actor;
+import app.clearpane.core.record.event.MarkActs;
+import app.clearpane.formats.apart.DrawApart;
+import app.clearpane.formats.apart.Wish;
+import app.clearpane.formats.deliverable.UnusableFile;
+import app.clearpane.formats.markup.BroughtMark;
+import app.clearpane.formats.markup.WebAnnotations;
+import app.clearpane.store.deliverable.Deliverable;
+import app.clearpane.store.deliverable.Deliverables;
+import app.clearpane.store.deliverable.VersionRow;
+import app.clearpane.store.exposure.SeatRow;
+import app.clearpane.store.exposure.Seats;
+import app.clearpane.store.files.Vault;
+import app.clearpane.store.markup.MarkupRow;
+import app.clearpane.store.markup.Markups;
+import app.clearpane.usecases.House;
+import app.clearpane.usecases.compare.Writings;
+import app.clearpane.usecases.record.Tell;
+import app.clearpane.usecases.shell.Lasting;
+import app.clearpane.usecases.shell.NotThere;
+import app.clearpane.usecases.shell.Refused;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/**
+ * Brings along notes that somebody made elsewhere, in their own PDF reader or as Web Annotations (M3): first it shows
+ * what is new, then it adds that. Bringing a file twice adds nothing.
+ */
+@Component
+public class BringMarks {
+    private static final int LONGEST_NOTE = MarkForm.LONGEST_NOTE;
+    private static final String PDF = "application/pdf";
+    private static final long LARGEST_TEXT = 20_000_000;
+    private final Deliverables deliverables;
+    private final Markups markups;
+    private final Seats seats;
+    private final Annotations annotations;
+    private final Writings writings;
+    private final Vault vault;
+    private final DrawApart apart;
+    private final House house;
+    private final Lasting lasting;
+    private final Tell tell;
+    private final ApplicationEventPublisher events;
+    private final Clock clock;
+
+    BringMarks(
+            Deliverables deliverables,
+            Markups markups,
+            Seats seats,
+            Annotations annotations,
+            Writings writings,
+            Vault vault,
+            DrawApart apart,
+            House house,
+            Lasting lasting,
+            Tell tell,
+            ApplicationEventPublisher events,
+            Clock clock) {
+        this.events = events;
+        this.deliverables = deliverables;
+        this.markups = markups;
+        this.seats = seats;
+        this.annotations = annotations;
+        this.writings = writings;
+        this.vault = vault;
+        this.apart = apart;
+        this.house = house;
+        this.lasting = lasting;
+        this.tell = tell;
+        this.clock = clock;
+    }
+
+    /**
+     * What a file would bring.
+     *
+     * @param file its digest
+     * @param fresh what is new
+     * @param known how many notes are there already
+     * @param skipped what could not be read, each with the reason
+     * @param doubt why it seems to be another document; empty if it does not
+     * @param seats who could have written them
+     */
+    public record Preview(
+            VersionRow version,
+            Sha256 file,
+            List<BroughtMark> fresh,
+            int known,
+            List<String> skipped,
+            Optional<String> doubt,
+            List<SeatRow> seats) {
+        /** The seat of whoever is named in the file; empty if that is not clear. */
+        public Optional<ContactId> likely() {
+            List<ContactId> named = seats.stream()
+                    .filter(seat ->
+                            fresh.stream().anyMatch(mark -> mark.author().equalsIgnoreCase(seat.name())))
+                    .map(SeatRow::contact)
+                    .toList();
+            return named.size() == 1 ? Optional.of(named.get(0)) : Optional.empty();
+        }
+    }
+
+    /** Keeps a file for looking at. @throws IOException if it cannot be kept */
+    public Sha256 keep(InputStream content) throws IOException {
+        return vault.store(content, house.largestUpload().toBytes()).sha256();
+    }
+
+    /** What a kept file would bring. @throws Refused if it has no notes to read */
+    public Preview preview(VersionId id, Sha256 file) throws IOException {
+        VersionRow version = NotThere.unless(deliverables.version(id));
+        Path path = vault.path(file);
+        if (!Files.exists(path)) {
+            throw new NotThere();
+        }
+        Wish.Noted noted =
+                isPdf(path) ? readPdf(path, version) : new Wish.Noted(readText(path, version), Optional.empty());
+        BroughtMark.Read read = noted.read();
+        Set<String> known = known(version);
+        List<BroughtMark> fresh = read.marks().stream()
+                .filter(mark -> !known.contains(mark.origin()))
+                .filter(mark ->
+                        annotations.sizes(version).containsKey(mark.place().page()))
+                .toList();
+        return new Preview(
+                version,
+                file,
+                fresh,
+                (int) read.marks().stream()
+                        .filter(mark -> known.contains(mark.origin()))
+                        .count(),
+                read.skipped(),
+                noted.doubt(),
+                seats.of(deliverables.find(version.deliverable()).orElseThrow().pane()).stream()
+                        .filter(seat ->
+                                seat.state() != SeatState.ENDED && seat.role().mayMarkUp())
+                        .toList());
+    }
+
+    private Set<String> known(VersionRow version) {
+        Set<String> known = new HashSet<>(markups.origins(version.deliverable()));
+        markups.withoutThreads(version.deliverable()).forEach(mark -> known.add("urn:uuid:" + mark.id()));
+        return known;
+    }
+
+    private static boolean isPdf(Path file) throws IOException {
+        try (InputStream in = Files.newInputStream(file)) {
+            return new String(in.readNBytes(5), java.nio.charset.StandardCharsets.ISO_8859_1).equals("%PDF-");
+        }
+    }
+
+    private Wish.Noted readPdf(Path path, VersionRow version) throws IOException {
+        try {
+            return apart.notes(new Wish.Notes(
+                    path,
+                    PDF.equals(version.mediaType()) ? Optional.of(vault.path(version.sha256())) : Optional.empty()));
+        } catch (UnusableFile unreadable) {
+            throw Refused.because(
+                    "The notes in this PDF could not be read: it is damaged or locked. Nothing was added; ask for "
+                            + "it once more, saved without a password.");
+        }
+    }
+
+    private BroughtMark.Read readText(Path path, VersionRow version) throws IOException {
+        if (Files.size(path) > LARGEST_TEXT) {
+            throw Refused.because("This is neither a PDF nor Web Annotations. Nothing was added.");
+        }
+        try {
+            return WebAnnotations.read(
+                    Files.readString(path),
+                    annotations.sizes(version),
+                    writings.plain(version).orElse(""));
+        } catch (IllegalArgumentException | java.nio.charset.MalformedInputException notAnnotations) {
+            throw Refused.because("This is neither a PDF nor Web Annotations in JSON. Nothing was added.");
+        }
+    }
+
+    /**
+     * What to add.
+     *
+     * @param by whose notes they are
+     * @param insist "yes" to add them although the file seems to be another document
+     */
+    public record BringForm(
+            @Nullable Sha256 file,
+            @Nullable ContactId by,
+            @Nullable String insist) {}
+
+    /**
+     * Adds what is new. @throws Refused if it is another document and nobody insists, or nobody is said to have written
+     * them
+     */
+    @Transactional
+    public void add(VersionId id, BringForm form, Actor broughtBy) throws IOException {
+        if (form.file() == null) {
+            throw Refused.because("Choose the file again: it was not kept.");
+        }
+        Preview preview = preview(id, form.file());
+        if (preview.doubt().isPresent() && !"yes".equals(form.insist())) {
+            throw Refused.because(
+                    "This seems to be another document: " + preview.doubt().get()
+                            + ". Nothing was added; say that it is the same one all the same, if it is.");
+        }
+        SeatRow author = preview.seats().stream()
+                .filter(seat -> seat.contact().equals(form.by()))
+                .findFirst()
+                .orElseThrow(() -> Refused.because("Say whose notes these are."));
+        Deliverable deliverable =
+                deliverables.find(preview.version().deliverable()).orElseThrow();
+        deliverables.lock(deliverable.id());
+        for (BroughtMark mark : preview.fresh()) {
+            add(mark, preview.version(), deliverable, saidToBeBy(broughtBy, author.name()), broughtBy);
+        }
+        tell.of(
+                deliverable.project(),
+                deliverable.id().value(),
+                new MarkActs.MarksBrought(
+                        broughtBy,
+                        deliverable.name(),
+                        preview.fresh().size(),
+                        author.name(),
+                        form.file(),
+                        preview.version().sha256()));
+        events.publishEvent(new MarksMoved(deliverable.id(), preview.version().draft()));
+    }
+
+    /** Nobody can prove who wrote what stands in a file: it is by whoever brought it. */
+    private static MarkupRow.Author saidToBeBy(Actor broughtBy, String said) {
+        return new MarkupRow.Author(
+                broughtBy.name() + ", said to be by " + said,
+                broughtBy.contact().orElse(null),
+                broughtBy.member().orElse(null));
+    }
+
+    private void add(
+            BroughtMark mark, VersionRow version, Deliverable deliverable, MarkupRow.Author author, Actor broughtBy) {
+        boolean draft = version.draft();
+        String note = shortened(mark.note());
+        MarkupId id = new MarkupId(UUID.randomUUID());
+        markups.bring(
+                new MarkupRow(
+                        id,
+                        version.id(),
+                        version.number(),
+                        deliverable.pane(),
+                        draft ? null : markups.nextNumber(version.id(), deliverable.pane()),
+                        draft ? markups.nextTeamNumber(version.id(), deliverable.pane()) : null,
+                        mark.place(),
+                        mark.intent(),
+                        MarkupProgress.OPEN,
+                        note,
+                        mark.replacement().orElse(null),
+                        author,
+                        null,
+                        null,
+                        1,
+                        clock.instant(),
+                        List.of()),
+                mark.origin());
+        mark.thread()
+                .replies()
+                .forEach(reply -> markups.answer(
+                        id,
+                        new MarkupRow.Answer(
+                                null,
+                                shortened(reply.said()),
+                                draft,
+                                said(broughtBy, reply.author(), reply.at()),
+                                clock.instant())));
+        mark.thread()
+                .state()
+                .ifPresent(state -> markups.answer(
+                        id,
+                        new MarkupRow.Answer(
+                                null,
+                                "“" + state.state() + "”, it says in the file.",
+                                draft,
+                                said(broughtBy, state.by(), state.at()),
+                                clock.instant())));
+    }
+
+    /** Whoever brought something, said to be by somebody on a day; a file proves neither. */
+    private MarkupRow.Author said(Actor broughtBy, String name, Optional<Instant> at) {
+        return saidToBeBy(
+                broughtBy,
+                (name.isBlank() ? "somebody" : name)
+                        + at.map(instant -> ", " + lasting.dayOf(instant)).orElse(""));
+    }
+
+    private static String shortened(String words) {
+        return words.length() <= LONGEST_NOTE
+                ? words
+                : words.substring(0, words.offsetByCodePoints(0, LONGEST_NOTE - 2)) + "…";
+    }
+}

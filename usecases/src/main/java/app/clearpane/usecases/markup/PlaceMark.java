@@ -1,0 +1,184 @@
+package app.clearpane.usecases.markup;
+
+import app.clearpane.core.exposure.PaneId;
+import app.clearpane.core.markup.MarkupId;
+import app.clearpane.core.markup.MarkupProgress;
+import app.clearpane.core.record.Act;
+import app.clearpane.core.record.event.MarkActs;
+import app.clearpane.store.deliverable.Deliverable;
+import app.clearpane.store.deliverable.Deliverables;
+import app.clearpane.store.deliverable.Drawings;
+import app.clearpane.store.deliverable.Round;
+import app.clearpane.store.deliverable.VersionRow;
+import app.clearpane.store.markup.MarkupRow;
+import app.clearpane.store.markup.Markups;
+import app.clearpane.usecases.compare.Writings;
+import app.clearpane.usecases.post.TellManager;
+import app.clearpane.usecases.record.Tell;
+import app.clearpane.usecases.said.Attached;
+import app.clearpane.usecases.said.CallByName;
+import app.clearpane.usecases.said.Side;
+import app.clearpane.usecases.said.TellCalled;
+import app.clearpane.usecases.shell.Refused;
+import java.time.Clock;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Places a mark on a version. */
+@Component
+public class PlaceMark {
+    private final Deliverables deliverables;
+    private final Drawings drawings;
+    private final Markups markups;
+    private final Writings writings;
+    private final Tell tell;
+    private final ApplicationEventPublisher events;
+    private final Clock clock;
+    private final CallByName callByName;
+    private final TellCalled tellCalled;
+    private final TellManager tellManager;
+
+    PlaceMark(
+            Deliverables deliverables,
+            Drawings drawings,
+            Markups markups,
+            Writings writings,
+            CallByName callByName,
+            TellCalled tellCalled,
+            TellManager tellManager,
+            Tell tell,
+            ApplicationEventPublisher events,
+            Clock clock) {
+        this.callByName = callByName;
+        this.tellCalled = tellCalled;
+        this.tellManager = tellManager;
+        this.events = events;
+        this.writings = writings;
+        this.deliverables = deliverables;
+        this.drawings = drawings;
+        this.markups = markups;
+        this.tell = tell;
+        this.clock = clock;
+    }
+
+    /**
+     * Places it once, however often it is sent.
+     *
+     * @param once the identifier that the page made for it; empty if it made none
+     */
+    @Transactional
+    public MarkupRow once(
+            Optional<UUID> once, VersionRow version, MarkForm form, List<MarkupRow.Attachment> files, Side side) {
+        Optional<MarkupRow> before = once.flatMap(id -> markups.find(new MarkupId(id)));
+        if (before.isPresent()) {
+            return before.filter(mark ->
+                            mark.version().equals(version.id()) && mark.author().equals(side.author()))
+                    .orElseThrow(() -> Refused.because(
+                            "This note could not be told from another one. Copy your words, open the page "
+                                    + "anew and leave the note again."));
+        }
+        return place(new MarkupId(once.orElseGet(UUID::randomUUID)), version, form, files, side);
+    }
+
+    /**
+     * Places it. Whoever calls this has checked that the version may be seen by whoever asks. @throws Refused if it
+     * cannot stand there
+     */
+    @Transactional
+    public MarkupRow on(VersionRow version, MarkForm form, List<MarkupRow.Attachment> files, Side side) {
+        return place(new MarkupId(UUID.randomUUID()), version, form, files, side);
+    }
+
+    /** Notes by which opening of a link a guest came who placed a mark, so that they are told what becomes of it. */
+    @Transactional
+    public void by(MarkupId mark, UUID opening) {
+        markups.placedBy(mark, opening);
+    }
+
+    private MarkupRow place(
+            MarkupId id, VersionRow version, MarkForm form, List<MarkupRow.Attachment> files, Side side) {
+        Deliverable deliverable = deliverables.find(version.deliverable()).orElseThrow();
+        PaneId pane = side instanceof Side.Client client ? client.viewer().pane() : deliverable.pane();
+        boolean forTeam = side instanceof Side.Team && (form.forTeam() || version.draft());
+        refuseIfNotPossible(version, form, side);
+        CallByName.Where where = new CallByName.Where(deliverable, version, forTeam);
+        String said = form.said();
+        List<MarkupRow.Reference> called = callByName.in(said, where, side);
+        MarkupRow mark = new MarkupRow(
+                id,
+                version.id(),
+                version.number(),
+                pane,
+                forTeam ? null : markups.nextNumber(version.id(), pane),
+                forTeam ? markups.nextTeamNumber(version.id(), pane) : null,
+                form.place(version.kind(), writings.plain(version)),
+                form.intended(),
+                MarkupProgress.OPEN,
+                said,
+                form.replacement(),
+                side.author(),
+                null,
+                null,
+                1,
+                clock.instant(),
+                List.of(),
+                List.of(),
+                new MarkupRow.Beside(new MarkupRow.With(files, called), null, null, null));
+        markups.add(mark);
+        tellCalled.of(mark, said, called, where, side.actor());
+        tell.of(
+                deliverable.project(),
+                deliverable.id().value(),
+                new MarkActs.MarkPlaced(
+                        forTeam ? Act.MARK_PLACED_FOR_TEAM : Act.MARK_PLACED,
+                        side.actor(),
+                        deliverable.name(),
+                        mark.id(),
+                        mark.label().toString(),
+                        version.sha256(),
+                        MarkWords.where(mark.place()),
+                        mark.intent(),
+                        mark.note(),
+                        Optional.ofNullable(mark.replacement()),
+                        Attached.told(files)));
+        events.publishEvent(new MarksMoved(deliverable.id(), forTeam));
+        if (side instanceof Side.Client) {
+            deliverables
+                    .round(version.id())
+                    .filter(round -> !round.open())
+                    .ifPresent(round -> tellOfLater(deliverable, version, mark, round));
+        }
+        return mark;
+    }
+
+    /** What is asked for once a round is over is nobody's turn, so it is told. */
+    private void tellOfLater(Deliverable deliverable, VersionRow version, MarkupRow mark, Round round) {
+        String what = deliverable.name() + ", " + version.called();
+        tellManager.of(
+                deliverable.project(),
+                "Noted afterwards: " + what,
+                List.of(
+                        mark.author().name() + " left " + mark.label() + " on " + what + ", once its round was closed"
+                                + (round.soFar().agreed() ? " and it was agreed" : "") + ":",
+                        "“" + mark.note() + "”",
+                        "It changes nothing of what was decided, and waits for the next version."),
+                new TellManager.Leads(
+                        "See it in its place",
+                        "/t/versions/" + version.id() + "/light-table?page="
+                                + mark.place().page() + "#mark-" + mark.id()));
+    }
+
+    private void refuseIfNotPossible(VersionRow version, MarkForm form, Side side) {
+        if (side instanceof Side.Client client && !client.viewer().role().mayMarkUp()) {
+            throw Refused.because("Your seat is for reading. Ask us if you would like to leave notes.");
+        }
+        if (form.page() < 1
+                || form.page() > drawings.find(version.sha256()).orElseThrow().pages()) {
+            throw Refused.because("This version has no sheet " + form.page() + ". Nothing was saved.");
+        }
+    }
+}

@@ -1,0 +1,51 @@
+package app.clearpane.usecases.markup;
+
+import app.clearpane.core.deliverable.VersionId;
+import app.clearpane.core.markup.ReadingOrder;
+import app.clearpane.store.deliverable.VersionRow;
+import app.clearpane.store.markup.MarkupRow;
+import app.clearpane.usecases.compare.Across;
+import app.clearpane.usecases.compare.Compared;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import org.springframework.stereotype.Component;
+
+/** The marks that stand on a version: placed on it, or carried over to it from earlier ones (M5). */
+@Component
+public class Standing {
+    private final Compared compared;
+
+    Standing(Compared compared) {
+        this.compared = compared;
+    }
+
+    /** Whether a mark stands on this version. @param versions oldest first */
+    public static boolean stands(MarkupRow mark, VersionRow version, List<VersionRow> versions) {
+        List<VersionId> order = versions.stream().map(VersionRow::id).toList();
+        int placed = order.indexOf(mark.version());
+        return mark.progress()
+                .stands(
+                        mark.version().equals(version.id()),
+                        placed >= 0 && placed < order.indexOf(version.id()),
+                        mark.fixedInNumber() != null && mark.fixedInNumber().equals(version.number()));
+    }
+
+    /**
+     * Those marks with their places on the version, in reading order. Marks whose page is gone are not among
+     * them. @param versions oldest first
+     */
+    public List<MarkupRow> on(VersionRow version, List<VersionRow> versions, List<MarkupRow> marks) {
+        List<VersionId> order = versions.stream().map(VersionRow::id).toList();
+        Across across = compared.across(versions.subList(0, order.indexOf(version.id()) + 1));
+        List<MarkupRow> result = new ArrayList<>();
+        for (MarkupRow mark : marks) {
+            if (stands(mark, version, versions)) {
+                across.place(mark.place(), mark.version(), version.id()).ifPresent(place -> result.add(mark.at(place)));
+            }
+        }
+        result.sort(
+                Comparator.comparing(MarkupRow::place, ReadingOrder.BY_BANDS).thenComparing(MarkupRow::createdAt));
+        return result;
+    }
+}

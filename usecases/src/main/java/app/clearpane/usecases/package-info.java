@@ -1,0 +1,5 @@
+/** The application. */
+@NullMarked
+package app.clearpane.usecases;
+
+import org.jspecify.annotations.NullMarked;

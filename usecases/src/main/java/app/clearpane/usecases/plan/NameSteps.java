@@ -1,0 +1,65 @@
+package app.clearpane.usecases.plan;
+
+import app.clearpane.core.people.Actor;
+import app.clearpane.core.plan.Stage;
+import app.clearpane.core.plan.Steps;
+import app.clearpane.core.project.ProjectId;
+import app.clearpane.core.record.event.PlanActs;
+import app.clearpane.store.plan.TaskSteps;
+import app.clearpane.store.project.Project;
+import app.clearpane.store.project.Projects;
+import app.clearpane.usecases.record.Tell;
+import app.clearpane.usecases.shell.NotThere;
+import app.clearpane.usecases.shell.Refused;
+import java.util.Arrays;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Gives the steps of a project's tasks names of the team's own. */
+@Component
+public class NameSteps {
+    private final Projects projects;
+    private final TaskSteps steps;
+    private final KeepPlan keepPlan;
+    private final Tell tell;
+
+    NameSteps(Projects projects, TaskSteps steps, KeepPlan keepPlan, Tell tell) {
+        this.projects = projects;
+        this.steps = steps;
+        this.keepPlan = keepPlan;
+        this.tell = tell;
+    }
+
+    /**
+     * Takes them as typed: by stage, set apart by commas. @throws Refused if they cannot be told apart or are too many
+     */
+    @Transactional
+    public void typed(ProjectId id, Map<String, String> typed, Actor by) {
+        Project project = NotThere.unless(projects.find(id));
+        if (Arrays.stream(Stage.values()).noneMatch(stage -> typed.containsKey(stage.name()))) {
+            throw Refused.because("No step was said. Nothing was changed.");
+        }
+        Map<Stage, List<String>> names = new EnumMap<>(Stage.class);
+        Arrays.stream(Stage.values())
+                .forEach(stage -> names.put(
+                        stage, List.of(typed.getOrDefault(stage.name(), "").split(","))));
+        try {
+            Steps named = steps.steps(id).named(names, UUID::randomUUID);
+            steps.set(id, named);
+            keepPlan.changed(id);
+            tell.of(
+                    id,
+                    id.value(),
+                    new PlanActs.StepsNamed(
+                            by,
+                            project.name(),
+                            named.all().stream().map(Steps.Step::name).toList()));
+        } catch (IllegalArgumentException wrong) {
+            throw Refused.because(wrong.getMessage() + " Nothing was changed.");
+        }
+    }
+}

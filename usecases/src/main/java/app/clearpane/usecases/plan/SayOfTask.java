@@ -1,0 +1,77 @@
+package app.clearpane.usecases.plan;
+
+import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.record.event.PlanActs;
+import app.clearpane.store.exposure.clientside.Viewer;
+import app.clearpane.store.plan.PlannedTask;
+import app.clearpane.store.plan.Tasks;
+import app.clearpane.usecases.post.TellManager;
+import app.clearpane.usecases.record.Tell;
+import app.clearpane.usecases.security.Person;
+import app.clearpane.usecases.shell.Input;
+import app.clearpane.usecases.shell.NotThere;
+import java.nio.charset.StandardCharsets;
+import java.time.Clock;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What people say of a task. */
+@Component
+public class SayOfTask {
+    private static final int LONGEST = 4_000;
+    private final Tasks tasks;
+    private final TellManager tellManager;
+    private final Tell tell;
+    private final Clock clock;
+
+    SayOfTask(Tasks tasks, TellManager tellManager, Tell tell, Clock clock) {
+        this.tasks = tasks;
+        this.tellManager = tellManager;
+        this.tell = tell;
+        this.clock = clock;
+    }
+
+    /** By one of the team. */
+    @Transactional
+    public void byTeam(ItemId id, String said, boolean teamOnly, Person.OfTeam by) {
+        PlannedTask task = NotThere.unless(tasks.find(id));
+        tasks.say(id, words(said), teamOnly, new Tasks.Author(by.fullName(), null, by.memberId()), clock.instant());
+        if (!teamOnly) {
+            tell.of(task.project(), id.value(), new PlanActs.TaskSaid(by.actor(), task.name(), words(said)));
+        }
+    }
+
+    /** By somebody of the clients' side, who sees the task. The manager gets a mail. */
+    @Transactional
+    public void byClient(ItemId id, String said, Viewer viewer) {
+        PlannedTask task = NotThere.unless(tasks.find(id));
+        String text = words(said);
+        tasks.say(id, text, false, new Tasks.Author(viewer.name(), viewer.contact(), null), clock.instant());
+        tell.of(task.project(), id.value(), new PlanActs.TaskSaid(viewer.actor(), task.name(), text));
+        tellManager(task, viewer.name() + " on “" + task.name() + "”", viewer.name() + " says: “" + text + "”", viewer);
+    }
+
+    /**
+     * Tells the manager of a task's project: all that one person does with one task within a few minutes, in one mail.
+     */
+    void tellManager(PlannedTask task, String subject, String sentence, Viewer by) {
+        UUID about = UUID.nameUUIDFromBytes((task.id() + " " + by.seat()).getBytes(StandardCharsets.UTF_8));
+        tellManager.soon(
+                task.project(),
+                about,
+                tellManager.letter(
+                        subject,
+                        List.of(sentence),
+                        new TellManager.Leads("See " + task.name(), "/t/tasks/" + task.id())));
+    }
+
+    private static String words(String said) {
+        Input input = new Input();
+        String text = input.text("What you say", said, LONGEST);
+        input.require(!text.isEmpty(), "Write something first.");
+        input.allGood();
+        return text;
+    }
+}

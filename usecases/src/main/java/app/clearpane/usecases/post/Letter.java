@@ -1,0 +1,24 @@
+package app.clearpane.usecases.post;
+
+import java.util.List;
+
+/**
+ * What a mail says.
+ *
+ * @param subject its subject
+ * @param paragraphs plain sentences, one paragraph each
+ * @param button what following the link does
+ * @param link where the button leads
+ * @param from who signs
+ */
+public record Letter(String subject, List<String> paragraphs, String button, String link, String from) {
+    public Letter {
+        paragraphs = List.copyOf(paragraphs);
+    }
+
+    /** The mail as plain text. */
+    String plain(String firstName) {
+        return "Hello " + firstName + ",\n\n" + String.join("\n\n", paragraphs) + "\n\n" + button + ":\n" + link
+                + "\n\n" + from + "\n";
+    }
+}

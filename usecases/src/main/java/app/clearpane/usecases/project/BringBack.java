@@ -1,0 +1,67 @@
+package app.clearpane.usecases.project;
+
+import app.clearpane.core.exposure.ContentKind;
+import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.people.Actor;
+import app.clearpane.core.project.ProjectId;
+import app.clearpane.core.record.event.PlanActs;
+import app.clearpane.store.exposure.Items;
+import app.clearpane.store.files.ProjectFiles;
+import app.clearpane.usecases.exposure.DeleteItem;
+import app.clearpane.usecases.files.AddFile;
+import app.clearpane.usecases.plan.KeepPlan;
+import app.clearpane.usecases.plan.PlanTask;
+import app.clearpane.usecases.record.Tell;
+import app.clearpane.usecases.shell.NotThere;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Brings back what was deleted, whatever it is, with all that went with it. */
+@Component
+public class BringBack {
+    private final Items items;
+    private final PlanTask planTask;
+    private final ProjectFiles files;
+    private final AddFile addFile;
+    private final DeleteItem deleteItem;
+    private final KeepPlan keepPlan;
+    private final Tell tell;
+
+    BringBack(
+            Items items,
+            PlanTask planTask,
+            ProjectFiles files,
+            AddFile addFile,
+            DeleteItem deleteItem,
+            KeepPlan keepPlan,
+            Tell tell) {
+        this.items = items;
+        this.planTask = planTask;
+        this.files = files;
+        this.addFile = addFile;
+        this.deleteItem = deleteItem;
+        this.keepPlan = keepPlan;
+        this.tell = tell;
+    }
+
+    /**
+     * Brings it back.
+     *
+     * @param sure whether it was said who will see it at once, and confirmed
+     * @throws app.clearpane.usecases.shell.Refused if what it lies in is deleted too, naming it
+     */
+    @Transactional
+    public ProjectId item(ItemId id, boolean sure, Actor by) {
+        Items.Row item = NotThere.unless(items.find(id).filter(Items.Row::deleted));
+        if (item.kind() == ContentKind.TASKS) {
+            return planTask.restore(id, sure, by);
+        }
+        if (item.kind() == ContentKind.FILES && files.findDeleted(id).isPresent()) {
+            return addFile.restore(id, sure, by);
+        }
+        deleteItem.restore(id, sure, by);
+        keepPlan.changed(item.project());
+        tell.of(item.project(), id.value(), new PlanActs.DeletedBroughtBack(by, item.name()));
+        return item.project();
+    }
+}

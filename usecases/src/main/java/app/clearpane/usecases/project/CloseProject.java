@@ -1,0 +1,124 @@
+package app.clearpane.usecases.project;
+
+import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.people.Actor;
+import app.clearpane.core.plan.Stage;
+import app.clearpane.core.plan.Task;
+import app.clearpane.core.project.Ending;
+import app.clearpane.core.project.ProjectId;
+import app.clearpane.core.record.event.PlanActs;
+import app.clearpane.store.deliverable.Deliverable;
+import app.clearpane.store.deliverable.Deliverables;
+import app.clearpane.store.deliverable.VersionRow;
+import app.clearpane.store.project.Project;
+import app.clearpane.store.project.Projects;
+import app.clearpane.usecases.exposure.WhatEnds;
+import app.clearpane.usecases.plan.PlanBook;
+import app.clearpane.usecases.record.Tell;
+import app.clearpane.usecases.shell.AskFirst;
+import app.clearpane.usecases.shell.Input;
+import app.clearpane.usecases.shell.NotThere;
+import app.clearpane.usecases.shell.Words;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Closes a project with how it ended, once it was read what is left open, and takes it up again. */
+@Component
+public class CloseProject {
+    private static final int MOST_SAID = 400;
+    private static final int MOST_NAMED = 12;
+    private final Projects projects;
+    private final Deliverables deliverables;
+    private final PlanBook plans;
+    private final WhatEnds whatEnds;
+    private final Tell tell;
+    private final Clock clock;
+
+    CloseProject(
+            Projects projects, Deliverables deliverables, PlanBook plans, WhatEnds whatEnds, Tell tell, Clock clock) {
+        this.projects = projects;
+        this.deliverables = deliverables;
+        this.plans = plans;
+        this.whatEnds = whatEnds;
+        this.tell = tell;
+        this.clock = clock;
+    }
+
+    /**
+     * Closes it.
+     *
+     * @param ended how it ended, as typed
+     * @param sure whether what is left open was read
+     * @throws AskFirst if it was not
+     */
+    @Transactional
+    public void close(ProjectId id, String ended, String because, boolean sure, Actor by) {
+        Project project = NotThere.unless(projects.find(id));
+        if (project.archivedAt() != null) {
+            return;
+        }
+        Input input = new Input();
+        Optional<Ending> how = input.one("How it ended", ended, Ending::valueOf);
+        String said = input.text("What is said of it", because, MOST_SAID);
+        input.allGood();
+        List<String> open = open(project);
+        if (!sure) {
+            throw new AskFirst(
+                    Stream.concat(ours(open).stream(), whatEnds.byArchiving(id).stream())
+                            .toList(),
+                    "Close it as " + how.orElseThrow().word());
+        }
+        projects.archive(project, how.orElseThrow(), said, clock.instant());
+        tell.of(
+                id,
+                id.value(),
+                new PlanActs.ProjectArchived(
+                        by, project.fullName(), how.orElseThrow().word(), said, open));
+    }
+
+    private static List<String> ours(List<String> open) {
+        if (open.isEmpty()) {
+            return List.of("Nothing of it is left open.");
+        }
+        List<String> named = open.stream()
+                .limit(MOST_NAMED)
+                .map(name -> "“" + name + "”")
+                .collect(Collectors.toCollection(ArrayList::new));
+        if (open.size() > MOST_NAMED) {
+            named.add((open.size() - MOST_NAMED) + " more");
+        }
+        return List.of(
+                (open.size() == 1 ? "This is left open: " : "These are left open: ") + Words.listed(named) + ".");
+    }
+
+    /** The tasks that are not done, and the deliverables that were not released. */
+    private List<String> open(Project project) {
+        Set<ItemId> released = deliverables.versionsOf(project.id()).stream()
+                .filter(version -> deliverables.isReleased(version.id()))
+                .map(VersionRow::deliverable)
+                .collect(Collectors.toSet());
+        return Stream.concat(
+                        plans.of(project).outline().activities().stream()
+                                .filter(task -> task.stage() != Stage.DONE && task.stage() != Stage.DROPPED)
+                                .map(Task::name),
+                        deliverables.of(project.id()).stream()
+                                .filter(one -> !released.contains(one.id()))
+                                .map(Deliverable::name))
+                .toList();
+    }
+
+    /** Takes it up again. */
+    @Transactional
+    public void reopen(ProjectId id, Actor by) {
+        Project project = NotThere.unless(projects.find(id));
+        projects.restore(project);
+        tell.of(id, id.value(), new PlanActs.ProjectRestored(by, project.fullName()));
+    }
+}

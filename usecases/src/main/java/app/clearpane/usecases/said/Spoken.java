@@ -1,0 +1,42 @@
+package app.clearpane.usecases.said;
+
+import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.markup.Naming;
+import app.clearpane.store.markup.MarkupRow;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Some words as a page shows them.
+ *
+ * @param called whether they call somebody or something by name
+ * @param href where they lead; null if they lead nowhere that whoever reads may go
+ */
+public record Spoken(String text, boolean called, @Nullable String href) {
+    /**
+     * A text, cut where it calls somebody or something by name.
+     *
+     * @param with what is called there
+     * @param ways the address of a thing; empty if whoever reads does not see it
+     */
+    public static List<Spoken> of(String text, MarkupRow.With with, Function<ItemId, Optional<String>> ways) {
+        List<Naming.Known<MarkupRow.Reference>> known = with.references().stream()
+                .map(one -> new Naming.Known<>(
+                        one.written().charAt(0), one.written().substring(1), one))
+                .toList();
+        return Naming.cut(text, known).stream()
+                .map(piece -> spoken(piece, ways))
+                .toList();
+    }
+
+    private static Spoken spoken(Naming.Piece<MarkupRow.Reference> piece, Function<ItemId, Optional<String>> ways) {
+        if (piece.named().isEmpty()) {
+            return new Spoken(piece.text(), false, null);
+        }
+        ItemId item = piece.named().get().item();
+        Optional<String> way = item == null ? Optional.empty() : ways.apply(item);
+        return new Spoken(piece.text(), item == null || way.isPresent(), way.orElse(null));
+    }
+}

@@ -1,0 +1,218 @@
+package app.clearpane.usecases.said;
+
+import app.clearpane.core.people.Actor;
+import app.clearpane.store.agency.People;
+import app.clearpane.store.markup.MarkupRow;
+import app.clearpane.usecases.House;
+import app.clearpane.usecases.post.Letter;
+import app.clearpane.usecases.post.WriteMail;
+import app.clearpane.usecases.security.LinkKeys;
+import app.clearpane.usecases.shell.TheAgency;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.function.Supplier;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Component;
+
+/**
+ * Tells people by mail that they were called by name in a note, or that what they asked for was answered, in the
+ * transaction in which it is kept.
+ */
+@Component
+public class TellCalled {
+    private final CallByName callByName;
+    private final People people;
+    private final LinkKeys keys;
+    private final WriteMail mail;
+    private final TheAgency agency;
+    private final CallsOfTheHour hour;
+    private final House house;
+
+    TellCalled(
+            CallByName callByName,
+            People people,
+            LinkKeys keys,
+            WriteMail mail,
+            TheAgency agency,
+            CallsOfTheHour hour,
+            House house) {
+        this.callByName = callByName;
+        this.people = people;
+        this.keys = keys;
+        this.mail = mail;
+        this.agency = agency;
+        this.hour = hour;
+        this.house = house;
+    }
+
+    /** Writes to each of them but the one who wrote it. @param mark on which it was said @param by who called them */
+    public void of(MarkupRow mark, String said, List<MarkupRow.Reference> called, CallByName.Where where, Actor by) {
+        String at = "?page=" + mark.place().page() + "#mark-" + mark.id();
+        called.stream()
+                .flatMap(
+                        one -> one.member() == null || Optional.of(one.member()).equals(by.member())
+                                ? Stream.empty()
+                                : people.member(one.member()).stream())
+                .distinct()
+                .filter(member -> hour.mayCall(by))
+                .forEach(member -> tell(
+                        new Addressee(member.name(), member.email()),
+                        member.id().value(),
+                        letter(
+                                mark,
+                                said,
+                                where,
+                                by,
+                                () -> house.address() + "/t/versions/"
+                                        + where.version().id() + "/light-table" + at),
+                        where));
+        called.stream()
+                .flatMap(one ->
+                        one.contact() == null || Optional.of(one.contact()).equals(by.contact())
+                                ? Stream.empty()
+                                : callByName.reads(one.contact(), where).stream())
+                .distinct()
+                .forEach(seat -> people.contact(seat.contact())
+                        .filter(contact -> hour.mayCall(by))
+                        .ifPresent(contact -> tell(
+                                new Addressee(contact.name(), contact.email()),
+                                contact.id().value(),
+                                letter(
+                                        mark,
+                                        said,
+                                        where,
+                                        by,
+                                        () -> keys.forContact(
+                                                contact.id(),
+                                                "/c/panes/" + seat.pane() + "/versions/"
+                                                        + where.version().id() + at)),
+                                where)));
+    }
+
+    /**
+     * Writes to whoever wrote a mark that it was answered. Whoever was called by name in the answer knows already.
+     *
+     * @param done what was done to it, as "set it aside"; empty if something was only said
+     */
+    public void writerOf(
+            MarkupRow mark,
+            String said,
+            Optional<String> done,
+            List<MarkupRow.Reference> called,
+            CallByName.Where where,
+            Actor by) {
+        MarkupRow.Author writer = mark.author();
+        boolean own = writer.contact() != null && Optional.of(writer.contact()).equals(by.contact())
+                || writer.member() != null && Optional.of(writer.member()).equals(by.member());
+        boolean knows = called.stream()
+                .anyMatch(one -> one.contact() != null && one.contact().equals(writer.contact())
+                        || one.member() != null && one.member().equals(writer.member()));
+        if (own || knows) {
+            return;
+        }
+        String at = "?page=" + mark.place().page() + "#mark-" + mark.id();
+        Optional.ofNullable(writer.member())
+                .flatMap(people::member)
+                .ifPresent(member -> tell(
+                        new Addressee(member.name(), member.email()),
+                        member.id().value(),
+                        answered(
+                                mark,
+                                said,
+                                done,
+                                where,
+                                by,
+                                house.address() + "/t/versions/"
+                                        + where.version().id() + "/light-table" + at),
+                        where));
+        Optional.ofNullable(writer.contact())
+                .flatMap(contact -> callByName.reads(contact, where))
+                .ifPresent(seat -> people.contact(seat.contact())
+                        .ifPresent(contact -> tell(
+                                new Addressee(contact.name(), contact.email()),
+                                contact.id().value(),
+                                answered(
+                                        mark,
+                                        said,
+                                        done,
+                                        where,
+                                        by,
+                                        keys.forContact(
+                                                contact.id(),
+                                                "/c/panes/" + seat.pane() + "/versions/"
+                                                        + where.version().id() + at)),
+                                where)));
+    }
+
+    private Letter answered(
+            MarkupRow mark, String said, Optional<String> done, CallByName.Where where, Actor by, String link) {
+        return answered(mark, said, done, where, by, link, agency.get().name());
+    }
+
+    /** That a note was answered. @param from who writes */
+    static Letter answered(
+            MarkupRow mark,
+            String said,
+            Optional<String> done,
+            CallByName.Where where,
+            Actor by,
+            String link,
+            String from) {
+        List<String> lines = Stream.of(
+                        Optional.of(by.name() + " " + done.map(act -> act + ":").orElse("answered")
+                                + " what you noted on “" + where.deliverable().name() + "”, "
+                                + where.version().called() + ": “" + mark.note() + "”"),
+                        Optional.of(said).filter(words -> !words.isEmpty()).map(words -> "“" + words + "”"))
+                .flatMap(Optional::stream)
+                .toList();
+        return new Letter(
+                "Answered: " + where.deliverable().name() + ", " + mark.label(),
+                lines,
+                "See it in its place",
+                link,
+                from);
+    }
+
+    private record Addressee(String name, String email) {}
+
+    private Letter letter(MarkupRow mark, String said, CallByName.Where where, Actor by, Supplier<String> link) {
+        return new Letter(
+                by.name() + " asks for you: " + where.deliverable().name() + ", " + mark.label(),
+                List.of(
+                        by.name() + " calls you by name in a note on “"
+                                + where.deliverable().name() + "”, "
+                                + where.version().called() + ":",
+                        "“" + said + "”"),
+                "See it in its place",
+                link.get(),
+                agency.get().name());
+    }
+
+    /** The first of an hour at once, the others together at its end. */
+    private void tell(Addressee whom, UUID id, Letter letter, CallByName.Where where) {
+        UUID about = UUID.nameUUIDFromBytes((id + " " + where.deliverable().id()).getBytes(StandardCharsets.UTF_8));
+        CallsOfTheHour.Call call = hour.call(about);
+        if (call.number() == 1) {
+            mail.toOutside(whom.name(), whom.email(), letter);
+            return;
+        }
+        mail.takeBack(about);
+        int more = call.number() - 1;
+        Letter together = more == 1
+                ? letter
+                : new Letter(
+                        more + " more notes are for you: " + where.deliverable().name(),
+                        Stream.concat(
+                                        Stream.of("Within an hour you were called by name or answered in " + more
+                                                + " more notes on “"
+                                                + where.deliverable().name() + "”. The last of them:"),
+                                        letter.paragraphs().stream())
+                                .toList(),
+                        letter.button(),
+                        letter.link(),
+                        letter.from());
+        mail.together(whom.name(), whom.email(), together, about, call.until());
+    }
+}

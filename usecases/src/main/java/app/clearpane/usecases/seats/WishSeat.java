@@ -1,0 +1,189 @@
+package app.clearpane.usecases.seats;
+
+import app.clearpane.core.agency.EmailAddress;
+import app.clearpane.core.agency.Name;
+import app.clearpane.core.exposure.SeatId;
+import app.clearpane.core.exposure.SeatRole;
+import app.clearpane.core.exposure.SeatState;
+import app.clearpane.core.people.Actor;
+import app.clearpane.core.project.ProjectId;
+import app.clearpane.core.record.Act;
+import app.clearpane.core.record.event.PeopleActs;
+import app.clearpane.store.agency.Contact;
+import app.clearpane.store.agency.People;
+import app.clearpane.store.exposure.Panes;
+import app.clearpane.store.exposure.SeatWish;
+import app.clearpane.store.exposure.SeatWishes;
+import app.clearpane.store.exposure.Seats;
+import app.clearpane.store.exposure.clientside.Viewer;
+import app.clearpane.usecases.exposure.GiveSeat;
+import app.clearpane.usecases.post.TellManager;
+import app.clearpane.usecases.project.TakeInContact;
+import app.clearpane.usecases.record.Tell;
+import app.clearpane.usecases.shell.Input;
+import app.clearpane.usecases.shell.NotThere;
+import app.clearpane.usecases.shell.Refused;
+import java.time.Clock;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Takes in whom a lead voice wishes to have at their pane, and gives them the seat or says why not. */
+@Component
+public class WishSeat {
+    private static final int LONGEST_ANSWER = 400;
+    private static final int MOST_OPEN = 20;
+    private final SeatWishes wishes;
+    private final Seats seats;
+    private final Panes panes;
+    private final People people;
+    private final TakeInContact takeIn;
+    private final GiveSeat giveSeat;
+    private final TellManager tellManager;
+    private final Tell tell;
+    private final Clock clock;
+
+    WishSeat(
+            SeatWishes wishes,
+            Seats seats,
+            Panes panes,
+            People people,
+            TakeInContact takeIn,
+            GiveSeat giveSeat,
+            TellManager tellManager,
+            Tell tell,
+            Clock clock) {
+        this.wishes = wishes;
+        this.seats = seats;
+        this.panes = panes;
+        this.people = people;
+        this.takeIn = takeIn;
+        this.giveSeat = giveSeat;
+        this.tellManager = tellManager;
+        this.tell = tell;
+        this.clock = clock;
+    }
+
+    /** Somebody as typed. @param role what they shall do: one of {@link SeatRole} */
+    public record Typed(String name, String email, String says, String role) {}
+
+    /** Keeps the wish, and tells the manager. @throws Refused if they have a seat there, or are named already */
+    @Transactional
+    public void name(Viewer viewer, Typed typed, Actor by) {
+        if (!viewer.leadVoice() || !viewer.mayAct()) {
+            throw new NotThere();
+        }
+        Input input = new Input();
+        Optional<Name> name = input.name("The name", typed.name());
+        Optional<EmailAddress> email = input.email("The mail address", typed.email());
+        String says = input.text("What they do", typed.says(), Name.LONGEST).strip();
+        Optional<SeatRole> role = input.one("What they shall do", typed.role(), SeatRole::valueOf);
+        input.allGood();
+        String address = email.orElseThrow().value();
+        Panes.Row pane = NotThere.unless(panes.find(viewer.pane()));
+        if (seats.of(pane.id()).stream()
+                .anyMatch(
+                        seat -> seat.state() != SeatState.ENDED && seat.email().equalsIgnoreCase(address))) {
+            throw Refused.because(address + " sees this page already. Nothing was changed.");
+        }
+        List<SeatWish> open = wishes.open(pane.project());
+        if (open.stream()
+                .anyMatch(wish -> wish.pane().equals(pane.id()) && wish.email().equalsIgnoreCase(address))) {
+            throw Refused.because("You named " + address + " already; we have not answered yet. Nothing was changed.");
+        }
+        if (open.size() >= MOST_OPEN) {
+            throw Refused.because("There are " + MOST_OPEN
+                    + " people named that we have not answered yet. Wait for our answer, or write to us.");
+        }
+        SeatWish wish = new SeatWish(
+                UUID.randomUUID(),
+                pane.id(),
+                viewer.contact(),
+                viewer.name(),
+                name.orElseThrow().value(),
+                address,
+                says,
+                role.orElseThrow(),
+                clock.instant(),
+                null,
+                null,
+                "");
+        wishes.add(wish);
+        tell.of(
+                pane.project(),
+                pane.id().value(),
+                new PeopleActs.SeatWished(
+                        Act.SEAT_WISHED, by, pane.name(), wish.name(), wish.email(), role.orElseThrow()));
+        tellManager.of(
+                pane.project(),
+                viewer.name() + " names somebody: " + wish.name(),
+                List.of(
+                        viewer.name() + " would like " + wish.name() + " (" + address
+                                + (says.isEmpty() ? "" : ", " + says) + ") to have a seat at “" + pane.name() + "”, as "
+                                + inWords(role.orElseThrow()) + ".",
+                        "Nothing is shown to them until you give it."),
+                new TellManager.Leads("Give the seat, or answer", "/t/projects/" + pane.project() + "/people#wishes"));
+    }
+
+    private static String inWords(SeatRole role) {
+        return role.name().toLowerCase(Locale.ROOT);
+    }
+
+    /**
+     * Gives the seat: takes them in if need be, and sends them their link where the pane is published. @throws Refused
+     * if it was answered meanwhile
+     */
+    @Transactional
+    public ProjectId give(UUID id, Actor by) {
+        SeatWish wish = unanswered(id);
+        Panes.Row pane = panes.find(wish.pane()).orElseThrow();
+        Contact asking = people.contact(wish.by()).orElseThrow();
+        String organisation = people.clients().stream()
+                .filter(client -> client.id().equals(asking.client()))
+                .findFirst()
+                .orElseThrow()
+                .name();
+        Contact contact = takeIn.to(
+                pane.project(), new TakeInContact.Typed(organisation, wish.name(), wish.email(), wish.says()), by);
+        SeatId seat = giveSeat.to(pane.id(), contact.id(), wish.role(), by);
+        if (pane.publishedAt() != null) {
+            giveSeat.sendLink(seat, by);
+        }
+        settle(wish, true, "");
+        return pane.project();
+    }
+
+    /** Says no, and why. @throws Refused if it was answered meanwhile */
+    @Transactional
+    public ProjectId decline(UUID id, String why, Actor by) {
+        SeatWish wish = unanswered(id);
+        Input input = new Input();
+        String answer = input.text("Why not", why, LONGEST_ANSWER).strip();
+        input.require(!answer.isEmpty(), "Say why not; " + wish.byName() + " reads it.");
+        input.allGood();
+        settle(wish, false, answer);
+        Panes.Row pane = panes.find(wish.pane()).orElseThrow();
+        tell.of(
+                pane.project(),
+                pane.id().value(),
+                new PeopleActs.SeatWished(Act.SEAT_WISH_DECLINED, by, pane.name(), wish.name(), answer, wish.role()));
+        return pane.project();
+    }
+
+    private SeatWish unanswered(UUID id) {
+        SeatWish wish = NotThere.unless(wishes.find(id));
+        if (wish.settledAt() != null) {
+            throw Refused.changedMeanwhile("This was answered already. Nothing was changed.");
+        }
+        return wish;
+    }
+
+    private void settle(SeatWish wish, boolean given, String answer) {
+        if (!wishes.settle(wish.id(), given, answer, clock.instant())) {
+            throw Refused.changedMeanwhile("This was answered meanwhile. Nothing was changed.");
+        }
+    }
+}

@@ -1,0 +1,158 @@
+package app.clearpane.usecases.signoff;
+
+import app.clearpane.core.deliverable.VersionId;
+import app.clearpane.core.markup.MarkupProgress;
+import app.clearpane.core.record.event.DecisionActs;
+import app.clearpane.core.signoff.TakingBack;
+import app.clearpane.store.agency.People;
+import app.clearpane.store.deliverable.Deliverable;
+import app.clearpane.store.deliverable.Deliverables;
+import app.clearpane.store.deliverable.ExtraRounds;
+import app.clearpane.store.deliverable.Round;
+import app.clearpane.store.deliverable.VersionRow;
+import app.clearpane.store.deliverable.clientside.VisibleDeliverables;
+import app.clearpane.store.exposure.clientside.Viewer;
+import app.clearpane.store.markup.Markups;
+import app.clearpane.store.project.Projects;
+import app.clearpane.usecases.House;
+import app.clearpane.usecases.plan.ReviewsFollow;
+import app.clearpane.usecases.post.Letter;
+import app.clearpane.usecases.post.WriteMail;
+import app.clearpane.usecases.record.Tell;
+import app.clearpane.usecases.shell.NotThere;
+import app.clearpane.usecases.shell.Refused;
+import app.clearpane.usecases.shell.TheAgency;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.List;
+import java.util.Objects;
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/**
+ * Takes a decision back: for ten minutes, and as long as nothing was built on it. It stays in the Record, as does its
+ * taking back.
+ */
+@Component
+public class TakeBackDecision {
+    private final VisibleDeliverables visible;
+    private final Deliverables deliverables;
+    private final ExtraRounds extraRounds;
+    private final Markups markups;
+    private final ReviewsFollow reviewsFollow;
+    private final Projects projects;
+    private final People people;
+    private final WriteMail mail;
+    private final TheAgency agency;
+    private final House house;
+    private final Tell tell;
+    private final Clock clock;
+
+    TakeBackDecision(
+            VisibleDeliverables visible,
+            Deliverables deliverables,
+            ExtraRounds extraRounds,
+            Markups markups,
+            ReviewsFollow reviewsFollow,
+            Projects projects,
+            People people,
+            WriteMail mail,
+            TheAgency agency,
+            House house,
+            Tell tell,
+            Clock clock) {
+        this.visible = visible;
+        this.deliverables = deliverables;
+        this.extraRounds = extraRounds;
+        this.markups = markups;
+        this.reviewsFollow = reviewsFollow;
+        this.projects = projects;
+        this.people = people;
+        this.mail = mail;
+        this.agency = agency;
+        this.house = house;
+        this.tell = tell;
+        this.clock = clock;
+    }
+
+    /** Takes back the latest that a viewer said. @throws Refused if it is too late, or something was built on it */
+    @Transactional
+    public void by(Viewer viewer, VersionId id) {
+        VersionRow version = NotThere.unless(visible.version(viewer, id));
+        Deliverable deliverable = deliverables.find(version.deliverable()).orElseThrow();
+        deliverables.lock(deliverable.id());
+        Round round = NotThere.unless(deliverables.round(id));
+        Round.Said said = NotThere.unless(round.madeBy(viewer.contact()));
+        if (round.mayTakeBackUntil(viewer.contact(), clock.instant()).isEmpty()) {
+            throw Refused.because(
+                    "A decision can be taken back for ten minutes, as long as nobody went on from it. Write to us "
+                            + "if it was a mistake. Nothing was changed.");
+        }
+        if (TakingBack.isBuiltOn(
+                said.at(),
+                round.open(),
+                deliverables.isReleased(id),
+                deliverables.versions(deliverable.id()).stream()
+                        .map(VersionRow::createdAt)
+                        .toList())) {
+            throw Refused.changedMeanwhile(
+                    "We have gone on from your decision already, so it cannot be taken back. Write to us if it was "
+                            + "a mistake. Nothing was changed.");
+        }
+        takeBack(viewer, deliverable, version, round, said);
+    }
+
+    private void takeBack(Viewer viewer, Deliverable deliverable, VersionRow version, Round round, Round.Said said) {
+        deliverables.takeBack(round.id(), said, clock.instant());
+        extraRounds.takeBack(deliverable.id(), viewer.contact(), said.at());
+        markups.of(deliverable.id()).stream()
+                .filter(mark -> mark.progress() == MarkupProgress.CONFIRMED
+                        && !mark.answers().isEmpty())
+                .filter(mark ->
+                        mark.answers().get(mark.answers().size() - 1).at().equals(said.at())
+                                && viewer.contact()
+                                        .equals(mark.answers()
+                                                .get(mark.answers().size() - 1)
+                                                .author()
+                                                .contact()))
+                .forEach(mark -> markups.unconfirm(mark, said.at()));
+        if (!round.open()) {
+            deliverables.reopen(round.id());
+            reviewsFollow.reopened(viewer.project(), deliverable.id(), viewer.actor());
+        }
+        tell.of(
+                viewer.project(),
+                deliverable.id().value(),
+                new DecisionActs.SignoffTakenBack(
+                        viewer.actor(),
+                        deliverable.name(),
+                        Objects.requireNonNull(version.number()),
+                        said.decision(),
+                        round.number(),
+                        said.at()));
+        boolean dropped = mail.takeBack(DecideOnVersion.about(round.id(), viewer.contact(), said.at()));
+        if (!dropped || said.batch() != null) {
+            tellManager(viewer, deliverable, version, said);
+        }
+    }
+
+    /** Where they were told of it already, or are about to be with others. */
+    private void tellManager(Viewer viewer, Deliverable deliverable, VersionRow version, Round.Said said) {
+        String what = deliverable.name() + ", version " + version.number();
+        Instant told = said.batch() == null ? Instant.EPOCH : said.at().plus(TakingBack.WITHIN);
+        projects.find(viewer.project())
+                .flatMap(project -> people.member(project.manager()))
+                .ifPresent(manager -> mail.onceCertain(
+                        manager,
+                        new Letter(
+                                "Taken back: " + what,
+                                List.of(viewer.name() + " took back what was decided on " + what
+                                        + " a few minutes ago. The round is open, and it is their turn again."),
+                                "See " + deliverable.name(),
+                                house.address() + "/t/deliverables/" + deliverable.id(),
+                                agency.get().name()),
+                        UUID.randomUUID(),
+                        told));
+    }
+}

@@ -1,6 +1,0 @@
-package app.clearpane.web.compare;
-
-import app.clearpane.store.compare.Comparisons;
-
-/** Tells that two files were compared, or cannot be. */
-record VersionsCompared(Comparisons.Pair pair) {}
