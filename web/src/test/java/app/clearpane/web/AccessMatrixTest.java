@@ -158,7 +158,7 @@ class AccessMatrixTest extends DemoHouse {
                 "whoever has a link",
                 Visitor.by(
                         address(),
-                        makeLink.at(board, new MakeLink.Form("Matrix", false, "", ""), Acting.team("Ines"))
+                        makeLink.make(board, new MakeLink.Form("Matrix", false, "", ""), Acting.team("Ines"))
                                 .address()));
         return people;
     }

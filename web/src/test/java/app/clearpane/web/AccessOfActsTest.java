@@ -341,7 +341,7 @@ class AccessOfActsTest extends DemoHouse {
                 .orElseThrow()
                 .id();
         PaneId board = panes.ofProject(project).get(0).id();
-        String key = makeLink.at(board, new MakeLink.Form("Acts " + marks, marks, "", ""), Acting.team("Ines"))
+        String key = makeLink.make(board, new MakeLink.Form("Acts " + marks, marks, "", ""), Acting.team("Ines"))
                 .address()
                 .replaceAll("^.*/p/", "");
         LinkSeats.Link link = linkSeats.at(Sha256.ofText(key)).orElseThrow();

@@ -39,7 +39,7 @@ class AxisOfProjectsTest extends DemoHouse {
             for (Phase phase : projects.phases(project.id())) {
                 List<MatchResult> bars = Pattern.compile(
                                 "<title>" + Pattern.quote(phase.name().replace("&", "&amp;"))
-                                        + ", [^<]*</title><rect class=\"[a-z_]+\"([^>]*)>")
+                                        + ", [^<]*</title>\\s*<rect class=\"[a-z_]+\"([^>]*)>")
                         .matcher(drawing)
                         .results()
                         .toList();

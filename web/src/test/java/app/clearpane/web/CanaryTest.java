@@ -128,7 +128,7 @@ class CanaryTest extends DemoHouse {
                 .filter(v -> v.fileName().equals("visitor-map-2.pdf"))
                 .findFirst()
                 .orElseThrow();
-        storeVersion.to(
+        storeVersion.store(
                 map.deliverable(),
                 new StoreVersion.Arriving(
                         canary() + ".svg",
@@ -204,7 +204,7 @@ class CanaryTest extends DemoHouse {
     }
 
     private ItemId file(Project project, Optional<ItemId> folder) throws Exception {
-        return addFile.to(
+        return addFile.add(
                 project.id(),
                 folder,
                 canary() + ".txt",
@@ -224,7 +224,7 @@ class CanaryTest extends DemoHouse {
                 "Saltgrass", "Hob &amp; Barley", "Ellerby", "Fabricators", "Garrow", "dov@garrow", "Floor poured");
         List<String> notOttolines = Stream.concat(forOthers.stream(), Stream.of("Invoice 2 of 4", "Proposal for the"))
                 .toList();
-        String passerBy = makeLink.at(
+        String passerBy = makeLink.make(
                         panes.ofProject(project.id()).get(1).id(),
                         new MakeLink.Form("Passer-by", false, "", ""),
                         Acting.team("Ines"))

@@ -13,6 +13,8 @@ import app.clearpane.store.project.Phase;
 import app.clearpane.store.project.Project;
 import app.clearpane.usecases.plan.PlanTask;
 import app.clearpane.usecases.security.Person;
+import java.time.DayOfWeek;
+import java.time.temporal.TemporalAdjusters;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -193,7 +195,13 @@ class ChangedLaterTest extends AtTheMill {
         ines.post(
                 at("/milestones"),
                 ines.token(),
-                Map.of("name", "Mill open day", "fallsOn", today().plusDays(400).toString()));
+                Map.of(
+                        "name",
+                        "Mill open day",
+                        "fallsOn",
+                        today().plusDays(400)
+                                .with(TemporalAdjusters.next(DayOfWeek.SUNDAY))
+                                .toString()));
         Milestone day = projects.milestones(mill()).stream()
                 .filter(one -> one.name().equals("Mill open day"))
                 .findFirst()

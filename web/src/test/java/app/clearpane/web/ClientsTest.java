@@ -195,7 +195,7 @@ class ClientsTest extends AtTheMill {
                 people.contactAt(new EmailAddress("tomas@hobandbarley.example")).orElseThrow();
         Contact goes =
                 people.contactAt(new EmailAddress("reed@hobandbarley.example")).orElseThrow();
-        giveSeat.to(pane().id(), goes.id(), app.clearpane.core.exposure.SeatRole.REVIEWER, Acting.team("Ines"));
+        giveSeat.give(pane().id(), goes.id(), app.clearpane.core.exposure.SeatRole.REVIEWER, Acting.team("Ines"));
         String at = "/t/contacts/" + goes.id() + "/merge";
         HttpResponse<String> asked =
                 ines.post(at, ines.token(), Map.of("into", stays.id().toString()));

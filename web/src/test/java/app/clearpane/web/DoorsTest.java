@@ -129,7 +129,7 @@ class DoorsTest extends AtTheMill {
                 .isEqualTo(200);
         Visitor looking = Visitor.by(
                 address(),
-                makeLink.at(pane().id(), new MakeLink.Form("Only looks", false, "", ""), Acting.team("Ines"))
+                makeLink.make(pane().id(), new MakeLink.Form("Only looks", false, "", ""), Acting.team("Ines"))
                         .address());
         assertThat(looking.upload(
                                 "/c/panes/" + pane().id() + "/tasks/" + java.util.UUID.randomUUID() + "/files",

@@ -299,7 +299,7 @@ class ExposureInputTest extends DemoHouse {
     @Test
     void aLinkThatOpensNothingLooksLikeOneThatNeverWas() throws Exception {
         panes.publish(panes.find(pane).orElseThrow(), clock.instant());
-        MakeLink.Made taken = makeLink.at(pane, new MakeLink.Form("Taken", false, "", ""), Acting.team("Ines"));
+        MakeLink.Made taken = makeLink.make(pane, new MakeLink.Form("Taken", false, "", ""), Acting.team("Ines"));
         makeLink.revoke(taken.link(), Acting.team("Ines"));
         HttpResponse<String> revoked = new Visitor(address()).get(taken.address());
         HttpResponse<String> unknown = new Visitor(address()).get("/p/" + "x".repeat(22));
@@ -317,7 +317,7 @@ class ExposureInputTest extends DemoHouse {
     void aPasscodeIsNotGuessed() throws Exception {
         panes.publish(panes.find(pane).orElseThrow(), clock.instant());
         MakeLink.Made made =
-                makeLink.at(pane, new MakeLink.Form("Guarded", false, "maple tree", ""), Acting.team("Ines"));
+                makeLink.make(pane, new MakeLink.Form("Guarded", false, "maple tree", ""), Acting.team("Ines"));
         Visitor stranger = new Visitor(address());
         String token = Visitor.token(stranger.get(made.address()).body());
         int tried = 0;

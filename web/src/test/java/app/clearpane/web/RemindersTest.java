@@ -85,14 +85,14 @@ class RemindersTest extends AtTheMill {
         Round round = round(bag);
         Instant first = dayAfter(round.dueAt(), 2);
         for (int server = 0; server < 3; server++) {
-            sendReminders.at(first);
+            sendReminders.sendDue(first);
         }
         await().until(() -> mails("imre@hobandbarley.example", "Reminded bag, version 1") == 2
                 && mails("grete@hobandbarley.example", "Reminded bag, version 1") == 2);
-        sendReminders.at(first.plusSeconds(3_600));
+        sendReminders.sendDue(first.plusSeconds(3_600));
         VersionRow version = deliverables.version(round.version()).orElseThrow();
         deciding(grete(), version, "SIGN_OFF").call();
-        sendReminders.at(dayAfter(round.dueAt(), 4));
+        sendReminders.sendDue(dayAfter(round.dueAt(), 4));
         await().until(() -> mails("imre@hobandbarley.example", "Reminded bag, version 1") == 3);
         assertThat(mails("grete@hobandbarley.example", "Reminded bag, version 1"))
                 .as("asked, and reminded once")
@@ -100,7 +100,7 @@ class RemindersTest extends AtTheMill {
         assertThat(ines().get("/t/deliverables/" + bag).body()).contains("has not decided, reminded");
         assertThat(ines().get("/t/projects/" + mill() + "/record").body()).contains("reminded somebody of");
         deciding(imre(), version, "SIGN_OFF").call();
-        sendReminders.at(dayAfter(round.dueAt(), 6));
+        sendReminders.sendDue(dayAfter(round.dueAt(), 6));
         assertThat(mails("imre@hobandbarley.example", "Reminded bag, version 1"))
                 .isEqualTo(3);
     }
@@ -113,7 +113,7 @@ class RemindersTest extends AtTheMill {
                         .statusCode())
                 .isEqualTo(302);
         assertThat(reminders.rhythm()).isEmpty();
-        sendReminders.at(dayAfter(round(bag).dueAt(), 2));
+        sendReminders.sendDue(dayAfter(round(bag).dueAt(), 2));
         assertThat(reminders.delivered(List.of(bag.value()))).isEmpty();
         assertThat(ines.post(
                                 "/t/calendar/reminders",
@@ -142,7 +142,7 @@ class RemindersTest extends AtTheMill {
         ItemId bag = sentTo("Unanswered bag", "ALL");
         Round round = round(bag);
         Instant late = dayAfter(round.dueAt(), 12);
-        countSilence.at(late);
+        countSilence.countAt(late);
         assertThat(round(bag).said()).as("nothing was agreed").isEmpty();
         HttpResponse<String> nowhere =
                 ines.post("/t/projects/" + mill() + "/silence", ines.token(), Map.of("days", "3", "agreed", " "));
@@ -156,14 +156,14 @@ class RemindersTest extends AtTheMill {
                 .isEqualTo(302);
         assertThat(ines.get("/t/projects/" + mill() + "/stand-ins").body())
                 .contains("Who says nothing for 3 working days past due", "our contract, section 4");
-        countSilence.at(late);
+        countSilence.countAt(late);
         assertThat(round(bag).said()).as("nobody was reminded").isEmpty();
-        sendReminders.at(dayAfter(round.dueAt(), 2));
+        sendReminders.sendDue(dayAfter(round.dueAt(), 2));
         await().until(() -> reminders.delivered(List.of(bag.value())).size() == 2);
-        countSilence.at(dayAfter(round.dueAt(), 2));
+        countSilence.countAt(dayAfter(round.dueAt(), 2));
         assertThat(round(bag).said()).as("not yet").isEmpty();
-        countSilence.at(late);
-        countSilence.at(late);
+        countSilence.countAt(late);
+        countSilence.countAt(late);
         assertThat(round(bag).said()).singleElement().satisfies(said -> {
             assertThat(said.bySilence()).isTrue();
             assertThat(said.by()).isEqualTo("Grete Lindholm, by silence");
@@ -185,7 +185,7 @@ class RemindersTest extends AtTheMill {
     void whatWaitsBesideIsToldInTheSameMail() throws Exception {
         ItemId one = sentTo("Bag of two", "ALL");
         ItemId other = sentTo("Bag beside it", "ALL");
-        sendReminders.at(dayAfter(round(one).dueAt(), 2));
+        sendReminders.sendDue(dayAfter(round(one).dueAt(), 2));
         await().until(() ->
                 reminders.delivered(List.of(one.value(), other.value())).size() == 4);
         long together = 0;
@@ -208,7 +208,7 @@ class RemindersTest extends AtTheMill {
                 .get(0, String.class);
         db.execute("update contact set name = ' ' where email = 'grete@hobandbarley.example'");
         try {
-            sendReminders.at(first);
+            sendReminders.sendDue(first);
         } finally {
             db.execute("update contact set name = ? where email = 'grete@hobandbarley.example'", name);
         }
@@ -216,7 +216,7 @@ class RemindersTest extends AtTheMill {
         assertThat(mails("grete@hobandbarley.example", "Stubborn bag, version 1"))
                 .as("her reminder failed")
                 .isEqualTo(1);
-        sendReminders.at(first.plusSeconds(600));
+        sendReminders.sendDue(first.plusSeconds(600));
         await().until(() -> mails("grete@hobandbarley.example", "Stubborn bag, version 1") == 2);
         assertThat(mails("imre@hobandbarley.example", "Stubborn bag, version 1"))
                 .as("nobody twice")

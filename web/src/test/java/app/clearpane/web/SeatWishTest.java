@@ -140,7 +140,7 @@ class SeatWishTest extends AtTheMill {
     @Test
     void theAddressOfALinkIsSeenAgainAndThatIsRecorded() throws Exception {
         MakeLink.Made made =
-                makeLink.at(pane().id(), new MakeLink.Form("Seen again", false, "", ""), Acting.team("Ines"));
+                makeLink.make(pane().id(), new MakeLink.Form("Seen again", false, "", ""), Acting.team("Ines"));
         MakeLink.Made again = makeLink.show(made.link(), Acting.team("Ines"));
         assertThat(again.address()).isEqualTo(made.address());
         assertThat(makeLink.renew(made.link(), Acting.team("Ines")).address())

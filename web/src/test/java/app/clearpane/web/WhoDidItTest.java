@@ -44,7 +44,7 @@ class WhoDidItTest extends AtTheMill {
     void aGuestWhoGivesASignatorysNameStaysAGuest() throws Exception {
         VersionRow version = sent(ines(), deliverable(ines(), "Guests at the mill", "ALL"));
         MakeLink.Made made =
-                makeLink.at(pane().id(), new MakeLink.Form("Mill paint shop", true, "", ""), Acting.team("Ines"));
+                makeLink.make(pane().id(), new MakeLink.Form("Mill paint shop", true, "", ""), Acting.team("Ines"));
         Visitor guest = new Visitor(address());
         String path = made.address().substring(address().length());
         guest.post(
@@ -98,7 +98,7 @@ class WhoDidItTest extends AtTheMill {
     void aGuestIsToldWhatBecameOfTheirNoteAsLongAsTheLinkOpens() throws Exception {
         VersionRow version = sent(ines(), deliverable(ines(), "Told to guests", "ALL"));
         MakeLink.Made made =
-                makeLink.at(pane().id(), new MakeLink.Form("Told shop", true, "", ""), Acting.team("Ines"));
+                makeLink.make(pane().id(), new MakeLink.Form("Told shop", true, "", ""), Acting.team("Ines"));
         Visitor guest = new Visitor(address());
         String path = made.address().substring(address().length());
         guest.post(

@@ -7,7 +7,7 @@ import app.clearpane.core.record.Act;
 import app.clearpane.core.record.event.PlanActs;
 import app.clearpane.store.project.ProjectWords;
 import app.clearpane.store.project.Projects;
-import app.clearpane.usecases.record.Tell;
+import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.shell.Input;
 import app.clearpane.usecases.shell.NotThere;
 import java.time.Clock;
@@ -22,13 +22,13 @@ public class SayOfProject {
     private static final int LONGEST_SAID = 2_000;
     private final ProjectWords words;
     private final Projects projects;
-    private final Tell tell;
+    private final AuditLog audit;
     private final Clock clock;
 
-    SayOfProject(ProjectWords words, Projects projects, Tell tell, Clock clock) {
+    SayOfProject(ProjectWords words, Projects projects, AuditLog audit, Clock clock) {
         this.words = words;
         this.projects = projects;
-        this.tell = tell;
+        this.audit = audit;
         this.clock = clock;
     }
 
@@ -40,7 +40,7 @@ public class SayOfProject {
         String said = input.text(AboutWords.title(part), text, LONGEST_PART);
         input.allGood();
         words.write(project, new ProjectWords.Part(part, said, shown, revision));
-        tell.of(
+        audit.append(
                 project,
                 project.value(),
                 new PlanActs.ProjectSays(Act.PROJECT_SAYS, by, AboutWords.title(part), said, shown));
@@ -55,7 +55,7 @@ public class SayOfProject {
         input.require(!said.isEmpty(), "Write something first.");
         input.allGood();
         words.say(project, new ProjectWords.Said(UUID.randomUUID(), said, by.name(), clock.instant(), shown));
-        tell.of(
+        audit.append(
                 project,
                 project.value(),
                 new PlanActs.ProjectSays(Act.PROJECT_STANDS, by, "How it stands", said, shown));
@@ -71,7 +71,7 @@ public class SayOfProject {
                 .orElseThrow();
         if (said.shown() != shown) {
             words.show(id, shown);
-            tell.of(
+            audit.append(
                     project,
                     project.value(),
                     new PlanActs.ProjectSays(Act.PROJECT_STANDS, by, "How it stands", said.said(), shown));

@@ -10,7 +10,7 @@ import app.clearpane.store.agency.Sessions;
 import app.clearpane.store.agency.TeamMember;
 import app.clearpane.usecases.post.Letter;
 import app.clearpane.usecases.post.WriteMail;
-import app.clearpane.usecases.record.Tell;
+import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.security.Person;
 import app.clearpane.usecases.shell.NotThere;
 import app.clearpane.usecases.shell.Refused;
@@ -30,7 +30,7 @@ public class KeepSecondStep {
     private final Sessions sessions;
     private final WriteMail mail;
     private final TheAgency agency;
-    private final Tell tell;
+    private final AuditLog audit;
 
     KeepSecondStep(
             SecondFactors factors,
@@ -39,14 +39,14 @@ public class KeepSecondStep {
             Sessions sessions,
             WriteMail mail,
             TheAgency agency,
-            Tell tell) {
+            AuditLog audit) {
         this.factors = factors;
         this.codes = codes;
         this.people = people;
         this.sessions = sessions;
         this.mail = mail;
         this.agency = agency;
-        this.tell = tell;
+        this.audit = audit;
     }
 
     /**
@@ -202,10 +202,10 @@ public class KeepSecondStep {
 
     private void write(TeamMember to, String subject, String line) {
         String name = agency.get().name();
-        mail.to(to, new Letter(subject, List.of(line), "Sign in", mail.signInPage(), name));
+        mail.send(to, new Letter(subject, List.of(line), "Sign in", mail.signInPage(), name));
     }
 
     private void tell(Act act, Actor by, String subject) {
-        tell.ofAgency(agency.get().id(), new PeopleActs.SecondStepTurned(act, by, subject));
+        audit.appendOfAgency(agency.get().id(), new PeopleActs.SecondStepTurned(act, by, subject));
     }
 }

@@ -19,7 +19,7 @@ import app.clearpane.store.project.Concerns;
 import app.clearpane.store.project.Projects;
 import app.clearpane.usecases.post.Letter;
 import app.clearpane.usecases.post.WriteMail;
-import app.clearpane.usecases.record.Tell;
+import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.security.LinkKeys;
 import app.clearpane.usecases.security.Person;
 import app.clearpane.usecases.shell.Input;
@@ -49,7 +49,7 @@ public class KeepTeam {
     private final WriteMail mail;
     private final PasswordEncoder passwords;
     private final TheAgency agency;
-    private final Tell tell;
+    private final AuditLog audit;
     private final Clock clock;
 
     KeepTeam(
@@ -60,7 +60,7 @@ public class KeepTeam {
             WriteMail mail,
             PasswordEncoder passwords,
             TheAgency agency,
-            Tell tell,
+            AuditLog audit,
             Clock clock) {
         this.people = people;
         this.reach = reach;
@@ -69,7 +69,7 @@ public class KeepTeam {
         this.mail = mail;
         this.passwords = passwords;
         this.agency = agency;
-        this.tell = tell;
+        this.audit = audit;
         this.clock = clock;
     }
 
@@ -122,7 +122,7 @@ public class KeepTeam {
 
     private void sendLink(TeamMember member) {
         String house = agency.get().name();
-        mail.to(
+        mail.send(
                 member,
                 new Letter(
                         "Your way into Clear Pane at " + house,
@@ -221,7 +221,7 @@ public class KeepTeam {
     }
 
     private void tell(Happening happening) {
-        tell.ofAgency(agency.get().id(), happening);
+        audit.appendOfAgency(agency.get().id(), happening);
     }
 
     private static String signedInAs(TeamMemberId id) {

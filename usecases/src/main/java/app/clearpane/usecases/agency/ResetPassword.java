@@ -11,7 +11,7 @@ import app.clearpane.store.agency.TeamMember;
 import app.clearpane.usecases.House;
 import app.clearpane.usecases.post.Letter;
 import app.clearpane.usecases.post.WriteMail;
-import app.clearpane.usecases.record.Tell;
+import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.security.LinkKeys;
 import app.clearpane.usecases.shell.Input;
 import app.clearpane.usecases.shell.Refused;
@@ -34,7 +34,7 @@ public class ResetPassword {
     private final PasswordEncoder passwords;
     private final WriteMail mail;
     private final TheAgency agency;
-    private final Tell tell;
+    private final AuditLog audit;
     private final House house;
     private final Clock clock;
 
@@ -45,7 +45,7 @@ public class ResetPassword {
             PasswordEncoder passwords,
             WriteMail mail,
             TheAgency agency,
-            Tell tell,
+            AuditLog audit,
             House house,
             Clock clock) {
         this.people = people;
@@ -54,7 +54,7 @@ public class ResetPassword {
         this.passwords = passwords;
         this.mail = mail;
         this.agency = agency;
-        this.tell = tell;
+        this.audit = audit;
         this.house = house;
         this.clock = clock;
     }
@@ -70,7 +70,7 @@ public class ResetPassword {
                     clock.instant(),
                     clock.instant().plus(GOOD_FOR));
             String name = agency.get().name();
-            mail.to(
+            mail.send(
                     member,
                     new Letter(
                             "Choose a new password for Clear Pane at " + name,
@@ -114,12 +114,12 @@ public class ResetPassword {
                                 + "ask for another link."));
         people.setPassword(member.id(), passwords.encode(password));
         sessions.end("team:" + member.id());
-        tell.ofAgency(
+        audit.appendOfAgency(
                 agency.get().id(),
                 new PeopleActs.TeamPasswordChosen(
                         new Actor.OfTeam(member.id(), member.name()), member.name(), Optional.of("by a mailed link")));
         String name = agency.get().name();
-        mail.to(
+        mail.send(
                 member,
                 new Letter(
                         "Your password for Clear Pane at " + name + " was changed",

@@ -9,7 +9,7 @@ import app.clearpane.formats.plan.Calendars;
 import app.clearpane.store.plan.Agreements;
 import app.clearpane.store.project.Projects;
 import app.clearpane.usecases.plan.KeepPlan;
-import app.clearpane.usecases.record.Tell;
+import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.shell.Input;
 import app.clearpane.usecases.shell.Refused;
 import app.clearpane.usecases.shell.TheAgency;
@@ -36,14 +36,14 @@ public class SetFreeDays {
     private final Projects projects;
     private final KeepPlan keepPlan;
     private final TheAgency agency;
-    private final Tell tell;
+    private final AuditLog audit;
 
-    SetFreeDays(Agreements agreements, Projects projects, KeepPlan keepPlan, TheAgency agency, Tell tell) {
+    SetFreeDays(Agreements agreements, Projects projects, KeepPlan keepPlan, TheAgency agency, AuditLog audit) {
         this.agreements = agreements;
         this.projects = projects;
         this.keepPlan = keepPlan;
         this.agency = agency;
-        this.tell = tell;
+        this.audit = audit;
     }
 
     @Transactional
@@ -104,7 +104,7 @@ public class SetFreeDays {
     private void counted(Happening happening) {
         agency.freeDaysChanged();
         projects.active().forEach(project -> keepPlan.changed(project.id()));
-        tell.ofAgency(agency.get().id(), happening);
+        audit.appendOfAgency(agency.get().id(), happening);
         TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
             @Override
             public void afterCompletion(int status) {

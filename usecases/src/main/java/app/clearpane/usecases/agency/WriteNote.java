@@ -39,7 +39,7 @@ public class WriteNote {
 
     /** Writes one on a project, or on an item or a contact of it. @return the page where it stands */
     @Transactional
-    public String on(ProjectId project, UUID subject, String typed, boolean forTeam, Person.OfTeam by) {
+    public String write(ProjectId project, UUID subject, String typed, boolean forTeam, Person.OfTeam by) {
         NotThere.unless(projects.find(project));
         String page = page(project, subject);
         Input input = new Input();

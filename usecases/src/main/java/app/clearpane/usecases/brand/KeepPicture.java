@@ -11,7 +11,7 @@ import app.clearpane.formats.deliverable.Work;
 import app.clearpane.store.agency.HousePicture;
 import app.clearpane.store.agency.HousePictures;
 import app.clearpane.store.files.Vault;
-import app.clearpane.usecases.record.Tell;
+import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.shell.Refused;
 import app.clearpane.usecases.shell.TheAgency;
 import java.io.ByteArrayInputStream;
@@ -32,7 +32,7 @@ public class KeepPicture {
     private final Vault vault;
     private final DrawApart apart;
     private final TheAgency agency;
-    private final Tell tell;
+    private final AuditLog audit;
     private final TransactionTemplate transaction;
 
     KeepPicture(
@@ -40,13 +40,13 @@ public class KeepPicture {
             Vault vault,
             DrawApart apart,
             TheAgency agency,
-            Tell tell,
+            AuditLog audit,
             TransactionTemplate transaction) {
         this.pictures = pictures;
         this.vault = vault;
         this.apart = apart;
         this.agency = agency;
-        this.tell = tell;
+        this.audit = audit;
         this.transaction = transaction;
     }
 
@@ -78,7 +78,7 @@ public class KeepPicture {
         transaction.executeWithoutResult(status -> {
             pictures.put(
                     subject, role, new HousePicture(kept.sha256(), drawn.get(0).mediaType()));
-            tell.ofAgency(
+            audit.appendOfAgency(
                     agency.get().id(),
                     new PeopleActs.HouseSays(
                             Act.HOUSE_PICTURE, by, of, kept.sha256().hex()));
@@ -102,7 +102,7 @@ public class KeepPicture {
     @Transactional
     public void drop(UUID subject, HousePictures.Role role, String of, Actor by) {
         pictures.drop(subject, role);
-        tell.ofAgency(agency.get().id(), new PeopleActs.HouseSays(Act.HOUSE_PICTURE, by, of, ""));
+        audit.appendOfAgency(agency.get().id(), new PeopleActs.HouseSays(Act.HOUSE_PICTURE, by, of, ""));
     }
 
     /** Sets the colour of buttons and links on clients' pages; empty for the house's own. */
@@ -115,7 +115,7 @@ public class KeepPicture {
                         .orElseThrow(() -> Refused.because(
                                 "“" + typed.strip() + "” is not a colour like #14706a. Nothing was changed."));
         pictures.setAccent(accent);
-        tell.ofAgency(
+        audit.appendOfAgency(
                 agency.get().id(),
                 new PeopleActs.HouseSays(Act.HOUSE_PICTURE, by, "The colour of clients’ pages", accent));
     }

@@ -11,7 +11,7 @@ import app.clearpane.store.clearance.Checklists;
 import app.clearpane.store.deliverable.Deliverables;
 import app.clearpane.usecases.deliverable.DeliverableState;
 import app.clearpane.usecases.deliverable.States;
-import app.clearpane.usecases.record.Tell;
+import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.shell.Input;
 import app.clearpane.usecases.shell.NotThere;
 import app.clearpane.usecases.shell.Refused;
@@ -34,7 +34,7 @@ public class Conditions {
     private final Deliverables deliverables;
     private final ClearanceOf clearance;
     private final Checklists checklists;
-    private final Tell tell;
+    private final AuditLog audit;
     private final Clock clock;
 
     Conditions(
@@ -42,13 +42,13 @@ public class Conditions {
             Deliverables deliverables,
             ClearanceOf clearance,
             Checklists checklists,
-            Tell tell,
+            AuditLog audit,
             Clock clock) {
         this.states = states;
         this.deliverables = deliverables;
         this.clearance = clearance;
         this.checklists = checklists;
-        this.tell = tell;
+        this.audit = audit;
         this.clock = clock;
     }
 
@@ -64,7 +64,7 @@ public class Conditions {
                 .filter(one -> one.id().equals(line))
                 .findFirst());
         if (ticked ? checklists.tick(line, version, by.name(), clock.instant()) : checklists.untick(line, version)) {
-            tell.of(
+            audit.append(
                     state.deliverable().project(),
                     deliverable.value(),
                     new VersionActs.ChecklistTurned(
@@ -83,7 +83,7 @@ public class Conditions {
         DeliverableState state = states.inBrief(deliverable);
         deliverables.lock(deliverable);
         checklists.set(deliverable, lines);
-        tell.of(
+        audit.append(
                 state.deliverable().project(),
                 deliverable.value(),
                 new VersionActs.ChecklistChanged(by, state.deliverable().name(), lines));
@@ -129,7 +129,7 @@ public class Conditions {
                 .orElseThrow(() -> Refused.because("Nothing was sent yet, so there is nothing to waive."))
                 .id();
         checklists.waive(new Checklists.Waiver(version, condition, why, by.name(), clock.instant()));
-        tell.of(
+        audit.append(
                 state.deliverable().project(),
                 deliverable.value(),
                 new VersionActs.ConditionWaived(

@@ -15,7 +15,7 @@ import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.usecases.House;
 import app.clearpane.usecases.post.Letter;
 import app.clearpane.usecases.post.WriteMail;
-import app.clearpane.usecases.record.Tell;
+import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.security.LinkKeys;
 import app.clearpane.usecases.shell.Input;
 import app.clearpane.usecases.shell.Lasting;
@@ -45,7 +45,7 @@ public class Recipients {
     private final Words words;
     private final Lasting lasting;
     private final House house;
-    private final Tell tell;
+    private final AuditLog audit;
     private final Clock clock;
 
     Recipients(
@@ -58,7 +58,7 @@ public class Recipients {
             Words words,
             Lasting lasting,
             House house,
-            Tell tell,
+            AuditLog audit,
             Clock clock) {
         this.releases = releases;
         this.deliverables = deliverables;
@@ -69,7 +69,7 @@ public class Recipients {
         this.words = words;
         this.lasting = lasting;
         this.house = house;
-        this.tell = tell;
+        this.audit = audit;
         this.clock = clock;
     }
 
@@ -105,7 +105,7 @@ public class Recipients {
                 null,
                 List.of());
         releases.add(recipient, key.hash());
-        tell.of(
+        audit.append(
                 deliverable.project(),
                 deliverable.id().value(),
                 new VersionActs.ReleaseHanded(
@@ -156,7 +156,7 @@ public class Recipients {
         if (!releases.delivered(given.recipient().id(), agency.today(), what, bytes, clock.instant())) {
             return;
         }
-        tell.of(
+        audit.append(
                 given.deliverable().project(),
                 given.deliverable().id().value(),
                 new VersionActs.ReleaseFetched(

@@ -9,7 +9,7 @@ import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.usecases.deliverable.DeliverableState;
 import app.clearpane.usecases.deliverable.States;
 import app.clearpane.usecases.jobs.Jobs;
-import app.clearpane.usecases.record.Tell;
+import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.shell.Input;
 import app.clearpane.usecases.shell.NotThere;
 import app.clearpane.usecases.shell.Refused;
@@ -32,7 +32,7 @@ public class ReleaseVersion {
     private final ClearanceOf clearance;
     private final Releases releases;
     private final Jobs jobs;
-    private final Tell tell;
+    private final AuditLog audit;
     private final Clock clock;
 
     ReleaseVersion(
@@ -41,14 +41,14 @@ public class ReleaseVersion {
             ClearanceOf clearance,
             Releases releases,
             Jobs jobs,
-            Tell tell,
+            AuditLog audit,
             Clock clock) {
         this.states = states;
         this.deliverables = deliverables;
         this.clearance = clearance;
         this.releases = releases;
         this.jobs = jobs;
-        this.tell = tell;
+        this.audit = audit;
         this.clock = clock;
     }
 
@@ -86,7 +86,7 @@ public class ReleaseVersion {
                 Optional.empty(),
                 replaces);
         releases.add(release);
-        tell.of(
+        audit.append(
                 state.deliverable().project(),
                 deliverable.value(),
                 new VersionActs.VersionReleased(
@@ -124,7 +124,7 @@ public class ReleaseVersion {
         }
         releases.recall(id, new Releases.Recall(clock.instant(), by.name(), why));
         DeliverableState state = states.inBrief(release.deliverable());
-        tell.of(
+        audit.append(
                 state.deliverable().project(),
                 release.deliverable().value(),
                 new VersionActs.ReleaseRecalled(by, state.deliverable().name(), id.toString(), why));

@@ -9,7 +9,7 @@ import app.clearpane.core.record.event.PeopleActs;
 import app.clearpane.formats.agency.CardFile;
 import app.clearpane.store.agency.Contact;
 import app.clearpane.store.agency.People;
-import app.clearpane.usecases.record.Tell;
+import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.shell.Refused;
 import app.clearpane.usecases.shell.TheAgency;
 import java.io.IOException;
@@ -27,13 +27,13 @@ import org.springframework.transaction.annotation.Transactional;
 public class BringPeople {
     private final People people;
     private final TheAgency agency;
-    private final Tell tell;
+    private final AuditLog audit;
     private final Clock clock;
 
-    BringPeople(People people, TheAgency agency, Tell tell, Clock clock) {
+    BringPeople(People people, TheAgency agency, AuditLog audit, Clock clock) {
         this.people = people;
         this.agency = agency;
-        this.tell = tell;
+        this.audit = audit;
         this.clock = clock;
     }
 
@@ -145,12 +145,12 @@ public class BringPeople {
             if (line.fate == Fate.ADDED) {
                 ClientId client = people.clientNamed(new Name(line.card.client()), clock.instant());
                 people.addContact(client, name, email, line.card.says(), clock.instant());
-                tell.ofAgency(agency.get().id(), new PeopleActs.ContactAdded(by, name.value(), email.value()));
+                audit.appendOfAgency(agency.get().id(), new PeopleActs.ContactAdded(by, name.value(), email.value()));
             } else {
                 Contact was = people.contactAt(email).orElseThrow();
                 people.changeContact(
                         new Contact(was.id(), was.client(), name.value(), email.value(), line.card.says()));
-                tell.ofAgency(
+                audit.appendOfAgency(
                         agency.get().id(),
                         new PeopleActs.ContactChanged(
                                 by, name.value(), email.value(), was.name() + ", " + was.email()));

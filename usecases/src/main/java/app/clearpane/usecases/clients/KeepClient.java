@@ -12,7 +12,7 @@ import app.clearpane.store.agency.WaysIn;
 import app.clearpane.store.deliverable.Deliverables;
 import app.clearpane.store.deliverable.Round;
 import app.clearpane.usecases.exposure.GiveSeat;
-import app.clearpane.usecases.record.Tell;
+import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.shell.AskFirst;
 import app.clearpane.usecases.shell.Input;
 import app.clearpane.usecases.shell.NotThere;
@@ -35,7 +35,7 @@ public class KeepClient {
     private final GiveSeat giveSeat;
     private final WaysIn waysIn;
     private final TheAgency agency;
-    private final Tell tell;
+    private final AuditLog audit;
     private final Clock clock;
 
     KeepClient(
@@ -44,14 +44,14 @@ public class KeepClient {
             GiveSeat giveSeat,
             WaysIn waysIn,
             TheAgency agency,
-            Tell tell,
+            AuditLog audit,
             Clock clock) {
         this.directory = directory;
         this.deliverables = deliverables;
         this.giveSeat = giveSeat;
         this.waysIn = waysIn;
         this.agency = agency;
-        this.tell = tell;
+        this.audit = audit;
         this.clock = clock;
     }
 
@@ -61,7 +61,7 @@ public class KeepClient {
         Directory.Entry client = NotThere.unless(directory.find(id));
         if (client.relation() != relation) {
             directory.relate(id, relation);
-            tell.ofAgency(
+            audit.appendOfAgency(
                     agency.get().id(),
                     new PeopleActs.ClientChanged(Act.CLIENT_RELATED, by, client.name(), relation.name()));
         }
@@ -83,7 +83,7 @@ public class KeepClient {
         input.allGood();
         if (!client.name().equals(wanted)) {
             directory.rename(id, wanted);
-            tell.ofAgency(
+            audit.appendOfAgency(
                     agency.get().id(), new PeopleActs.ClientChanged(Act.CLIENT_RENAMED, by, wanted, client.name()));
         }
     }
@@ -126,7 +126,7 @@ public class KeepClient {
     public void noteLeft(ContactId id, PeopleActs.ClientChanged why) {
         waysIn.revokeAll(id, clock.instant());
         directory.left(id, clock.instant());
-        tell.ofAgency(agency.get().id(), why);
+        audit.appendOfAgency(agency.get().id(), why);
     }
 
     /** They are back, without their seats. */
@@ -136,7 +136,7 @@ public class KeepClient {
         Directory.Someone who = someone(client, id);
         if (who.leftAt() != null) {
             directory.left(id, null);
-            tell.ofAgency(
+            audit.appendOfAgency(
                     agency.get().id(), new PeopleActs.ClientChanged(Act.CONTACT_BACK, by, who.name(), client.name()));
         }
     }

@@ -81,7 +81,7 @@ public class MergeContact {
         for (Directory.Seated seat : one.seats()) {
             Optional<SeatRow> has = seats.at(seat.pane(), stays).filter(had -> had.state() != SeatState.ENDED);
             if (has.isEmpty()) {
-                SeatId given = giveSeat.to(seat.pane(), stays, seat.role(), by);
+                SeatId given = giveSeat.give(seat.pane(), stays, seat.role(), by);
                 if (seat.state() == SeatState.ACCEPTED) {
                     giveSeat.sendLink(given, by);
                 }

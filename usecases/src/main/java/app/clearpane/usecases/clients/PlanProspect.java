@@ -6,7 +6,7 @@ import app.clearpane.core.record.Act;
 import app.clearpane.core.record.event.PeopleActs;
 import app.clearpane.store.agency.Directory;
 import app.clearpane.store.project.HouseHabits;
-import app.clearpane.usecases.record.Tell;
+import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.shell.Input;
 import app.clearpane.usecases.shell.NotThere;
 import app.clearpane.usecases.shell.TheAgency;
@@ -24,13 +24,13 @@ public class PlanProspect {
     private final Directory directory;
     private final HouseHabits habits;
     private final TheAgency agency;
-    private final Tell tell;
+    private final AuditLog audit;
 
-    PlanProspect(Directory directory, HouseHabits habits, TheAgency agency, Tell tell) {
+    PlanProspect(Directory directory, HouseHabits habits, TheAgency agency, AuditLog audit) {
         this.directory = directory;
         this.habits = habits;
         this.agency = agency;
-        this.tell = tell;
+        this.audit = audit;
     }
 
     /** Says how far a prospect is, and what is to be done next. */
@@ -50,7 +50,7 @@ public class PlanProspect {
         Directory.Ahead ahead = new Directory.Ahead(step, next, day.orElse(null));
         if (!ahead.equals(client.ahead())) {
             directory.plan(id, ahead);
-            tell.ofAgency(
+            audit.appendOfAgency(
                     agency.get().id(),
                     new PeopleActs.ClientChanged(
                             Act.CLIENT_NEXT,

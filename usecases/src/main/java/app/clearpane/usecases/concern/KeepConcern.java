@@ -15,7 +15,7 @@ import app.clearpane.store.project.Concerns;
 import app.clearpane.store.project.Projects;
 import app.clearpane.usecases.exposure.DeleteItem;
 import app.clearpane.usecases.exposure.NewItem;
-import app.clearpane.usecases.record.Tell;
+import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.shell.Input;
 import app.clearpane.usecases.shell.NotThere;
 import app.clearpane.usecases.shell.TeamSight;
@@ -33,7 +33,7 @@ public class KeepConcern {
     private final TeamSight sight;
     private final DeleteItem deleteItem;
     private final NewItem newItem;
-    private final Tell tell;
+    private final AuditLog audit;
     private final Clock clock;
 
     KeepConcern(
@@ -42,14 +42,14 @@ public class KeepConcern {
             TeamSight sight,
             DeleteItem deleteItem,
             NewItem newItem,
-            Tell tell,
+            AuditLog audit,
             Clock clock) {
         this.concerns = concerns;
         this.projects = projects;
         this.sight = sight;
         this.deleteItem = deleteItem;
         this.newItem = newItem;
-        this.tell = tell;
+        this.audit = audit;
         this.clock = clock;
     }
 
@@ -71,7 +71,7 @@ public class KeepConcern {
         Concern wanted = read(new ItemId(project.value()), project, form);
         ItemId id = newItem.add(project, ContentKind.CONCERNS, wanted.name(), Optional.empty(), by);
         concerns.add(read(id, project, form));
-        tell.of(project, id.value(), said(Act.CONCERN_NOTED, by, wanted));
+        audit.append(project, id.value(), said(Act.CONCERN_NOTED, by, wanted));
         return id;
     }
 
@@ -81,7 +81,7 @@ public class KeepConcern {
         Concern before = NotThere.unless(concerns.find(id));
         Concern wanted = read(id, before.project(), form);
         concerns.change(wanted, clock.instant());
-        tell.of(before.project(), id.value(), said(Act.CONCERN_CHANGED, by, wanted));
+        audit.append(before.project(), id.value(), said(Act.CONCERN_CHANGED, by, wanted));
         return before.project();
     }
 
@@ -91,7 +91,7 @@ public class KeepConcern {
         Concern concern = NotThere.unless(concerns.find(id));
         if (concern.open() == settled) {
             concerns.close(concern, settled ? clock.instant() : null, clock.instant());
-            tell.of(
+            audit.append(
                     concern.project(),
                     id.value(),
                     new PlanActs.ConcernTurned(
@@ -105,7 +105,7 @@ public class KeepConcern {
     public ProjectId delete(ItemId id, Actor by) {
         Concern concern = NotThere.unless(concerns.find(id));
         deleteItem.delete(id, by);
-        tell.of(concern.project(), id.value(), new PlanActs.ConcernDeleted(by, concern.name()));
+        audit.append(concern.project(), id.value(), new PlanActs.ConcernDeleted(by, concern.name()));
         return concern.project();
     }
 

@@ -14,7 +14,7 @@ import app.clearpane.store.deliverable.Deliverables;
 import app.clearpane.store.deliverable.SigningDefaults;
 import app.clearpane.store.exposure.Panes;
 import app.clearpane.usecases.exposure.NewItem;
-import app.clearpane.usecases.record.Tell;
+import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.shell.NotThere;
 import java.time.Clock;
 import java.util.Optional;
@@ -29,7 +29,7 @@ public class AddDeliverable {
     private final Checklists checklists;
     private final Panes panes;
     private final NewItem newItem;
-    private final Tell tell;
+    private final AuditLog audit;
     private final Clock clock;
 
     AddDeliverable(
@@ -38,14 +38,14 @@ public class AddDeliverable {
             Checklists checklists,
             Panes panes,
             NewItem newItem,
-            Tell tell,
+            AuditLog audit,
             Clock clock) {
         this.deliverables = deliverables;
         this.defaults = defaults;
         this.checklists = checklists;
         this.panes = panes;
         this.newItem = newItem;
-        this.tell = tell;
+        this.audit = audit;
         this.clock = clock;
     }
 
@@ -54,7 +54,7 @@ public class AddDeliverable {
 
     /** Adds it. */
     @Transactional
-    public ItemId to(ProjectId project, Wanted wanted, Actor by) {
+    public ItemId add(ProjectId project, Wanted wanted, Actor by) {
         Panes.Row pane = NotThere.unless(
                 panes.find(wanted.pane()).filter(p -> p.project().equals(project)));
         ItemId item =
@@ -67,7 +67,7 @@ public class AddDeliverable {
                 new SigningTerms(
                         wanted.rule(), wanted.reviewDays(), usual.terms().allowance()));
         checklists.set(item, usual.checklist());
-        tell.of(
+        audit.append(
                 project,
                 item.value(),
                 new VersionActs.DeliverableAdded(by, wanted.name().value(), pane.name()));

@@ -13,7 +13,7 @@ import app.clearpane.store.exposure.SeatRow;
 import app.clearpane.usecases.plan.ReviewsFollow;
 import app.clearpane.usecases.post.Letter;
 import app.clearpane.usecases.post.WriteMail;
-import app.clearpane.usecases.record.Tell;
+import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.security.LinkKeys;
 import app.clearpane.usecases.shell.Input;
 import app.clearpane.usecases.shell.NotThere;
@@ -39,7 +39,7 @@ public class RecallVersion {
     private final People people;
     private final WriteMail mail;
     private final LinkKeys keys;
-    private final Tell tell;
+    private final AuditLog audit;
     private final TheAgency agency;
     private final Clock clock;
 
@@ -50,7 +50,7 @@ public class RecallVersion {
             People people,
             WriteMail mail,
             LinkKeys keys,
-            Tell tell,
+            AuditLog audit,
             TheAgency agency,
             Clock clock) {
         this.deliverables = deliverables;
@@ -59,7 +59,7 @@ public class RecallVersion {
         this.people = people;
         this.mail = mail;
         this.keys = keys;
-        this.tell = tell;
+        this.audit = audit;
         this.agency = agency;
         this.clock = clock;
     }
@@ -83,7 +83,7 @@ public class RecallVersion {
         Readers.Audience told = readers.of(deliverable, deliverables.rounds(deliverable.id()));
         deliverables.close(round.id(), Outcome.RECALLED, by.name(), why, clock.instant());
         reviewsFollow.recalled(deliverable.project(), deliverable.id(), by);
-        tell.of(
+        audit.append(
                 deliverable.project(),
                 deliverable.id().value(),
                 new VersionActs.VersionRecalled(
@@ -95,7 +95,7 @@ public class RecallVersion {
 
     private void write(SeatRow seat, Deliverable deliverable, VersionRow version, String why) {
         String what = deliverable.name() + ", " + version.called();
-        mail.to(
+        mail.send(
                 people.contact(seat.contact()).orElseThrow(),
                 new Letter(
                         "Recalled: " + what,

@@ -27,7 +27,7 @@ import app.clearpane.usecases.plan.ReviewsFollow;
 import app.clearpane.usecases.plan.ThePlan;
 import app.clearpane.usecases.post.Letter;
 import app.clearpane.usecases.post.WriteMail;
-import app.clearpane.usecases.record.Tell;
+import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.security.LinkKeys;
 import app.clearpane.usecases.shell.Lasting;
 import app.clearpane.usecases.shell.NotThere;
@@ -59,7 +59,7 @@ public class SendVersion {
     private final ReviewsFollow reviewsFollow;
     private final PlanBook plans;
     private final Projects projects;
-    private final Tell tell;
+    private final AuditLog audit;
     private final TheAgency agency;
     private final Lasting lasting;
     private final Clock clock;
@@ -75,7 +75,7 @@ public class SendVersion {
             ReviewsFollow reviewsFollow,
             PlanBook plans,
             Projects projects,
-            Tell tell,
+            AuditLog audit,
             TheAgency agency,
             Lasting lasting,
             Clock clock) {
@@ -89,7 +89,7 @@ public class SendVersion {
         this.mail = mail;
         this.keys = keys;
         this.reviewsFollow = reviewsFollow;
-        this.tell = tell;
+        this.audit = audit;
         this.agency = agency;
         this.lasting = lasting;
         this.clock = clock;
@@ -148,7 +148,7 @@ public class SendVersion {
                         : Optional.of(LocalDate.ofInstant(
                                 round.dueAt().minusMillis(1), agency.get().zone())),
                 by);
-        tell.of(
+        audit.append(
                 deliverable.project(),
                 deliverable.id().value(),
                 new VersionActs.VersionSent(
@@ -306,7 +306,7 @@ public class SendVersion {
         }
         paragraphs.add((now ? "Please decide by " : "The review ends ") + lasting.zoned(round.dueAt()) + ".");
         seats.invited(seat.id(), sentAt);
-        mail.to(
+        mail.send(
                 people.contact(seat.contact()).orElseThrow(),
                 new Letter(
                         now ? "Sign off: " + what : "To look at: " + what,

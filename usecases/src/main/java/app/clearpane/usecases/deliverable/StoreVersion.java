@@ -16,7 +16,7 @@ import app.clearpane.usecases.House;
 import app.clearpane.usecases.files.FileNames;
 import app.clearpane.usecases.files.TakeInFile;
 import app.clearpane.usecases.jobs.Jobs;
-import app.clearpane.usecases.record.Tell;
+import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.shell.NotThere;
 import app.clearpane.usecases.shell.Refused;
 import java.io.IOException;
@@ -38,7 +38,7 @@ public class StoreVersion {
     private final TakeInFile takeIn;
     private final DrawApart apart;
     private final Jobs jobs;
-    private final Tell tell;
+    private final AuditLog audit;
     private final House house;
     private final TransactionTemplate transaction;
     private final Clock clock;
@@ -50,7 +50,7 @@ public class StoreVersion {
             TakeInFile takeIn,
             DrawApart apart,
             Jobs jobs,
-            Tell tell,
+            AuditLog audit,
             House house,
             TransactionTemplate transaction,
             Clock clock) {
@@ -60,7 +60,7 @@ public class StoreVersion {
         this.takeIn = takeIn;
         this.apart = apart;
         this.jobs = jobs;
-        this.tell = tell;
+        this.audit = audit;
         this.house = house;
         this.transaction = transaction;
         this.clock = clock;
@@ -75,7 +75,7 @@ public class StoreVersion {
      * @throws IOException if it cannot be written; nothing is kept
      * @throws Refused if it cannot be looked at; nothing is kept
      */
-    public VersionRow to(ItemId id, Arriving arriving, Actor by) throws IOException {
+    public VersionRow store(ItemId id, Arriving arriving, Actor by) throws IOException {
         Deliverable deliverable = NotThere.unless(deliverables.find(id));
         apart.warmUp();
         Vault.Stored stored = takeIn.take(deliverable.project(), by, arriving.content());
@@ -110,7 +110,7 @@ public class StoreVersion {
         if (drawings.begin(version.sha256(), version.mediaType(), work.pages())) {
             jobs.enqueue(DrawPages.NAME, version.sha256().hex());
         }
-        tell.of(
+        audit.append(
                 deliverable.project(),
                 deliverable.id().value(),
                 new VersionActs.VersionStored(

@@ -22,7 +22,7 @@ import app.clearpane.store.project.Project;
 import app.clearpane.store.project.Projects;
 import app.clearpane.usecases.post.Letter;
 import app.clearpane.usecases.post.WriteMail;
-import app.clearpane.usecases.record.Tell;
+import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.security.LinkKeys;
 import app.clearpane.usecases.shell.AskFirst;
 import app.clearpane.usecases.shell.NotThere;
@@ -51,7 +51,7 @@ public class GiveSeat {
     private final LinkKeys keys;
     private final WriteMail mail;
     private final TheAgency agency;
-    private final Tell tell;
+    private final AuditLog audit;
     private final Clock clock;
 
     GiveSeat(
@@ -65,7 +65,7 @@ public class GiveSeat {
             LinkKeys keys,
             WriteMail mail,
             TheAgency agency,
-            Tell tell,
+            AuditLog audit,
             Clock clock) {
         this.turnBack = turnBack;
         this.seats = seats;
@@ -77,7 +77,7 @@ public class GiveSeat {
         this.keys = keys;
         this.mail = mail;
         this.agency = agency;
-        this.tell = tell;
+        this.audit = audit;
         this.clock = clock;
     }
 
@@ -99,7 +99,7 @@ public class GiveSeat {
 
     /** Gives a contact a seat at a pane. @throws Refused if they have one */
     @Transactional
-    public SeatId to(PaneId paneId, ContactId contactId, SeatRole role, Actor by) {
+    public SeatId give(PaneId paneId, ContactId contactId, SeatRole role, Actor by) {
         return askAndGive(paneId, contactId, role, true, by);
     }
 
@@ -190,7 +190,7 @@ public class GiveSeat {
                     + (waiting.size() == 1 ? " version" : " versions")
                     + " that nobody has settled yet. Close the round first, then end this seat.");
         }
-        turnBack.of(
+        turnBack.bringBack(
                 pane.project(),
                 Optional.of(pane.id()),
                 one -> one.at().filter(seat.contact()::equals).isPresent(),
@@ -265,7 +265,7 @@ public class GiveSeat {
         String welcome = pane.welcome().isEmpty()
                 ? "Here is where you see how " + project.name() + " is getting on, and what we need from you."
                 : pane.welcome();
-        mail.to(
+        mail.send(
                 people.contact(seat.contact()).orElseThrow(),
                 new Letter(
                         project.name() + ": your page with " + agency.get().name(),
@@ -279,7 +279,7 @@ public class GiveSeat {
     }
 
     private void tell(Panes.Row pane, Happening happening) {
-        tell.of(pane.project(), pane.id().value(), happening);
+        audit.append(pane.project(), pane.id().value(), happening);
     }
 
     static String inWords(SeatRole role) {

@@ -10,7 +10,7 @@ import app.clearpane.core.record.event.PeopleActs;
 import app.clearpane.store.exposure.LinkSeats;
 import app.clearpane.store.exposure.Panes;
 import app.clearpane.store.files.Seal;
-import app.clearpane.usecases.record.Tell;
+import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.security.LinkKeys;
 import app.clearpane.usecases.shell.Input;
 import app.clearpane.usecases.shell.NotThere;
@@ -37,7 +37,7 @@ public class MakeLink {
     private final PasswordEncoder passcodes;
     private final Seal seal;
     private final TheAgency agency;
-    private final Tell tell;
+    private final AuditLog audit;
     private final Clock clock;
 
     MakeLink(
@@ -47,7 +47,7 @@ public class MakeLink {
             PasswordEncoder passcodes,
             Seal seal,
             TheAgency agency,
-            Tell tell,
+            AuditLog audit,
             Clock clock) {
         this.links = links;
         this.panes = panes;
@@ -55,7 +55,7 @@ public class MakeLink {
         this.passcodes = passcodes;
         this.seal = seal;
         this.agency = agency;
-        this.tell = tell;
+        this.audit = audit;
         this.clock = clock;
     }
 
@@ -74,7 +74,7 @@ public class MakeLink {
 
     /** Makes one. */
     @Transactional
-    public Made at(PaneId paneId, Form form, Actor by) {
+    public Made make(PaneId paneId, Form form, Actor by) {
         Panes.Row pane = NotThere.unless(panes.find(paneId));
         Input input = new Input();
         Optional<Name> named = input.name("The link", form.name());
@@ -108,7 +108,7 @@ public class MakeLink {
                 key.hash(),
                 form.passcode().isEmpty() ? null : passcodes.encode(form.passcode()));
         links.sealAddress(link, seal.close(key.address(), LinkSeats.purpose(link)));
-        tell.of(
+        audit.append(
                 pane.project(),
                 paneId.value(),
                 new PeopleActs.LinkMade(
@@ -158,7 +158,7 @@ public class MakeLink {
 
     private ProjectId happened(Act act, LinkSeats.Link link, Actor by) {
         Panes.Row pane = panes.find(link.pane()).orElseThrow();
-        tell.of(pane.project(), pane.id().value(), new PeopleActs.LinkTurned(act, by, pane.name(), link.name()));
+        audit.append(pane.project(), pane.id().value(), new PeopleActs.LinkTurned(act, by, pane.name(), link.name()));
         return pane.project();
     }
 }

@@ -6,7 +6,7 @@ import app.clearpane.core.people.Actor;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.record.event.ShowingActs;
 import app.clearpane.store.exposure.Panes;
-import app.clearpane.usecases.record.Tell;
+import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.shell.NotThere;
 import app.clearpane.usecases.shell.Refused;
 import app.clearpane.usecases.shell.Words;
@@ -20,15 +20,15 @@ import org.springframework.transaction.annotation.Transactional;
 public class PublishPane {
     private final Panes panes;
     private final PaneBoard board;
-    private final Tell tell;
+    private final AuditLog audit;
     private final Clock clock;
     private final Words words;
 
-    PublishPane(Panes panes, PaneBoard board, Tell tell, Clock clock, Words words) {
+    PublishPane(Panes panes, PaneBoard board, AuditLog audit, Clock clock, Words words) {
         this.words = words;
         this.panes = panes;
         this.board = board;
-        this.tell = tell;
+        this.audit = audit;
         this.clock = clock;
     }
 
@@ -55,7 +55,7 @@ public class PublishPane {
                     + ". Look again, then decide.");
         }
         panes.publish(read.seenAt(revision), clock.instant());
-        tell.of(
+        audit.append(
                 read.project(),
                 id.value(),
                 new ShowingActs.PanePublished(by, read.name(), pending.gained(), pending.lost()));
@@ -77,7 +77,7 @@ public class PublishPane {
         }
         PaneBoard.Pending pending = board.pending(read);
         panes.discard(read.seenAt(revision));
-        tell.of(
+        audit.append(
                 read.project(),
                 id.value(),
                 new ShowingActs.PaneDiscarded(by, read.name(), pending.gained(), pending.lost()));

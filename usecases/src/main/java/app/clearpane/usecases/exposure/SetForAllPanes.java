@@ -8,7 +8,7 @@ import app.clearpane.core.record.event.PeopleActs;
 import app.clearpane.core.record.event.ShowingActs;
 import app.clearpane.store.agency.People;
 import app.clearpane.store.exposure.AgencyApertures;
-import app.clearpane.usecases.record.Tell;
+import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.shell.Input;
 import app.clearpane.usecases.shell.Refused;
 import app.clearpane.usecases.shell.TheAgency;
@@ -27,16 +27,21 @@ public class SetForAllPanes {
     private final People people;
     private final EverywhereSeen seen;
     private final TheAgency agency;
-    private final Tell tell;
+    private final AuditLog audit;
     private final Clock clock;
 
     SetForAllPanes(
-            AgencyApertures apertures, People people, EverywhereSeen seen, TheAgency agency, Tell tell, Clock clock) {
+            AgencyApertures apertures,
+            People people,
+            EverywhereSeen seen,
+            TheAgency agency,
+            AuditLog audit,
+            Clock clock) {
         this.apertures = apertures;
         this.people = people;
         this.seen = seen;
         this.agency = agency;
-        this.tell = tell;
+        this.audit = audit;
         this.clock = clock;
     }
 
@@ -63,7 +68,7 @@ public class SetForAllPanes {
     @Transactional
     public void ceilingFilters(ContentKind kind, String folders, boolean sure, Actor by) {
         seen.change(sure, "Set the ceiling", () -> apertures.setCeilingFolders(kind, FolderNames.of(kind, folders)));
-        tell.ofAgency(
+        audit.appendOfAgency(
                 agency.get().id(),
                 new ShowingActs.CeilingFolders(
                         by, agency.get().name(), kind, String.join(", ", FolderNames.of(kind, folders))));
@@ -76,7 +81,7 @@ public class SetForAllPanes {
                 sure,
                 "Set the starting point",
                 () -> apertures.setStartingFolders(kind, FolderNames.of(kind, folders)));
-        tell.ofAgency(
+        audit.appendOfAgency(
                 agency.get().id(),
                 new ShowingActs.StartingPointFolders(
                         by, agency.get().name(), kind, String.join(", ", FolderNames.of(kind, folders))));
@@ -89,7 +94,7 @@ public class SetForAllPanes {
         String rules = input.text("The house rules", typed, LONGEST_RULES);
         input.allGood();
         people.setHouseRules(rules);
-        tell.ofAgency(
+        audit.appendOfAgency(
                 agency.get().id(), new PeopleActs.HouseRulesSet(by, agency.get().name(), rules));
     }
 
@@ -100,7 +105,7 @@ public class SetForAllPanes {
                 sure,
                 may ? "Let clients be given tasks" : "Give clients no tasks",
                 () -> people.setClientsDoTasks(may));
-        tell.ofAgency(
+        audit.appendOfAgency(
                 agency.get().id(),
                 new PeopleActs.ClientsAndTasks(
                         may ? Act.CLIENTS_DO_TASKS : Act.CLIENTS_DO_NO_TASKS,
@@ -118,7 +123,7 @@ public class SetForAllPanes {
     }
 
     private void tell(Act act, ContentKind kind, Aperture aperture, Actor by) {
-        tell.ofAgency(
+        audit.appendOfAgency(
                 agency.get().id(),
                 new ShowingActs.ForAllPanesSet(act, by, agency.get().name(), kind, aperture));
     }

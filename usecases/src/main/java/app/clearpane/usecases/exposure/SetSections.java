@@ -7,7 +7,7 @@ import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.record.event.ShowingActs;
 import app.clearpane.store.exposure.Panes;
 import app.clearpane.store.exposure.Section;
-import app.clearpane.usecases.record.Tell;
+import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.shell.Input;
 import app.clearpane.usecases.shell.NotThere;
 import java.util.ArrayList;
@@ -28,11 +28,11 @@ public class SetSections {
     private static final int LONGEST_TITLE = 80;
     private static final int LONGEST_LINE = 200;
     private final Panes panes;
-    private final Tell tell;
+    private final AuditLog audit;
 
-    SetSections(Panes panes, Tell tell) {
+    SetSections(Panes panes, AuditLog audit) {
         this.panes = panes;
-        this.tell = tell;
+        this.audit = audit;
     }
 
     /**
@@ -62,7 +62,7 @@ public class SetSections {
 
     /** Gives them. */
     @Transactional
-    public ProjectId of(PaneId id, Form form, Actor by) {
+    public ProjectId set(PaneId id, Form form, Actor by) {
         Panes.Row pane = NotThere.unless(panes.find(id));
         int count = form.kind().size();
         Input input = new Input();
@@ -90,7 +90,7 @@ public class SetSections {
         List<Section> placed = new ArrayList<>();
         typed.forEach(one -> placed.add(new Section(one.kind(), placed.size(), one.title(), one.line(), one.off())));
         panes.setSections(id, placed);
-        tell.of(
+        audit.append(
                 pane.project(),
                 id.value(),
                 new ShowingActs.PaneSections(

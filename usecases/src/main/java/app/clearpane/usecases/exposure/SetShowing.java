@@ -12,7 +12,7 @@ import app.clearpane.core.record.Act;
 import app.clearpane.core.record.event.ShowingActs;
 import app.clearpane.store.exposure.Items;
 import app.clearpane.store.exposure.Panes;
-import app.clearpane.usecases.record.Tell;
+import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.shell.NotThere;
 import app.clearpane.usecases.shell.Refused;
 import java.time.Clock;
@@ -34,20 +34,20 @@ public class SetShowing {
     private final Items items;
     private final Panes panes;
     private final TurnBack turnBack;
-    private final Tell tell;
+    private final AuditLog audit;
     private final Clock clock;
 
-    SetShowing(Items items, Panes panes, TurnBack turnBack, Tell tell, Clock clock) {
+    SetShowing(Items items, Panes panes, TurnBack turnBack, AuditLog audit, Clock clock) {
         this.turnBack = turnBack;
         this.items = items;
         this.panes = panes;
-        this.tell = tell;
+        this.audit = audit;
         this.clock = clock;
     }
 
     /** For one pane. */
     @Transactional
-    public ProjectId at(PaneId paneId, ItemId itemId, Showing showing, boolean sure, Actor by) {
+    public ProjectId set(PaneId paneId, ItemId itemId, Showing showing, boolean sure, Actor by) {
         Panes.Row pane = NotThere.unless(panes.find(paneId));
         Items.Row item = NotThere.unless(
                 items.find(itemId).filter(found -> found.project().equals(pane.project())));
@@ -59,7 +59,7 @@ public class SetShowing {
         } else {
             panes.setShowing(paneId, itemId, new Setting(showing, by.name(), clock.instant()));
         }
-        tell.of(
+        audit.append(
                 pane.project(),
                 itemId.value(),
                 new ShowingActs.ShowingChosen(act(showing), by, item.name(), pane.name(), item.kind()));
@@ -87,7 +87,7 @@ public class SetShowing {
                     by);
         }
         panes.setShowings(paneId, these.stream().map(Item::id).toList(), showing, by.name(), clock.instant());
-        tell.of(
+        audit.append(
                 pane.project(),
                 paneId.value(),
                 new ShowingActs.ShowingChosenForMany(
@@ -122,7 +122,8 @@ public class SetShowing {
         Items.Row item = NotThere.unless(items.find(itemId));
         bringBack(item.project(), Set.of(itemId), Optional.empty(), sure, by);
         panes.holdBackEverywhere(itemId, by.name(), clock.instant());
-        tell.of(item.project(), itemId.value(), new ShowingActs.ItemHeldBackEverywhere(by, item.name(), item.kind()));
+        audit.append(
+                item.project(), itemId.value(), new ShowingActs.ItemHeldBackEverywhere(by, item.name(), item.kind()));
         return item.project();
     }
 
@@ -133,7 +134,7 @@ public class SetShowing {
                         || item.ancestors().stream().anyMatch(above -> held.contains(above.id())))
                 .map(Item::id)
                 .collect(Collectors.toSet());
-        turnBack.of(project, pane, one -> lost.contains(one.item()), HELD_BACK, sure, by);
+        turnBack.bringBack(project, pane, one -> lost.contains(one.item()), HELD_BACK, sure, by);
     }
 
     /** Holds it back for every pane, or leaves it to the panes again if it was. */
@@ -151,7 +152,7 @@ public class SetShowing {
     public ProjectId letGo(ItemId itemId, Actor by) {
         Items.Row item = NotThere.unless(items.find(itemId));
         panes.letGo(itemId);
-        tell.of(item.project(), itemId.value(), new ShowingActs.ItemLetGo(by, item.name(), item.kind()));
+        audit.append(item.project(), itemId.value(), new ShowingActs.ItemLetGo(by, item.name(), item.kind()));
         return item.project();
     }
 }

@@ -11,7 +11,7 @@ import app.clearpane.core.record.Act;
 import app.clearpane.core.record.event.ShowingActs;
 import app.clearpane.store.exposure.Panes;
 import app.clearpane.store.project.Projects;
-import app.clearpane.usecases.record.Tell;
+import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.shell.Input;
 import app.clearpane.usecases.shell.NotThere;
 import app.clearpane.usecases.shell.Refused;
@@ -35,15 +35,15 @@ public class SetUpPane {
     private final Panes panes;
     private final Projects projects;
     private final TheAgency agency;
-    private final Tell tell;
+    private final AuditLog audit;
     private final Clock clock;
 
-    SetUpPane(TurnBack turnBack, Panes panes, Projects projects, TheAgency agency, Tell tell, Clock clock) {
+    SetUpPane(TurnBack turnBack, Panes panes, Projects projects, TheAgency agency, AuditLog audit, Clock clock) {
         this.turnBack = turnBack;
         this.panes = panes;
         this.projects = projects;
         this.agency = agency;
-        this.tell = tell;
+        this.audit = audit;
         this.clock = clock;
     }
 
@@ -56,7 +56,7 @@ public class SetUpPane {
         String words = input.text("The welcome", welcome, LONGEST_WELCOME);
         input.allGood();
         PaneId pane = panes.add(project, named.orElseThrow().value(), words, clock.instant());
-        tell.of(
+        audit.append(
                 project,
                 pane.value(),
                 new ShowingActs.PaneAdded(by, named.orElseThrow().value(), Optional.empty()));
@@ -72,7 +72,7 @@ public class SetUpPane {
         Optional<Name> named = input.name("The pane", name);
         input.allGood();
         PaneId pane = panes.copy(like, project, named.orElseThrow().value(), clock.instant());
-        tell.of(
+        audit.append(
                 project,
                 pane.value(),
                 new ShowingActs.PaneAdded(by, named.orElseThrow().value(), Optional.of(from.name())));
@@ -118,7 +118,7 @@ public class SetUpPane {
         Optional<Instant> closes = lastDay.map(
                 day -> day.plusDays(1).atStartOfDay(agency.get().zone()).toInstant());
         if (closes.filter(end -> !end.isAfter(clock.instant())).isPresent()) {
-            turnBack.of(
+            turnBack.bringBack(
                     pane.project(),
                     Optional.of(id),
                     one -> true,
@@ -134,7 +134,7 @@ public class SetUpPane {
                 .under(cover)
                 .open(opens.orElse(null), closes.orElse(null))
                 .seenAt(form.revision()));
-        tell.of(
+        audit.append(
                 pane.project(),
                 id.value(),
                 new ShowingActs.PaneChanged(
@@ -148,7 +148,7 @@ public class SetUpPane {
         Panes.Row pane = NotThere.unless(panes.find(id));
         SetForAllPanes.pickableOrWhole(kind, aperture);
         panes.setAperture(id, kind, aperture);
-        tell.of(pane.project(), id.value(), new ShowingActs.ApertureSet(by, pane.name(), kind, aperture));
+        audit.append(pane.project(), id.value(), new ShowingActs.ApertureSet(by, pane.name(), kind, aperture));
         return pane.project();
     }
 
@@ -158,7 +158,8 @@ public class SetUpPane {
         Panes.Row pane = NotThere.unless(panes.find(id));
         Set<String> names = FolderNames.of(kind, folders);
         panes.setFilters(id, kind, names);
-        tell.of(pane.project(), id.value(), new ShowingActs.FilterSet(by, pane.name(), kind, String.join(", ", names)));
+        audit.append(
+                pane.project(), id.value(), new ShowingActs.FilterSet(by, pane.name(), kind, String.join(", ", names)));
         return pane.project();
     }
 
@@ -170,7 +171,7 @@ public class SetUpPane {
             throw Refused.because("Status is open or closed as a whole; nothing arrives in it.");
         }
         panes.setArrivals(id, kind, shown, by.name(), clock.instant());
-        tell.of(
+        audit.append(
                 pane.project(),
                 id.value(),
                 new ShowingActs.ArrivalsTurned(shown ? Act.ARRIVALS_SHOWN : Act.ARRIVALS_UNSET, by, pane.name(), kind));
@@ -189,7 +190,7 @@ public class SetUpPane {
         } else {
             panes.giveItsOwn(id);
         }
-        tell.of(
+        audit.append(
                 pane.project(),
                 id.value(),
                 new ShowingActs.PaneTurned(follows ? Act.PANE_FOLLOWS : Act.PANE_HAS_ITS_OWN, by, pane.name()));

@@ -9,7 +9,7 @@ import app.clearpane.core.record.event.ShowingActs;
 import app.clearpane.store.exposure.Panes;
 import app.clearpane.store.exposure.SeatRow;
 import app.clearpane.store.exposure.Seats;
-import app.clearpane.usecases.record.Tell;
+import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.shell.AskFirst;
 import app.clearpane.usecases.shell.NotThere;
 import app.clearpane.usecases.shell.Refused;
@@ -27,14 +27,14 @@ public class TakePaneAway {
     private final Seats seats;
     private final List<WaitsAtClient> rooms;
     private final TurnBack turnBack;
-    private final Tell tell;
+    private final AuditLog audit;
 
-    TakePaneAway(Panes panes, Seats seats, List<WaitsAtClient> rooms, TurnBack turnBack, Tell tell) {
+    TakePaneAway(Panes panes, Seats seats, List<WaitsAtClient> rooms, TurnBack turnBack, AuditLog audit) {
         this.panes = panes;
         this.seats = seats;
         this.rooms = rooms;
         this.turnBack = turnBack;
-        this.tell = tell;
+        this.audit = audit;
     }
 
     /**
@@ -55,7 +55,7 @@ public class TakePaneAway {
         if (!sure) {
             throw new AskFirst(follows(pane), "Shut " + pane.name());
         }
-        turnBack.of(
+        turnBack.bringBack(
                 pane.project(),
                 Optional.of(id),
                 one -> true,
@@ -63,7 +63,7 @@ public class TakePaneAway {
                 true,
                 by);
         panes.unpublish(pane.seenAt(revision));
-        tell.of(pane.project(), id.value(), new ShowingActs.PaneTurned(Act.PANE_UNPUBLISHED, by, pane.name()));
+        audit.append(pane.project(), id.value(), new ShowingActs.PaneTurned(Act.PANE_UNPUBLISHED, by, pane.name()));
         return pane.project();
     }
 
@@ -108,7 +108,7 @@ public class TakePaneAway {
                     + ", so what was shown through it stays on record. Shut it instead; nothing was changed.");
         }
         panes.remove(pane.seenAt(revision));
-        tell.of(pane.project(), id.value(), new ShowingActs.PaneTurned(Act.PANE_REMOVED, by, pane.name()));
+        audit.append(pane.project(), id.value(), new ShowingActs.PaneTurned(Act.PANE_REMOVED, by, pane.name()));
         return pane.project();
     }
 }

@@ -39,7 +39,7 @@ class TurnBack {
      * @param sure whether that was confirmed
      * @throws AskFirst if it was not; nothing was changed then
      */
-    void of(
+    void bringBack(
             ProjectId project,
             Optional<PaneId> pane,
             Predicate<WaitsAtClient.Waiting> lost,

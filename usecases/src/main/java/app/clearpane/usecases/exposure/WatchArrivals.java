@@ -12,7 +12,7 @@ import app.clearpane.store.exposure.Items;
 import app.clearpane.store.exposure.Panes;
 import app.clearpane.store.project.Projects;
 import app.clearpane.usecases.jobs.DayTurns;
-import app.clearpane.usecases.record.Tell;
+import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.shell.AskFirst;
 import app.clearpane.usecases.shell.TheAgency;
 import java.time.Clock;
@@ -39,7 +39,7 @@ public class WatchArrivals implements DayTurns {
     private final Items items;
     private final Panes panes;
     private final ReasonWords reasons;
-    private final Tell tell;
+    private final AuditLog audit;
     private final TheAgency agency;
     private final Clock clock;
 
@@ -48,14 +48,14 @@ public class WatchArrivals implements DayTurns {
             Items items,
             Panes panes,
             ReasonWords reasons,
-            Tell tell,
+            AuditLog audit,
             TheAgency agency,
             Clock clock) {
         this.projects = projects;
         this.items = items;
         this.panes = panes;
         this.reasons = reasons;
-        this.tell = tell;
+        this.audit = audit;
         this.agency = agency;
         this.clock = clock;
     }
@@ -158,7 +158,7 @@ public class WatchArrivals implements DayTurns {
                 .collect(Collectors.groupingBy(Arrivals.Change::pane, LinkedHashMap::new, Collectors.toList()))
                 .forEach((pane, here) -> {
                     if (here.size() > MOST_ALONE) {
-                        tell.of(
+                        audit.append(
                                 project,
                                 pane.id().value(),
                                 new ShowingActs.ThingsCameOrWent(
@@ -170,7 +170,7 @@ public class WatchArrivals implements DayTurns {
                                                 .toList(),
                                         reasons.of(here.get(0).verdict())));
                     } else {
-                        here.forEach(one -> tell.of(
+                        here.forEach(one -> audit.append(
                                 project,
                                 one.item().id().value(),
                                 new ShowingActs.ThingCameOrWent(

@@ -22,7 +22,7 @@ import app.clearpane.usecases.exposure.DeleteItem;
 import app.clearpane.usecases.exposure.NewItem;
 import app.clearpane.usecases.exposure.WatchArrivals;
 import app.clearpane.usecases.jobs.Jobs;
-import app.clearpane.usecases.record.Tell;
+import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.shell.Input;
 import app.clearpane.usecases.shell.NotThere;
 import app.clearpane.usecases.shell.Refused;
@@ -50,7 +50,7 @@ public class AddFile {
     private final TakeInFile takeIn;
     private final DrawApart apart;
     private final Jobs jobs;
-    private final Tell tell;
+    private final AuditLog audit;
     private final House house;
     private final TransactionTemplate transaction;
 
@@ -66,7 +66,7 @@ public class AddFile {
             TakeInFile takeIn,
             DrawApart apart,
             Jobs jobs,
-            Tell tell,
+            AuditLog audit,
             House house,
             TransactionTemplate transaction) {
         this.files = files;
@@ -80,13 +80,13 @@ public class AddFile {
         this.takeIn = takeIn;
         this.apart = apart;
         this.jobs = jobs;
-        this.tell = tell;
+        this.audit = audit;
         this.house = house;
         this.transaction = transaction;
     }
 
     /** Adds a file, in a folder or at the top. @throws IOException if it cannot be written; nothing is kept */
-    public ItemId to(ProjectId project, Optional<ItemId> folder, String fileName, InputStream content, Actor by)
+    public ItemId add(ProjectId project, Optional<ItemId> folder, String fileName, InputStream content, Actor by)
             throws IOException {
         NotThere.unless(projects.find(project));
         if (folder.isPresent() && files.folders(project).stream().noneMatch(f -> f.id().equals(folder.get()))) {
@@ -106,7 +106,7 @@ public class AddFile {
             files.addFile(item, stored, mediaType, by.name());
             work.filter(w -> drawings.begin(stored.sha256(), w.mediaType(), w.pages()))
                     .ifPresent(w -> jobs.enqueue("draw-pages", stored.sha256().hex()));
-            tell.of(project, item.value(), new FileActs.FileAdded(by, name, stored.sha256(), stored.size()));
+            audit.append(project, item.value(), new FileActs.FileAdded(by, name, stored.sha256(), stored.size()));
             return item;
         });
     }
@@ -129,7 +129,7 @@ public class AddFile {
         ItemId item =
                 newItem.add(project, ContentKind.FILES, named.orElseThrow().value(), Optional.empty(), by);
         files.addFolder(item);
-        tell.of(
+        audit.append(
                 project,
                 item.value(),
                 new FileActs.FolderAdded(by, named.orElseThrow().value()));
@@ -172,7 +172,7 @@ public class AddFile {
         }
         moved.forEach(file -> items.move(file.id(), folder));
         arrivals.sayFirst(project, sure, moved.size() == 1 ? "Move it" : "Move them");
-        moved.forEach(file -> tell.of(
+        moved.forEach(file -> audit.append(
                 project,
                 file.id().value(),
                 new FileActs.FileMoved(by, file.name(), Objects.requireNonNullElse(file.folderName(), ""), into)));
@@ -182,7 +182,7 @@ public class AddFile {
         FileRow file = NotThere.unless(found);
         ProjectId project = items.find(id).orElseThrow().project();
         change.run();
-        tell.of(project, id.value(), new FileActs.FileTurned(act, by, file.name(), file.sha256()));
+        audit.append(project, id.value(), new FileActs.FileTurned(act, by, file.name(), file.sha256()));
         return project;
     }
 }

@@ -14,7 +14,7 @@ import app.clearpane.usecases.House;
 import app.clearpane.usecases.markup.MarksMoved;
 import app.clearpane.usecases.post.Letter;
 import app.clearpane.usecases.post.WriteMail;
-import app.clearpane.usecases.record.Tell;
+import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.security.Person;
 import app.clearpane.usecases.shell.NotThere;
 import app.clearpane.usecases.shell.Refused;
@@ -35,7 +35,7 @@ public class GiveMark {
     private final WriteMail mail;
     private final TheAgency agency;
     private final House house;
-    private final Tell tell;
+    private final AuditLog audit;
     private final ApplicationEventPublisher events;
 
     GiveMark(
@@ -45,7 +45,7 @@ public class GiveMark {
             WriteMail mail,
             TheAgency agency,
             House house,
-            Tell tell,
+            AuditLog audit,
             ApplicationEventPublisher events) {
         this.markups = markups;
         this.deliverables = deliverables;
@@ -53,7 +53,7 @@ public class GiveMark {
         this.mail = mail;
         this.agency = agency;
         this.house = house;
-        this.tell = tell;
+        this.audit = audit;
         this.events = events;
     }
 
@@ -62,7 +62,7 @@ public class GiveMark {
      * as it was
      */
     @Transactional
-    public MarkupRow to(MarkupId id, Optional<TeamMemberId> doer, int revision, Person.OfTeam by) {
+    public MarkupRow give(MarkupId id, Optional<TeamMemberId> doer, int revision, Person.OfTeam by) {
         MarkupRow mark = NotThere.unless(markups.find(id));
         if (mark.revision() != revision) {
             throw new Stale("Mark " + mark.label());
@@ -78,7 +78,7 @@ public class GiveMark {
             return mark;
         }
         markups.give(mark, doer.orElse(null));
-        tell.of(
+        audit.append(
                 deliverable.project(),
                 deliverable.id().value(),
                 new MarkActs.MarkGiven(
@@ -89,7 +89,7 @@ public class GiveMark {
                         member.map(TeamMember::name).orElse("")));
         events.publishEvent(new MarksMoved(deliverable.id(), true));
         member.filter(one -> !one.id().equals(by.memberId()))
-                .ifPresent(one -> mail.to(
+                .ifPresent(one -> mail.send(
                         one,
                         new Letter(
                                 "For you: " + deliverable.name() + ", " + mark.label(),

@@ -10,7 +10,7 @@ import app.clearpane.store.markup.MarkupRow;
 import app.clearpane.store.markup.Markups;
 import app.clearpane.usecases.markup.Clashes;
 import app.clearpane.usecases.markup.MarksMoved;
-import app.clearpane.usecases.record.Tell;
+import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.security.Person;
 import app.clearpane.usecases.shell.NotThere;
 import app.clearpane.usecases.shell.Refused;
@@ -29,15 +29,19 @@ public class JoinMarks {
     private final Markups markups;
     private final Deliverables deliverables;
     private final Clashes clashes;
-    private final Tell tell;
+    private final AuditLog audit;
     private final ApplicationEventPublisher events;
 
     JoinMarks(
-            Markups markups, Deliverables deliverables, Clashes clashes, Tell tell, ApplicationEventPublisher events) {
+            Markups markups,
+            Deliverables deliverables,
+            Clashes clashes,
+            AuditLog audit,
+            ApplicationEventPublisher events) {
         this.markups = markups;
         this.deliverables = deliverables;
         this.clashes = clashes;
-        this.tell = tell;
+        this.audit = audit;
         this.events = events;
     }
 
@@ -94,7 +98,7 @@ public class JoinMarks {
 
     private void tell(MarkupRow mark, VersionRow version, Function<String, Happening> what) {
         Deliverable deliverable = deliverables.find(version.deliverable()).orElseThrow();
-        tell.of(deliverable.project(), deliverable.id().value(), what.apply(deliverable.name()));
+        audit.append(deliverable.project(), deliverable.id().value(), what.apply(deliverable.name()));
         events.publishEvent(new MarksMoved(deliverable.id(), mark.teamOnly()));
     }
 }

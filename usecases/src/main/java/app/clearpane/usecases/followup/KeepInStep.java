@@ -46,7 +46,7 @@ class KeepInStep {
                     .flatMap(task ->
                             TaskOfMark.stage(mark.progress(), task.task().stage()))
                     .ifPresent(stage ->
-                            moveTask.to(Objects.requireNonNull(mark.beside().task()), stage, by));
+                            moveTask.move(Objects.requireNonNull(mark.beside().task()), stage, by));
         }
     }
 
@@ -57,7 +57,7 @@ class KeepInStep {
             List<MarkupProgress.Act> acts = TaskOfMark.acts(event.stage(), mark.progress());
             for (MarkupProgress.Act act : acts) {
                 MarkupRow now = markups.find(mark.id()).orElseThrow();
-                answerMark.to(
+                answerMark.answer(
                         now,
                         new AnswerMark.AnswerForm(
                                 act.name(),

@@ -17,7 +17,7 @@ import app.clearpane.usecases.markup.MarkWords;
 import app.clearpane.usecases.markup.MarksMoved;
 import app.clearpane.usecases.plan.MoveTask;
 import app.clearpane.usecases.plan.PlanTask;
-import app.clearpane.usecases.record.Tell;
+import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.security.Person;
 import app.clearpane.usecases.shell.NotThere;
 import app.clearpane.usecases.shell.Refused;
@@ -43,7 +43,7 @@ public class MakeTask {
     private final PlanTask planTask;
     private final MoveTask moveTask;
     private final TaskFiles files;
-    private final Tell tell;
+    private final AuditLog audit;
     private final ApplicationEventPublisher events;
     private final TransactionTemplate transaction;
     private final Clock clock;
@@ -56,7 +56,7 @@ public class MakeTask {
             PlanTask planTask,
             MoveTask moveTask,
             TaskFiles files,
-            Tell tell,
+            AuditLog audit,
             ApplicationEventPublisher events,
             TransactionTemplate transaction,
             Clock clock) {
@@ -67,7 +67,7 @@ public class MakeTask {
         this.planTask = planTask;
         this.moveTask = moveTask;
         this.files = files;
-        this.tell = tell;
+        this.audit = audit;
         this.events = events;
         this.transaction = transaction;
         this.clock = clock;
@@ -77,7 +77,7 @@ public class MakeTask {
      * Makes it. @return the mark as it was @throws Refused if it has a task, or asks for nothing @throws IOException if
      * its picture cannot be kept
      */
-    public MarkupRow of(MarkupId id, Person.OfTeam by) throws IOException {
+    public MarkupRow make(MarkupId id, Person.OfTeam by) throws IOException {
         MarkupRow seen = NotThere.unless(markups.find(id));
         Optional<Vault.Stored> picture = picture(seen);
         transaction.executeWithoutResult(status -> make(id, picture, by));
@@ -132,8 +132,8 @@ public class MakeTask {
                         mark.author().name(),
                         clock.instant())));
         markups.becomes(mark, task);
-        TaskOfMark.stage(mark.progress(), Stage.TO_DO).ifPresent(stage -> moveTask.to(task, stage, by.actor()));
-        tell.of(
+        TaskOfMark.stage(mark.progress(), Stage.TO_DO).ifPresent(stage -> moveTask.move(task, stage, by.actor()));
+        audit.append(
                 deliverable.project(),
                 deliverable.id().value(),
                 new MarkActs.MarkBecameTask(

@@ -9,7 +9,7 @@ import app.clearpane.store.deliverable.SigningDefaults;
 import app.clearpane.store.project.HouseHabits;
 import app.clearpane.usecases.project.Reckoned;
 import app.clearpane.usecases.project.StandingWords;
-import app.clearpane.usecases.record.Tell;
+import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.shell.Input;
 import app.clearpane.usecases.shell.TheAgency;
 import app.clearpane.usecases.signoff.ChangeSigning.SigningForm;
@@ -40,14 +40,14 @@ public class KeepHouse {
     private final SigningDefaults signing;
     private final StandingWords standings;
     private final TheAgency agency;
-    private final Tell tell;
+    private final AuditLog audit;
 
-    KeepHouse(HouseHabits habits, SigningDefaults signing, StandingWords standings, TheAgency agency, Tell tell) {
+    KeepHouse(HouseHabits habits, SigningDefaults signing, StandingWords standings, TheAgency agency, AuditLog audit) {
         this.habits = habits;
         this.signing = signing;
         this.standings = standings;
         this.agency = agency;
-        this.tell = tell;
+        this.audit = audit;
     }
 
     /** Sets what a project begins with; those that are there stay as they are, but where they follow the house. */
@@ -63,7 +63,7 @@ public class KeepHouse {
         habits.reckon(
                 new HouseHabits.Reckoning(form.currency(), tax.orElseThrow(), days.orElseThrow(), form.revision()));
         signing.setHouse(new SigningDefaults.House(terms, form.revision() + 1));
-        tell.ofAgency(
+        audit.appendOfAgency(
                 agency.get().id(),
                 new PeopleActs.HouseSays(
                         Act.HOUSE_USUAL,
@@ -95,7 +95,7 @@ public class KeepHouse {
         input.allGood();
         habits.nameStandings(names);
         standings.changed();
-        tell.ofAgency(
+        audit.appendOfAgency(
                 agency.get().id(),
                 new PeopleActs.HouseSays(
                         Act.HOUSE_NAMED,
@@ -125,7 +125,7 @@ public class KeepHouse {
                 "Two steps have one name.");
         input.allGood();
         habits.nameProspectSteps(names);
-        tell.ofAgency(
+        audit.appendOfAgency(
                 agency.get().id(),
                 new PeopleActs.HouseSays(Act.HOUSE_NAMED, by, "The steps of prospects", String.join(", ", names)));
     }

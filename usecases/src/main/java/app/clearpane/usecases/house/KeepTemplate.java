@@ -19,7 +19,7 @@ import app.clearpane.store.project.Project;
 import app.clearpane.store.project.Projects;
 import app.clearpane.usecases.plan.PlanBook;
 import app.clearpane.usecases.plan.ThePlan;
-import app.clearpane.usecases.record.Tell;
+import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.shell.Input;
 import app.clearpane.usecases.shell.NotThere;
 import app.clearpane.usecases.shell.Refused;
@@ -47,7 +47,7 @@ public class KeepTemplate {
     private final TaskSteps steps;
     private final SigningDefaults signing;
     private final TheAgency agency;
-    private final Tell tell;
+    private final AuditLog audit;
 
     KeepTemplate(
             HouseTemplates templates,
@@ -56,14 +56,14 @@ public class KeepTemplate {
             TaskSteps steps,
             SigningDefaults signing,
             TheAgency agency,
-            Tell tell) {
+            AuditLog audit) {
         this.templates = templates;
         this.projects = projects;
         this.plans = plans;
         this.steps = steps;
         this.signing = signing;
         this.agency = agency;
-        this.tell = tell;
+        this.audit = audit;
     }
 
     /** Makes one with a single phase, to be written on. */
@@ -169,7 +169,7 @@ public class KeepTemplate {
     private UUID keep(PhaseTemplate template, Actor by) {
         UUID id = UUID.randomUUID();
         templates.add(id, template);
-        tell.ofAgency(
+        audit.appendOfAgency(
                 agency.get().id(),
                 new PeopleActs.HouseSays(Act.HOUSE_TEMPLATE_KEPT, by, template.name(), template.outline()));
         return id;
@@ -229,7 +229,7 @@ public class KeepTemplate {
                         .filter(line -> !line.isEmpty())
                         .toList());
         templates.change(new HouseTemplates.Kept(kept.id(), template, form.revision()));
-        tell.ofAgency(
+        audit.appendOfAgency(
                 agency.get().id(),
                 new PeopleActs.HouseSays(Act.HOUSE_TEMPLATE_CHANGED, by, template.name(), template.outline()));
     }
@@ -248,7 +248,7 @@ public class KeepTemplate {
     public void drop(UUID id, int revision, Actor by) {
         HouseTemplates.Kept kept = NotThere.unless(templates.find(id));
         templates.drop(new HouseTemplates.Kept(id, kept.template(), revision));
-        tell.ofAgency(
+        audit.appendOfAgency(
                 agency.get().id(),
                 new PeopleActs.HouseSays(
                         Act.HOUSE_TEMPLATE_DROPPED, by, kept.template().name(), ""));

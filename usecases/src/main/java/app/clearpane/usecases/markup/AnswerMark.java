@@ -9,7 +9,7 @@ import app.clearpane.store.deliverable.Deliverables;
 import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.store.markup.MarkupRow;
 import app.clearpane.store.markup.Markups;
-import app.clearpane.usecases.record.Tell;
+import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.said.Attached;
 import app.clearpane.usecases.said.CallByName;
 import app.clearpane.usecases.said.Side;
@@ -37,7 +37,7 @@ public class AnswerMark {
 
     private final Deliverables deliverables;
     private final Markups markups;
-    private final Tell tell;
+    private final AuditLog audit;
     private final ApplicationEventPublisher events;
     private final Clock clock;
     private final MoveMark moveMark;
@@ -52,7 +52,7 @@ public class AnswerMark {
             CallByName callByName,
             TellCalled tellCalled,
             TellGuest tellGuest,
-            Tell tell,
+            AuditLog audit,
             ApplicationEventPublisher events,
             Clock clock) {
         this.moveMark = moveMark;
@@ -62,7 +62,7 @@ public class AnswerMark {
         this.events = events;
         this.deliverables = deliverables;
         this.markups = markups;
-        this.tell = tell;
+        this.audit = audit;
         this.clock = clock;
     }
 
@@ -81,7 +81,7 @@ public class AnswerMark {
 
     /** Does both. Whoever calls this has checked that the mark may be seen by whoever asks. */
     @Transactional
-    public void to(MarkupRow mark, AnswerForm form, List<MarkupRow.Attachment> files, Side side) {
+    public void answer(MarkupRow mark, AnswerForm form, List<MarkupRow.Attachment> files, Side side) {
         if (side instanceof Side.Client client && !client.viewer().role().mayMarkUp()) {
             throw Refused.because("Your seat is for reading. Ask us if you would like to answer.");
         }
@@ -105,7 +105,7 @@ public class AnswerMark {
                 clock.instant(),
                 new MarkupRow.With(files, called));
         markups.answer(mark.id(), answer);
-        tellCalled.of(mark, said, called, where, side.actor());
+        tellCalled.tell(mark, said, called, where, side.actor());
         if (side instanceof Side.Team
                 && (act.isEmpty() || act.get() == MarkupProgress.Act.FIX || TOLD_AT_ONCE.contains(act.get()))) {
             tellGuest.writeTo(mark, said, act.map(MarkWords::done), where, side.actor());
@@ -113,7 +113,7 @@ public class AnswerMark {
         if (act.isEmpty() || TOLD_AT_ONCE.contains(act.get())) {
             tellCalled.writerOf(mark, said, act.map(MarkWords::done), called, where, side.actor());
         }
-        tell.of(
+        audit.append(
                 deliverable.project(),
                 deliverable.id().value(),
                 new MarkActs.MarkAnswered(
@@ -155,7 +155,7 @@ public class AnswerMark {
         if (mark.revision() != form.revision()) {
             throw new Stale("Mark " + mark.label());
         }
-        moveMark.by(mark, act, side);
+        moveMark.move(mark, act, side);
         if (act == MarkupProgress.Act.TAKE_ON
                 && side instanceof Side.Team team
                 && mark.beside().doer() == null) {

@@ -23,7 +23,7 @@ import app.clearpane.store.markup.MarkupRow;
 import app.clearpane.store.markup.Markups;
 import app.clearpane.usecases.House;
 import app.clearpane.usecases.compare.Writings;
-import app.clearpane.usecases.record.Tell;
+import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.shell.Lasting;
 import app.clearpane.usecases.shell.NotThere;
 import app.clearpane.usecases.shell.Refused;
@@ -61,7 +61,7 @@ public class BringMarks {
     private final DrawApart apart;
     private final House house;
     private final Lasting lasting;
-    private final Tell tell;
+    private final AuditLog audit;
     private final ApplicationEventPublisher events;
     private final Clock clock;
 
@@ -75,7 +75,7 @@ public class BringMarks {
             DrawApart apart,
             House house,
             Lasting lasting,
-            Tell tell,
+            AuditLog audit,
             ApplicationEventPublisher events,
             Clock clock) {
         this.events = events;
@@ -88,7 +88,7 @@ public class BringMarks {
         this.apart = apart;
         this.house = house;
         this.lasting = lasting;
-        this.tell = tell;
+        this.audit = audit;
         this.clock = clock;
     }
 
@@ -231,7 +231,7 @@ public class BringMarks {
         for (BroughtMark mark : preview.fresh()) {
             add(mark, preview.version(), deliverable, saidToBeBy(broughtBy, author.name()), broughtBy);
         }
-        tell.of(
+        audit.append(
                 deliverable.project(),
                 deliverable.id().value(),
                 new MarkActs.MarksBrought(

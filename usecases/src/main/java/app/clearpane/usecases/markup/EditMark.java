@@ -9,7 +9,7 @@ import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.store.markup.CountMarks;
 import app.clearpane.store.markup.MarkupRow;
 import app.clearpane.store.markup.Markups;
-import app.clearpane.usecases.record.Tell;
+import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.said.CallByName;
 import app.clearpane.usecases.said.Side;
 import app.clearpane.usecases.said.TellCalled;
@@ -32,7 +32,7 @@ import org.springframework.transaction.annotation.Transactional;
 public class EditMark {
     private final Deliverables deliverables;
     private final Markups markups;
-    private final Tell tell;
+    private final AuditLog audit;
     private final ApplicationEventPublisher events;
     private final Clock clock;
     private final CallByName callByName;
@@ -43,14 +43,14 @@ public class EditMark {
             Markups markups,
             CallByName callByName,
             TellCalled tellCalled,
-            Tell tell,
+            AuditLog audit,
             ApplicationEventPublisher events,
             Clock clock) {
         this.deliverables = deliverables;
         this.markups = markups;
         this.callByName = callByName;
         this.tellCalled = tellCalled;
-        this.tell = tell;
+        this.audit = audit;
         this.events = events;
         this.clock = clock;
     }
@@ -64,7 +64,7 @@ public class EditMark {
 
     /** Changes it. Whoever calls this has checked that the mark may be seen by whoever asks. */
     @Transactional
-    public void of(MarkupRow seen, EditForm form, Side side) {
+    public void edit(MarkupRow seen, EditForm form, Side side) {
         Input input = new Input();
         String note = input.text("The note", Objects.requireNonNullElse(form.note(), ""), MarkForm.LONGEST_NOTE);
         String instead =
@@ -91,7 +91,7 @@ public class EditMark {
         CallByName.Where where = new CallByName.Where(deliverable, version, mark.teamOnly());
         List<MarkupRow.Reference> called = callByName.in(note, where, side);
         markups.edit(mark, words, called, clock.instant());
-        tellCalled.of(
+        tellCalled.tell(
                 mark,
                 note,
                 called.stream()
@@ -99,7 +99,7 @@ public class EditMark {
                         .toList(),
                 where,
                 side.actor());
-        tell.of(
+        audit.append(
                 deliverable.project(),
                 deliverable.id().value(),
                 new MarkActs.MarkEdited(

@@ -36,7 +36,7 @@ public class MoveMark {
      *
      * @throws Refused if the act is not theirs, or not possible now
      */
-    void by(MarkupRow mark, MarkupProgress.Act act, Side side) {
+    void move(MarkupRow mark, MarkupProgress.Act act, Side side) {
         if (side instanceof Side.Client client && client.viewer().byLink()) {
             throw Refused.because(
                     "Whoever comes by a link marks and answers. Confirming and reopening is for the people who "

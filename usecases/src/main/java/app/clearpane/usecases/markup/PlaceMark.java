@@ -14,7 +14,7 @@ import app.clearpane.store.markup.MarkupRow;
 import app.clearpane.store.markup.Markups;
 import app.clearpane.usecases.compare.Writings;
 import app.clearpane.usecases.post.TellManager;
-import app.clearpane.usecases.record.Tell;
+import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.said.Attached;
 import app.clearpane.usecases.said.CallByName;
 import app.clearpane.usecases.said.Side;
@@ -35,7 +35,7 @@ public class PlaceMark {
     private final Drawings drawings;
     private final Markups markups;
     private final Writings writings;
-    private final Tell tell;
+    private final AuditLog audit;
     private final ApplicationEventPublisher events;
     private final Clock clock;
     private final CallByName callByName;
@@ -50,7 +50,7 @@ public class PlaceMark {
             CallByName callByName,
             TellCalled tellCalled,
             TellManager tellManager,
-            Tell tell,
+            AuditLog audit,
             ApplicationEventPublisher events,
             Clock clock) {
         this.callByName = callByName;
@@ -61,7 +61,7 @@ public class PlaceMark {
         this.deliverables = deliverables;
         this.drawings = drawings;
         this.markups = markups;
-        this.tell = tell;
+        this.audit = audit;
         this.clock = clock;
     }
 
@@ -89,13 +89,13 @@ public class PlaceMark {
      * cannot stand there
      */
     @Transactional
-    public MarkupRow on(VersionRow version, MarkForm form, List<MarkupRow.Attachment> files, Side side) {
+    public MarkupRow place(VersionRow version, MarkForm form, List<MarkupRow.Attachment> files, Side side) {
         return place(new MarkupId(UUID.randomUUID()), version, form, files, side);
     }
 
     /** Notes by which opening of a link a guest came who placed a mark, so that they are told what becomes of it. */
     @Transactional
-    public void by(MarkupId mark, UUID opening) {
+    public void noteOpening(MarkupId mark, UUID opening) {
         markups.placedBy(mark, opening);
     }
 
@@ -129,8 +129,8 @@ public class PlaceMark {
                 List.of(),
                 new MarkupRow.Beside(new MarkupRow.With(files, called), null, null, null));
         markups.add(mark);
-        tellCalled.of(mark, said, called, where, side.actor());
-        tell.of(
+        tellCalled.tell(mark, said, called, where, side.actor());
+        audit.append(
                 deliverable.project(),
                 deliverable.id().value(),
                 new MarkActs.MarkPlaced(
@@ -158,7 +158,7 @@ public class PlaceMark {
     /** What is asked for once a round is over is nobody's turn, so it is told. */
     private void tellOfLater(Deliverable deliverable, VersionRow version, MarkupRow mark, Round round) {
         String what = deliverable.name() + ", " + version.called();
-        tellManager.of(
+        tellManager.tell(
                 deliverable.project(),
                 "Noted afterwards: " + what,
                 List.of(

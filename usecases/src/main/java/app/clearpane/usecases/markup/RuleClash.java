@@ -11,7 +11,7 @@ import app.clearpane.store.exposure.SeatRow;
 import app.clearpane.store.markup.MarkupRow;
 import app.clearpane.store.markup.Markups;
 import app.clearpane.store.markup.Rulings;
-import app.clearpane.usecases.record.Tell;
+import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.said.Side;
 import app.clearpane.usecases.shell.Input;
 import app.clearpane.usecases.shell.Refused;
@@ -35,7 +35,7 @@ public class RuleClash {
     private final Markups markups;
     private final Rulings rulings;
     private final Clashes clashes;
-    private final Tell tell;
+    private final AuditLog audit;
     private final ApplicationEventPublisher events;
     private final Clock clock;
 
@@ -44,7 +44,7 @@ public class RuleClash {
             Markups markups,
             Rulings rulings,
             Clashes clashes,
-            Tell tell,
+            AuditLog audit,
             ApplicationEventPublisher events,
             Clock clock) {
         this.events = events;
@@ -52,7 +52,7 @@ public class RuleClash {
         this.markups = markups;
         this.rulings = rulings;
         this.clashes = clashes;
-        this.tell = tell;
+        this.audit = audit;
         this.clock = clock;
     }
 
@@ -73,7 +73,7 @@ public class RuleClash {
      * about
      */
     @Transactional
-    public int on(VersionRow version, RulingForm form, Side side) {
+    public int rule(VersionRow version, RulingForm form, Side side) {
         Deliverable deliverable = deliverables.find(version.deliverable()).orElseThrow();
         deliverables.lock(deliverable.id());
         refuseUnlessTheirs(deliverable, side);
@@ -99,7 +99,7 @@ public class RuleClash {
         String said = holds.label() + " is followed." + (reason.isEmpty() ? "" : " " + reason);
         markups.answer(
                 loses.id(), new MarkupRow.Answer(MarkupProgress.Act.SET_ASIDE.name(), said, false, side.author(), now));
-        tell.of(
+        audit.append(
                 deliverable.project(),
                 deliverable.id().value(),
                 new DecisionActs.ClashRuled(

@@ -106,7 +106,7 @@ class TurnOnClash {
 
     private void write(SeatRow leadVoice, Deliverable deliverable, VersionRow version, int count) {
         people.contact(leadVoice.contact())
-                .ifPresent(contact -> mail.to(
+                .ifPresent(contact -> mail.send(
                         contact,
                         new Letter(
                                 "Wishes that clash: " + deliverable.name() + ", " + version.called(),

@@ -70,7 +70,7 @@ public class WriteLetter {
     }
 
     /** The letter of the round of a version. */
-    public RoundLetter of(VersionRow version) {
+    public RoundLetter write(VersionRow version) {
         DeliverableState state = states.withThreads(version.deliverable());
         List<MarkupRow> marks = standing.on(version, state.versions(), state.marks());
         Map<Integer, Double> ratios = new HashMap<>();
@@ -156,7 +156,7 @@ public class WriteLetter {
                         ? "no change is asked for."
                         : words.count(letter.changes().size(), "change is", "changes are") + " asked for."));
         letter.changes().forEach(line -> lines.add(line.inOneLine()));
-        mail.to(
+        mail.send(
                 to,
                 new Letter(
                         "To do: " + letter.deliverable() + ", "

@@ -10,7 +10,7 @@ import app.clearpane.store.papers.Paper;
 import app.clearpane.store.papers.Papers;
 import app.clearpane.store.papers.clientside.VisiblePapers;
 import app.clearpane.usecases.post.TellManager;
-import app.clearpane.usecases.record.Tell;
+import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.shell.Input;
 import app.clearpane.usecases.shell.NotThere;
 import app.clearpane.usecases.shell.Refused;
@@ -26,15 +26,16 @@ public class DeclinePaper {
     private static final int LONGEST = 1_000;
     private final Papers papers;
     private final VisiblePapers visible;
-    private final Tell tell;
+    private final AuditLog audit;
     private final TellManager tellManager;
     private final Words words;
     private final Clock clock;
 
-    DeclinePaper(Papers papers, VisiblePapers visible, Tell tell, TellManager tellManager, Words words, Clock clock) {
+    DeclinePaper(
+            Papers papers, VisiblePapers visible, AuditLog audit, TellManager tellManager, Words words, Clock clock) {
         this.papers = papers;
         this.visible = visible;
-        this.tell = tell;
+        this.audit = audit;
         this.tellManager = tellManager;
         this.words = words;
         this.clock = clock;
@@ -61,12 +62,12 @@ public class DeclinePaper {
                             + "at it again.");
         }
         papers.declined(id, viewer.contact(), said, clock.instant());
-        tell.of(
+        audit.append(
                 paper.project(),
                 id.value(),
                 new PaperActs.PaperDeclined(viewer.actor(), paper.name(), paper.number(), paper.sha256(), said));
         boolean back = papers.find(id).orElseThrow().state(words.today()) == PaperState.DECLINED;
-        tellManager.of(
+        tellManager.tell(
                 paper.project(),
                 "Declined: " + paper.name(),
                 List.of(

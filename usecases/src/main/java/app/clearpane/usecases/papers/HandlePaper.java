@@ -33,7 +33,7 @@ import app.clearpane.usecases.files.TakeInFile;
 import app.clearpane.usecases.post.Letter;
 import app.clearpane.usecases.post.TellManager;
 import app.clearpane.usecases.post.WriteMail;
-import app.clearpane.usecases.record.Tell;
+import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.security.LinkKeys;
 import app.clearpane.usecases.shell.Input;
 import app.clearpane.usecases.shell.Lasting;
@@ -89,7 +89,7 @@ public class HandlePaper {
     private final Words words;
     private final Lasting lasting;
     private final House house;
-    private final Tell tell;
+    private final AuditLog audit;
     private final TransactionTemplate transaction;
     private final ApplicationEventPublisher events;
     private final Clock clock;
@@ -110,7 +110,7 @@ public class HandlePaper {
             Words words,
             Lasting lasting,
             House house,
-            Tell tell,
+            AuditLog audit,
             TransactionTemplate transaction,
             ApplicationEventPublisher events,
             Clock clock) {
@@ -129,7 +129,7 @@ public class HandlePaper {
         this.words = words;
         this.lasting = lasting;
         this.house = house;
-        this.tell = tell;
+        this.audit = audit;
         this.transaction = transaction;
         this.events = events;
         this.clock = clock;
@@ -325,7 +325,7 @@ public class HandlePaper {
     }
 
     private void told(Paper paper, Happening happening) {
-        tell.of(paper.project(), paper.id().value(), happening);
+        audit.append(paper.project(), paper.id().value(), happening);
     }
 
     /** Recipients who have no seat at a published pane, and so could not open it. */
@@ -368,7 +368,7 @@ public class HandlePaper {
                         paper.sha256(),
                         paper.amount() == null ? "" : paper.amount().toPlainString()));
         paper.recipients().forEach(one -> paneOf(paper, one.contact())
-                .ifPresent(pane -> mail.to(
+                .ifPresent(pane -> mail.send(
                         people.contact(one.contact()).orElseThrow(),
                         letter(paper, keys.forContact(one.contact(), "/c/panes/" + pane + "/papers/" + id)))));
         return paper.project();
@@ -485,7 +485,7 @@ public class HandlePaper {
                         typedName.strip(),
                         state,
                         signature.map(strokes -> Sha256.ofText(strokes.text()))));
-        tellManager.of(
+        tellManager.tell(
                 paper.project(),
                 (paper.kind() == PaperKind.CONTRACT ? "Signed: " : "Agreed: ") + paper.name(),
                 List.of(

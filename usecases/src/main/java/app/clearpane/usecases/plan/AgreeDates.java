@@ -10,7 +10,7 @@ import app.clearpane.store.plan.Agreements;
 import app.clearpane.store.project.Project;
 import app.clearpane.store.project.Projects;
 import app.clearpane.usecases.exposure.NewItem;
-import app.clearpane.usecases.record.Tell;
+import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.shell.Input;
 import app.clearpane.usecases.shell.NotThere;
 import app.clearpane.usecases.shell.Refused;
@@ -29,7 +29,7 @@ public class AgreeDates {
     private final NewItem newItem;
     private final Panes panes;
     private final KeepPlan keepPlan;
-    private final Tell tell;
+    private final AuditLog audit;
     private final Clock clock;
 
     AgreeDates(
@@ -38,14 +38,14 @@ public class AgreeDates {
             NewItem newItem,
             Panes panes,
             KeepPlan keepPlan,
-            Tell tell,
+            AuditLog audit,
             Clock clock) {
         this.projects = projects;
         this.agreements = agreements;
         this.newItem = newItem;
         this.panes = panes;
         this.keepPlan = keepPlan;
-        this.tell = tell;
+        this.audit = audit;
         this.clock = clock;
     }
 
@@ -54,7 +54,7 @@ public class AgreeDates {
         Input input = new Input();
         Optional<LocalDate> day = input.day("The finish", finish);
         input.allGood();
-        on(project, day.orElseThrow(), withClient, by);
+        agree(project, day.orElseThrow(), withClient, by);
     }
 
     /**
@@ -62,7 +62,7 @@ public class AgreeDates {
      * until somebody lets it go.
      */
     @Transactional
-    public void on(ProjectId project, LocalDate finish, boolean withClient, Actor by) {
+    public void agree(ProjectId project, LocalDate finish, boolean withClient, Actor by) {
         NotThere.unless(projects.find(project));
         ThePlan plan = keepPlan.changed(project);
         if (finish.isBefore(plan.project().startsOn())) {
@@ -102,7 +102,7 @@ public class AgreeDates {
         }
         agreements.add(project, agreement, clock.instant());
         keepPlan.changed(project);
-        tell.of(
+        audit.append(
                 project,
                 project.value(),
                 new PlanActs.DatesAgreed(
@@ -119,7 +119,7 @@ public class AgreeDates {
         Project project = NotThere.unless(projects.find(id));
         projects.pause(project, clock.instant(), why);
         keepPlan.changed(id);
-        tell.of(id, id.value(), new PlanActs.ProjectPaused(by, project.name(), why));
+        audit.append(id, id.value(), new PlanActs.ProjectPaused(by, project.name(), why));
     }
 
     /** Lets it go on. */
@@ -128,6 +128,6 @@ public class AgreeDates {
         Project project = NotThere.unless(projects.find(id));
         projects.pause(project, null, "");
         keepPlan.changed(id);
-        tell.of(id, id.value(), new PlanActs.ProjectGoesOn(by, project.name()));
+        audit.append(id, id.value(), new PlanActs.ProjectGoesOn(by, project.name()));
     }
 }

@@ -8,7 +8,7 @@ import app.clearpane.formats.plan.TaskTable;
 import app.clearpane.store.plan.BroughtTables;
 import app.clearpane.store.project.Phase;
 import app.clearpane.store.project.Projects;
-import app.clearpane.usecases.record.Tell;
+import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.security.Person;
 import app.clearpane.usecases.shell.NotThere;
 import app.clearpane.usecases.shell.Refused;
@@ -46,15 +46,15 @@ public class BringTasks {
     private final Projects projects;
     private final Doers doers;
     private final PlanTask planTask;
-    private final Tell tell;
+    private final AuditLog audit;
     private final Clock clock;
 
-    BringTasks(BroughtTables tables, Projects projects, Doers doers, PlanTask planTask, Tell tell, Clock clock) {
+    BringTasks(BroughtTables tables, Projects projects, Doers doers, PlanTask planTask, AuditLog audit, Clock clock) {
         this.tables = tables;
         this.projects = projects;
         this.doers = doers;
         this.planTask = planTask;
-        this.tell = tell;
+        this.audit = audit;
         this.clock = clock;
     }
 
@@ -258,7 +258,7 @@ public class BringTasks {
                 preview.brought().project(),
                 preview.good().stream().map(Good::wanted).toList(),
                 by);
-        tell.of(
+        audit.append(
                 preview.brought().project(),
                 preview.brought().project().value(),
                 new PlanActs.TasksBrought(

@@ -35,7 +35,7 @@ public class DoTask {
 
     /** Says how far they are with it. @return the stage it had. @throws Refused if it is not theirs */
     @Transactional
-    public Stage to(Viewer viewer, ItemId id, Stage stage) {
+    public Stage move(Viewer viewer, ItemId id, Stage stage) {
         VisibleTasks.Row row = theirs(viewer, id);
         if (!THEIRS.contains(stage)) {
             throw Refused.because("This cannot be chosen here. Nothing was changed.");
@@ -44,7 +44,7 @@ public class DoTask {
             throw Refused.because(
                     "We took this off the list meanwhile, so there is nothing to do. Nothing was changed.");
         }
-        Stage was = moveTask.to(id, stage, viewer.actor()).was();
+        Stage was = moveTask.move(id, stage, viewer.actor()).was();
         PlannedTask task = NotThere.unless(tasks.find(id));
         if (stage == Stage.DONE && was != Stage.DONE) {
             sayOfTask.tellManager(
@@ -74,7 +74,7 @@ public class DoTask {
      */
     public void bring(Viewer viewer, ItemId id, String fileName, InputStream content) throws IOException {
         mayAdd(viewer, id);
-        putBeside.to(
+        putBeside.put(
                 id,
                 new PutBeside.Arriving(fileName, content, false, viewer.actor()),
                 task -> sayOfTask.tellManager(

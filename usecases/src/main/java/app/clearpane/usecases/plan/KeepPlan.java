@@ -11,7 +11,7 @@ import app.clearpane.store.plan.PlannedTask;
 import app.clearpane.store.plan.Tasks;
 import app.clearpane.store.project.Projects;
 import app.clearpane.usecases.jobs.DayTurns;
-import app.clearpane.usecases.record.Tell;
+import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.shell.TheAgency;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -30,7 +30,7 @@ public class KeepPlan implements DayTurns {
     private final Tasks tasks;
     private final Agreements agreements;
     private final PlanBook book;
-    private final Tell tell;
+    private final AuditLog audit;
     private final TheAgency agency;
     private final Clock clock;
 
@@ -39,10 +39,10 @@ public class KeepPlan implements DayTurns {
             Tasks tasks,
             Agreements agreements,
             PlanBook book,
-            Tell tell,
+            AuditLog audit,
             TheAgency agency,
             Clock clock) {
-        this.tell = tell;
+        this.audit = audit;
         this.agency = agency;
         this.clock = clock;
         this.projects = projects;
@@ -82,7 +82,7 @@ public class KeepPlan implements DayTurns {
             tasks.dueMoved(task.id(), day, clock.instant());
             String before =
                     plan.nameOf(task.details().by().before().orElseThrow().activity());
-            tell.of(
+            audit.append(
                     task.project(),
                     task.id().value(),
                     new PlanActs.TaskDueMoved(

@@ -17,7 +17,7 @@ import app.clearpane.store.plan.TaskSteps;
 import app.clearpane.store.plan.Tasks;
 import app.clearpane.usecases.exposure.NewItem;
 import app.clearpane.usecases.exposure.WatchArrivals;
-import app.clearpane.usecases.record.Tell;
+import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.shell.NotThere;
 import app.clearpane.usecases.shell.Refused;
 import app.clearpane.usecases.shell.TheAgency;
@@ -39,7 +39,7 @@ public class MoveTask {
     private final KeepPlan keepPlan;
     private final TellDoer tellDoer;
     private final TheAgency agency;
-    private final Tell tell;
+    private final AuditLog audit;
     private final ApplicationEventPublisher events;
     private final Clock clock;
 
@@ -51,7 +51,7 @@ public class MoveTask {
             KeepPlan keepPlan,
             TellDoer tellDoer,
             TheAgency agency,
-            Tell tell,
+            AuditLog audit,
             ApplicationEventPublisher events,
             Clock clock) {
         this.events = events;
@@ -62,7 +62,7 @@ public class MoveTask {
         this.keepPlan = keepPlan;
         this.tellDoer = tellDoer;
         this.agency = agency;
-        this.tell = tell;
+        this.audit = audit;
         this.clock = clock;
     }
 
@@ -71,7 +71,7 @@ public class MoveTask {
      * project
      */
     @Transactional
-    public Moved to(ItemId id, Stage stage, Actor by) {
+    public Moved move(ItemId id, Stage stage, Actor by) {
         PlannedTask task = NotThere.unless(tasks.find(id));
         arrivals.watch(task.project(), by);
         ThePlan before = keepPlan.changed(task.project());
@@ -82,7 +82,7 @@ public class MoveTask {
         if (stage == was) {
             return new Moved(task.project(), was);
         }
-        tell.of(task.project(), id.value(), new PlanActs.TaskMoved(act(stage), by, task.name(), was));
+        audit.append(task.project(), id.value(), new PlanActs.TaskMoved(act(stage), by, task.name(), was));
         return new Moved(task.project(), was);
     }
 
@@ -114,11 +114,12 @@ public class MoveTask {
                                 + "Nothing was moved."));
         ThePlan before = keepPlan.changed(task.project());
         Steps.Step was = known.of(id, before.outline().stage(id));
-        to(id, wanted.stage(), by);
+        move(id, wanted.stage(), by);
         before.outline().leavesOf(id).forEach(leaf -> steps.put(leaf.id(), wanted));
         keepPlan.changed(task.project());
         if (was.stage() == wanted.stage() && !was.equals(wanted)) {
-            tell.of(task.project(), id.value(), new PlanActs.TaskStepped(by, task.name(), was.name(), wanted.name()));
+            audit.append(
+                    task.project(), id.value(), new PlanActs.TaskStepped(by, task.name(), was.name(), wanted.name()));
         }
         return new Stepped(task.project(), was);
     }

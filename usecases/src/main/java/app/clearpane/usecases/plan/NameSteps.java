@@ -8,7 +8,7 @@ import app.clearpane.core.record.event.PlanActs;
 import app.clearpane.store.plan.TaskSteps;
 import app.clearpane.store.project.Project;
 import app.clearpane.store.project.Projects;
-import app.clearpane.usecases.record.Tell;
+import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.shell.NotThere;
 import app.clearpane.usecases.shell.Refused;
 import java.util.Arrays;
@@ -25,13 +25,13 @@ public class NameSteps {
     private final Projects projects;
     private final TaskSteps steps;
     private final KeepPlan keepPlan;
-    private final Tell tell;
+    private final AuditLog audit;
 
-    NameSteps(Projects projects, TaskSteps steps, KeepPlan keepPlan, Tell tell) {
+    NameSteps(Projects projects, TaskSteps steps, KeepPlan keepPlan, AuditLog audit) {
         this.projects = projects;
         this.steps = steps;
         this.keepPlan = keepPlan;
-        this.tell = tell;
+        this.audit = audit;
     }
 
     /**
@@ -51,7 +51,7 @@ public class NameSteps {
             Steps named = steps.steps(id).named(names, UUID::randomUUID);
             steps.set(id, named);
             keepPlan.changed(id);
-            tell.of(
+            audit.append(
                     id,
                     id.value(),
                     new PlanActs.StepsNamed(

@@ -33,7 +33,7 @@ import app.clearpane.store.project.Projects;
 import app.clearpane.usecases.exposure.DeleteItem;
 import app.clearpane.usecases.exposure.NewItem;
 import app.clearpane.usecases.exposure.WatchArrivals;
-import app.clearpane.usecases.record.Tell;
+import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.security.Person;
 import app.clearpane.usecases.shell.NotThere;
 import app.clearpane.usecases.shell.Refused;
@@ -66,7 +66,7 @@ public class PlanTask {
     private final KeepPlan keepPlan;
     private final PlanBook book;
     private final TheAgency agency;
-    private final Tell tell;
+    private final AuditLog audit;
     private final Clock clock;
 
     PlanTask(
@@ -83,7 +83,7 @@ public class PlanTask {
             KeepPlan keepPlan,
             PlanBook book,
             TheAgency agency,
-            Tell tell,
+            AuditLog audit,
             Clock clock) {
         this.tasks = tasks;
         this.items = items;
@@ -98,7 +98,7 @@ public class PlanTask {
         this.keepPlan = keepPlan;
         this.book = book;
         this.agency = agency;
-        this.tell = tell;
+        this.audit = audit;
         this.clock = clock;
     }
 
@@ -209,7 +209,8 @@ public class PlanTask {
     public ItemId add(ProjectId project, Wanted wanted, Person.OfTeam by) {
         ItemId id = make(project, wanted, tasks.nextPosition(project), by);
         ThePlan plan = keepPlan.changed(project);
-        tell.of(project, id.value(), new PlanActs.TaskAdded(by.actor(), wanted.name(), wanted.days(), wanted.side()));
+        audit.append(
+                project, id.value(), new PlanActs.TaskAdded(by.actor(), wanted.name(), wanted.days(), wanted.side()));
         given(plan, id, Optional.empty(), by.actor());
         return id;
     }
@@ -350,7 +351,7 @@ public class PlanTask {
         arrivals.watch(before.project(), by.actor());
         tasks.change(wanted, clock.instant());
         ThePlan plan = keepPlan.changed(before.project());
-        tell.of(
+        audit.append(
                 before.project(),
                 before.id().value(),
                 new PlanActs.TaskChanged(by.actor(), wanted.name(), Changes.between(before, wanted)));
@@ -574,7 +575,7 @@ public class PlanTask {
         PlannedTask task = NotThere.unless(tasks.find(id));
         deleteItem.delete(id, by);
         keepPlan.changed(task.project());
-        tell.of(task.project(), id.value(), new PlanActs.TaskDeleted(by, task.name()));
+        audit.append(task.project(), id.value(), new PlanActs.TaskDeleted(by, task.name()));
         return task.project();
     }
 
@@ -589,7 +590,7 @@ public class PlanTask {
         Items.Row item = NotThere.unless(items.find(id).filter(row -> row.kind() == ContentKind.TASKS));
         deleteItem.restore(id, sure, by);
         keepPlan.changed(item.project());
-        tell.of(item.project(), id.value(), new PlanActs.TaskRestored(by, item.name()));
+        audit.append(item.project(), id.value(), new PlanActs.TaskRestored(by, item.name()));
         return item.project();
     }
 }

@@ -10,7 +10,7 @@ import app.clearpane.store.plan.TaskFiles;
 import app.clearpane.store.plan.Tasks;
 import app.clearpane.usecases.files.FileNames;
 import app.clearpane.usecases.files.TakeInFile;
-import app.clearpane.usecases.record.Tell;
+import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.shell.NotThere;
 import app.clearpane.usecases.shell.Refused;
 import java.io.IOException;
@@ -28,7 +28,7 @@ public class PutBeside {
     private final TaskFiles files;
     private final Vault vault;
     private final TakeInFile takeIn;
-    private final Tell tell;
+    private final AuditLog audit;
     private final TransactionTemplate transaction;
     private final Clock clock;
 
@@ -37,14 +37,14 @@ public class PutBeside {
             TaskFiles files,
             Vault vault,
             TakeInFile takeIn,
-            Tell tell,
+            AuditLog audit,
             TransactionTemplate transaction,
             Clock clock) {
         this.tasks = tasks;
         this.files = files;
         this.vault = vault;
         this.takeIn = takeIn;
-        this.tell = tell;
+        this.audit = audit;
         this.transaction = transaction;
         this.clock = clock;
     }
@@ -56,12 +56,12 @@ public class PutBeside {
      * Puts one beside a task. @throws IOException if it cannot be written; nothing is kept @throws Refused if it is
      * empty
      */
-    public PlannedTask to(ItemId id, Arriving arriving) throws IOException {
-        return to(id, arriving, task -> {});
+    public PlannedTask put(ItemId id, Arriving arriving) throws IOException {
+        return put(id, arriving, task -> {});
     }
 
     /** The same, with what follows from it in the same transaction. */
-    public PlannedTask to(ItemId id, Arriving arriving, Consumer<PlannedTask> then) throws IOException {
+    public PlannedTask put(ItemId id, Arriving arriving, Consumer<PlannedTask> then) throws IOException {
         PlannedTask task = NotThere.unless(tasks.find(id));
         String name = FileNames.safe(arriving.fileName());
         Vault.Stored stored = takeIn.take(task.project(), arriving.by(), arriving.content());
@@ -82,7 +82,7 @@ public class PutBeside {
                     arriving.teamOnly(),
                     arriving.by().name(),
                     clock.instant()));
-            tell.of(
+            audit.append(
                     task.project(),
                     id.value(),
                     new PlanActs.TaskFileAdded(arriving.by(), task.name(), name, stored.sha256(), stored.size()));

@@ -6,7 +6,7 @@ import app.clearpane.store.exposure.clientside.Viewer;
 import app.clearpane.store.plan.PlannedTask;
 import app.clearpane.store.plan.Tasks;
 import app.clearpane.usecases.post.TellManager;
-import app.clearpane.usecases.record.Tell;
+import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.security.Person;
 import app.clearpane.usecases.shell.Input;
 import app.clearpane.usecases.shell.NotThere;
@@ -23,13 +23,13 @@ public class SayOfTask {
     private static final int LONGEST = 4_000;
     private final Tasks tasks;
     private final TellManager tellManager;
-    private final Tell tell;
+    private final AuditLog audit;
     private final Clock clock;
 
-    SayOfTask(Tasks tasks, TellManager tellManager, Tell tell, Clock clock) {
+    SayOfTask(Tasks tasks, TellManager tellManager, AuditLog audit, Clock clock) {
         this.tasks = tasks;
         this.tellManager = tellManager;
-        this.tell = tell;
+        this.audit = audit;
         this.clock = clock;
     }
 
@@ -39,7 +39,7 @@ public class SayOfTask {
         PlannedTask task = NotThere.unless(tasks.find(id));
         tasks.say(id, words(said), teamOnly, new Tasks.Author(by.fullName(), null, by.memberId()), clock.instant());
         if (!teamOnly) {
-            tell.of(task.project(), id.value(), new PlanActs.TaskSaid(by.actor(), task.name(), words(said)));
+            audit.append(task.project(), id.value(), new PlanActs.TaskSaid(by.actor(), task.name(), words(said)));
         }
     }
 
@@ -49,7 +49,7 @@ public class SayOfTask {
         PlannedTask task = NotThere.unless(tasks.find(id));
         String text = words(said);
         tasks.say(id, text, false, new Tasks.Author(viewer.name(), viewer.contact(), null), clock.instant());
-        tell.of(task.project(), id.value(), new PlanActs.TaskSaid(viewer.actor(), task.name(), text));
+        audit.append(task.project(), id.value(), new PlanActs.TaskSaid(viewer.actor(), task.name(), text));
         tellManager(task, viewer.name() + " on “" + task.name() + "”", viewer.name() + " says: “" + text + "”", viewer);
     }
 

@@ -12,7 +12,7 @@ import app.clearpane.store.exposure.Seats;
 import app.clearpane.store.plan.PlannedTask;
 import app.clearpane.store.plan.Tasks;
 import app.clearpane.usecases.exposure.WaitsAtClient;
-import app.clearpane.usecases.record.Tell;
+import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.shell.NotThere;
 import app.clearpane.usecases.shell.Words;
 import java.time.Clock;
@@ -27,15 +27,15 @@ class TasksAtClient implements WaitsAtClient {
     private final Seats seats;
     private final KeepPlan keepPlan;
     private final Words words;
-    private final Tell tell;
+    private final AuditLog audit;
     private final Clock clock;
 
-    TasksAtClient(Tasks tasks, Seats seats, KeepPlan keepPlan, Words words, Tell tell, Clock clock) {
+    TasksAtClient(Tasks tasks, Seats seats, KeepPlan keepPlan, Words words, AuditLog audit, Clock clock) {
         this.tasks = tasks;
         this.seats = seats;
         this.keepPlan = keepPlan;
         this.words = words;
-        this.tell = tell;
+        this.audit = audit;
         this.clock = clock;
     }
 
@@ -77,7 +77,7 @@ class TasksAtClient implements WaitsAtClient {
                 clock.instant());
         tasks.turned(id, TurnEvent.TASK_WITH_US, by.name(), clock.instant());
         keepPlan.changed(planned.project());
-        tell.of(
+        audit.append(
                 planned.project(),
                 id.value(),
                 new PlanActs.TaskBroughtBack(by, planned.name(), planned.hands().name(), because));

@@ -123,7 +123,7 @@ class TellDoer {
 
     private void write(ThePlan plan, PlannedTask task, Contact contact, SeatRow seat) {
         seats.invited(seat.id(), clock.instant());
-        mail.to(
+        mail.send(
                 contact,
                 new Letter(
                         "For you: " + task.name(),

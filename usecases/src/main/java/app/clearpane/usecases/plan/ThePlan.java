@@ -225,9 +225,23 @@ public record ThePlan(
                 .orElseGet(() -> timeline().lastDay(0));
     }
 
+    /** Of a milestone that waits for nothing its own day, on whichever day of the week, as long as it can be kept. */
     private LocalDate ownLastDay(ItemId activity) {
-        return task(activity).flatMap(one -> one.task().actual().done()).orElseGet(() -> timeline()
-                .lastDay(forecast.finish(activity)));
+        LocalDate reckoned = task(activity)
+                .flatMap(one -> one.task().actual().done())
+                .orElseGet(() -> timeline().lastDay(forecast.finish(activity)));
+        return milestones.stream()
+                .filter(one ->
+                        one.id().equals(activity) && one.fallsOn().isAfter(reckoned) && waitsForNothing(activity))
+                .map(Milestone::fallsOn)
+                .findFirst()
+                .orElse(reckoned);
+    }
+
+    private boolean waitsForNothing(ItemId milestone) {
+        return tasks.stream()
+                .noneMatch(task -> task.task().stage() != Stage.DROPPED
+                        && task.details().milestone().filter(milestone::equals).isPresent());
     }
 
     private List<ItemId> activitiesOf(ItemId id) {

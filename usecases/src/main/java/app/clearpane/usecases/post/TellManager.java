@@ -51,10 +51,10 @@ public class TellManager {
     }
 
     /** Writes. */
-    public void of(ProjectId project, String subject, List<String> lines, Leads leads) {
+    public void tell(ProjectId project, String subject, List<String> lines, Leads leads) {
         projects.find(project)
                 .map(Project::manager)
                 .flatMap(people::member)
-                .ifPresent(manager -> mail.to(manager, letter(subject, lines, leads)));
+                .ifPresent(manager -> mail.send(manager, letter(subject, lines, leads)));
     }
 }

@@ -37,12 +37,12 @@ public class WriteMail {
     }
 
     /** To a contact. @return the mail's identifier */
-    public UUID to(Contact contact, Letter letter) {
+    public UUID send(Contact contact, Letter letter) {
         return write(contact.name(), contact.email(), Optional.of(contact.id()), letter);
     }
 
     /** To one of the team. */
-    public void to(TeamMember member, Letter letter) {
+    public void send(TeamMember member, Letter letter) {
         write(member.name(), member.email(), Optional.empty(), letter);
     }
 

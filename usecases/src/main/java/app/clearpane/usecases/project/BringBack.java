@@ -11,7 +11,7 @@ import app.clearpane.usecases.exposure.DeleteItem;
 import app.clearpane.usecases.files.AddFile;
 import app.clearpane.usecases.plan.KeepPlan;
 import app.clearpane.usecases.plan.PlanTask;
-import app.clearpane.usecases.record.Tell;
+import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.shell.NotThere;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -25,7 +25,7 @@ public class BringBack {
     private final AddFile addFile;
     private final DeleteItem deleteItem;
     private final KeepPlan keepPlan;
-    private final Tell tell;
+    private final AuditLog audit;
 
     BringBack(
             Items items,
@@ -34,14 +34,14 @@ public class BringBack {
             AddFile addFile,
             DeleteItem deleteItem,
             KeepPlan keepPlan,
-            Tell tell) {
+            AuditLog audit) {
         this.items = items;
         this.planTask = planTask;
         this.files = files;
         this.addFile = addFile;
         this.deleteItem = deleteItem;
         this.keepPlan = keepPlan;
-        this.tell = tell;
+        this.audit = audit;
     }
 
     /**
@@ -61,7 +61,7 @@ public class BringBack {
         }
         deleteItem.restore(id, sure, by);
         keepPlan.changed(item.project());
-        tell.of(item.project(), id.value(), new PlanActs.DeletedBroughtBack(by, item.name()));
+        audit.append(item.project(), id.value(), new PlanActs.DeletedBroughtBack(by, item.name()));
         return item.project();
     }
 }

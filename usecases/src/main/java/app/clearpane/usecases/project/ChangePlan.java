@@ -18,7 +18,7 @@ import app.clearpane.store.project.Projects;
 import app.clearpane.usecases.exposure.DeleteItem;
 import app.clearpane.usecases.exposure.NewItem;
 import app.clearpane.usecases.plan.KeepPlan;
-import app.clearpane.usecases.record.Tell;
+import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.shell.Input;
 import app.clearpane.usecases.shell.NotThere;
 import app.clearpane.usecases.shell.Refused;
@@ -43,7 +43,7 @@ public class ChangePlan {
     private final DeleteItem deleteItem;
     private final People people;
     private final KeepPlan keepPlan;
-    private final Tell tell;
+    private final AuditLog audit;
     private final Clock clock;
 
     ChangePlan(
@@ -52,14 +52,14 @@ public class ChangePlan {
             DeleteItem deleteItem,
             People people,
             KeepPlan keepPlan,
-            Tell tell,
+            AuditLog audit,
             Clock clock) {
         this.projects = projects;
         this.newItem = newItem;
         this.deleteItem = deleteItem;
         this.people = people;
         this.keepPlan = keepPlan;
-        this.tell = tell;
+        this.audit = audit;
         this.clock = clock;
     }
 
@@ -111,7 +111,7 @@ public class ChangePlan {
                 1);
         projects.addPhase(project, phase, projects.phases(project).size());
         keepPlan.changed(project);
-        tell.of(project, phase.id(), new PlanActs.PhaseAdded(by, phase.name(), phase.startsOn(), phase.endsOn()));
+        audit.append(project, phase.id(), new PlanActs.PhaseAdded(by, phase.name(), phase.startsOn(), phase.endsOn()));
     }
 
     /** Puts a phase before the one that it follows. */
@@ -125,7 +125,7 @@ public class ChangePlan {
             Collections.swap(order, at, at - 1);
             projects.orderPhases(project, order);
             keepPlan.changed(project);
-            tell.of(
+            audit.append(
                     project,
                     id,
                     new PlanActs.PhasePutEarlier(
@@ -147,7 +147,7 @@ public class ChangePlan {
         projects.deletePhase(
                 project, new Phase(id, phase.name(), phase.startsOn(), phase.endsOn(), phase.stage(), revision));
         keepPlan.changed(project);
-        tell.of(project, id, new PlanActs.PhaseDeleted(by, phase.name()));
+        audit.append(project, id, new PlanActs.PhaseDeleted(by, phase.name()));
     }
 
     /** Deletes a milestone. @throws Refused if it is the last: a project ends with one */
@@ -160,7 +160,7 @@ public class ChangePlan {
         }
         deleteItem.delete(id, by);
         keepPlan.changed(project);
-        tell.of(project, id.value(), new PlanActs.MilestoneDeleted(by, milestone.name()));
+        audit.append(project, id.value(), new PlanActs.MilestoneDeleted(by, milestone.name()));
     }
 
     private Optional<Milestone> milestone(ProjectId project, ItemId id) {
@@ -214,7 +214,7 @@ public class ChangePlan {
                 project.pausedBecause(),
                 project.planRevision(),
                 form.revision()));
-        tell.of(
+        audit.append(
                 id,
                 id.value(),
                 new PlanActs.ProjectChanged(
@@ -236,7 +236,7 @@ public class ChangePlan {
     public void move(ProjectId project, Phase wanted, Actor by) {
         projects.changePhase(project, wanted);
         keepPlan.changed(project);
-        tell.of(
+        audit.append(
                 project,
                 wanted.id(),
                 new PlanActs.PhaseChanged(
@@ -264,7 +264,7 @@ public class ChangePlan {
         ItemId item = newItem.add(project, ContentKind.DATES, name.value(), Optional.empty(), by);
         projects.addMilestone(item, fallsOn);
         keepPlan.changed(project);
-        tell.of(project, item.value(), new PlanActs.MilestoneAdded(by, name.value(), fallsOn));
+        audit.append(project, item.value(), new PlanActs.MilestoneAdded(by, name.value(), fallsOn));
         return item;
     }
 
@@ -280,7 +280,7 @@ public class ChangePlan {
                 new Milestone(id, name.orElseThrow().value(), day.orElseThrow(), form.isReached(), form.revision()),
                 clock.instant());
         keepPlan.changed(project);
-        tell.of(
+        audit.append(
                 project,
                 id.value(),
                 new PlanActs.MilestoneChanged(by, name.orElseThrow().value(), day.orElseThrow(), form.isReached()));

@@ -14,7 +14,7 @@ import app.clearpane.store.project.Project;
 import app.clearpane.store.project.Projects;
 import app.clearpane.usecases.exposure.WhatEnds;
 import app.clearpane.usecases.plan.PlanBook;
-import app.clearpane.usecases.record.Tell;
+import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.shell.AskFirst;
 import app.clearpane.usecases.shell.Input;
 import app.clearpane.usecases.shell.NotThere;
@@ -38,16 +38,21 @@ public class CloseProject {
     private final Deliverables deliverables;
     private final PlanBook plans;
     private final WhatEnds whatEnds;
-    private final Tell tell;
+    private final AuditLog audit;
     private final Clock clock;
 
     CloseProject(
-            Projects projects, Deliverables deliverables, PlanBook plans, WhatEnds whatEnds, Tell tell, Clock clock) {
+            Projects projects,
+            Deliverables deliverables,
+            PlanBook plans,
+            WhatEnds whatEnds,
+            AuditLog audit,
+            Clock clock) {
         this.projects = projects;
         this.deliverables = deliverables;
         this.plans = plans;
         this.whatEnds = whatEnds;
-        this.tell = tell;
+        this.audit = audit;
         this.clock = clock;
     }
 
@@ -76,7 +81,7 @@ public class CloseProject {
                     "Close it as " + how.orElseThrow().word());
         }
         projects.archive(project, how.orElseThrow(), said, clock.instant());
-        tell.of(
+        audit.append(
                 id,
                 id.value(),
                 new PlanActs.ProjectArchived(
@@ -119,6 +124,6 @@ public class CloseProject {
     public void reopen(ProjectId id, Actor by) {
         Project project = NotThere.unless(projects.find(id));
         projects.restore(project);
-        tell.of(id, id.value(), new PlanActs.ProjectRestored(by, project.fullName()));
+        audit.append(id, id.value(), new PlanActs.ProjectRestored(by, project.fullName()));
     }
 }

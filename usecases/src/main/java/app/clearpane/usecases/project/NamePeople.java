@@ -10,7 +10,7 @@ import app.clearpane.store.agency.TeamMember;
 import app.clearpane.store.project.Project;
 import app.clearpane.store.project.ProjectPeople;
 import app.clearpane.store.project.Projects;
-import app.clearpane.usecases.record.Tell;
+import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.shell.AskFirst;
 import app.clearpane.usecases.shell.Input;
 import app.clearpane.usecases.shell.NotThere;
@@ -27,13 +27,13 @@ public class NamePeople {
     private final ProjectPeople onProject;
     private final Projects projects;
     private final People people;
-    private final Tell tell;
+    private final AuditLog audit;
 
-    NamePeople(ProjectPeople onProject, Projects projects, People people, Tell tell) {
+    NamePeople(ProjectPeople onProject, Projects projects, People people, AuditLog audit) {
         this.onProject = onProject;
         this.projects = projects;
         this.people = people;
-        this.tell = tell;
+        this.audit = audit;
     }
 
     /** Names somebody, or says otherwise what they do there. */
@@ -47,7 +47,7 @@ public class NamePeople {
         String what = input.text("What they do here", does, LONGEST).strip();
         input.allGood();
         onProject.put(project, who.orElseThrow().id(), what, shown);
-        tell.of(
+        audit.append(
                 project,
                 project.value(),
                 new PeopleActs.PersonOfProject(
@@ -59,7 +59,7 @@ public class NamePeople {
     public void drop(ProjectId project, TeamMemberId member, Actor by) {
         ProjectPeople.OfUs found = NotThere.unless(onProject.find(project, member));
         onProject.remove(project, member);
-        tell.of(
+        audit.append(
                 project,
                 project.value(),
                 new PeopleActs.PersonOfProject(Act.PERSON_DROPPED, by, found.name(), found.does(), found.shown()));
@@ -99,7 +99,7 @@ public class NamePeople {
                     "Close it to the rest of us");
         }
         onProject.close(id, closed);
-        tell.of(
+        audit.append(
                 id,
                 id.value(),
                 new PeopleActs.PersonOfProject(
@@ -115,7 +115,7 @@ public class NamePeople {
     public void sayToClient(ProjectId id, boolean toClient, Actor by) {
         Project project = NotThere.unless(projects.find(id));
         onProject.sayToClient(id, toClient);
-        tell.of(
+        audit.append(
                 id,
                 id.value(),
                 new PeopleActs.PersonOfProject(
@@ -133,7 +133,7 @@ public class NamePeople {
     public void showHours(ProjectId project, boolean shown, Actor by) {
         NotThere.unless(projects.find(project));
         onProject.showHours(project, shown);
-        tell.of(
+        audit.append(
                 project,
                 project.value(),
                 new PeopleActs.PersonOfProject(Act.HOURS_SHOWN, by, "The hours we spent", "", shown));

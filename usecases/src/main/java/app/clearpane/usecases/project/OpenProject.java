@@ -20,7 +20,7 @@ import app.clearpane.store.project.Project;
 import app.clearpane.store.project.Projects;
 import app.clearpane.usecases.exposure.NewItem;
 import app.clearpane.usecases.plan.PlanTask;
-import app.clearpane.usecases.record.Tell;
+import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.security.Person;
 import app.clearpane.usecases.shell.NotThere;
 import app.clearpane.usecases.shell.Refused;
@@ -48,7 +48,7 @@ public class OpenProject {
     private final LikeProject likeProject;
     private final TaskSteps steps;
     private final SigningDefaults signing;
-    private final Tell tell;
+    private final AuditLog audit;
     private final Clock clock;
 
     OpenProject(
@@ -60,7 +60,7 @@ public class OpenProject {
             LikeProject likeProject,
             TaskSteps steps,
             SigningDefaults signing,
-            Tell tell,
+            AuditLog audit,
             Clock clock) {
         this.projects = projects;
         this.people = people;
@@ -70,7 +70,7 @@ public class OpenProject {
         this.likeProject = likeProject;
         this.steps = steps;
         this.signing = signing;
-        this.tell = tell;
+        this.audit = audit;
         this.clock = clock;
     }
 
@@ -142,7 +142,7 @@ public class OpenProject {
             layOut(project, wanted, wanted.template().orElseThrow(), by);
         }
         wanted.contacts().forEach(contact -> takeIn(client, contact));
-        tell.of(
+        audit.append(
                 project.id(),
                 project.id().value(),
                 new PlanActs.ProjectOpened(

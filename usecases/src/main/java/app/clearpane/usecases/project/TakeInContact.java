@@ -12,7 +12,7 @@ import app.clearpane.store.agency.People;
 import app.clearpane.store.agency.WaysIn;
 import app.clearpane.store.project.Project;
 import app.clearpane.store.project.Projects;
-import app.clearpane.usecases.record.Tell;
+import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.shell.Input;
 import app.clearpane.usecases.shell.NotThere;
 import app.clearpane.usecases.shell.Refused;
@@ -28,15 +28,16 @@ public class TakeInContact {
     private final People people;
     private final OpenProject openProject;
     private final WaysIn waysIn;
-    private final Tell tell;
+    private final AuditLog audit;
     private final Clock clock;
 
-    TakeInContact(Projects projects, People people, OpenProject openProject, WaysIn waysIn, Tell tell, Clock clock) {
+    TakeInContact(
+            Projects projects, People people, OpenProject openProject, WaysIn waysIn, AuditLog audit, Clock clock) {
         this.projects = projects;
         this.people = people;
         this.openProject = openProject;
         this.waysIn = waysIn;
-        this.tell = tell;
+        this.audit = audit;
         this.clock = clock;
     }
 
@@ -71,7 +72,7 @@ public class TakeInContact {
         if (!email.orElseThrow().value().equals(contact.email())) {
             waysIn.revokeAll(id, clock.instant());
         }
-        tell.of(
+        audit.append(
                 project,
                 id.value(),
                 new PeopleActs.ContactChanged(
@@ -83,7 +84,7 @@ public class TakeInContact {
 
     /** Takes them in. */
     @Transactional
-    public Contact to(ProjectId id, Typed typed, Actor by) {
+    public Contact takeIn(ProjectId id, Typed typed, Actor by) {
         Project project = NotThere.unless(projects.find(id));
         Input input = new Input();
         Optional<Name> organisation =
@@ -97,7 +98,7 @@ public class TakeInContact {
                 .orElse(project.client());
         Contact contact =
                 openProject.takeIn(client, new OpenProject.NewContact(name.orElseThrow(), email.orElseThrow(), says));
-        tell.of(id, contact.id().value(), new PeopleActs.ContactAdded(by, contact.name(), contact.email()));
+        audit.append(id, contact.id().value(), new PeopleActs.ContactAdded(by, contact.name(), contact.email()));
         return contact;
     }
 }

@@ -81,7 +81,7 @@ public class RecordWatch {
         LOG.error("FAULT in the vault, {} files no longer hash to their names: {}", digests.size(), digests);
         transaction.executeWithoutResult(status -> people.team().stream()
                 .filter(member -> member.role() == TeamRole.OWNER)
-                .forEach(owner -> mail.to(
+                .forEach(owner -> mail.send(
                         owner,
                         new Letter(
                                 "A fault in the vault",
@@ -112,7 +112,7 @@ public class RecordWatch {
         if (!known) {
             people.team().stream()
                     .filter(member -> member.role() == TeamRole.OWNER)
-                    .forEach(owner -> mail.to(
+                    .forEach(owner -> mail.send(
                             owner,
                             new Letter(
                                     "A fault in the Record",

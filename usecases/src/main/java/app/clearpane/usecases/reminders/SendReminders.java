@@ -12,7 +12,7 @@ import app.clearpane.store.project.Projects;
 import app.clearpane.store.reminders.Reminders;
 import app.clearpane.usecases.post.Letter;
 import app.clearpane.usecases.post.WriteMail;
-import app.clearpane.usecases.record.Tell;
+import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.security.LinkKeys;
 import app.clearpane.usecases.shell.Lasting;
 import app.clearpane.usecases.shell.TheAgency;
@@ -43,7 +43,7 @@ public class SendReminders {
     private final People people;
     private final LinkKeys keys;
     private final WriteMail mail;
-    private final Tell tell;
+    private final AuditLog audit;
     private final TheAgency agency;
     private final Words words;
     private final Lasting lasting;
@@ -57,7 +57,7 @@ public class SendReminders {
             People people,
             LinkKeys keys,
             WriteMail mail,
-            Tell tell,
+            AuditLog audit,
             TheAgency agency,
             Words words,
             Lasting lasting,
@@ -69,7 +69,7 @@ public class SendReminders {
         this.people = people;
         this.keys = keys;
         this.mail = mail;
-        this.tell = tell;
+        this.audit = audit;
         this.agency = agency;
         this.words = words;
         this.lasting = lasting;
@@ -87,12 +87,12 @@ public class SendReminders {
     @Scheduled(cron = "${clearpane.reminders}")
     public void goRound() {
         if (agency.isFounded()) {
-            at(clock.instant());
+            sendDue(clock.instant());
         }
     }
 
     /** Those that have come at an instant. */
-    public void at(Instant now) {
+    public void sendDue(Instant now) {
         reminders.rhythm().ifPresent(rhythm -> send(rhythm, now));
     }
 
@@ -130,11 +130,11 @@ public class SendReminders {
         List<Reminder> own =
                 theirs.stream().filter(one -> reminders.add(one.key(), now)).toList();
         if (!own.isEmpty()) {
-            UUID written = mail.to(
+            UUID written = mail.send(
                     person, letter(person, own.stream().map(Reminder::thing).toList(), now));
             own.forEach(one -> {
                 reminders.carried(one.key(), written);
-                tell.of(
+                audit.append(
                         one.thing().project(),
                         one.thing().about(),
                         new PeopleActs.ReminderSent(

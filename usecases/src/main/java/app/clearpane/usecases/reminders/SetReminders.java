@@ -4,7 +4,7 @@ import app.clearpane.core.people.Actor;
 import app.clearpane.core.record.event.PeopleActs;
 import app.clearpane.core.reminders.Rhythm;
 import app.clearpane.store.reminders.Reminders;
-import app.clearpane.usecases.record.Tell;
+import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.shell.Input;
 import app.clearpane.usecases.shell.TheAgency;
 import java.util.Optional;
@@ -18,19 +18,19 @@ public class SetReminders {
     private static final int LAST_HOUR = 23;
     private final Reminders reminders;
     private final TheAgency agency;
-    private final Tell tell;
+    private final AuditLog audit;
 
-    SetReminders(Reminders reminders, TheAgency agency, Tell tell) {
+    SetReminders(Reminders reminders, TheAgency agency, AuditLog audit) {
         this.reminders = reminders;
         this.agency = agency;
-        this.tell = tell;
+        this.audit = audit;
     }
 
     /** The rhythm as typed. @param remind missing if nobody is reminded */
     public record RhythmForm(@Nullable Boolean remind, String hour, String every, String most) {}
 
     @Transactional
-    public void to(RhythmForm form, Actor by) {
+    public void set(RhythmForm form, Actor by) {
         Input input = new Input();
         Optional<Integer> hour = input.number("The hour", form.hour(), 0, LAST_HOUR);
         Optional<Integer> every = input.number("The working days between", form.every(), 1, Rhythm.MOST_DAYS);
@@ -39,7 +39,7 @@ public class SetReminders {
         Rhythm rhythm = new Rhythm(hour.orElseThrow(), every.orElseThrow(), most.orElseThrow());
         boolean on = Boolean.TRUE.equals(form.remind());
         reminders.setRhythm(on ? Optional.of(rhythm) : Optional.empty());
-        tell.ofAgency(
+        audit.appendOfAgency(
                 agency.get().id(),
                 on
                         ? new PeopleActs.RemindersSet(by, agency.get().name(), hour, every, most, Optional.empty())

@@ -48,7 +48,7 @@ public class TellCalled {
     }
 
     /** Writes to each of them but the one who wrote it. @param mark on which it was said @param by who called them */
-    public void of(MarkupRow mark, String said, List<MarkupRow.Reference> called, CallByName.Where where, Actor by) {
+    public void tell(MarkupRow mark, String said, List<MarkupRow.Reference> called, CallByName.Where where, Actor by) {
         String at = "?page=" + mark.place().page() + "#mark-" + mark.id();
         called.stream()
                 .flatMap(

@@ -19,7 +19,7 @@ import app.clearpane.store.exposure.clientside.Viewer;
 import app.clearpane.usecases.exposure.GiveSeat;
 import app.clearpane.usecases.post.TellManager;
 import app.clearpane.usecases.project.TakeInContact;
-import app.clearpane.usecases.record.Tell;
+import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.shell.Input;
 import app.clearpane.usecases.shell.NotThere;
 import app.clearpane.usecases.shell.Refused;
@@ -43,7 +43,7 @@ public class WishSeat {
     private final TakeInContact takeIn;
     private final GiveSeat giveSeat;
     private final TellManager tellManager;
-    private final Tell tell;
+    private final AuditLog audit;
     private final Clock clock;
 
     WishSeat(
@@ -54,7 +54,7 @@ public class WishSeat {
             TakeInContact takeIn,
             GiveSeat giveSeat,
             TellManager tellManager,
-            Tell tell,
+            AuditLog audit,
             Clock clock) {
         this.wishes = wishes;
         this.seats = seats;
@@ -63,7 +63,7 @@ public class WishSeat {
         this.takeIn = takeIn;
         this.giveSeat = giveSeat;
         this.tellManager = tellManager;
-        this.tell = tell;
+        this.audit = audit;
         this.clock = clock;
     }
 
@@ -112,12 +112,12 @@ public class WishSeat {
                 null,
                 "");
         wishes.add(wish);
-        tell.of(
+        audit.append(
                 pane.project(),
                 pane.id().value(),
                 new PeopleActs.SeatWished(
                         Act.SEAT_WISHED, by, pane.name(), wish.name(), wish.email(), role.orElseThrow()));
-        tellManager.of(
+        tellManager.tell(
                 pane.project(),
                 viewer.name() + " names somebody: " + wish.name(),
                 List.of(
@@ -146,9 +146,9 @@ public class WishSeat {
                 .findFirst()
                 .orElseThrow()
                 .name();
-        Contact contact = takeIn.to(
+        Contact contact = takeIn.takeIn(
                 pane.project(), new TakeInContact.Typed(organisation, wish.name(), wish.email(), wish.says()), by);
-        SeatId seat = giveSeat.to(pane.id(), contact.id(), wish.role(), by);
+        SeatId seat = giveSeat.give(pane.id(), contact.id(), wish.role(), by);
         if (pane.publishedAt() != null) {
             giveSeat.sendLink(seat, by);
         }
@@ -166,7 +166,7 @@ public class WishSeat {
         input.allGood();
         settle(wish, false, answer);
         Panes.Row pane = panes.find(wish.pane()).orElseThrow();
-        tell.of(
+        audit.append(
                 pane.project(),
                 pane.id().value(),
                 new PeopleActs.SeatWished(Act.SEAT_WISH_DECLINED, by, pane.name(), wish.name(), answer, wish.role()));

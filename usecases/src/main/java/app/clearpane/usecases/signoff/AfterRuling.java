@@ -11,7 +11,7 @@ import app.clearpane.usecases.markup.ClashSettled;
 import app.clearpane.usecases.post.Letter;
 import app.clearpane.usecases.post.TellManager;
 import app.clearpane.usecases.post.WriteMail;
-import app.clearpane.usecases.record.Tell;
+import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.said.CallByName;
 import app.clearpane.usecases.security.LinkKeys;
 import app.clearpane.usecases.shell.TheAgency;
@@ -37,7 +37,7 @@ class AfterRuling {
     private final WriteMail mail;
     private final LinkKeys keys;
     private final TheAgency agency;
-    private final Tell tell;
+    private final AuditLog audit;
     private final Clock clock;
 
     AfterRuling(
@@ -49,7 +49,7 @@ class AfterRuling {
             WriteMail mail,
             LinkKeys keys,
             TheAgency agency,
-            Tell tell,
+            AuditLog audit,
             Clock clock) {
         this.deliverables = deliverables;
         this.ask = ask;
@@ -59,7 +59,7 @@ class AfterRuling {
         this.mail = mail;
         this.keys = keys;
         this.agency = agency;
-        this.tell = tell;
+        this.audit = audit;
         this.clock = clock;
     }
 
@@ -70,7 +70,7 @@ class AfterRuling {
         again.ifPresentOrElse(said -> ask(event, said), () -> write(event, event.loses()));
         write(event, event.holds());
         if (event.by().contact().isPresent()) {
-            tellManager.of(
+            tellManager.tell(
                     event.deliverable().project(),
                     "Settled: " + called(event),
                     List.of(
@@ -103,7 +103,7 @@ class AfterRuling {
     private void ask(ClashSettled event, Round.Said said) {
         Round round = deliverables.round(event.version().id()).orElseThrow();
         deliverables.takeBack(round.id(), said, clock.instant());
-        tell.of(
+        audit.append(
                 event.deliverable().project(),
                 event.deliverable().id().value(),
                 new DecisionActs.SignoffAskedAgain(
@@ -142,7 +142,7 @@ class AfterRuling {
                                                 + event.version().id() + "?page="
                                                 + mark.place().page() + "#mark-" + mark.id()),
                                 agency.get().name())))
-                .ifPresent(letter -> mail.to(people.contact(writer).orElseThrow(), letter));
+                .ifPresent(letter -> mail.send(people.contact(writer).orElseThrow(), letter));
     }
 
     private static List<String> lines(ClashSettled event, MarkupRow mark) {

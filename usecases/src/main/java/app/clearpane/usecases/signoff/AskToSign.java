@@ -80,7 +80,7 @@ class AskToSign {
 
     /** Asks somebody at once. @param lines why they are asked */
     void now(What what, ContactId signatory, List<String> lines) {
-        doing(what, signatory).ifPresent(person -> mail.to(person, letter(what, person, signatory, lines)));
+        doing(what, signatory).ifPresent(person -> mail.send(person, letter(what, person, signatory, lines)));
     }
 
     /** Who decides for a signatory; empty if they have no way in any more. */

@@ -19,7 +19,7 @@ import app.clearpane.store.exposure.SeatRow;
 import app.clearpane.store.exposure.Seats;
 import app.clearpane.usecases.deliverable.Readers;
 import app.clearpane.usecases.plan.ReviewsFollow;
-import app.clearpane.usecases.record.Tell;
+import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.shell.Input;
 import app.clearpane.usecases.shell.NotThere;
 import app.clearpane.usecases.shell.Refused;
@@ -51,7 +51,7 @@ public class ChangeSigning {
     private final Seats seats;
     private final ReviewsFollow reviewsFollow;
     private final AskToSign ask;
-    private final Tell tell;
+    private final AuditLog audit;
     private final Clock clock;
 
     ChangeSigning(
@@ -60,14 +60,14 @@ public class ChangeSigning {
             Seats seats,
             ReviewsFollow reviewsFollow,
             AskToSign ask,
-            Tell tell,
+            AuditLog audit,
             Clock clock) {
         this.deliverables = deliverables;
         this.defaults = defaults;
         this.seats = seats;
         this.reviewsFollow = reviewsFollow;
         this.ask = ask;
-        this.tell = tell;
+        this.audit = audit;
         this.clock = clock;
     }
 
@@ -235,7 +235,7 @@ public class ChangeSigning {
         deliverables.change(wanted);
         Map<ContactId, String> names =
                 meaning.signers().stream().collect(Collectors.toMap(SeatRow::contact, SeatRow::name));
-        tell.of(
+        audit.append(
                 wanted.project(),
                 id.value(),
                 new DecisionActs.SigningChanged(
@@ -267,7 +267,7 @@ public class ChangeSigning {
                     round.number(),
                     change.after().agreed(),
                     by);
-            tell.of(
+            audit.append(
                     wanted.project(),
                     wanted.id().value(),
                     new DecisionActs.RoundClosed(
@@ -294,7 +294,7 @@ public class ChangeSigning {
     public void usual(ProjectId project, SigningForm form, List<String> checklist, Actor by) {
         SigningTerms terms = form.terms();
         defaults.set(new SigningDefaults.Usual(project, terms, checklist, form.revision()));
-        tell.of(
+        audit.append(
                 project,
                 project.value(),
                 new DecisionActs.SigningUsual(

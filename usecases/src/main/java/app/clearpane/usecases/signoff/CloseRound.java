@@ -13,7 +13,7 @@ import app.clearpane.store.deliverable.clientside.VisibleDeliverables;
 import app.clearpane.store.exposure.clientside.Viewer;
 import app.clearpane.usecases.plan.ReviewsFollow;
 import app.clearpane.usecases.post.TellManager;
-import app.clearpane.usecases.record.Tell;
+import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.shell.Input;
 import app.clearpane.usecases.shell.NotThere;
 import app.clearpane.usecases.shell.Refused;
@@ -35,7 +35,7 @@ public class CloseRound {
     private final Deliverables deliverables;
     private final TellManager tellManager;
     private final ReviewsFollow reviewsFollow;
-    private final Tell tell;
+    private final AuditLog audit;
     private final Clock clock;
 
     CloseRound(
@@ -43,13 +43,13 @@ public class CloseRound {
             Deliverables deliverables,
             TellManager tellManager,
             ReviewsFollow reviewsFollow,
-            Tell tell,
+            AuditLog audit,
             Clock clock) {
         this.visible = visible;
         this.deliverables = deliverables;
         this.tellManager = tellManager;
         this.reviewsFollow = reviewsFollow;
-        this.tell = tell;
+        this.audit = audit;
         this.clock = clock;
     }
 
@@ -75,7 +75,7 @@ public class CloseRound {
         }
         Outcome outcome = close(version, "closed by the lead voice", viewer.actor());
         Deliverable deliverable = deliverables.find(version.deliverable()).orElseThrow();
-        tellManager.of(
+        tellManager.tell(
                 viewer.project(),
                 "Round closed: " + deliverable.name() + ", version " + version.number(),
                 List.of(viewer.name() + " closed the round without waiting for the others. It "
@@ -94,7 +94,7 @@ public class CloseRound {
                 new RoundState(version.sha256(), false, round.panel(), round.decisions(), 0, 0, 0).closedByHand();
         deliverables.close(round.id(), outcome, by.name(), reason, clock.instant());
         reviewsFollow.closed(deliverable.project(), deliverable.id(), round.number(), outcome.agreed(), by);
-        tell.of(
+        audit.append(
                 deliverable.project(),
                 deliverable.id().value(),
                 new DecisionActs.RoundClosed(

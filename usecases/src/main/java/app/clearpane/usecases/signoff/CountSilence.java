@@ -14,7 +14,7 @@ import app.clearpane.store.project.Projects;
 import app.clearpane.store.reminders.Reminders;
 import app.clearpane.store.reminders.SilenceTerms;
 import app.clearpane.usecases.post.TellManager;
-import app.clearpane.usecases.record.Tell;
+import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.shell.Input;
 import app.clearpane.usecases.shell.NotThere;
 import app.clearpane.usecases.shell.TheAgency;
@@ -42,7 +42,7 @@ public class CountSilence {
     private final KeepDecision keep;
     private final Projects projects;
     private final TellManager tellManager;
-    private final Tell tell;
+    private final AuditLog audit;
     private final TheAgency agency;
     private final TransactionTemplate transaction;
     private final Clock clock;
@@ -55,7 +55,7 @@ public class CountSilence {
             KeepDecision keep,
             Projects projects,
             TellManager tellManager,
-            Tell tell,
+            AuditLog audit,
             TheAgency agency,
             TransactionTemplate transaction,
             Clock clock) {
@@ -66,7 +66,7 @@ public class CountSilence {
         this.keep = keep;
         this.projects = projects;
         this.tellManager = tellManager;
-        this.tell = tell;
+        this.audit = audit;
         this.agency = agency;
         this.transaction = transaction;
         this.clock = clock;
@@ -94,7 +94,7 @@ public class CountSilence {
         terms.set(
                 project,
                 counted.map(number -> new SilenceTerms.Terms(new Silence(number), where, by.name(), clock.instant())));
-        tell.of(
+        audit.append(
                 project,
                 project.value(),
                 new DecisionActs.SilenceSet(
@@ -104,11 +104,11 @@ public class CountSilence {
     /** Every hour. */
     @Scheduled(cron = "${clearpane.silence}")
     public void goRound() {
-        at(clock.instant());
+        countAt(clock.instant());
     }
 
     /** Whose silence has counted at an instant. */
-    public void at(Instant now) {
+    public void countAt(Instant now) {
         terms.all().forEach((project, agreed) -> deliverables.roundsOf(project).stream()
                 .filter(Round::open)
                 .filter(round -> !round.dueAt().isAfter(now))
@@ -149,7 +149,7 @@ public class CountSilence {
 
     private void write(WeighDecision.Ready ready, SilenceTerms.Terms agreed) {
         String what = ready.deliverable().name() + ", " + ready.version().called();
-        tellManager.of(
+        tellManager.tell(
                 ready.deliverable().project(),
                 "Signed off by silence: " + what,
                 List.of(ready.signerName() + " said nothing about " + what

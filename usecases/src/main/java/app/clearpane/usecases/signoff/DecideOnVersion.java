@@ -55,9 +55,9 @@ public class DecideOnVersion {
 
     /** Takes one. @throws Refused with what stands in the way; nothing is changed then */
     @Transactional
-    public Outcome by(Viewer viewer, VersionId id, DecisionForm form) {
-        WeighDecision.Ready ready = weigh.of(viewer, id, form);
-        Instant at = keep.of(viewer, ready, null);
+    public Outcome decide(Viewer viewer, VersionId id, DecisionForm form) {
+        WeighDecision.Ready ready = weigh.weigh(viewer, id, form);
+        Instant at = keep.keep(viewer, ready, null);
         tellManager(viewer, ready, at);
         return ready.taken().outcome();
     }
@@ -83,7 +83,7 @@ public class DecideOnVersion {
         List<LeftOut> leftOut = new ArrayList<>();
         for (Pick pick : picks) {
             try {
-                ready.add(weigh.of(viewer, pick.version(), pick.form()));
+                ready.add(weigh.weigh(viewer, pick.version(), pick.form()));
             } catch (Refused refused) {
                 leftOut.add(new LeftOut(pick.name(), String.join(" ", refused.sentences())));
             } catch (NotThere gone) {
@@ -91,8 +91,9 @@ public class DecideOnVersion {
             }
         }
         UUID batch = UUID.randomUUID();
-        Instant at =
-                ready.stream().map(one -> keep.of(viewer, one, batch)).reduce(Instant.EPOCH, (earlier, later) -> later);
+        Instant at = ready.stream()
+                .map(one -> keep.keep(viewer, one, batch))
+                .reduce(Instant.EPOCH, (earlier, later) -> later);
         if (!ready.isEmpty()) {
             tellManagerOfMany(viewer, ready, decision, batch, at);
         }

@@ -14,7 +14,7 @@ import app.clearpane.store.exposure.clientside.Viewer;
 import app.clearpane.store.markup.MarkupRow;
 import app.clearpane.store.markup.Markups;
 import app.clearpane.usecases.plan.ReviewsFollow;
-import app.clearpane.usecases.record.Tell;
+import app.clearpane.usecases.record.AuditLog;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.HashSet;
@@ -39,7 +39,7 @@ class KeepDecision {
     private final Markups markups;
     private final ReviewsFollow reviewsFollow;
     private final AskToSign ask;
-    private final Tell tell;
+    private final AuditLog audit;
     private final Clock clock;
 
     KeepDecision(
@@ -48,14 +48,14 @@ class KeepDecision {
             Markups markups,
             ReviewsFollow reviewsFollow,
             AskToSign ask,
-            Tell tell,
+            AuditLog audit,
             Clock clock) {
         this.deliverables = deliverables;
         this.extraRounds = extraRounds;
         this.markups = markups;
         this.reviewsFollow = reviewsFollow;
         this.ask = ask;
-        this.tell = tell;
+        this.audit = audit;
         this.clock = clock;
     }
 
@@ -72,7 +72,7 @@ class KeepDecision {
 
     /** Keeps it. @param batch what it is made together with; null if it is made alone @return when it was made */
     @Transactional(propagation = Propagation.MANDATORY)
-    public Instant of(Viewer viewer, WeighDecision.Ready ready, @Nullable UUID batch) {
+    public Instant keep(Viewer viewer, WeighDecision.Ready ready, @Nullable UUID batch) {
         return keep(new Decider(new Actor.OfClient(viewer.contact(), viewer.name()), false), ready, batch);
     }
 
@@ -104,7 +104,7 @@ class KeepDecision {
                         standsIn ? decider.name() : null,
                         decider.silent(),
                         drawn.orElse(null)));
-        tell.of(
+        audit.append(
                 deliverable.project(),
                 deliverable.id().value(),
                 new DecisionActs.SignoffMade(
@@ -130,7 +130,7 @@ class KeepDecision {
                     round.number(),
                     ready.taken().outcome().agreed(),
                     decider.actor());
-            tell.of(
+            audit.append(
                     deliverable.project(),
                     deliverable.id().value(),
                     new DecisionActs.RoundClosed(
@@ -157,7 +157,7 @@ class KeepDecision {
     private void accept(Decider decider, Deliverable deliverable, int number, Instant now) {
         if (extraRounds.accept(new ExtraRounds.Accepted(
                 deliverable.id(), number, deliverable.allowance().fee(), decider.contact(), decider.name(), now))) {
-            tell.of(
+            audit.append(
                     deliverable.project(),
                     deliverable.id().value(),
                     new DecisionActs.ExtraAccepted(

@@ -124,7 +124,7 @@ public class SayAway {
     }
 
     private void tellManager(Viewer viewer, String subject, String sentence) {
-        tellManager.of(
+        tellManager.tell(
                 viewer.project(),
                 subject,
                 List.of(sentence),

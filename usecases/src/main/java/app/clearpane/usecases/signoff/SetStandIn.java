@@ -11,7 +11,7 @@ import app.clearpane.store.exposure.Panes;
 import app.clearpane.store.exposure.SeatRow;
 import app.clearpane.store.exposure.Seats;
 import app.clearpane.usecases.markup.SigningFor;
-import app.clearpane.usecases.record.Tell;
+import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.shell.Input;
 import app.clearpane.usecases.shell.NotThere;
 import app.clearpane.usecases.shell.Refused;
@@ -34,15 +34,15 @@ public class SetStandIn {
     private final Panes panes;
     private final Seats seats;
     private final SigningFor signing;
-    private final Tell tell;
+    private final AuditLog audit;
     private final Clock clock;
 
-    SetStandIn(StandIns standIns, Panes panes, Seats seats, SigningFor signing, Tell tell, Clock clock) {
+    SetStandIn(StandIns standIns, Panes panes, Seats seats, SigningFor signing, AuditLog audit, Clock clock) {
         this.standIns = standIns;
         this.panes = panes;
         this.seats = seats;
         this.signing = signing;
-        this.tell = tell;
+        this.audit = audit;
         this.clock = clock;
     }
 
@@ -95,7 +95,7 @@ public class SetStandIn {
         }
         standIns.add(UUID.randomUUID(), project, wanted, by.name());
         signing.changed(project);
-        tell.of(
+        audit.append(
                 project,
                 wanted.away().value(),
                 new DecisionActs.StandInNamed(
@@ -112,7 +112,8 @@ public class SetStandIn {
         StandIns.Row row = NotThere.unless(standIns.find(id));
         standIns.end(id, clock.instant());
         signing.changed(row.project());
-        tell.of(row.project(), row.standIn().away().value(), new DecisionActs.StandInEnded(by, row.away(), row.by()));
+        audit.append(
+                row.project(), row.standIn().away().value(), new DecisionActs.StandInEnded(by, row.away(), row.by()));
         return row.project();
     }
 }

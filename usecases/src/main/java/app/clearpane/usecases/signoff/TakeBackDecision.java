@@ -18,7 +18,7 @@ import app.clearpane.usecases.House;
 import app.clearpane.usecases.plan.ReviewsFollow;
 import app.clearpane.usecases.post.Letter;
 import app.clearpane.usecases.post.WriteMail;
-import app.clearpane.usecases.record.Tell;
+import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.shell.NotThere;
 import app.clearpane.usecases.shell.Refused;
 import app.clearpane.usecases.shell.TheAgency;
@@ -46,7 +46,7 @@ public class TakeBackDecision {
     private final WriteMail mail;
     private final TheAgency agency;
     private final House house;
-    private final Tell tell;
+    private final AuditLog audit;
     private final Clock clock;
 
     TakeBackDecision(
@@ -60,7 +60,7 @@ public class TakeBackDecision {
             WriteMail mail,
             TheAgency agency,
             House house,
-            Tell tell,
+            AuditLog audit,
             Clock clock) {
         this.visible = visible;
         this.deliverables = deliverables;
@@ -72,13 +72,13 @@ public class TakeBackDecision {
         this.mail = mail;
         this.agency = agency;
         this.house = house;
-        this.tell = tell;
+        this.audit = audit;
         this.clock = clock;
     }
 
     /** Takes back the latest that a viewer said. @throws Refused if it is too late, or something was built on it */
     @Transactional
-    public void by(Viewer viewer, VersionId id) {
+    public void takeBack(Viewer viewer, VersionId id) {
         VersionRow version = NotThere.unless(visible.version(viewer, id));
         Deliverable deliverable = deliverables.find(version.deliverable()).orElseThrow();
         deliverables.lock(deliverable.id());
@@ -121,7 +121,7 @@ public class TakeBackDecision {
             deliverables.reopen(round.id());
             reviewsFollow.reopened(viewer.project(), deliverable.id(), viewer.actor());
         }
-        tell.of(
+        audit.append(
                 viewer.project(),
                 deliverable.id().value(),
                 new DecisionActs.SignoffTakenBack(

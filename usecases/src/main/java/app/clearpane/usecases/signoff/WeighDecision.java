@@ -87,7 +87,7 @@ public class WeighDecision {
      * Weighs it; the deliverable stays locked until the caller's transaction ends, which goes on if this
      * refuses. @throws Refused with what stands in the way
      */
-    public Ready of(Viewer viewer, VersionId id, DecisionForm form) {
+    public Ready weigh(Viewer viewer, VersionId id, DecisionForm form) {
         VersionRow version = NotThere.unless(visible.version(viewer, id));
         Deliverable deliverable = deliverables.find(version.deliverable()).orElseThrow();
         deliverables.lock(deliverable.id());

@@ -26,7 +26,7 @@ class NoteController {
             @RequestParam String body,
             @RequestParam(defaultValue = "false") boolean team,
             @AuthenticationPrincipal Person.OfTeam me) {
-        return "redirect:" + writeNote.on(project, subject, body, team, me);
+        return "redirect:" + writeNote.write(project, subject, body, team, me);
     }
 
     @PostMapping("/t/notes/{note}/delete")

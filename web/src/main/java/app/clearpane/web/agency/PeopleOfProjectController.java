@@ -89,7 +89,7 @@ class PeopleOfProjectController {
             @RequestParam String email,
             @RequestParam String says,
             @AuthenticationPrincipal Person me) {
-        takeIn.to(project, new TakeInContact.Typed(client, name, email, says), me.actor());
+        takeIn.takeIn(project, new TakeInContact.Typed(client, name, email, says), me.actor());
         return "redirect:/t/projects/" + project + "/people";
     }
 }

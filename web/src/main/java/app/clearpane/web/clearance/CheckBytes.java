@@ -46,7 +46,7 @@ class CheckBytes {
     /** A signing. @param by how many signed */
     public record Signed(Instant at, int by) {}
 
-    Answer of(Sha256 bytes) {
+    Answer check(Sha256 bytes) {
         List<Releases.Release> certified = releases.certifiedBy(bytes);
         if (!certified.isEmpty()) {
             Releases.Release release = certified.get(0);

@@ -119,6 +119,6 @@ class OutsideController {
         if (!limits.link(request.getRemoteAddr())) {
             throw Refused.because("That was tried too often in one minute. Wait a little and try again.");
         }
-        model.addAttribute("answer", checkBytes.of(new Sha256(sha256)));
+        model.addAttribute("answer", checkBytes.check(new Sha256(sha256)));
     }
 }

@@ -132,7 +132,7 @@ class DeliverableController {
     @PostMapping("/t/projects/{project}/deliverables")
     @ForManagers
     String add(@PathVariable ProjectId project, DeliverableForm form, @AuthenticationPrincipal Person me) {
-        return "redirect:/t/deliverables/" + addDeliverable.to(project, form.wanted(), me.actor());
+        return "redirect:/t/deliverables/" + addDeliverable.add(project, form.wanted(), me.actor());
     }
 
     @GetMapping("/t/deliverables/{deliverable}")
@@ -172,7 +172,7 @@ class DeliverableController {
                                 && !file.getOriginalFilename().isEmpty(),
                 "Choose a file first.");
         input.allGood();
-        storeVersion.to(
+        storeVersion.store(
                 deliverable,
                 new StoreVersion.Arriving(
                         Optional.ofNullable(file.getOriginalFilename()).orElse(""), file.getInputStream(), line),

@@ -314,7 +314,7 @@ class Cast {
     }
 
     Contact takeIn(ProjectId project, String organisation, People person) {
-        Contact contact = takeIn.to(
+        Contact contact = takeIn.takeIn(
                 project,
                 new TakeInContact.Typed(
                         organisation, person.called().value(), person.at().value(), person.says()),
@@ -381,12 +381,12 @@ class Cast {
     }
 
     void noteOn(ProjectId project, People person, String body, boolean forTeam) {
-        writeNote.on(
+        writeNote.write(
                 project, Objects.requireNonNull(contacts.get(person)).id().value(), body, forTeam, as(People.INES));
     }
 
     void link(PaneId pane, String name, boolean mayMark) {
-        makeLink.at(pane, new MakeLink.Form(name, mayMark, "", ""), by(People.INES));
+        makeLink.make(pane, new MakeLink.Form(name, mayMark, "", ""), by(People.INES));
     }
 
     /** What somebody looked at. */
@@ -419,7 +419,7 @@ class Cast {
     }
 
     void seat(PaneId pane, People person, SeatRole role) {
-        giveSeat.to(pane, Objects.requireNonNull(contacts.get(person)).id(), role, by(People.INES));
+        giveSeat.give(pane, Objects.requireNonNull(contacts.get(person)).id(), role, by(People.INES));
     }
 
     void lead(app.clearpane.core.exposure.SeatId seat) {
@@ -427,7 +427,7 @@ class Cast {
     }
 
     app.clearpane.core.exposure.SeatId leadSeat(PaneId pane, People person) {
-        return giveSeat.to(
+        return giveSeat.give(
                 pane, Objects.requireNonNull(contacts.get(person)).id(), SeatRole.SIGNATORY, by(People.INES));
     }
 
@@ -445,7 +445,7 @@ class Cast {
     }
 
     void show(PaneId pane, ItemId item, Showing showing) {
-        setShowing.at(pane, item, showing, false, by(People.TEO));
+        setShowing.set(pane, item, showing, false, by(People.TEO));
     }
 
     void holdBack(ItemId item) {
@@ -458,7 +458,7 @@ class Cast {
     }
 
     ItemId deliverable(ProjectId project, PaneId pane, String name, String about, Rule rule) {
-        return addDeliverable.to(
+        return addDeliverable.add(
                 project, new AddDeliverable.Wanted(new Name2(name).value(), about, pane, rule, 3), by(People.INES));
     }
 
@@ -473,7 +473,7 @@ class Cast {
     VersionId version(ItemId deliverable, String art, String fileName, String whatChanged, People maker) {
         try (InputStream content = art(art)) {
             return storeVersion
-                    .to(deliverable, new StoreVersion.Arriving(fileName, content, whatChanged), by(maker))
+                    .store(deliverable, new StoreVersion.Arriving(fileName, content, whatChanged), by(maker))
                     .id();
         } catch (IOException e) {
             throw new UncheckedIOException(e);
@@ -558,7 +558,7 @@ class Cast {
 
     ItemId file(ProjectId project, Optional<ItemId> folder, String art, String fileName, People maker) {
         try (InputStream content = art(art)) {
-            return addFile.to(project, folder, fileName, content, by(maker));
+            return addFile.add(project, folder, fileName, content, by(maker));
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
@@ -566,7 +566,7 @@ class Cast {
 
     ItemId note(ProjectId project, Optional<ItemId> folder, String text, String fileName, People maker) {
         try {
-            return addFile.to(
+            return addFile.add(
                     project,
                     folder,
                     fileName,
@@ -589,7 +589,7 @@ class Cast {
     /** A mark that brings pictures along, by the names of their files. */
     MarkupRow mark(PaneId pane, People person, VersionId version, MarkForm form, List<String> pictures) {
         VersionRow row = deliverables.version(version).orElseThrow();
-        return placeMark.on(
+        return placeMark.place(
                 row,
                 form,
                 pictures.stream().map(picture -> brought(pane, person, picture)).toList(),
@@ -651,7 +651,7 @@ class Cast {
 
     void answer(MarkupRow mark, People person, PaneId pane, Optional<MarkupProgress.Act> act, String said) {
         MarkupRow fresh = markups.find(mark.id()).orElseThrow();
-        answerMark.to(
+        answerMark.answer(
                 fresh,
                 new AnswerMark.AnswerForm(act.map(Enum::name).orElse(""), said, "client", fresh.revision()),
                 List.of(),
@@ -660,7 +660,7 @@ class Cast {
 
     void decide(PaneId pane, People person, VersionId version, Decision decision, String sentence) {
         Sha256 sha256 = deliverables.version(version).orElseThrow().sha256();
-        decideOnVersion.by(
+        decideOnVersion.decide(
                 through(pane, person),
                 version,
                 new DecisionForm(

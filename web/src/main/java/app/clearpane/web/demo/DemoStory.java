@@ -537,7 +537,7 @@ class DemoStory {
                         0.45,
                         0.25,
                         Intent.QUESTION,
-                        "Old dome sits two metres too far east. Tell them, or just move it?")));
+                        "Old dome sits two metres too far east. AuditLog them, or just move it?")));
         cast.answer(dome, People.TEO, board, Optional.empty(), "Yes, from the survey.");
         cast.at(10, 9, 30);
         cast.decide(board, People.JASPER, first, Decision.SEND_BACK, "Nearly there.");

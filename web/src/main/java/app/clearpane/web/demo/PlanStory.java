@@ -67,7 +67,7 @@ class PlanStory {
                 project,
                 Map.of("UNDER_WAY", "drawing, making", "IN_CHECK", "looked over here, on the spot"),
                 cast.by(People.INES));
-        cast.later(TODAY, 8, 45, () -> agreeDates.on(project, cast.day(38), true, cast.by(People.INES)));
+        cast.later(TODAY, 8, 45, () -> agreeDates.agree(project, cast.day(38), true, cast.by(People.INES)));
         happens();
     }
 
@@ -197,11 +197,11 @@ class PlanStory {
     }
 
     private void began(int day, String name, People by) {
-        cast.later(TODAY - day, 9, 20, () -> moveTask.to(task(name), Stage.UNDER_WAY, cast.by(by)));
+        cast.later(TODAY - day, 9, 20, () -> moveTask.move(task(name), Stage.UNDER_WAY, cast.by(by)));
     }
 
     private void done(int day, String name, People by) {
-        cast.later(TODAY - day, 16, 40, () -> moveTask.to(task(name), Stage.DONE, cast.by(by)));
+        cast.later(TODAY - day, 16, 40, () -> moveTask.move(task(name), Stage.DONE, cast.by(by)));
     }
 
     private ItemId task(String name) {

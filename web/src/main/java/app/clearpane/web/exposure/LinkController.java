@@ -70,7 +70,7 @@ class LinkController {
             MakeLink.Form form,
             @AuthenticationPrincipal Person me,
             RedirectAttributes once) {
-        return shown(makeLink.at(pane, form, me.actor()), once);
+        return shown(makeLink.make(pane, form, me.actor()), once);
     }
 
     @AsksAgain

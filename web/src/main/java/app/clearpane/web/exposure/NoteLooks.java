@@ -2,7 +2,7 @@ package app.clearpane.web.exposure;
 
 import app.clearpane.core.record.event.ShowingActs;
 import app.clearpane.store.exposure.Panes;
-import app.clearpane.usecases.record.Tell;
+import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.web.exposure.clientside.LookedThrough;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
@@ -20,21 +20,21 @@ import org.springframework.transaction.support.TransactionTemplate;
 class NoteLooks {
     private static final Duration SAME = Duration.ofHours(1);
     private final Panes panes;
-    private final Tell tell;
+    private final AuditLog audit;
     private final TransactionTemplate transactions;
     private final Cache<List<Object>, Boolean> lately =
             Caffeine.newBuilder().expireAfterWrite(SAME).maximumSize(100_000).build();
 
-    NoteLooks(Panes panes, Tell tell, TransactionTemplate transactions) {
+    NoteLooks(Panes panes, AuditLog audit, TransactionTemplate transactions) {
         this.panes = panes;
-        this.tell = tell;
+        this.audit = audit;
         this.transactions = transactions;
     }
 
     @EventListener
     void note(LookedThrough look) {
         if (lately.asMap().putIfAbsent(List.of(look.member().id(), look.viewer().seat()), true) == null) {
-            transactions.executeWithoutResult(status -> tell.of(
+            transactions.executeWithoutResult(status -> audit.append(
                     look.viewer().project(),
                     look.viewer().pane().value(),
                     new ShowingActs.LookedThrough(

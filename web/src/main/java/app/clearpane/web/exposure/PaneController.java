@@ -159,7 +159,7 @@ class PaneController {
     @PostMapping("/t/panes/{pane}/sections")
     @ForManagers
     String setSections(@PathVariable PaneId pane, SetSections.Form form, @AuthenticationPrincipal Person me) {
-        return at(setSections.of(pane, form, me.actor()), pane, ContentKind.DELIVERABLES);
+        return at(setSections.set(pane, form, me.actor()), pane, ContentKind.DELIVERABLES);
     }
 
     @PostMapping("/t/panes/{pane}/apertures")
@@ -201,7 +201,7 @@ class PaneController {
             @RequestParam ContentKind kind,
             @RequestParam(defaultValue = "false") boolean sure,
             @AuthenticationPrincipal Person me) {
-        return at(setShowing.at(pane, item, showing, sure, me.actor()), pane, kind);
+        return at(setShowing.set(pane, item, showing, sure, me.actor()), pane, kind);
     }
 
     @PostMapping("/t/panes/{pane}/showings/many")

@@ -85,7 +85,7 @@ class FileController {
         input.require(!name.isEmpty(), "Choose a file first.");
         Optional<ItemId> into = folder.isEmpty() ? Optional.empty() : input.one("The folder", folder, ItemId::of);
         input.allGood();
-        addFile.to(project, into, name, file.getInputStream(), me.actor());
+        addFile.add(project, into, name, file.getInputStream(), me.actor());
         return "redirect:/t/projects/" + project + "/files";
     }
 

@@ -41,13 +41,13 @@ class FollowUpController {
         Optional<TeamMemberId> member =
                 doer.isBlank() ? Optional.empty() : input.one("Who does it", doer, TeamMemberId::of);
         input.allGood();
-        return back(giveMark.to(mark, member, revision, me), on);
+        return back(giveMark.give(mark, member, revision, me), on);
     }
 
     @PostMapping("/t/marks/{mark}/task")
     String task(@PathVariable MarkupId mark, @RequestParam VersionId on, @AuthenticationPrincipal Person.OfTeam me)
             throws IOException {
-        return back(makeTask.of(mark, me), on);
+        return back(makeTask.make(mark, me), on);
     }
 
     @PostMapping("/t/marks/{mark}/join")

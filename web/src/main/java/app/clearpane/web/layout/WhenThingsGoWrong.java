@@ -158,7 +158,7 @@ class WhenThingsGoWrong {
         return said(
                 HttpStatus.INSUFFICIENT_STORAGE,
                 List.of("The file could not be stored: the disk may be full. Nothing of it was kept, and what was "
-                        + "there before is still there. Tell whoever runs this house, then try again."),
+                        + "there before is still there. AuditLog whoever runs this house, then try again."),
                 request,
                 response);
     }

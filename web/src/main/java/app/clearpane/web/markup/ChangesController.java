@@ -51,7 +51,7 @@ class ChangesController {
         model.addAttribute("sashOf", state.deliverable().project());
         model.addAttribute(
                 "changes",
-                layChanges.of("/t", true, state.deliverable().name(), found, state.versions(), state.marks(), wish));
+                layChanges.lay("/t", true, state.deliverable().name(), found, state.versions(), state.marks(), wish));
         return "markup/changes";
     }
 }

@@ -334,7 +334,7 @@ public class ClientTable {
         List<VersionRow> versions = deliverables.versions(viewer).stream()
                 .filter(one -> one.deliverable().equals(version.deliverable()))
                 .toList();
-        Changes changes = layChanges.of(
+        Changes changes = layChanges.lay(
                 base, false, deliverable.name(), version, versions, markups.of(viewer, version.deliverable()), wish);
         return Map.of("changes", changes, "viewer", viewer, "heading", viewers.heading(viewer));
     }
@@ -365,7 +365,7 @@ public class ClientTable {
 
     /** Notes who placed a mark, where that was a guest. @param opening by which they came */
     public void placedBy(MarkupId mark, UUID opening) {
-        placeMark.by(mark, opening);
+        placeMark.noteOpening(mark, opening);
     }
 
     /** Watches what others do on a version. */
@@ -380,7 +380,7 @@ public class ClientTable {
 
     /** Settles a clash. @return the page it was about */
     public int rule(Viewer viewer, VersionId version, RuleClash.RulingForm form) {
-        return ruleClash.on(NotThere.unless(deliverables.version(viewer, version)), form, new Side.Client(viewer));
+        return ruleClash.rule(NotThere.unless(deliverables.version(viewer, version)), form, new Side.Client(viewer));
     }
 
     /**
@@ -391,14 +391,14 @@ public class ClientTable {
             throws IOException {
         MarkupRow found = NotThere.unless(markups.find(viewer, mark));
         Side side = new Side.Client(viewer);
-        answerMark.to(found, form, attach.kept(viewer.project(), side, files), side);
+        answerMark.answer(found, form, attach.kept(viewer.project(), side, files), side);
         return found.place().page();
     }
 
     /** Changes what a mark says. @return the page it stands on */
     public int edit(Viewer viewer, MarkupId mark, EditMark.EditForm form) {
         MarkupRow found = NotThere.unless(markups.find(viewer, mark));
-        editMark.of(found, form, new Side.Client(viewer));
+        editMark.edit(found, form, new Side.Client(viewer));
         return found.place().page();
     }
 }

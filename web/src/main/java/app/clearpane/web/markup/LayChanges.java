@@ -51,7 +51,7 @@ public class LayChanges {
      * @param marks those that may be seen, on any of these versions
      * @throws NotThere if there is no such earlier version
      */
-    Changes of(
+    Changes lay(
             String base,
             boolean ofTeam,
             String deliverable,

@@ -42,7 +42,7 @@ class LetterController {
         VersionRow found = NotThere.unless(deliverables.version(version));
         Deliverable deliverable = NotThere.unless(deliverables.find(found.deliverable()));
         frame.above(model, deliverable.project(), "Deliverables");
-        model.addAttribute("letter", writeLetter.of(found));
+        model.addAttribute("letter", writeLetter.write(found));
         model.addAttribute("team", sight.seeing(deliverable.project()));
         model.addAttribute(
                 "mailed",
@@ -52,7 +52,7 @@ class LetterController {
 
     @GetMapping("/t/versions/{version}/letter.pdf")
     ResponseEntity<byte[]> pdf(@PathVariable VersionId version) throws IOException {
-        byte[] paper = writeLetter.pdf(writeLetter.of(NotThere.unless(deliverables.version(version))));
+        byte[] paper = writeLetter.pdf(writeLetter.write(NotThere.unless(deliverables.version(version))));
         return ResponseEntity.ok()
                 .contentType(MediaType.APPLICATION_PDF)
                 .header(
@@ -68,7 +68,7 @@ class LetterController {
     String mail(@PathVariable VersionId version, @RequestParam TeamMemberId to) {
         VersionRow found = NotThere.unless(deliverables.version(version));
         Deliverable deliverable = NotThere.unless(deliverables.find(found.deliverable()));
-        writeLetter.mail(writeLetter.of(found), NotThere.unless(sight.seeing(deliverable.project(), to)));
+        writeLetter.mail(writeLetter.write(found), NotThere.unless(sight.seeing(deliverable.project(), to)));
         return "redirect:/t/versions/" + version + "/letter?mailed=" + to;
     }
 }

@@ -209,7 +209,7 @@ class LightTableController {
     @PostMapping("/t/versions/{version}/rulings")
     @ForManagers
     String rule(@PathVariable VersionId version, RuleClash.RulingForm form, @AuthenticationPrincipal Person.OfTeam me) {
-        int page = ruleClash.on(NotThere.unless(deliverables.version(version)), form, new Side.Team(me));
+        int page = ruleClash.rule(NotThere.unless(deliverables.version(version)), form, new Side.Team(me));
         return "redirect:/t/versions/" + version + "/light-table?page=" + page;
     }
 
@@ -222,7 +222,7 @@ class LightTableController {
             @AuthenticationPrincipal Person.OfTeam me)
             throws IOException {
         MarkupRow found = NotThere.unless(markups.find(mark));
-        answerMark.to(
+        answerMark.answer(
                 found,
                 form,
                 attach.kept(
@@ -242,7 +242,7 @@ class LightTableController {
             @RequestParam VersionId on,
             @AuthenticationPrincipal Person.OfTeam me) {
         MarkupRow found = NotThere.unless(markups.find(mark));
-        editMark.of(found, form, new Side.Team(me));
+        editMark.edit(found, form, new Side.Team(me));
         return "redirect:/t/versions/" + on + "/light-table?page="
                 + found.place().page() + "#mark-" + mark;
     }

@@ -42,7 +42,7 @@ class TaskFileController {
             @RequestParam(defaultValue = "false") boolean teamOnly,
             @AuthenticationPrincipal Person me)
             throws IOException {
-        putBeside.to(
+        putBeside.put(
                 task,
                 new PutBeside.Arriving(
                         Optional.ofNullable(file.getOriginalFilename()).orElse(""),

@@ -19,7 +19,7 @@ class RemindersController {
     @PostMapping("/t/calendar/reminders")
     @ForManagers
     String set(SetReminders.RhythmForm form, @AuthenticationPrincipal Person me) {
-        setReminders.to(form, me.actor());
+        setReminders.set(form, me.actor());
         return "redirect:/t/calendar#reminders";
     }
 }

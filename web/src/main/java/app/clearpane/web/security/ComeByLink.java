@@ -71,7 +71,8 @@ class ComeByLink {
 
     /** Lets them in. @return why not; empty if they are in */
     @Transactional
-    String by(String key, LinkSeats.Link link, Given given, HttpServletRequest request, HttpServletResponse response) {
+    String comeIn(
+            String key, LinkSeats.Link link, Given given, HttpServletRequest request, HttpServletResponse response) {
         Optional<String> passcode = links.passcodeHash(link.id());
         if (passcode.isPresent()) {
             if (!limits.passcode(link.id().toString(), request.getRemoteAddr())) {

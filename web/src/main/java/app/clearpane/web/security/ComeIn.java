@@ -76,7 +76,7 @@ public class ComeIn {
 
     /** Uses the link up and signs its person in. @return the page it leads to; empty if it opens nothing */
     @Transactional
-    public Optional<String> by(Sha256 keyHash, HttpServletRequest request, HttpServletResponse response) {
+    public Optional<String> comeIn(Sha256 keyHash, HttpServletRequest request, HttpServletResponse response) {
         Optional<WaysIn.WayIn> found = waysIn.find(keyHash)
                 .filter(way -> way.opensAt(clock.instant()))
                 .filter(way -> waysIn.use(way, clock.instant()));
@@ -155,7 +155,7 @@ public class ComeIn {
 
     private void mailLink(Contact contact, String leadsTo) {
         String agency = people.agency().orElseThrow().name();
-        mail.to(
+        mail.send(
                 contact,
                 new Letter(
                         "Your link to " + agency,

@@ -103,12 +103,12 @@ class WayInController {
         }
         Optional<LinkSeats.Link> link = comeByLink.at(key);
         if (link.isPresent()) {
-            String wrong = comeByLink.by(key, link.get(), given, request, response);
+            String wrong = comeByLink.comeIn(key, link.get(), given, request, response);
             return wrong.isEmpty()
                     ? "redirect:/c/panes/" + link.get().pane()
                     : byLink(key, link.get(), given, wrong, model, response);
         }
-        return comeIn.by(Sha256.ofText(key), request, response)
+        return comeIn.comeIn(Sha256.ofText(key), request, response)
                 .map(page -> "redirect:" + page)
                 .orElse("redirect:/p/" + key);
     }

@@ -351,7 +351,7 @@ class ChangedMeanwhileTest extends DemoHouse {
         deliverables.of(project).forEach(one -> pages.add("/t/deliverables/" + one.id() + "/clearance"));
         deliverables.of(project).stream().findFirst().ifPresent(one -> pages.add("/t/items/" + one.id()));
         pages.add("/t/links/"
-                + makeLink.at(
+                + makeLink.make(
                                 panes.ofProject(project).get(0).id(),
                                 new MakeLink.Form("Seen before", false, "", ""),
                                 Acting.team("Ines"))

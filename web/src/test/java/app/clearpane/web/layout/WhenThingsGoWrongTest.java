@@ -108,7 +108,7 @@ class WhenThingsGoWrongTest {
                         new MultipartException("full", new IOException("No space left on device")),
                         507,
                         List.of("The file could not be stored: the disk may be full. Nothing of it was kept, and "
-                                + "what was there before is still there. Tell whoever runs this house, then "
+                                + "what was there before is still there. AuditLog whoever runs this house, then "
                                 + "try again.")),
                 Arguments.of(
                         new ManagersDoThis("a manager or an owner"),

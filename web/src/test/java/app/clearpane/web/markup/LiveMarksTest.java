@@ -132,7 +132,7 @@ class LiveMarksTest extends DemoHouse {
     @Test
     void aLinkTakenBackEndsItToo() throws Exception {
         MakeLink.Made link =
-                makeLink.at(board().id(), new MakeLink.Form("To listen", false, "", ""), Acting.team("Ines Marram"));
+                makeLink.make(board().id(), new MakeLink.Form("To listen", false, "", ""), Acting.team("Ines Marram"));
         Iterator<String> told = listens(Visitor.by(address(), link.address()));
         assertThat(next(told)).isEqualTo("watching");
         makeLink.revoke(link.link(), Acting.team("Ines Marram"));

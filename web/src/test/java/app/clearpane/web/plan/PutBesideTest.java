@@ -40,7 +40,7 @@ class PutBesideTest extends DemoHouse {
         ItemId task = tasks.ofProject(project).get(0).id();
         List<TaskFiles.TaskFile> before = files.on(task);
         int told = db.fetchCount(db.selectFrom("record_entry"));
-        assertThatThrownBy(() -> putBeside.to(
+        assertThatThrownBy(() -> putBeside.put(
                         task,
                         new PutBeside.Arriving(
                                 "list.txt", new ByteArrayInputStream(new byte[] {65}), false, Acting.team("Teo")),

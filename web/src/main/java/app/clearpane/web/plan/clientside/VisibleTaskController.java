@@ -152,7 +152,7 @@ class VisibleTaskController {
             @PathVariable ItemId task,
             @RequestParam Stage stage,
             @RequestParam(defaultValue = "") String from) {
-        Stage was = doTask.to(viewer, task, stage);
+        Stage was = doTask.move(viewer, task, stage);
         return "redirect:" + Through.base(viewer)
                 + (from.equals("task") ? "/tasks/" + task + "?was=" + was : "?did=" + task + "&was=" + was);
     }

@@ -48,13 +48,13 @@ class DecisionController {
 
     @PostMapping("/c/panes/{pane}/versions/{version}/decisions")
     String decide(Viewer viewer, @PathVariable VersionId version, DecisionForm form) {
-        decideOnVersion.by(viewer, version, form);
+        decideOnVersion.decide(viewer, version, form);
         return "redirect:" + Through.base(viewer) + "?decided=" + form.decision() + "&on=" + version;
     }
 
     @PostMapping("/c/panes/{pane}/versions/{version}/take-back")
     String takeBack(Viewer viewer, @PathVariable VersionId version) {
-        takeBack.by(viewer, version);
+        takeBack.takeBack(viewer, version);
         return "redirect:" + Through.base(viewer) + "/versions/" + version;
     }
 

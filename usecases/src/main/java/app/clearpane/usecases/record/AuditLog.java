@@ -11,11 +11,11 @@ import org.springframework.stereotype.Component;
 
 /** Writes what happens into a project's Record, in the transaction in which it happens. */
 @Component
-public class Tell {
+public class AuditLog {
     private final Records records;
     private final Clock clock;
 
-    Tell(Records records, Clock clock) {
+    AuditLog(Records records, Clock clock) {
         this.records = records;
         this.clock = clock;
     }
@@ -25,12 +25,12 @@ public class Tell {
      *
      * @param about the identifier of the thing, so that its story can be read
      */
-    public void of(ProjectId project, UUID about, Happening what) {
+    public void append(ProjectId project, UUID about, Happening what) {
         append(project.value(), about, what);
     }
 
     /** Appends it to the agency's own Record. */
-    public void ofAgency(UUID agency, Happening what) {
+    public void appendOfAgency(UUID agency, Happening what) {
         append(agency, agency, what);
     }
 
