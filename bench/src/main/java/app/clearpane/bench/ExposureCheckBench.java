@@ -10,11 +10,12 @@ import app.clearpane.core.exposure.Pane;
 import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.exposure.PaneSettings;
 import app.clearpane.core.exposure.Seat;
-import app.clearpane.core.exposure.SeatId;
 import app.clearpane.core.exposure.SeatRole;
 import app.clearpane.core.exposure.SeatState;
 import app.clearpane.core.exposure.Setting;
 import app.clearpane.core.exposure.Showing;
+import app.clearpane.core.people.Actor;
+import app.clearpane.core.people.SeatId;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -85,7 +86,8 @@ public class ExposureCheckBench {
         items.forEach(item -> {
             if (random.nextInt(4) == 0) {
                 settings.put(
-                        item.id(), new Setting(random.nextBoolean() ? Showing.SHOWN : Showing.HELD_BACK, "Teo", NOW));
+                        item.id(),
+                        new Setting(random.nextBoolean() ? Showing.SHOWN : Showing.HELD_BACK, Actor.kept("Teo"), NOW));
             }
         });
         return new PaneSettings(

@@ -1,5 +1,7 @@
 package app.clearpane.bench;
 
+import app.clearpane.core.calendar.Timeline;
+import app.clearpane.core.calendar.WorkingCalendar;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.plan.Forecast;
 import app.clearpane.core.plan.Network;
@@ -7,8 +9,6 @@ import app.clearpane.core.plan.Side;
 import app.clearpane.core.plan.SlipLedger;
 import app.clearpane.core.plan.Stage;
 import app.clearpane.core.plan.Task;
-import app.clearpane.core.plan.Timeline;
-import app.clearpane.core.plan.WorkingCalendar;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.ArrayList;

@@ -1,22 +1,22 @@
 package app.clearpane.store;
 
 import app.clearpane.core.agency.ClientId;
+import app.clearpane.core.agency.Contact;
 import app.clearpane.core.agency.EmailAddress;
 import app.clearpane.core.agency.Name;
+import app.clearpane.core.agency.TeamMember;
 import app.clearpane.core.agency.TeamRole;
+import app.clearpane.core.calendar.Today;
+import app.clearpane.core.calendar.WorkingCalendar;
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.exposure.PaneId;
-import app.clearpane.core.plan.Today;
-import app.clearpane.core.plan.WorkingCalendar;
+import app.clearpane.core.project.Project;
 import app.clearpane.core.project.ProjectId;
-import app.clearpane.store.agency.Contact;
 import app.clearpane.store.agency.People;
-import app.clearpane.store.agency.TeamMember;
 import app.clearpane.store.deliverable.Deliverables;
 import app.clearpane.store.exposure.Items;
 import app.clearpane.store.exposure.Panes;
-import app.clearpane.store.project.Project;
 import app.clearpane.store.project.Projects;
 import java.math.BigDecimal;
 import java.time.Instant;

@@ -2,7 +2,6 @@ package app.clearpane.web;
 
 import app.clearpane.web.agency.OwnerKey;
 import app.clearpane.web.backup.BackupCommand;
-import app.clearpane.web.demo.DemoParts;
 import app.clearpane.web.record.Verify;
 import java.net.URL;
 import java.util.Arrays;
@@ -26,6 +25,9 @@ public class ClearPane {
     /** Is there if the parts were wired when the house was built, so that it starts sooner. */
     private static final String WIRED = "app.clearpane.web.ClearPane__ApplicationContextInitializer";
 
+    /** Is on the class path of the demo alone; it puts itself in. */
+    private static final String STORY = "app.clearpane.demo.DemoParts";
+
     public static void main(String[] arguments) throws Exception {
         System.setProperty("java.awt.headless", "true");
         Locale.setDefault(Locale.UK);
@@ -43,6 +45,10 @@ public class ClearPane {
             System.exit(BackupCommand.restore(Arrays.copyOfRange(arguments, 1, arguments.length)));
         }
         boolean demo = arguments.length > 0 && arguments[0].equals("demo");
+        if (demo && !ClassUtils.isPresent(STORY, null)) {
+            System.err.println("demo: its story is not part of this installation. Start it with ./run demo.");
+            System.exit(2);
+        }
         if (!Boolean.getBoolean(AbstractAotProcessor.AOT_PROCESSING)) {
             takeFolder(demo);
         }
@@ -54,7 +60,6 @@ public class ClearPane {
         SpringApplication application = new SpringApplication(ClearPane.class);
         if (demo) {
             application.setAdditionalProfiles("demo");
-            application.addInitializers(new DemoParts());
         }
         application.run(arguments);
     }

@@ -2,18 +2,18 @@ package app.clearpane.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.PaneId;
+import app.clearpane.core.project.Project;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.deliverable.Deliverables;
-import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.store.exposure.Panes;
 import app.clearpane.store.exposure.SeatRow;
 import app.clearpane.store.exposure.Seats;
 import app.clearpane.store.files.ProjectFiles;
 import app.clearpane.store.markup.Markups;
 import app.clearpane.store.plan.Tasks;
-import app.clearpane.store.project.Project;
 import app.clearpane.usecases.exposure.MakeLink;
 import java.io.BufferedReader;
 import java.io.InputStreamReader;
@@ -185,8 +185,8 @@ class AccessMatrixTest extends DemoHouse {
                 .orElseThrow();
         ProjectId id = project.id();
         Panes.Row board = panes.ofProject(id).get(0);
-        SeatRow ottoline = seats.of(board.id()).get(0);
-        VersionRow version = deliverables.versionsOf(id).stream()
+        SeatRow ottoline = seats.ofPane(board.id()).get(0);
+        Version version = deliverables.versionsOf(id).stream()
                 .filter(v -> v.fileName().equals("visitor-map-2.pdf"))
                 .findFirst()
                 .orElseThrow();
@@ -197,10 +197,10 @@ class AccessMatrixTest extends DemoHouse {
         ids.put("sight", "now");
         ids.put("version", version.id().toString());
         ids.put("deliverable", version.deliverable().toString());
-        ids.put("mark", markups.of(version.deliverable()).get(0).id().toString());
+        ids.put("mark", markups.marksOf(version.deliverable()).get(0).id().toString());
         ids.put(
                 "file",
-                files.of(id).stream()
+                files.ofProject(id).stream()
                         .filter(f -> f.name().equals("Survey of the grounds.pdf"))
                         .findFirst()
                         .orElseThrow()
@@ -232,7 +232,7 @@ class AccessMatrixTest extends DemoHouse {
         ids.put("note", UUID.randomUUID().toString());
         ids.put(
                 "paper",
-                papers.of(id).stream()
+                papers.ofProject(id).stream()
                         .filter(paper -> paper.name().equals("Invoice 2 of 4"))
                         .findFirst()
                         .orElseThrow()

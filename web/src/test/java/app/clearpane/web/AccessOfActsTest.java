@@ -3,11 +3,11 @@ package app.clearpane.web;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.springframework.security.test.web.servlet.setup.SecurityMockMvcConfigurers.springSecurity;
 
+import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.files.Sha256;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.deliverable.Deliverables;
-import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.store.exposure.LinkSeats;
 import app.clearpane.store.exposure.Seats;
 import app.clearpane.store.files.ProjectFiles;
@@ -344,7 +344,7 @@ class AccessOfActsTest extends DemoHouse {
         String key = makeLink.make(board, new MakeLink.Form("Acts " + marks, marks, "", ""), Acting.team("Ines"))
                 .address()
                 .replaceAll("^.*/p/", "");
-        LinkSeats.Link link = linkSeats.at(Sha256.ofText(key)).orElseThrow();
+        LinkSeats.Link link = linkSeats.findByKey(Sha256.ofText(key)).orElseThrow();
         return new Person.ByLink(
                 link.id().value(),
                 board.value(),
@@ -362,7 +362,7 @@ class AccessOfActsTest extends DemoHouse {
                 .orElseThrow()
                 .id();
         PaneId board = panes.ofProject(project).get(0).id();
-        VersionRow map = deliverables.versionsOf(project).stream()
+        Version map = deliverables.versionsOf(project).stream()
                 .filter(version -> version.fileName().equals("visitor-map-2.pdf"))
                 .findFirst()
                 .orElseThrow();
@@ -371,17 +371,17 @@ class AccessOfActsTest extends DemoHouse {
         named.put("pane", board.toString());
         named.put("version", map.id().toString());
         named.put("deliverable", map.deliverable().toString());
-        named.put("mark", markups.of(map.deliverable()).get(0).id().toString());
+        named.put("mark", markups.marksOf(map.deliverable()).get(0).id().toString());
         for (String who : List.of("per", "mirela", "jasper", "ottoline")) {
             named.put(who, ofClient(who + "@penwether.example").contactId().toString());
         }
-        named.put("seat", seats.of(board).get(0).id().toString());
+        named.put("seat", seats.ofPane(board).get(0).id().toString());
         for (String who : List.of("wanda", "teo", "bastian")) {
             named.put(who, member(who + "@marram-finch.example").memberId().toString());
         }
         named.put(
                 "perSeat",
-                seats.of(board).stream()
+                seats.ofPane(board).stream()
                         .filter(seat -> seat.name().startsWith("Per "))
                         .findFirst()
                         .orElseThrow()
@@ -389,7 +389,7 @@ class AccessOfActsTest extends DemoHouse {
                         .toString());
         named.put(
                 "file",
-                files.of(project).stream()
+                files.ofProject(project).stream()
                         .filter(file -> file.name().equals("Survey of the grounds.pdf"))
                         .findFirst()
                         .orElseThrow()

@@ -2,12 +2,12 @@ package app.clearpane.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.markup.Mark;
 import app.clearpane.core.markup.MarkupId;
 import app.clearpane.core.signoff.Decision;
 import app.clearpane.core.signoff.Outcome;
-import app.clearpane.store.deliverable.VersionRow;
-import app.clearpane.store.markup.MarkupRow;
 import app.clearpane.store.markup.Markups;
 import app.clearpane.usecases.record.RecordLines;
 import java.net.http.HttpResponse;
@@ -28,11 +28,11 @@ class AfterRulingTest extends AtTheMill {
     @Autowired
     RecordLines lines;
 
-    private String table(VersionRow version) {
+    private String table(Version version) {
         return "/c/panes/" + pane().id() + "/versions/" + version.id();
     }
 
-    private HttpResponse<String> decide(Visitor who, VersionRow version, String decision, Map<String, String> more)
+    private HttpResponse<String> decide(Visitor who, Version version, String decision, Map<String, String> more)
             throws Exception {
         Map<String, String> form = new HashMap<>(
                 Map.of("decision", decision, "sha256", version.sha256().hex(), "sentence", "", "typedName", ""));
@@ -40,7 +40,7 @@ class AfterRulingTest extends AtTheMill {
         return who.post(table(version) + "/decisions", who.token(), form);
     }
 
-    private MarkupId mark(Visitor who, VersionRow version, String intent, String note) throws Exception {
+    private MarkupId mark(Visitor who, Version version, String intent, String note) throws Exception {
         assertThat(who.post(
                                 table(version) + "/marks",
                                 who.token(),
@@ -65,9 +65,9 @@ class AfterRulingTest extends AtTheMill {
                                         "client"))
                         .statusCode())
                 .isLessThan(400);
-        return markups.of(version.deliverable()).stream()
+        return markups.marksOf(version.deliverable()).stream()
                 .filter(one -> one.note().equals(note))
-                .map(MarkupRow::id)
+                .map(Mark::id)
                 .findFirst()
                 .orElseThrow();
     }
@@ -76,7 +76,7 @@ class AfterRulingTest extends AtTheMill {
     void whatASignatureWillDoIsSaidBeforeItAndToldAfterIt() throws Exception {
         Visitor ines = ines();
         ItemId bag = deliverable(ines, "Goes back anyway", "ALL");
-        VersionRow version = sent(ines, bag);
+        Version version = sent(ines, bag);
         assertThat(imre().get(table(version)).body())
                 .contains("has still to decide.")
                 .doesNotContain("goes back all the same");
@@ -98,7 +98,7 @@ class AfterRulingTest extends AtTheMill {
     void whoeverARulingIsAgainstIsAskedAgainAndBothAreTold() throws Exception {
         Visitor ines = ines();
         ItemId bag = deliverable(ines, "Ruled against", "ALL");
-        VersionRow version = sent(ines, bag);
+        Version version = sent(ines, bag);
         MarkupId change = mark(grete(), version, "CHANGE", "Move the mill to the left.");
         MarkupId keep = mark(imre(), version, "KEEP", "The mill stands well.");
         decide(grete(), version, "SEND_BACK", Map.of());
@@ -126,7 +126,7 @@ class AfterRulingTest extends AtTheMill {
         assertThat(mailsAbout("imre@", "Settled: Ruled against"))
                 .as("who ruled knows")
                 .isZero();
-        assertThat(lines.of(mill(), bag.value())).contains("signoff.asked-again");
+        assertThat(lines.linesOf(mill(), bag.value())).contains("signoff.asked-again");
         assertThat(grete().get("/c/panes/" + pane().id() + "/to-sign").body()).contains("Ruled against");
         decide(grete(), version, "SIGN_OFF", Map.of("typedName", "Grete"));
         decide(imre(), version, "SIGN_OFF", Map.of("typedName", "Imre"));
@@ -139,7 +139,7 @@ class AfterRulingTest extends AtTheMill {
     void notesBesideASignatureAreNotesAndAnotherNameIsAskedAbout() throws Exception {
         Visitor ines = ines();
         ItemId bag = deliverable(ines, "Signed with words", "ANY");
-        VersionRow version = sent(ines, bag);
+        Version version = sent(ines, bag);
         HttpResponse<String> asked = decide(
                 imre(),
                 version,

@@ -3,10 +3,10 @@ package app.clearpane.web;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.clearpane.core.agency.EmailAddress;
+import app.clearpane.core.agency.TeamMember;
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.plan.PlannedTask;
 import app.clearpane.store.agency.People;
-import app.clearpane.store.agency.TeamMember;
-import app.clearpane.store.plan.PlannedTask;
 import app.clearpane.store.plan.Tasks;
 import app.clearpane.usecases.shell.TheAgency;
 import java.time.LocalDate;

@@ -3,13 +3,13 @@ package app.clearpane.web;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.clearpane.core.agency.ContactId;
+import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.record.RecordChain;
 import app.clearpane.core.signoff.Attempt;
 import app.clearpane.core.signoff.Decision;
+import app.clearpane.core.signoff.Round;
 import app.clearpane.core.signoff.RoundState;
-import app.clearpane.store.deliverable.Round;
-import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.store.record.Records;
 import java.net.http.HttpResponse;
 import java.util.ArrayList;
@@ -41,7 +41,7 @@ class AtOnceTest extends AtTheMill {
     /** What came of two decisions: whether each was taken, what stands, and whether the round is closed. */
     private record Came(boolean first, boolean second, Map<ContactId, Decision> stands, boolean closed) {}
 
-    private static Came inOrder(Round asked, VersionRow version, List<Attempt> attempts, boolean swapped) {
+    private static Came inOrder(Round asked, Version version, List<Attempt> attempts, boolean swapped) {
         Map<ContactId, Decision> stands = new HashMap<>();
         boolean[] taken = new boolean[2];
         boolean closed = false;
@@ -70,7 +70,7 @@ class AtOnceTest extends AtTheMill {
         ItemId all = deliverable(ines, "At once, all", "ALL");
         for (int i = 0; i < ROUNDS; i++) {
             ItemId bag = random.nextBoolean() ? any : all;
-            VersionRow version = sent(ines, bag);
+            Version version = sent(ines, bag);
             Round asked = round(bag);
             ContactId imreId = asked.signatories().stream()
                     .filter(Round.Signatory::leadVoice)

@@ -3,8 +3,8 @@ package app.clearpane.web;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.clearpane.core.exposure.PaneId;
+import app.clearpane.core.project.Project;
 import app.clearpane.core.project.ProjectId;
-import app.clearpane.store.project.Project;
 import java.net.http.HttpResponse;
 import java.util.Map;
 import java.util.stream.Stream;

@@ -2,12 +2,12 @@ package app.clearpane.web;
 
 import static org.awaitility.Awaitility.await;
 
+import app.clearpane.core.deliverable.Deliverable;
+import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.project.ProjectId;
-import app.clearpane.store.deliverable.Deliverable;
+import app.clearpane.core.signoff.Round;
 import app.clearpane.store.deliverable.Deliverables;
-import app.clearpane.store.deliverable.Round;
-import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.store.exposure.Panes;
 import jakarta.mail.internet.MimeMessage;
 import java.io.InputStream;
@@ -70,28 +70,28 @@ abstract class AtTheMill extends DemoHouse {
                 "/t/projects/" + mill() + "/deliverables",
                 ines.token(),
                 Map.of("name", name, "pane", pane().id().toString(), "about", "", "rule", rule, "reviewDays", "3"));
-        return deliverables.of(mill()).stream()
+        return deliverables.ofProject(mill()).stream()
                 .filter(one -> one.name().equals(name))
                 .map(Deliverable::id)
                 .findFirst()
                 .orElseThrow();
     }
 
-    VersionRow sent(Visitor ines, ItemId deliverable) throws Exception {
+    Version sent(Visitor ines, ItemId deliverable) throws Exception {
         return sent(ines, deliverable, "flour-spelt-1.pdf");
     }
 
-    VersionRow sent(Visitor ines, ItemId deliverable, String file) throws Exception {
+    Version sent(Visitor ines, ItemId deliverable, String file) throws Exception {
         upload(ines, deliverable, file);
-        VersionRow draft = deliverables.versions(deliverable).stream()
-                .filter(VersionRow::draft)
+        Version draft = deliverables.versions(deliverable).stream()
+                .filter(Version::draft)
                 .findFirst()
                 .orElseThrow();
         ines.post("/t/versions/" + draft.id() + "/send", ines.token(), Map.of());
         return deliverables.version(draft.id()).orElseThrow();
     }
 
-    Callable<HttpResponse<String>> deciding(Visitor who, VersionRow version, String decision) throws Exception {
+    Callable<HttpResponse<String>> deciding(Visitor who, Version version, String decision) throws Exception {
         String token = who.token();
         return () -> who.post(
                 "/c/panes/" + pane().id() + "/versions/" + version.id() + "/decisions",

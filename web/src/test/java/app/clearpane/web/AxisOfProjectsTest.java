@@ -3,8 +3,8 @@ package app.clearpane.web;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import app.clearpane.store.project.Phase;
-import app.clearpane.store.project.Project;
+import app.clearpane.core.project.Phase;
+import app.clearpane.core.project.Project;
 import app.clearpane.usecases.shell.TheAgency;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;

@@ -2,12 +2,12 @@ package app.clearpane.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.clearpane.core.deliverable.Version;
+import app.clearpane.core.project.Project;
 import app.clearpane.store.deliverable.Deliverables;
-import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.store.exposure.Panes;
 import app.clearpane.store.exposure.Seats;
 import app.clearpane.store.markup.Markups;
-import app.clearpane.store.project.Project;
 import app.clearpane.usecases.security.LinkKeys;
 import app.clearpane.web.record.VerifyHouse;
 import java.io.ByteArrayInputStream;
@@ -54,7 +54,7 @@ class BadInputTest extends DemoHouse {
                 .orElseThrow();
     }
 
-    private VersionRow version(String fileName) {
+    private Version version(String fileName) {
         return projects.active().stream()
                 .flatMap(p -> deliverables.versionsOf(p.id()).stream())
                 .filter(v -> v.fileName().equals(fileName))
@@ -175,7 +175,7 @@ class BadInputTest extends DemoHouse {
     })
     void aChoiceThatIsNotOfferedIsRefused(String route, String field, String value) throws Exception {
         Project project = project("Visitor centre");
-        VersionRow map = version("visitor-map-2.pdf");
+        Version map = version("visitor-map-2.pdf");
         Panes.Row board = panes.ofProject(project.id()).get(0);
         Map<String, String> form = new HashMap<>(Map.of(
                 "name",
@@ -242,7 +242,8 @@ class BadInputTest extends DemoHouse {
                 .replace("{phase}", projects.phases(project.id()).get(0).id().toString())
                 .replace("{pane}", board.id().toString())
                 .replace("{version}", map.id().toString())
-                .replace("{mark}", markups.of(map.deliverable()).get(0).id().toString());
+                .replace(
+                        "{mark}", markups.marksOf(map.deliverable()).get(0).id().toString());
         HttpResponse<String> answer = who.post(path, who.token(), form);
         assertThat(answer.statusCode()).as(answer.body()).isEqualTo(422);
         assertThat(answer.body())
@@ -251,7 +252,7 @@ class BadInputTest extends DemoHouse {
 
     @Test
     void keepsWhatWasTypedWhenTheVersionWasReplaced() throws Exception {
-        VersionRow old = version("visitor-map-1.pdf");
+        Version old = version("visitor-map-1.pdf");
         Panes.Row board = panes.ofProject(project("Visitor centre").id()).get(0);
         Visitor ottoline = Visitor.by(address(), linkOf("ottoline@penwether.example"));
         HttpResponse<String> answer = ottoline.post(
@@ -275,7 +276,7 @@ class BadInputTest extends DemoHouse {
 
     @Test
     void refusesToSignWhileAChangeIsAskedFor() throws Exception {
-        VersionRow map = version("visitor-map-2.pdf");
+        Version map = version("visitor-map-2.pdf");
         Panes.Row board = panes.ofProject(project("Visitor centre").id()).get(0);
         Visitor ottoline = Visitor.by(address(), linkOf("ottoline@penwether.example"));
         Map<String, String> signing = Map.of(
@@ -296,7 +297,7 @@ class BadInputTest extends DemoHouse {
     /** Ten people press at the same time: marks are numbered without gap or double. */
     @Test
     void numbersMarksThatArriveTogether() throws Exception {
-        VersionRow panels = version("star-hall-panels-1.pdf");
+        Version panels = version("star-hall-panels-1.pdf");
         Panes.Row board = panes.ofProject(project("Visitor centre").id()).get(0);
         Visitor mirela = Visitor.by(address(), linkOf("mirela@penwether.example"));
         String token = mirela.token();
@@ -362,7 +363,7 @@ class BadInputTest extends DemoHouse {
     @Test
     void endsALinkAtOnceAndSaysNoMoreThanThat() throws Exception {
         String once = keys.forContact(
-                seats.of(panes.ofProject(project("Ticket-hall signs").id())
+                seats.ofPane(panes.ofProject(project("Ticket-hall signs").id())
                                 .get(0)
                                 .id())
                         .get(0)

@@ -3,11 +3,12 @@ package app.clearpane.web;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.people.Actor;
+import app.clearpane.core.plan.PlannedTask;
 import app.clearpane.core.plan.Stage;
+import app.clearpane.core.project.Concern;
 import app.clearpane.store.exposure.Items;
-import app.clearpane.store.plan.PlannedTask;
 import app.clearpane.store.plan.Tasks;
-import app.clearpane.store.project.Concern;
 import app.clearpane.store.project.Concerns;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
@@ -64,7 +65,7 @@ class BringBackTest extends AtTheMill {
                         "",
                         "revision",
                         "0"));
-        Concern damp = concerns.of(mill()).stream()
+        Concern damp = concerns.ofProject(mill()).stream()
                 .filter(one -> one.name().equals("Damp in the store"))
                 .findFirst()
                 .orElseThrow();
@@ -96,7 +97,7 @@ class BringBackTest extends AtTheMill {
                 .filteredOn(task -> task.name().equals("A part of what is deleted"))
                 .singleElement()
                 .satisfies(task -> assertThat(task.task().stage()).isEqualTo(Stage.TO_DO));
-        assertThat(concerns.of(mill())).anyMatch(one -> one.id().equals(damp.id()));
+        assertThat(concerns.ofProject(mill())).anyMatch(one -> one.id().equals(damp.id()));
         assertThat(Texts.of(ines.get(deleted).body())).doesNotContain("Deleted with its parts", "Damp in the store");
         assertThat(ines.get("/t/projects/" + mill() + "/record?q=damp").body()).contains("brought back");
         assertThat(imre().get(deleted).statusCode()).isEqualTo(404);
@@ -121,7 +122,7 @@ class BringBackTest extends AtTheMill {
                         .findFirst()
                         .orElseThrow()
                         .id());
-        items.delete(folder, "Ines", clock.instant());
+        items.delete(folder, Actor.kept("Ines"), clock.instant());
         assertThat(Texts.of(ines.get("/t/projects/" + mill() + "/deleted").body()))
                 .contains("Deleted folder");
         assertThat(ines.post("/t/items/" + folder + "/bring-back", ines.token(), Map.of("sure", "true"))

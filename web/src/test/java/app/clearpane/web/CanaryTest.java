@@ -5,28 +5,29 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.agency.EmailAddress;
 import app.clearpane.core.agency.TeamMemberId;
+import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.exposure.Setting;
 import app.clearpane.core.exposure.Showing;
 import app.clearpane.core.markup.Intent;
+import app.clearpane.core.markup.Mark;
 import app.clearpane.core.markup.MarkupId;
 import app.clearpane.core.markup.MarkupProgress;
 import app.clearpane.core.markup.Place;
+import app.clearpane.core.papers.Paper;
 import app.clearpane.core.papers.PaperId;
 import app.clearpane.core.papers.PaperKind;
+import app.clearpane.core.people.Actor;
+import app.clearpane.core.project.Project;
 import app.clearpane.store.agency.Notes;
 import app.clearpane.store.agency.People;
 import app.clearpane.store.deliverable.Deliverables;
-import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.store.exposure.Items;
 import app.clearpane.store.exposure.Panes;
 import app.clearpane.store.files.ProjectFiles;
-import app.clearpane.store.markup.MarkupRow;
 import app.clearpane.store.markup.Markups;
-import app.clearpane.store.papers.Paper;
 import app.clearpane.store.papers.Papers;
-import app.clearpane.store.project.Project;
 import app.clearpane.usecases.concern.KeepConcern;
 import app.clearpane.usecases.deliverable.StoreVersion;
 import app.clearpane.usecases.exposure.MakeLink;
@@ -110,21 +111,22 @@ class CanaryTest extends DemoHouse {
     private void hide(Project project, Panes.Row board) throws Exception {
         Instant now = clock.instant();
         ItemId folder = addFile.folder(project.id(), canary(), Acting.team("Teo"));
-        panes.holdBackEverywhere(folder, "Teo", now);
-        panes.setShowing(board.id(), file(project, Optional.of(folder)), new Setting(Showing.SHOWN, "Teo", now));
+        panes.holdBackEverywhere(folder, Actor.kept("Teo"), now);
+        panes.setShowing(
+                board.id(), file(project, Optional.of(folder)), new Setting(Showing.SHOWN, Actor.kept("Teo"), now));
         file(project, Optional.empty());
         ItemId deleted = file(project, Optional.empty());
-        panes.setShowing(board.id(), deleted, new Setting(Showing.SHOWN, "Teo", now));
+        panes.setShowing(board.id(), deleted, new Setting(Showing.SHOWN, Actor.kept("Teo"), now));
         items.delete(deleted, now);
         ItemId shownLater = file(project, Optional.empty());
-        panes.setShowing(board.id(), shownLater, new Setting(Showing.SHOWN, "Teo", now));
+        panes.setShowing(board.id(), shownLater, new Setting(Showing.SHOWN, Actor.kept("Teo"), now));
         ItemId day = items.add(project.id(), ContentKind.DATES, canary(), Optional.empty(), now);
         projects.addMilestone(day, LocalDate.of(2027, 5, 24));
-        panes.holdBackEverywhere(day, "Teo", now);
+        panes.holdBackEverywhere(day, Actor.kept("Teo"), now);
         ItemId secret = items.add(project.id(), ContentKind.DELIVERABLES, canary(), Optional.empty(), now);
         deliverables.add(secret, board.id(), canary(), app.clearpane.core.signoff.SigningTerms.USUAL);
-        panes.setShowing(board.id(), secret, new Setting(Showing.HELD_BACK, "Teo", now));
-        VersionRow map = deliverables.versionsOf(project.id()).stream()
+        panes.setShowing(board.id(), secret, new Setting(Showing.HELD_BACK, Actor.kept("Teo"), now));
+        Version map = deliverables.versionsOf(project.id()).stream()
                 .filter(v -> v.fileName().equals("visitor-map-2.pdf"))
                 .findFirst()
                 .orElseThrow();
@@ -137,7 +139,7 @@ class CanaryTest extends DemoHouse {
                                 .getBytes(StandardCharsets.UTF_8)),
                         canary()),
                 Acting.team("Teo"));
-        MarkupRow forTeam = new MarkupRow(
+        Mark forTeam = new Mark(
                 new MarkupId(UUID.randomUUID()),
                 map.id(),
                 2,
@@ -149,7 +151,7 @@ class CanaryTest extends DemoHouse {
                 MarkupProgress.OPEN,
                 canary(),
                 null,
-                new MarkupRow.Author("Teo", null, null),
+                new Mark.Author("Teo", null, null),
                 null,
                 null,
                 1,
@@ -176,7 +178,7 @@ class CanaryTest extends DemoHouse {
                 canary() + ".pdf",
                 "application/pdf",
                 1,
-                "Ines",
+                Actor.kept("Ines"),
                 now,
                 null,
                 null,
@@ -196,11 +198,10 @@ class CanaryTest extends DemoHouse {
                         .value())) {
             notes.add(project.id(), subject, canary(), ines, true, now);
         }
-        markups.of(map.deliverable())
+        markups.marksOf(map.deliverable())
                 .forEach(mark -> markups.answer(
                         mark.id(),
-                        new MarkupRow.Answer(
-                                null, canaries.get(0), true, new MarkupRow.Author("Teo", null, null), now)));
+                        new Mark.Answer(null, canaries.get(0), true, new Mark.Author("Teo", null, null), now)));
     }
 
     private ItemId file(Project project, Optional<ItemId> folder) throws Exception {
@@ -314,7 +315,7 @@ class CanaryTest extends DemoHouse {
                 .findFirst()
                 .orElseThrow();
         Panes.Row board = panes.ofProject(project.id()).get(0);
-        String secret = files.of(project.id()).stream()
+        String secret = files.ofProject(project.id()).stream()
                 .filter(f -> f.name().equals("Costs and margins.csv"))
                 .findFirst()
                 .orElseThrow()

@@ -2,15 +2,15 @@ package app.clearpane.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.clearpane.core.agency.Contact;
 import app.clearpane.core.agency.EmailAddress;
 import app.clearpane.core.agency.TeamRole;
-import app.clearpane.store.agency.Contact;
+import app.clearpane.core.plan.PlannedTask;
+import app.clearpane.core.project.Milestone;
+import app.clearpane.core.project.Phase;
+import app.clearpane.core.project.Project;
 import app.clearpane.store.agency.People;
-import app.clearpane.store.plan.PlannedTask;
 import app.clearpane.store.plan.Tasks;
-import app.clearpane.store.project.Milestone;
-import app.clearpane.store.project.Phase;
-import app.clearpane.store.project.Project;
 import app.clearpane.usecases.plan.PlanTask;
 import app.clearpane.usecases.security.Person;
 import java.time.DayOfWeek;

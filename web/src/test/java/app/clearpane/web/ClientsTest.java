@@ -2,9 +2,9 @@ package app.clearpane.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.clearpane.core.agency.Contact;
 import app.clearpane.core.agency.EmailAddress;
 import app.clearpane.formats.agency.CardFile;
-import app.clearpane.store.agency.Contact;
 import app.clearpane.store.agency.Directory;
 import app.clearpane.store.agency.People;
 import java.io.ByteArrayInputStream;
@@ -155,13 +155,13 @@ class ClientsTest extends AtTheMill {
         String leave = "/t/contacts/" + wim.id() + "/leave";
         assertThat(ines.post(leave, ines.token(), Map.of()).body())
                 .contains("Wim Leaver loses the seat at", "The mill", "stays under their name");
-        assertThat(directory.of(wim.id()).orElseThrow().people())
+        assertThat(directory.findClientOf(wim.id()).orElseThrow().people())
                 .filteredOn(one -> one.id().equals(wim.id()))
                 .singleElement()
                 .satisfies(one -> assertThat(one.seats()).hasSize(1));
         assertThat(ines.post(leave, ines.token(), Map.of("sure", "true")).statusCode())
                 .isEqualTo(302);
-        assertThat(directory.of(wim.id()).orElseThrow().people())
+        assertThat(directory.findClientOf(wim.id()).orElseThrow().people())
                 .filteredOn(one -> one.id().equals(wim.id()))
                 .singleElement()
                 .satisfies(one -> {

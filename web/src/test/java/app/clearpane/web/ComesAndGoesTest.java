@@ -4,10 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.exposure.PaneId;
+import app.clearpane.core.files.ProjectFile;
+import app.clearpane.core.plan.PlannedTask;
 import app.clearpane.core.project.ProjectId;
-import app.clearpane.store.files.FileRow;
 import app.clearpane.store.files.ProjectFiles;
-import app.clearpane.store.plan.PlannedTask;
 import app.clearpane.store.plan.Tasks;
 import app.clearpane.store.record.Records;
 import java.io.ByteArrayInputStream;
@@ -124,9 +124,9 @@ class ComesAndGoesTest extends DemoHouse {
                 "lamp-list.txt",
                 () -> new ByteArrayInputStream(new byte[] {65}),
                 Map.of("folder", ""));
-        ItemId file = files.of(project).stream()
+        ItemId file = files.ofProject(project).stream()
                 .filter(one -> one.name().equals("lamp-list.txt"))
-                .map(FileRow::id)
+                .map(ProjectFile::id)
                 .findFirst()
                 .orElseThrow();
         try {

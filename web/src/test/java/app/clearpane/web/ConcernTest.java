@@ -6,10 +6,11 @@ import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.exposure.Setting;
 import app.clearpane.core.exposure.Showing;
+import app.clearpane.core.people.Actor;
+import app.clearpane.core.project.Concern;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.exposure.Items;
 import app.clearpane.store.exposure.Panes;
-import app.clearpane.store.project.Concern;
 import app.clearpane.store.project.Concerns;
 import java.net.http.HttpResponse;
 import java.util.HashMap;
@@ -55,7 +56,7 @@ class ConcernTest extends DemoHouse {
         Visitor jasper = Visitor.by(address(), linkOf("jasper@penwether.example"));
         String page = "/t/projects/" + project + "/concerns";
         assertThat(teo.post(page, teo.token(), WIND).statusCode()).isEqualTo(302);
-        Concern wind = concerns.of(project).stream()
+        Concern wind = concerns.ofProject(project).stream()
                 .filter(one -> one.name().equals("Wind on the hill"))
                 .findFirst()
                 .orElseThrow();
@@ -106,7 +107,7 @@ class ConcernTest extends DemoHouse {
     }
 
     private void showNow(PaneId board, ItemId item) {
-        panes.setShowing(board, item, new Setting(Showing.SHOWN, "Ines", clock.instant()));
+        panes.setShowing(board, item, new Setting(Showing.SHOWN, Actor.kept("Ines"), clock.instant()));
         panes.publish(panes.find(board).orElseThrow(), clock.instant());
     }
 }

@@ -2,13 +2,13 @@ package app.clearpane.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.clearpane.core.calendar.Today;
 import app.clearpane.core.exposure.Aperture;
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.exposure.PaneId;
-import app.clearpane.core.plan.Today;
+import app.clearpane.core.plan.PlannedTask;
 import app.clearpane.core.project.ProjectId;
-import app.clearpane.store.plan.PlannedTask;
 import app.clearpane.store.plan.Tasks;
 import app.clearpane.store.record.Records;
 import app.clearpane.usecases.jobs.TurnTheDay;

@@ -2,8 +2,8 @@ package app.clearpane.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.exposure.ItemId;
-import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.usecases.shell.TheAgency;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -40,7 +40,7 @@ class DecideByTest extends AtTheMill {
         Visitor ines = ines();
         ItemId work = deliverable(ines, "Sacks too late", "ANY");
         upload(ines, work);
-        VersionRow draft = deliverables.versions(work).get(0);
+        Version draft = deliverables.versions(work).get(0);
         String send = "/t/versions/" + draft.id() + "/send";
         assertThat(ines.post(
                                 send,
@@ -61,7 +61,7 @@ class DecideByTest extends AtTheMill {
     private Instant dueAt(Visitor ines, String name, Map<String, String> form) throws Exception {
         ItemId work = deliverable(ines, name, "ANY");
         upload(ines, work);
-        VersionRow draft = deliverables.versions(work).get(0);
+        Version draft = deliverables.versions(work).get(0);
         assertThat(ines.post("/t/versions/" + draft.id() + "/send", ines.token(), form)
                         .statusCode())
                 .isEqualTo(302);

@@ -2,9 +2,9 @@ package app.clearpane.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.signoff.Outcome;
-import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.store.record.Records;
 import app.clearpane.usecases.record.RecordLines;
 import java.net.http.HttpResponse;
@@ -31,7 +31,7 @@ class DecidingTest extends AtTheMill {
     void bothDecisionsOfOneInstantCountAndTheRoundClosesOnce() throws Exception {
         Visitor ines = ines();
         ItemId bag = deliverable(ines, "Bag " + System.nanoTime(), "ALL");
-        VersionRow version = sent(ines, bag);
+        Version version = sent(ines, bag);
         List<Callable<HttpResponse<String>>> both =
                 List.of(deciding(imre(), version, "SIGN_OFF"), deciding(grete(), version, "SIGN_OFF"));
         ExecutorService atOnce = Executors.newFixedThreadPool(2);
@@ -42,17 +42,17 @@ class DecidingTest extends AtTheMill {
         assertThat(round(bag).open()).isFalse();
         assertThat(round(bag).soFar()).isEqualTo(Outcome.SIGNED);
         assertThat(round(bag).said()).hasSize(2);
-        assertThat(lines.of(mill(), bag.value()).lines().filter(line -> line.contains("\"round.closed\"")))
+        assertThat(lines.linesOf(mill(), bag.value()).lines().filter(line -> line.contains("\"round.closed\"")))
                 .hasSize(1);
         assertThat(records.end(mill().value()).sequence())
-                .isEqualTo(lines.of(mill(), bag.value()).lines().count());
+                .isEqualTo(lines.linesOf(mill(), bag.value()).lines().count());
     }
 
     @Test
     void decidingAgainChangesOnesMindUntilTheRoundCloses() throws Exception {
         Visitor ines = ines();
         ItemId bag = deliverable(ines, "Oats", "ALL");
-        VersionRow version = sent(ines, bag);
+        Version version = sent(ines, bag);
         Visitor grete = grete();
         deciding(grete, version, "SEND_BACK").call();
         assertThat(round(bag).soFar()).isEqualTo(Outcome.BACK);
@@ -70,7 +70,7 @@ class DecidingTest extends AtTheMill {
     void oneSignatureIsNotEnoughWithoutTheLeadVoice() throws Exception {
         Visitor ines = ines();
         ItemId bag = deliverable(ines, "Barley", "ANY");
-        VersionRow version = sent(ines, bag);
+        Version version = sent(ines, bag);
         deciding(grete(), version, "SIGN_OFF").call();
         assertThat(round(bag).open()).isTrue();
         assertThat(round(bag).soFar()).isEqualTo(Outcome.PENDING);

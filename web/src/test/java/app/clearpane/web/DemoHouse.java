@@ -3,10 +3,10 @@ package app.clearpane.web;
 import static org.awaitility.Awaitility.await;
 
 import app.clearpane.core.agency.EmailAddress;
+import app.clearpane.core.agency.TeamMember;
 import app.clearpane.core.exposure.PaneId;
 import app.clearpane.store.agency.People;
-import app.clearpane.store.agency.TeamMember;
-import app.clearpane.store.agency.WaysIn;
+import app.clearpane.store.agency.SignInLinks;
 import app.clearpane.store.deliverable.Drawings;
 import app.clearpane.store.exposure.Panes;
 import app.clearpane.store.project.Projects;
@@ -113,7 +113,7 @@ public abstract class DemoHouse {
 
     /** A link that lets this contact in, to their home. */
     protected String linkOf(String contact) {
-        return keys.lasting(new WaysIn.Grant(
+        return keys.lasting(new SignInLinks.Grant(
                 people.contactAt(new EmailAddress(contact)).orElseThrow().id(), null, "/c", Instant.EPOCH, true));
     }
 
@@ -126,7 +126,7 @@ public abstract class DemoHouse {
                         .id())
                 .get(0)
                 .id();
-        return keys.lasting(new WaysIn.Grant(
+        return keys.lasting(new SignInLinks.Grant(
                 people.contactAt(new EmailAddress(contact)).orElseThrow().id(),
                 null,
                 "/c/panes/" + pane,
@@ -136,7 +136,7 @@ public abstract class DemoHouse {
 
     /** A link that lets this member of the team in, to the Desk. */
     protected String linkOfTeam(String member) {
-        return keys.lasting(new WaysIn.Grant(
+        return keys.lasting(new SignInLinks.Grant(
                 null,
                 people.credentials(new EmailAddress(member))
                         .orElseThrow()

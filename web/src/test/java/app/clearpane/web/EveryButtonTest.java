@@ -27,9 +27,9 @@ import org.springframework.web.context.WebApplicationContext;
  */
 class EveryButtonTest extends DemoHouse {
     private static final Pattern IDENTIFIER = Pattern.compile("[0-9a-f]{8}-[0-9a-f-]{27}");
-    private static final int MOST_PAGES = 160;
+    private static final int MOST_PAGES = 110;
     /** Buttons of one kind on pages of one kind that are pressed for each person. */
-    private static final int MOST_ALIKE = 6;
+    private static final int MOST_ALIKE = 2;
     /** What only whoever types can know: a form that stands empty, or holds made-up words here. */
     private static final Pattern TYPED = Pattern.compile("(?s).*("
             + String.join(
@@ -125,7 +125,7 @@ class EveryButtonTest extends DemoHouse {
             }
         }
         assertThat(refused).as(pressed + " buttons were pressed").isEmpty();
-        assertThat(pressed).isGreaterThan(800);
+        assertThat(pressed).isGreaterThan(400);
     }
 
     private static Set<String> pages(WouldSucceed sending, Person person) throws Exception {

@@ -9,7 +9,9 @@ import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.exposure.Pane;
 import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.exposure.Showing;
+import app.clearpane.core.people.Actor;
 import app.clearpane.core.project.Ending;
+import app.clearpane.core.project.Project;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.agency.People;
 import app.clearpane.store.exposure.Items;
@@ -17,7 +19,6 @@ import app.clearpane.store.exposure.LinkSeats;
 import app.clearpane.store.exposure.Panes;
 import app.clearpane.store.exposure.Seats;
 import app.clearpane.store.files.Vault;
-import app.clearpane.store.project.Project;
 import app.clearpane.usecases.exposure.MakeLink;
 import java.net.http.HttpResponse;
 import java.util.Map;
@@ -103,7 +104,8 @@ class ExposureInputTest extends DemoHouse {
 
     @AfterEach
     void putAway() {
-        panes.ofProject(project).forEach(one -> seats.of(one.id()).forEach(seat -> seats.end(seat, clock.instant())));
+        panes.ofProject(project)
+                .forEach(one -> seats.ofPane(one.id()).forEach(seat -> seats.end(seat, clock.instant())));
         projects.archive(projects.find(project).orElseThrow(), Ending.FINISHED, "", clock.instant());
     }
 
@@ -123,10 +125,10 @@ class ExposureInputTest extends DemoHouse {
     void publishesOnlyWhatWasSeen() throws Exception {
         ItemId first = items.add(project, ContentKind.DATES, "Roof on", Optional.empty(), clock.instant());
         ItemId second = items.add(project, ContentKind.DATES, "Roof off again", Optional.empty(), clock.instant());
-        panes.setShowings(pane, java.util.List.of(first), Showing.SHOWN, "Ines", clock.instant());
+        panes.setShowings(pane, java.util.List.of(first), Showing.SHOWN, Actor.kept("Ines"), clock.instant());
         Matcher seen = SEEN.matcher(ines.get(board()).body());
         assertThat(seen.find()).isTrue();
-        panes.setShowings(pane, java.util.List.of(second), Showing.SHOWN, "Teo", clock.instant());
+        panes.setShowings(pane, java.util.List.of(second), Showing.SHOWN, Actor.kept("Teo"), clock.instant());
         Map<String, String> form =
                 Map.of("revision", String.valueOf(panes.find(pane).orElseThrow().revision()), "seen", seen.group(1));
         HttpResponse<String> refused = post("/t/panes/" + pane + "/publish", form);
@@ -347,9 +349,11 @@ class ExposureInputTest extends DemoHouse {
                         drawing,
                         vault.store(new java.io.ByteArrayInputStream(new byte[] {1}), 10),
                         "text/plain",
-                        "Teo");
+                        Actor.kept("Teo"));
         panes.setShowing(
-                other, drawing, new app.clearpane.core.exposure.Setting(Showing.SHOWN, "Ines", clock.instant()));
+                other,
+                drawing,
+                new app.clearpane.core.exposure.Setting(Showing.SHOWN, Actor.kept("Ines"), clock.instant()));
         panes.giveItsOwn(other);
         panes.setAperture(other, ContentKind.FILES, Aperture.PICKED);
         for (PaneId one : java.util.List.of(pane, other)) {

@@ -5,9 +5,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.exposure.SeatState;
 import app.clearpane.core.markup.AskedFor;
+import app.clearpane.core.project.Project;
 import app.clearpane.store.exposure.SeatRow;
 import app.clearpane.store.exposure.Seats;
-import app.clearpane.store.project.Project;
 import app.clearpane.usecases.deliverable.DeliverableState;
 import app.clearpane.usecases.deliverable.States;
 import java.nio.charset.StandardCharsets;
@@ -85,7 +85,7 @@ class FiguresTest extends DemoHouse {
             String at = "/t/projects/" + project.id();
             Document list = page(ines, at + "/deliverables");
             Document board = page(ines, at + "/clearance");
-            for (DeliverableState state : states.of(project.id())) {
+            for (DeliverableState state : states.statesOf(project.id())) {
                 marks(ines, state, list, board, moves);
             }
             rooms(ines, at, moves);

@@ -5,14 +5,14 @@ import static org.awaitility.Awaitility.await;
 
 import app.clearpane.core.agency.EmailAddress;
 import app.clearpane.core.agency.TeamMemberId;
+import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.markup.Mark;
 import app.clearpane.core.markup.MarkupProgress;
+import app.clearpane.core.plan.PlannedTask;
 import app.clearpane.core.plan.Stage;
 import app.clearpane.store.agency.People;
-import app.clearpane.store.deliverable.VersionRow;
-import app.clearpane.store.markup.MarkupRow;
 import app.clearpane.store.markup.Markups;
-import app.clearpane.store.plan.PlannedTask;
 import app.clearpane.store.plan.TaskFiles;
 import app.clearpane.store.plan.Tasks;
 import java.net.http.HttpResponse;
@@ -41,7 +41,7 @@ class FollowUpTest extends AtTheMill {
     private Visitor ines;
     private Visitor grete;
     private ItemId bag;
-    private VersionRow version;
+    private Version version;
 
     @BeforeEach
     void aBagThatWasSent() throws Exception {
@@ -51,7 +51,7 @@ class FollowUpTest extends AtTheMill {
         version = sent(ines, bag);
     }
 
-    private MarkupRow mark(Visitor who, String intent, String note, double x) throws Exception {
+    private Mark mark(Visitor who, String intent, String note, double x) throws Exception {
         who.post(
                 "/c/panes/" + pane().id() + "/versions/" + version.id() + "/marks",
                 who.token(),
@@ -74,31 +74,30 @@ class FollowUpTest extends AtTheMill {
                         note,
                         "audience",
                         "client"));
-        return markups.of(bag).stream()
+        return markups.marksOf(bag).stream()
                 .filter(mark -> mark.note().equals(note))
                 .findFirst()
                 .orElseThrow();
     }
 
-    private MarkupRow now(MarkupRow mark) {
+    private Mark now(Mark mark) {
         return markups.find(mark.id()).orElseThrow();
     }
 
-    private HttpResponse<String> does(Visitor who, MarkupRow mark, String what, Map<String, String> more)
-            throws Exception {
+    private HttpResponse<String> does(Visitor who, Mark mark, String what, Map<String, String> more) throws Exception {
         Map<String, String> form = new HashMap<>(
                 Map.of("on", version.id().toString(), "revision", "" + now(mark).revision()));
         form.putAll(more);
         return who.post("/t/marks/" + mark.id() + "/" + what, who.token(), form);
     }
 
-    private PlannedTask task(MarkupRow mark) {
+    private PlannedTask task(Mark mark) {
         return tasks.find(Objects.requireNonNull(now(mark).beside().task())).orElseThrow();
     }
 
     @Test
     void aMarkIsGivenToOneOfTheTeamWhoIsToldAndClientsAreNot() throws Exception {
-        MarkupRow mark = mark(grete, "CHANGE", "The grain is too pale", 0.2);
+        Mark mark = mark(grete, "CHANGE", "The grain is too pale", 0.2);
         TeamMemberId teo = people.credentials(new EmailAddress("teo@marram-finch.example"))
                 .orElseThrow()
                 .member()
@@ -128,7 +127,7 @@ class FollowUpTest extends AtTheMill {
 
     @Test
     void whoeverTakesAMarkOnSeesToIt() throws Exception {
-        MarkupRow mark = mark(grete, "CHANGE", "Wider, please", 0.2);
+        Mark mark = mark(grete, "CHANGE", "Wider, please", 0.2);
         does(ines, mark, "answers", Map.of("act", "TAKE_ON", "said", ""));
         assertThat(now(mark)).satisfies(taken -> {
             assertThat(taken.progress()).isEqualTo(MarkupProgress.TAKEN_ON);
@@ -142,13 +141,13 @@ class FollowUpTest extends AtTheMill {
 
     @Test
     void aMarkBecomesATaskAndTheTwoStayOneInState() throws Exception {
-        MarkupRow mark = mark(grete, "CHANGE", "The grain is too pale\nand too small", 0.2);
+        Mark mark = mark(grete, "CHANGE", "The grain is too pale\nand too small", 0.2);
         does(ines, mark, "answers", Map.of("act", "TAKE_ON", "said", ""));
         assertThat(does(ines, mark, "task", Map.of()).statusCode()).isEqualTo(302);
         assertThat(task(mark).name()).isEqualTo("1·1: The grain is too pale");
         assertThat(task(mark).details().notes()).contains("Grete Lindholm", "sheet 1", "and too small");
         assertThat(task(mark).task().stage()).as("it was taken on before").isEqualTo(Stage.UNDER_WAY);
-        assertThat(files.on(task(mark).id())).singleElement().satisfies(picture -> {
+        assertThat(files.filesOf(task(mark).id())).singleElement().satisfies(picture -> {
             assertThat(picture.name()).isEqualTo("place of 1·1.png");
             assertThat(picture.teamOnly()).isTrue();
         });
@@ -185,7 +184,7 @@ class FollowUpTest extends AtTheMill {
         assertThat(task(mark).task().stage()).as("reopened by the client").isEqualTo(Stage.TO_DO);
     }
 
-    private HttpResponse<String> step(String stage, MarkupRow mark) throws Exception {
+    private HttpResponse<String> step(String stage, Mark mark) throws Exception {
         return ines.post(
                 "/t/tasks/" + task(mark).id() + "/stage",
                 ines.token(),
@@ -194,16 +193,16 @@ class FollowUpTest extends AtTheMill {
 
     @Test
     void whatIsToBeKeptIsNoTask() throws Exception {
-        MarkupRow keep = mark(grete, "KEEP", "Good as it is", 0.2);
+        Mark keep = mark(grete, "KEEP", "Good as it is", 0.2);
         assertThat(does(ines, keep, "task", Map.of()).body()).contains("says that something is to be kept");
         assertThat(now(keep).beside().task()).isNull();
     }
 
     @Test
     void theSameWishesAreJoinedAndMovedTogether() throws Exception {
-        MarkupRow first = mark(imre(), "CHANGE", "Bigger letters", 0.2);
-        MarkupRow second = mark(grete, "CHANGE", "Please larger", 0.21);
-        MarkupRow elsewhere = mark(grete, "CHANGE", "Something else", 0.7);
+        Mark first = mark(imre(), "CHANGE", "Bigger letters", 0.2);
+        Mark second = mark(grete, "CHANGE", "Please larger", 0.21);
+        Mark elsewhere = mark(grete, "CHANGE", "Something else", 0.7);
         String table = "/t/versions/" + version.id() + "/light-table";
         assertThat(ines.get(table).body()).contains("ask for a change at one place", "Join 1");
         assertThat(does(ines, elsewhere, "join", Map.of("with", first.id().toString()))

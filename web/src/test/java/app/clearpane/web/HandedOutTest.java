@@ -3,9 +3,9 @@ package app.clearpane.web;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.awaitility.Awaitility.await;
 
+import app.clearpane.core.deliverable.Deliverable;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.store.clearance.Releases;
-import app.clearpane.store.deliverable.Deliverable;
 import jakarta.mail.internet.MimeMessage;
 import java.net.URI;
 import java.net.http.HttpClient;
@@ -28,14 +28,14 @@ class HandedOutTest extends AtTheMill {
 
     @Test
     void onlyWholeDeliveriesCountAndOneADayIsWrittenDown() throws Exception {
-        ItemId rye = deliverables.of(mill()).stream()
+        ItemId rye = deliverables.ofProject(mill()).stream()
                 .filter(one -> one.name().equals("Rye, 1 kg"))
                 .map(Deliverable::id)
                 .findFirst()
                 .orElseThrow();
         Visitor ines = ines();
         ines.post(
-                "/t/releases/" + releases.of(rye).get(0).id() + "/recipients",
+                "/t/releases/" + releases.ofDeliverable(rye).get(0).id() + "/recipients",
                 ines.token(),
                 Map.of("name", "Print works", "email", "works@print.example"));
         await().until(() -> mailsAbout("works@print.example", "") > 0);

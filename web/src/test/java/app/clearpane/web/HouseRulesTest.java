@@ -3,6 +3,7 @@ package app.clearpane.web;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+import static org.assertj.core.api.Assertions.assertThat;
 
 import app.clearpane.core.markup.Place;
 import app.clearpane.formats.compare.PdfWords;
@@ -13,8 +14,9 @@ import app.clearpane.formats.deliverable.Work;
 import app.clearpane.formats.markup.MarkedSheet;
 import app.clearpane.formats.markup.PdfAnnotations;
 import app.clearpane.formats.markup.SameDocument;
-import app.clearpane.store.exposure.clientside.Viewer;
+import app.clearpane.store.exposure.client.Viewer;
 import com.tngtech.archunit.core.domain.JavaClass;
+import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.domain.JavaModifier;
 import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.core.importer.Location;
@@ -28,6 +30,8 @@ import java.io.File;
 import java.io.InputStream;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
 import javax.imageio.ImageIO;
 import org.springframework.stereotype.Controller;
 
@@ -105,11 +109,19 @@ class HouseRulesTest {
                     "jakarta.servlet..");
 
     @ArchTest
+    static final ArchRule WHAT_RUNS_FOR_REAL_KNOWS_NOTHING_OF_THE_DEMO = noClasses()
+            .that()
+            .resideOutsideOfPackage("app.clearpane.demo..")
+            .should()
+            .dependOnClassesThat()
+            .resideInAPackage("app.clearpane.demo..");
+
+    @ArchTest
     static final ArchRule SQL_STAYS_IN_THE_STORE = noClasses()
             .that()
             .resideInAnyPackage("app.clearpane.web..", "app.clearpane.usecases..")
             .and()
-            .doNotHaveSimpleName("Wiring")
+            .doNotHaveSimpleName("StoreConfiguration")
             .and()
             .doNotHaveSimpleName("Verify")
             .should()
@@ -125,20 +137,105 @@ class HouseRulesTest {
             slices().matching("app.clearpane.store.(*)..").should().beFreeOfCycles();
 
     @ArchTest
+    static final ArchRule USE_CASES_ROOMS_HAVE_NO_CIRCLES =
+            slices().matching("app.clearpane.usecases.(**)").should().beFreeOfCycles();
+
+    @ArchTest
+    static final ArchRule PAGES_ROOMS_HAVE_NO_CIRCLES =
+            slices().matching("app.clearpane.web.(**)").should().beFreeOfCycles();
+
+    @ArchTest
+    static final ArchRule CLIENT_PAGES_KNOW_NOTHING_OF_THE_TEAMS = noClasses()
+            .that()
+            .resideInAPackage("app.clearpane.web..client..")
+            .should()
+            .dependOnClassesThat()
+            .resideInAPackage("app.clearpane.web..team..");
+
+    @ArchTest
+    static final ArchRule TEAM_PAGES_KNOW_NOTHING_OF_THE_CLIENTS = noClasses()
+            .that()
+            .resideInAPackage("app.clearpane.web..team..")
+            .should()
+            .dependOnClassesThat()
+            .resideInAPackage("app.clearpane.web..client..");
+
+    @ArchTest
     static final ArchRule FORMATS_ROOMS_HAVE_NO_CIRCLES =
             slices().matching("app.clearpane.formats.(*)..").should().beFreeOfCycles();
+
+    /** What asks for more than seven things is two things; those that still are, by name. The list only shrinks. */
+    private static final Set<String> STILL_TWO_THINGS = Set.of(
+            "AcrossProjects",
+            "AddFile",
+            "AddPaper",
+            "AnswerMark",
+            "AskForDates",
+            "BringMarks",
+            "CallByName",
+            "Cast",
+            "ClientTable",
+            "CountSilence",
+            "DeskController",
+            "FeedOf",
+            "GiveSeat",
+            "LightTableController",
+            "LikeProject",
+            "MakeBundle",
+            "MakeTask",
+            "MoveTask",
+            "OpenProject",
+            "PaneContents",
+            "PlaceMark",
+            "PlanController",
+            "PlanTask",
+            "Recipients",
+            "SendPaper",
+            "SendReminders",
+            "SendVersion",
+            "StartDemo",
+            "StoreVersion",
+            "TakeBackDecision",
+            "TaskController",
+            "ToSign",
+            "WishSeat");
+
+    private static boolean asksForTooMuch(JavaClass type) {
+        return !type.isAssignableTo(Record.class)
+                && type.getConstructors().stream()
+                        .anyMatch(made -> made.getRawParameterTypes().size() > 7);
+    }
+
+    @ArchTest
+    static void nothingAsksForMoreThanSevenThings(JavaClasses house) {
+        assertThat(house.stream()
+                        .filter(type -> type.getPackageName().startsWith("app.clearpane"))
+                        .filter(type -> type.isTopLevelClass() && !type.isEnum() && asksForTooMuch(type))
+                        .map(JavaClass::getSimpleName))
+                .containsExactlyInAnyOrderElementsOf(STILL_TWO_THINGS);
+    }
+
+    @ArchTest
+    static void noRoomIsCrowded(JavaClasses house) {
+        assertThat(house.stream()
+                        .filter(type -> type.isTopLevelClass()
+                                && type.getPackageName().startsWith("app.clearpane")
+                                && !type.getPackageName().contains(".schema"))
+                        .collect(Collectors.groupingBy(JavaClass::getPackageName, Collectors.counting())))
+                .allSatisfy((room, files) -> assertThat(files).as(room).isLessThanOrEqualTo(26));
+    }
 
     @ArchTest
     static final ArchRule CLIENT_PAGES_USE_THE_CLIENTS_DOOR = noClasses()
             .that()
-            .resideInAPackage("app.clearpane.web..clientside..")
+            .resideInAPackage("app.clearpane.web..client..")
             .should()
             .dependOnClassesThat(
                     new com.tngtech.archunit.base.DescribedPredicate<JavaClass>("are repositories of the team") {
                         @Override
                         public boolean test(JavaClass type) {
                             return type.getPackageName().startsWith("app.clearpane.store")
-                                    && !type.getPackageName().contains("clientside")
+                                    && !type.getPackageName().endsWith(".client")
                                     && type.getFields().stream()
                                             .anyMatch(f ->
                                                     f.getRawType().getName().equals("org.jooq.DSLContext"))
@@ -149,16 +246,16 @@ class HouseRulesTest {
     @ArchTest
     static final ArchRule TEAM_PAGES_LEAVE_THE_CLIENTS_ALONE = noClasses()
             .that()
-            .resideOutsideOfPackage("..clientside..")
+            .resideOutsideOfPackage("..client..")
             .and(ARE_CONTROLLERS)
             .should()
             .dependOnClassesThat()
-            .resideInAPackage("app.clearpane.web..clientside..");
+            .resideInAPackage("app.clearpane.web..client..");
 
     @ArchTest
     static final ArchRule CLIENT_READINGS_NEED_A_VIEWER = classes()
             .that()
-            .resideInAPackage("app.clearpane.store..clientside..")
+            .resideInAPackage("app.clearpane.store..client..")
             .and()
             .haveSimpleNameStartingWith("Visible")
             .and()

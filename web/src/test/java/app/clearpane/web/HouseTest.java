@@ -2,19 +2,19 @@ package app.clearpane.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.clearpane.core.plan.WorkingCalendar;
-import app.clearpane.core.project.PhaseTemplate;
+import app.clearpane.core.calendar.WorkingCalendar;
+import app.clearpane.core.plan.PhaseTemplate;
+import app.clearpane.core.plan.PlannedTask;
+import app.clearpane.core.project.Phase;
+import app.clearpane.core.project.Project;
 import app.clearpane.core.project.ProjectId;
-import app.clearpane.core.project.Standing;
+import app.clearpane.core.project.ProjectState;
 import app.clearpane.core.signoff.SigningTerms;
 import app.clearpane.store.agency.Directory;
 import app.clearpane.store.deliverable.SigningDefaults;
-import app.clearpane.store.plan.PlannedTask;
 import app.clearpane.store.plan.Tasks;
 import app.clearpane.store.project.HouseHabits;
 import app.clearpane.store.project.HouseTemplates;
-import app.clearpane.store.project.Phase;
-import app.clearpane.store.project.Project;
 import app.clearpane.usecases.shell.TheAgency;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -254,7 +254,7 @@ class HouseTest extends AtTheMill {
                 .isEqualTo(302);
         try {
             assertThat(Texts.of(ines.get("/t").body())).contains("On the bench");
-            assertThat(habits.standings()).containsOnlyKeys(Standing.TO_BE_PLANNED, Standing.UNDER_WAY);
+            assertThat(habits.standings()).containsOnlyKeys(ProjectState.TO_BE_PLANNED, ProjectState.UNDER_WAY);
             assertThat(ines.post("/t/house/standings", ines.token(), named).statusCode())
                     .as("named meanwhile")
                     .isEqualTo(409);

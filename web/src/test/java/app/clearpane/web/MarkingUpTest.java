@@ -3,17 +3,17 @@ package app.clearpane.web;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.awaitility.Awaitility.await;
 
+import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.markup.Mark;
 import app.clearpane.core.markup.MarkupProgress;
 import app.clearpane.core.markup.Place;
 import app.clearpane.core.turns.Turn;
 import app.clearpane.store.compare.Comparisons;
-import app.clearpane.store.deliverable.VersionRow;
-import app.clearpane.store.markup.MarkupRow;
 import app.clearpane.store.markup.Markups;
 import app.clearpane.usecases.deliverable.States;
 import app.clearpane.usecases.record.RecordLines;
-import app.clearpane.web.layout.WorkedOn;
+import app.clearpane.web.shell.frame.ActiveProjects;
 import java.io.ByteArrayInputStream;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
@@ -45,10 +45,10 @@ class MarkingUpTest extends AtTheMill {
     private States states;
 
     @Autowired
-    private WorkedOn workedOn;
+    private ActiveProjects workedOn;
 
     private HttpResponse<String> mark(
-            Visitor who, VersionRow version, String intent, String note, Map<String, String> place) throws Exception {
+            Visitor who, Version version, String intent, String note, Map<String, String> place) throws Exception {
         Map<String, String> form = new HashMap<>(Map.of(
                 "page",
                 "1",
@@ -72,8 +72,8 @@ class MarkingUpTest extends AtTheMill {
         return who.post("/c/panes/" + pane().id() + "/versions/" + version.id() + "/marks", who.token(), form);
     }
 
-    private MarkupRow noted(ItemId deliverable, String note) {
-        return markups.of(deliverable).stream()
+    private Mark noted(ItemId deliverable, String note) {
+        return markups.marksOf(deliverable).stream()
                 .filter(mark -> mark.note().equals(note))
                 .findFirst()
                 .orElseThrow();
@@ -94,7 +94,7 @@ class MarkingUpTest extends AtTheMill {
             throws Exception {
         Visitor ines = ines();
         ItemId bag = deliverable(ines, "Shape " + shape, "ALL");
-        VersionRow version = sent(ines, bag);
+        Version version = sent(ines, bag);
         HttpResponse<String> answer = mark(
                 grete(),
                 version,
@@ -113,7 +113,7 @@ class MarkingUpTest extends AtTheMill {
     void tenThousandSpotsAreTakenAndOneMoreIsNot() throws Exception {
         Visitor ines = ines();
         ItemId bag = deliverable(ines, "Freehand", "ALL");
-        VersionRow version = sent(ines, bag);
+        Version version = sent(ines, bag);
         String many = IntStream.range(0, Place.Freehand.MOST_SPOTS)
                 .mapToObj(i -> "0." + (10_000 + i % 7_000) + ",0." + (10_000 + i * 37 % 7_000))
                 .collect(Collectors.joining(" "));
@@ -130,11 +130,11 @@ class MarkingUpTest extends AtTheMill {
         assertThat(mark(grete(), version, "IDEA", "nonsense", Map.of("shape", "FREEHAND", "spots", "here and there"))
                         .statusCode())
                 .isEqualTo(422);
-        assertThat(markups.of(bag)).hasSize(1);
+        assertThat(markups.marksOf(bag)).hasSize(1);
     }
 
-    private HttpResponse<String> rule(
-            Visitor who, VersionRow version, MarkupRow first, MarkupRow second, MarkupRow holds) throws Exception {
+    private HttpResponse<String> rule(Visitor who, Version version, Mark first, Mark second, Mark holds)
+            throws Exception {
         return who.post(
                 "/c/panes/" + pane().id() + "/versions/" + version.id() + "/rulings",
                 who.token(),
@@ -153,13 +153,13 @@ class MarkingUpTest extends AtTheMill {
     void aClashKeepsEverybodyFromSigningUntilTheLeadVoiceRules() throws Exception {
         Visitor ines = ines();
         ItemId bag = deliverable(ines, "Clash", "ALL");
-        VersionRow version = sent(ines, bag);
+        Version version = sent(ines, bag);
         Visitor imre = imre();
         Visitor grete = grete();
         mark(imre, version, "KEEP", "Keep the ear of wheat.", Map.of());
         mark(grete, version, "CHANGE", "Make the ear smaller.", Map.of("shape", "ELLIPSE", "x1", "0.21"));
-        MarkupRow keep = noted(bag, "Keep the ear of wheat.");
-        MarkupRow change = noted(bag, "Make the ear smaller.");
+        Mark keep = noted(bag, "Keep the ear of wheat.");
+        Mark change = noted(bag, "Make the ear smaller.");
         assertThat(grete.get("/c/panes/" + pane().id() + "/versions/" + version.id())
                         .body())
                 .contains("want opposite things at one place", "until then nobody can sign");
@@ -185,7 +185,7 @@ class MarkingUpTest extends AtTheMill {
         });
         assertThat(noted(bag, "Keep the ear of wheat.").progress()).isEqualTo(MarkupProgress.OPEN);
         assertThat(rule(imre, version, keep, change, change).body()).contains("settled already");
-        assertThat(lines.of(mill(), bag.value()).lines().filter(line -> line.contains("\"clash.ruled\"")))
+        assertThat(lines.linesOf(mill(), bag.value()).lines().filter(line -> line.contains("\"clash.ruled\"")))
                 .hasSize(1);
         assertThat(deciding(grete, version, "SIGN_OFF").call().statusCode()).isEqualTo(302);
         assertThat(deciding(imre, version, "SIGN_OFF").call().statusCode()).isEqualTo(302);
@@ -200,7 +200,7 @@ class MarkingUpTest extends AtTheMill {
     void aClashIsTheLeadVoicesTurnUntilItIsSettled() throws Exception {
         Visitor ines = ines();
         ItemId bag = deliverable(ines, "Clash turn", "ALL");
-        VersionRow version = sent(ines, bag);
+        Version version = sent(ines, bag);
         mark(imre(), version, "CHANGE", "A bigger ear.", Map.of());
         mark(imre(), version, "KEEP", "The ear as it is.", Map.of());
         assertThat(round(bag).clashes())
@@ -213,7 +213,7 @@ class MarkingUpTest extends AtTheMill {
         deciding(imre(), version, "SEND_BACK").call();
         deciding(grete(), version, "SEND_BACK").call();
         assertThat(round(bag).open()).isFalse();
-        assertThat(states.of(bag).turn())
+        assertThat(states.statesOf(bag).turn())
                 .as("it came back, but waits for a ruling")
                 .isEqualTo(Turn.CLIENTS);
         countsAgree();
@@ -223,7 +223,7 @@ class MarkingUpTest extends AtTheMill {
         rule(imre(), version, noted(bag, "A bigger ear."), noted(bag, "I like the ear."), noted(bag, "A bigger ear."));
         assertThat(round(bag).clashes()).singleElement().satisfies(clash -> assertThat(clash.waits())
                 .isFalse());
-        assertThat(states.of(bag).turn()).as("as before").isEqualTo(Turn.OURS);
+        assertThat(states.statesOf(bag).turn()).as("as before").isEqualTo(Turn.OURS);
         countsAgree();
         assertThat(imre().open("/c/panes/" + pane().id()).body()).doesNotContain("Settle: Clash turn");
     }
@@ -231,19 +231,20 @@ class MarkingUpTest extends AtTheMill {
     /** What is counted in the database is what the turns of the deliverables come to. */
     private void countsAgree() {
         assertThat(workedOn.in(projects.find(mill()).orElseThrow()).clients())
-                .isEqualTo((int) states.of(mill()).stream()
+                .isEqualTo((int) states.statesOf(mill()).stream()
                         .filter(state -> state.turn() == Turn.CLIENTS)
                         .count());
-        assertThat(workedOn.in(projects.find(mill()).orElseThrow()).ours()).isEqualTo((int) states.of(mill()).stream()
-                .filter(state -> state.turn() == Turn.OURS)
-                .count());
+        assertThat(workedOn.in(projects.find(mill()).orElseThrow()).ours())
+                .isEqualTo((int) states.statesOf(mill()).stream()
+                        .filter(state -> state.turn() == Turn.OURS)
+                        .count());
     }
 
     @Test
     void aClashAloneRefusesASignature() throws Exception {
         Visitor ines = ines();
         ItemId bag = deliverable(ines, "Clash again", "ALL");
-        VersionRow version = sent(ines, bag);
+        Version version = sent(ines, bag);
         mark(imre(), version, "KEEP", "Stay.", Map.of());
         mark(grete(), version, "CHANGE", "Go.", Map.of());
         HttpResponse<String> refused = deciding(imre(), version, "SIGN_OFF").call();
@@ -253,7 +254,7 @@ class MarkingUpTest extends AtTheMill {
                 .contains("No clash without a ruling", "Two people ask for things that cannot both be done");
     }
 
-    private Comparisons.Kept compared(VersionRow before, VersionRow after) {
+    private Comparisons.Kept compared(Version before, Version after) {
         Comparisons.Pair pair = new Comparisons.Pair(before.sha256(), after.sha256());
         await().atMost(Duration.ofSeconds(60)).until(() -> comparisons
                 .find(pair)
@@ -266,13 +267,13 @@ class MarkingUpTest extends AtTheMill {
     void theNextVersionIsComparedAndMarksSayWhatBecameOfTheirPlaces() throws Exception {
         Visitor ines = ines();
         ItemId bag = deliverable(ines, "Map at the mill", "ANY");
-        VersionRow first = sent(ines, bag, "visitor-map-1.pdf");
+        Version first = sent(ines, bag, "visitor-map-1.pdf");
         Visitor grete = grete();
         mark(grete, first, "CHANGE", "Move the café.", Map.of("x1", "0.48", "y1", "0.43", "x2", "0.15", "y2", "0.15"));
         mark(grete, first, "KEEP", "Keep this corner.", Map.of("x1", "0.01", "y1", "0.01", "x2", "0.05", "y2", "0.05"));
         deciding(grete, first, "SEND_BACK").call();
         deciding(imre(), first, "SEND_BACK").call();
-        VersionRow second = sent(ines, bag, "visitor-map-2.pdf");
+        Version second = sent(ines, bag, "visitor-map-2.pdf");
         assertThat(compared(first, second).state()).isEqualTo(Comparisons.State.DONE);
         String team = ines.get("/t/versions/" + second.id() + "/changes").body();
         assertThat(team).contains("places changed", "changed here", "nothing changed here", "nobody asked");
@@ -298,10 +299,10 @@ class MarkingUpTest extends AtTheMill {
     void clientsNeverCompareWithADraft() throws Exception {
         Visitor ines = ines();
         ItemId bag = deliverable(ines, "Draft at the mill", "ALL");
-        VersionRow first = sent(ines, bag, "flour-rye-1.pdf");
+        Version first = sent(ines, bag, "flour-rye-1.pdf");
         upload(ines, bag, "flour-rye-2.pdf");
-        VersionRow draft = deliverables.versions(bag).stream()
-                .filter(VersionRow::draft)
+        Version draft = deliverables.versions(bag).stream()
+                .filter(Version::draft)
                 .findFirst()
                 .orElseThrow();
         Visitor grete = grete();
@@ -315,7 +316,7 @@ class MarkingUpTest extends AtTheMill {
                 .isEqualTo(200);
     }
 
-    private HttpResponse<String> bring(Visitor ines, VersionRow version, byte[] file) throws Exception {
+    private HttpResponse<String> bring(Visitor ines, Version version, byte[] file) throws Exception {
         HttpResponse<String> answer = ines.upload(
                 "/t/versions/" + version.id() + "/brought",
                 ines.token(),
@@ -331,7 +332,7 @@ class MarkingUpTest extends AtTheMill {
     void notesMadeElsewhereAreShownAddedOnceAndNamed() throws Exception {
         Visitor ines = ines();
         ItemId bag = deliverable(ines, "Brought along", "ALL");
-        VersionRow version = sent(ines, bag);
+        Version version = sent(ines, bag);
         mark(imre(), version, "IDEA", "Ours already.", Map.of());
         Path marked = Files.createTempFile("marked", ".pdf");
         Path plain = Files.write(Files.createTempFile("plain", ".pdf"), demoFile("flour-spelt-1.pdf"));
@@ -356,7 +357,9 @@ class MarkingUpTest extends AtTheMill {
         assertThat(shown.body())
                 .contains("1 new note", "A warmer brown.", "Add 1 note")
                 .doesNotContain("another document");
-        assertThat(markups.of(bag)).as("nothing is added before it is wanted").hasSize(1);
+        assertThat(markups.marksOf(bag))
+                .as("nothing is added before it is wanted")
+                .hasSize(1);
         String file = shown.body().replaceAll("(?s).*name=\"file\" value=\"([0-9a-f]{64})\".*", "$1");
         String grete =
                 shown.body().replaceAll("(?s).*<option value=\"([0-9a-f-]{36})\" selected=\"selected\">Grete.*", "$1");
@@ -375,7 +378,7 @@ class MarkingUpTest extends AtTheMill {
         assertThat(grete().get("/c/panes/" + pane().id() + "/versions/" + version.id())
                         .body())
                 .contains("said to be by Grete Lindholm");
-        assertThat(lines.of(mill(), bag.value()).lines().filter(line -> line.contains("\"marks.brought\"")))
+        assertThat(lines.linesOf(mill(), bag.value()).lines().filter(line -> line.contains("\"marks.brought\"")))
                 .singleElement()
                 .asString()
                 .contains("team:", "\"saidToBeBy\":\"Grete Lindholm\"");
@@ -399,7 +402,7 @@ class MarkingUpTest extends AtTheMill {
     void anotherDocumentIsNoticedAndTakenOnlyIfOneInsists() throws Exception {
         Visitor ines = ines();
         ItemId bag = deliverable(ines, "Another document", "ALL");
-        VersionRow version = sent(ines, bag);
+        Version version = sent(ines, bag);
         assertThat(bring(ines, version, demoFile("visitor-map-1.pdf")).body())
                 .contains("nothing new in this file", "another document");
         assertThat(bring(ines, version, "not a PDF".getBytes(StandardCharsets.UTF_8))
@@ -420,7 +423,7 @@ class MarkingUpTest extends AtTheMill {
     void notesLeaveWithoutWhatIsForTheTeam() throws Exception {
         Visitor ines = ines();
         ItemId bag = deliverable(ines, "Going out", "ALL");
-        VersionRow version = sent(ines, bag);
+        Version version = sent(ines, bag);
         mark(grete(), version, "CHANGE", "Told to all.", Map.of());
         ines.post(
                 "/t/versions/" + version.id() + "/marks",

@@ -2,10 +2,10 @@ package app.clearpane.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.markup.Mark;
 import app.clearpane.core.markup.Place;
-import app.clearpane.store.deliverable.VersionRow;
-import app.clearpane.store.markup.MarkupRow;
 import app.clearpane.store.markup.Markups;
 import java.net.http.HttpResponse;
 import java.util.HashMap;
@@ -22,7 +22,7 @@ class MarkingWordsTest extends AtTheMill {
     @Autowired
     Markups markups;
 
-    private HttpResponse<String> mark(Visitor who, VersionRow version, Map<String, String> place) throws Exception {
+    private HttpResponse<String> mark(Visitor who, Version version, Map<String, String> place) throws Exception {
         Map<String, String> form = new HashMap<>(Map.of(
                 "page",
                 "1",
@@ -46,8 +46,8 @@ class MarkingWordsTest extends AtTheMill {
         return who.post("/c/panes/" + pane().id() + "/versions/" + version.id() + "/marks", who.token(), form);
     }
 
-    private MarkupRow last(ItemId deliverable) {
-        List<MarkupRow> marks = markups.of(deliverable);
+    private Mark last(ItemId deliverable) {
+        List<Mark> marks = markups.marksOf(deliverable);
         return marks.get(marks.size() - 1);
     }
 
@@ -55,7 +55,7 @@ class MarkingWordsTest extends AtTheMill {
     void wordsAreFoundByPlaceOrByThemselvesAndOthersAreRefused() throws Exception {
         Visitor ines = ines();
         ItemId texts = deliverable(ines, "Words to mark", "ALL");
-        VersionRow version = sent(ines, texts, "panel-texts-1.md");
+        Version version = sent(ines, texts, "panel-texts-1.md");
         assertThat(mark(imre(), version, Map.of("start", "19", "quote", "hall")).statusCode())
                 .isEqualTo(302);
         assertThat(((Place.TextRange) last(texts).place()).start()).isEqualTo(19);
@@ -69,7 +69,7 @@ class MarkingWordsTest extends AtTheMill {
                 version,
                 Map.of("start", "3", "quote", "without a glass", "note", "", "instead", "with the naked eye"));
         assertThat(last(texts).note()).as("other words are note enough").isEmpty();
-        int before = markups.of(texts).size();
+        int before = markups.marksOf(texts).size();
         Map<String, Map<String, String>> refused = Map.of(
                 "not in this version",
                 Map.of("quote", "a word that is not there"),
@@ -85,7 +85,7 @@ class MarkingWordsTest extends AtTheMill {
             HttpResponse<String> answer = mark(imre(), version, bad.getValue());
             assertThat(answer.statusCode()).as(bad.getKey()).isEqualTo(422);
         }
-        assertThat(markups.of(texts)).hasSize(before);
+        assertThat(markups.marksOf(texts)).hasSize(before);
         String table = imre().get("/c/panes/" + pane().id() + "/versions/" + version.id())
                 .body();
         assertThat(table).contains("data-start=", "prize for a goose").doesNotContain("/sheets/1/tiles");
@@ -95,14 +95,14 @@ class MarkingWordsTest extends AtTheMill {
     void twoWordingsClashAndMarksComeAcrossByTheirWords() throws Exception {
         Visitor ines = ines();
         ItemId texts = deliverable(ines, "Words to carry", "ANY");
-        VersionRow first = sent(ines, texts, "panel-texts-1.md");
+        Version first = sent(ines, texts, "panel-texts-1.md");
         mark(imre(), first, Map.of("quote", "twenty minutes", "instead", "half an hour"));
         mark(grete(), first, Map.of("quote", "need twenty minutes", "instead", "need a while"));
         mark(grete(), first, Map.of("quote", "It is ground to the thickness of a hair's hundredth part."));
         assertThat(imre().get("/c/panes/" + pane().id() + "/versions/" + first.id())
                         .body())
                 .contains("want different words at one place", "half an hour", "need a while");
-        VersionRow second = sent(ines, texts, "panel-texts-2.md");
+        Version second = sent(ines, texts, "panel-texts-2.md");
         String table = ines.get("/t/versions/" + second.id() + "/light-table").body();
         assertThat(table).contains("its text is gone", "changed nearby").contains("marked change carried");
         String changes = imre().get(
@@ -125,7 +125,7 @@ class MarkingWordsTest extends AtTheMill {
     void momentsAreKeptAndWhatIsPlayedComesInParts() throws Exception {
         Visitor ines = ines();
         ItemId film = deliverable(ines, "Film to mark", "ALL");
-        VersionRow version = sent(ines, film, "opening-trailer-1.mp4");
+        Version version = sent(ines, film, "opening-trailer-1.mp4");
         mark(imre(), version, Map.of("shape", "NONE", "from", "3.5", "to", "4.25"));
         assertThat(last(film).place()).isEqualTo(new Place.Moment(3.5, 4.25, java.util.Optional.empty()));
         mark(
@@ -134,7 +134,7 @@ class MarkingWordsTest extends AtTheMill {
                 Map.of("shape", "RECTANGLE", "x1", "0.1", "y1", "0.1", "x2", "0.2", "y2", "0.2", "from", "9"));
         assertThat(last(film).place()).isInstanceOfSatisfying(Place.Moment.class, moment -> assertThat(moment.shape())
                 .contains(new Place.Rectangle(1, 0.1, 0.1, 0.2, 0.2)));
-        int before = markups.of(film).size();
+        int before = markups.marksOf(film).size();
         assertThat(mark(imre(), version, Map.of("shape", "NONE", "from", "5", "to", "4"))
                         .statusCode())
                 .isEqualTo(422);
@@ -158,7 +158,7 @@ class MarkingWordsTest extends AtTheMill {
                                         "9"))
                         .statusCode())
                 .isEqualTo(422);
-        assertThat(markups.of(film)).hasSize(before);
+        assertThat(markups.marksOf(film)).hasSize(before);
         String played = "/c/panes/" + pane().id() + "/versions/" + version.id() + "/played";
         HttpResponse<String> part = imre().get(played, Map.of("Range", "bytes=100-199"));
         assertThat(part.statusCode()).isEqualTo(206);
@@ -168,7 +168,7 @@ class MarkingWordsTest extends AtTheMill {
                 .contains("t=3.5,4.25", "refinedBy");
     }
 
-    private HttpResponse<String> edit(Visitor who, MarkupRow mark, Map<String, String> words) throws Exception {
+    private HttpResponse<String> edit(Visitor who, Mark mark, Map<String, String> words) throws Exception {
         Map<String, String> form = new HashMap<>(Map.of(
                 "intent",
                 "CHANGE",
@@ -186,9 +186,9 @@ class MarkingWordsTest extends AtTheMill {
     void aNoteIsChangedByItsAuthorWhileTheRoundIsOpenAndWhatItSaidIsKept() throws Exception {
         Visitor ines = ines();
         ItemId texts = deliverable(ines, "Notes to change", "ALL");
-        VersionRow version = sent(ines, texts, "panel-texts-1.md");
+        Version version = sent(ines, texts, "panel-texts-1.md");
         mark(imre(), version, Map.of("quote", "the star hall", "instead", "the great hall"));
-        MarkupRow first = last(texts);
+        Mark first = last(texts);
         assertThat(edit(grete(), first, Map.of()).statusCode())
                 .as("another's note")
                 .isEqualTo(422);
@@ -196,7 +196,7 @@ class MarkingWordsTest extends AtTheMill {
                 .isEqualTo(422);
         assertThat(edit(imre(), first, Map.of("intent", "SHOUT")).statusCode()).isEqualTo(422);
         edit(imre(), first, Map.of("intent", "IDEA", "instead", "the hall of stars"));
-        MarkupRow changed = last(texts);
+        Mark changed = last(texts);
         assertThat(changed.note()).isEqualTo("Say it shorter.");
         assertThat(changed.replacement()).isEqualTo("the hall of stars");
         assertThat(changed.earlier()).singleElement().satisfies(before -> assertThat(before.replacement())

@@ -3,10 +3,10 @@ package app.clearpane.web;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.awaitility.Awaitility.await;
 
+import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.markup.Mark;
 import app.clearpane.core.markup.MarkupProgress;
-import app.clearpane.store.deliverable.VersionRow;
-import app.clearpane.store.markup.MarkupRow;
 import app.clearpane.store.markup.Markups;
 import app.clearpane.usecases.deliverable.States;
 import java.util.Map;
@@ -26,10 +26,10 @@ class NotedAfterwardsTest extends AtTheMill {
         Visitor ines = ines();
         ItemId bag = deliverable(ines, "Noted afterwards", "ANY");
         ines.post("/t/deliverables/" + bag + "/checklist", ines.token(), Map.of("lines", ""));
-        VersionRow version = sent(ines, bag);
+        Version version = sent(ines, bag);
         String table = "/c/panes/" + pane().id() + "/versions/" + version.id();
         mark(grete(), table, "Before the end.");
-        MarkupRow before = markups.of(bag).get(0);
+        Mark before = markups.marksOf(bag).get(0);
         Visitor grete = grete();
         grete.post(
                 "/c/panes/" + pane().id() + "/marks/" + before.id() + "/answers",
@@ -68,8 +68,8 @@ class NotedAfterwardsTest extends AtTheMill {
                 .contains("This version is agreed, so nothing on it is opened again.");
         mark(grete(), table, "A day too late.");
         mailArrives("ines@", "Noted afterwards: Noted afterwards");
-        assertThat(states.of(bag).asked().later()).isEqualTo(1);
-        assertThat(states.of(bag).asked().inTheWay())
+        assertThat(states.statesOf(bag).asked().later()).isEqualTo(1);
+        assertThat(states.statesOf(bag).asked().inTheWay())
                 .as("it holds up no release")
                 .isZero();
         assertThat(ines.get("/t/deliverables/" + bag + "/clearance").body())
@@ -77,15 +77,15 @@ class NotedAfterwardsTest extends AtTheMill {
         assertThat(ines.get("/t?whole=true").body()).contains("1 thing was asked for after it was signed");
         assertThat(ines.get("/t/versions/" + version.id() + "/light-table").body())
                 .contains("for the next version", "1 asked for after it was signed");
-        VersionRow second = sent(ines, bag, "flour-wheat-1.pdf");
-        assertThat(states.of(bag).asked().later())
+        Version second = sent(ines, bag, "flour-wheat-1.pdf");
+        assertThat(states.statesOf(bag).asked().later())
                 .as("a version later it is a mark like any other")
                 .isZero();
-        assertThat(states.of(bag).asked().toMake()).isEqualTo(1);
+        assertThat(states.statesOf(bag).asked().toMake()).isEqualTo(1);
         assertThat(ines.get("/t/versions/" + second.id() + "/light-table").body())
                 .contains("A day too late.");
-        assertThat(markups.of(bag))
-                .extracting(MarkupRow::progress)
+        assertThat(markups.marksOf(bag))
+                .extracting(Mark::progress)
                 .containsExactlyInAnyOrder(MarkupProgress.WITHDRAWN, MarkupProgress.OPEN);
     }
 
@@ -93,9 +93,9 @@ class NotedAfterwardsTest extends AtTheMill {
     void whoeverAskedIsToldWhatWasAnsweredAndWhatIsPutRight() throws Exception {
         Visitor ines = ines();
         ItemId bag = deliverable(ines, "Answered to", "ANY");
-        VersionRow version = sent(ines, bag);
+        Version version = sent(ines, bag);
         mark(grete(), "/c/panes/" + pane().id() + "/versions/" + version.id(), "Is this the right weight?");
-        MarkupRow mark = markups.of(bag).get(0);
+        Mark mark = markups.marksOf(bag).get(0);
         answer("/t", ines, version, mark, "", "It is; we weighed it.");
         mailArrives("grete@", "Answered: Answered to, 1·1");
         answer("/c/panes/" + pane().id(), grete(), version, mark, "", "Thank you.");
@@ -107,8 +107,8 @@ class NotedAfterwardsTest extends AtTheMill {
         assertThat(mailsAbout("grete@", "Answered: Answered to"))
                 .as("what is put right is told with its version")
                 .isEqualTo(1);
-        VersionRow draft = deliverables.versions(bag).stream()
-                .filter(VersionRow::draft)
+        Version draft = deliverables.versions(bag).stream()
+                .filter(Version::draft)
                 .findFirst()
                 .orElseThrow();
         ines.post("/t/versions/" + draft.id() + "/send", ines.token(), Map.of());
@@ -121,12 +121,12 @@ class NotedAfterwardsTest extends AtTheMill {
 
     @Test
     void whatWasReleasedAndItsCertificateAreKeptFromTheClientsPage() throws Exception {
-        ItemId rye = deliverables.of(mill()).stream()
+        ItemId rye = deliverables.ofProject(mill()).stream()
                 .filter(one -> one.name().equals("Rye, 1 kg"))
                 .findFirst()
                 .orElseThrow()
                 .id();
-        VersionRow released = deliverables.versions(rye).stream()
+        Version released = deliverables.versions(rye).stream()
                 .filter(one -> !one.draft())
                 .reduce((earlier, later) -> later)
                 .orElseThrow();
@@ -136,14 +136,14 @@ class NotedAfterwardsTest extends AtTheMill {
                 .contains("Keep the released file", table + "/file")
                 .doesNotContain("Take your decision back");
         assertThat(imre().get(table + "/certificate").body()).startsWith("%PDF-");
-        VersionRow first = deliverables.versions(rye).get(0);
+        Version first = deliverables.versions(rye).get(0);
         assertThat(imre().get("/c/panes/" + pane().id() + "/versions/" + first.id() + "/certificate")
                         .statusCode())
                 .as("never released")
                 .isEqualTo(404);
     }
 
-    private void answer(String door, Visitor who, VersionRow version, MarkupRow mark, String act, String said)
+    private void answer(String door, Visitor who, Version version, Mark mark, String act, String said)
             throws Exception {
         Map<String, String> form = Map.of(
                 "act",

@@ -3,11 +3,12 @@ package app.clearpane.web;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.awaitility.Awaitility.await;
 
+import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.exposure.ItemId;
-import app.clearpane.store.deliverable.VersionRow;
+import app.clearpane.core.markup.Mark;
+import app.clearpane.core.people.Actor;
 import app.clearpane.store.exposure.Panes;
 import app.clearpane.store.files.ProjectFiles;
-import app.clearpane.store.markup.MarkupRow;
 import app.clearpane.store.markup.Markups;
 import app.clearpane.usecases.record.RecordLines;
 import java.awt.image.BufferedImage;
@@ -63,12 +64,12 @@ class NotesTest extends AtTheMill {
         return form;
     }
 
-    private String marksOf(VersionRow version) {
+    private String marksOf(Version version) {
         return "/c/panes/" + pane().id() + "/versions/" + version.id() + "/marks";
     }
 
-    private MarkupRow noted(ItemId deliverable, String begins) {
-        return markups.of(deliverable).stream()
+    private Mark noted(ItemId deliverable, String begins) {
+        return markups.marksOf(deliverable).stream()
                 .filter(mark -> mark.note().startsWith(begins))
                 .findFirst()
                 .orElseThrow();
@@ -78,7 +79,7 @@ class NotesTest extends AtTheMill {
     void picturesAndFilesComeWithANoteAndAreSeenByWhoeverSeesIt() throws Exception {
         Visitor ines = ines();
         ItemId bag = deliverable(ines, "Bag with pictures", "ALL");
-        VersionRow version = sent(ines, bag);
+        Version version = sent(ines, bag);
         Visitor grete = grete();
         Map<String, byte[]> files = new LinkedHashMap<>();
         files.put("mill-ear.png", png());
@@ -86,12 +87,12 @@ class NotesTest extends AtTheMill {
         assertThat(grete.attach(marksOf(version), grete.token(), note("Like this ear", "client"), files)
                         .statusCode())
                 .isEqualTo(302);
-        MarkupRow mark = noted(bag, "Like this ear");
+        Mark mark = noted(bag, "Like this ear");
         assertThat(mark.beside().with().attachments())
-                .extracting(MarkupRow.Attachment::name)
+                .extracting(Mark.Attachment::name)
                 .containsExactly("mill-ear.png", "mill-words.txt");
         assertThat(mark.beside().with().attachments())
-                .extracting(MarkupRow.Attachment::picture)
+                .extracting(Mark.Attachment::picture)
                 .containsExactly(true, false);
         assertThat(projectFiles.named())
                 .as("verified with the house")
@@ -124,7 +125,7 @@ class NotesTest extends AtTheMill {
         assertThat(jasper.get("/c/panes/" + board.id() + "/attachments/" + words)
                         .statusCode())
                 .isEqualTo(404);
-        assertThat(lines.of(mill(), bag.value()))
+        assertThat(lines.linesOf(mill(), bag.value()))
                 .contains("mill-words.txt ("
                         + mark.beside().with().attachments().get(1).sha256().hex() + ")");
     }
@@ -133,7 +134,7 @@ class NotesTest extends AtTheMill {
     void whatCameWithWordsForTheTeamStaysWithTheTeam() throws Exception {
         Visitor ines = ines();
         ItemId bag = deliverable(ines, "Bag for us", "ALL");
-        VersionRow version = sent(ines, bag);
+        Version version = sent(ines, bag);
         ines.attach(
                 "/t/versions/" + version.id() + "/marks",
                 ines.token(),
@@ -141,7 +142,7 @@ class NotesTest extends AtTheMill {
                 Map.of("mill-ours.txt", new byte[] {65}));
         Visitor grete = grete();
         grete.post(marksOf(version), grete.token(), note("A question", "client"));
-        MarkupRow question = noted(bag, "A question");
+        Mark question = noted(bag, "A question");
         ines.attach(
                 "/t/marks/" + question.id() + "/answers",
                 ines.token(),
@@ -170,7 +171,7 @@ class NotesTest extends AtTheMill {
                         "on",
                         version.id().toString()),
                 Map.of("mill-answer.txt", new byte[] {67}));
-        MarkupRow answered = markups.find(question.id()).orElseThrow();
+        Mark answered = markups.find(question.id()).orElseThrow();
         assertThat(answered.answers())
                 .extracting(answer -> answer.with().attachments().get(0).name())
                 .containsExactly("mill-between.txt", "mill-answer.txt");
@@ -209,7 +210,7 @@ class NotesTest extends AtTheMill {
         assertThat(noted(bag, "Only ours").beside().with().references())
                 .as("no client is called in what is for the team")
                 .isEmpty();
-        assertThat(lines.of(mill(), bag.value()))
+        assertThat(lines.linesOf(mill(), bag.value()))
                 .as("what leaves the house")
                 .doesNotContain("Only ours", "Between us", "mill-ours", "mill-between")
                 .contains("A question");
@@ -219,7 +220,7 @@ class NotesTest extends AtTheMill {
     void whatCannotComeAlongIsSaidAndNothingIsKept() throws Exception {
         Visitor ines = ines();
         ItemId bag = deliverable(ines, "Bag refused", "ALL");
-        VersionRow version = sent(ines, bag);
+        Version version = sent(ines, bag);
         Visitor grete = grete();
         HttpResponse<String> empty = grete.attach(
                 marksOf(version), grete.token(), note("Look", "client"), Map.of("mill-nothing.png", new byte[0]));
@@ -232,7 +233,7 @@ class NotesTest extends AtTheMill {
         assertThat(grete.attach(marksOf(version), grete.token(), note("Look", "client"), many)
                         .body())
                 .contains("Up to 10 files go with one note");
-        assertThat(markups.of(bag)).isEmpty();
+        assertThat(markups.marksOf(bag)).isEmpty();
         assertThat(grete.attach(marksOf(version), grete.token(), note("Look", "client"), Map.of("", new byte[0]))
                         .statusCode())
                 .as("a field left empty")
@@ -243,7 +244,7 @@ class NotesTest extends AtTheMill {
     void whoeverIsCalledByNameGetsAMailOnce() throws Exception {
         Visitor ines = ines();
         ItemId bag = deliverable(ines, "Bag that calls", "ALL");
-        VersionRow version = sent(ines, bag);
+        Version version = sent(ines, bag);
         Visitor grete = grete();
         assertThat(grete.get("/c/panes/" + pane().id() + "/versions/" + version.id() + "/names?q=@im")
                         .body())
@@ -261,9 +262,9 @@ class NotesTest extends AtTheMill {
                 marksOf(version),
                 grete.token(),
                 note("Ask @ines and @Imre Vadas, not grete@hob.example nor @Wanda", "client"));
-        MarkupRow mark = noted(bag, "Ask");
+        Mark mark = noted(bag, "Ask");
         assertThat(mark.beside().with().references())
-                .extracting(MarkupRow.Reference::written)
+                .extracting(Mark.Reference::written)
                 .containsExactly("@ines", "@Imre Vadas");
         await().until(() -> mailsAbout("ines@marram-finch.example", "asks for you: Bag that calls") == 1
                 && mailsAbout("imre@hobandbarley.example", "asks for you: Bag that calls") == 1);
@@ -280,7 +281,7 @@ class NotesTest extends AtTheMill {
                         "on",
                         version.id().toString()));
         assertThat(markups.find(mark.id()).orElseThrow().beside().with().references())
-                .extracting(MarkupRow.Reference::written)
+                .extracting(Mark.Reference::written)
                 .containsExactly("@Imre Vadas");
         assertThat(mailsAbout("imre@hobandbarley.example", "asks for you: Bag that calls"))
                 .as("told already")
@@ -294,21 +295,21 @@ class NotesTest extends AtTheMill {
     void aThingIsLinkedForThoseWhoSeeIt() throws Exception {
         Visitor ines = ines();
         ItemId bag = deliverable(ines, "Bag that links", "ALL");
-        VersionRow version = sent(ines, bag);
+        Version version = sent(ines, bag);
         ItemId other = deliverable(ines, "Bag linked to", "ALL");
-        VersionRow seen = sent(ines, other);
+        Version seen = sent(ines, other);
         ItemId hidden = deliverable(ines, "Bag that is hidden", "ALL");
         panes.setShowing(
                 pane().id(),
                 hidden,
                 new app.clearpane.core.exposure.Setting(
-                        app.clearpane.core.exposure.Showing.HELD_BACK, "Ines", clock.instant()));
+                        app.clearpane.core.exposure.Showing.HELD_BACK, Actor.kept("Ines"), clock.instant()));
         ines.post(
                 "/t/versions/" + version.id() + "/marks",
                 ines.token(),
                 note("As on #bag linked to; not on #Bag that is hidden", "client"));
         assertThat(noted(bag, "As on").beside().with().references())
-                .extracting(MarkupRow.Reference::item)
+                .extracting(Mark.Reference::item)
                 .containsExactly(other, hidden);
         String client = grete().get("/c/panes/" + pane().id() + "/versions/" + version.id())
                 .body();

@@ -5,7 +5,7 @@ import static org.springframework.security.test.web.servlet.request.SecurityMock
 import static org.springframework.security.test.web.servlet.setup.SecurityMockMvcConfigurers.springSecurity;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 
-import app.clearpane.store.project.Project;
+import app.clearpane.core.project.Project;
 import app.clearpane.usecases.security.Person;
 import java.util.LinkedHashMap;
 import java.util.Map;

@@ -4,13 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.clearpane.core.agency.EmailAddress;
 import app.clearpane.core.agency.Name;
+import app.clearpane.core.papers.Paper;
 import app.clearpane.core.papers.PaperKind;
 import app.clearpane.core.papers.PaperState;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.agency.People;
 import app.clearpane.store.exposure.SeatRow;
 import app.clearpane.store.exposure.Seats;
-import app.clearpane.store.papers.Paper;
 import app.clearpane.store.papers.Papers;
 import app.clearpane.store.plan.Agreements;
 import java.net.http.HttpResponse;
@@ -37,7 +37,7 @@ class PapersTest extends AtTheMill {
     Agreements agreements;
 
     private String contact(String name) {
-        return seats.of(pane().id()).stream()
+        return seats.ofPane(pane().id()).stream()
                 .filter(seat -> seat.name().startsWith(name))
                 .map(SeatRow::contact)
                 .findFirst()
@@ -74,7 +74,7 @@ class PapersTest extends AtTheMill {
 
     private Paper paper(String name) {
         ProjectId mill = mill();
-        return papers.of(mill).stream()
+        return papers.ofProject(mill).stream()
                 .filter(paper -> paper.name().equals(name))
                 .findFirst()
                 .orElseThrow();
@@ -225,7 +225,7 @@ class PapersTest extends AtTheMill {
         assertThat(ines.post("/t/projects/" + mill() + "/agreements/ask", ines.token(), form)
                         .statusCode())
                 .isEqualTo(302);
-        Paper dates = papers.of(mill()).stream()
+        Paper dates = papers.ofProject(mill()).stream()
                 .filter(paper -> paper.kind() == PaperKind.DATES)
                 .findFirst()
                 .orElseThrow();
@@ -244,7 +244,7 @@ class PapersTest extends AtTheMill {
         assertThat(agreements.ofProject(mill())).hasSize(before + 1).first().satisfies(made -> {
             assertThat(made.withClient()).isTrue();
             assertThat(made.finish()).isEqualTo(finish);
-            assertThat(made.setBy()).contains("Imre", "Grete", " and ");
+            assertThat(made.setBy().name()).contains("Imre", "Grete", " and ");
         });
         assertThat(ines.upload(
                                 "/t/projects/" + mill() + "/papers",
@@ -356,13 +356,13 @@ class PapersTest extends AtTheMill {
     @Test
     void badInputIsSaidAndNothingIsKept() throws Exception {
         Visitor ines = ines();
-        int before = papers.of(mill()).size();
+        int before = papers.ofProject(mill()).size();
         assertThat(add(ines, "INVOICE", "", "", Map.of("amount", "a lot", "dated", "yesterday"))
                         .body())
                 .contains("The paper", "The amount", "Its date", "Name at least one recipient");
         assertThat(add(ines, "LETTER", "Letter", contact("Imre"), Map.of()).statusCode())
                 .isEqualTo(422);
-        assertThat(papers.of(mill())).hasSize(before);
+        assertThat(papers.ofProject(mill())).hasSize(before);
         String nobody = atTheMill
                 .addContact(
                         projects.active().stream()

@@ -2,22 +2,26 @@ package app.clearpane.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.clearpane.core.calendar.Today;
+import app.clearpane.core.calendar.WorkingCalendar;
+import app.clearpane.core.exposure.Aperture;
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.plan.Due;
+import app.clearpane.core.plan.PlannedTask;
 import app.clearpane.core.plan.Side;
 import app.clearpane.core.plan.Stage;
 import app.clearpane.core.plan.Task;
-import app.clearpane.core.plan.WorkingCalendar;
 import app.clearpane.core.project.Ending;
+import app.clearpane.core.project.Phase;
+import app.clearpane.core.project.Project;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.exposure.Items;
-import app.clearpane.store.plan.PlannedTask;
 import app.clearpane.store.plan.Tasks;
 import app.clearpane.store.project.HouseTemplates;
-import app.clearpane.store.project.Phase;
-import app.clearpane.store.project.Project;
 import app.clearpane.store.record.Records;
+import app.clearpane.usecases.jobs.TurnTheDay;
 import app.clearpane.usecases.plan.PlanBook;
 import app.clearpane.usecases.plan.ReviewsFollow;
 import app.clearpane.usecases.shell.TheAgency;
@@ -30,6 +34,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.AfterEach;
@@ -65,6 +70,9 @@ class PlanInputTest extends DemoHouse {
 
     @Autowired
     private Records records;
+
+    @Autowired
+    private TurnTheDay day;
 
     private ProjectId project;
     private Visitor ines;
@@ -216,6 +224,38 @@ class PlanInputTest extends DemoHouse {
         post("/t/tasks/" + print + "/delete", Map.of());
         assertThat(due(words).day()).contains(agency.calendar().workingDaysBefore(later, 2));
         assertThat(Texts.of(ines.get("/t/tasks/" + words).body())).contains("not in the plan any more");
+    }
+
+    @Test
+    void whatComesIntoSightBecauseADueDayMovedOvernightIsToldAsAnArrival() throws Exception {
+        ItemId print = task("Print the labels 2d");
+        ItemId words = task("Write the labels");
+        Map<String, String> later = form(print);
+        later.put("notBefore", agency.calendar().addWorkingDays(today(), 4).toString());
+        assertThat(post("/t/tasks/" + print, later).statusCode()).isEqualTo(302);
+        Map<String, String> before = form(words);
+        before.putAll(Map.of("dueHour", "", "dueDays", "1", "dueBefore", print.toString()));
+        assertThat(post("/t/tasks/" + words, before).statusCode()).isEqualTo(302);
+        PaneId pane = panes.add(project, "Label makers", "", clock.instant());
+        transactions.executeWithoutResult(status -> {
+            tasks.dueMoved(words, today().plusDays(60), clock.instant());
+            panes.setAperture(pane, ContentKind.TASKS, Aperture.FILTERED);
+            panes.setFilters(pane, ContentKind.TASKS, Set.of("DUE_WITHIN_5"));
+            panes.publish(panes.find(pane).orElseThrow(), clock.instant());
+        });
+        try {
+            assertThat(told(words, "item.arrived-shown")).isEmpty();
+            day.turnTo(agency.day());
+            day.turnTo(new Today(agency.today().plusDays(1), agency.calendar()));
+            assertThat(told(words, "item.arrived-shown"))
+                    .singleElement()
+                    .asString()
+                    .startsWith("house")
+                    .contains("Label makers");
+        } finally {
+            day.turnTo(agency.day());
+            panes.remove(panes.find(pane).orElseThrow());
+        }
     }
 
     private Due due(ItemId task) {
@@ -646,7 +686,7 @@ class PlanInputTest extends DemoHouse {
         LocalDate last = agency.calendar().addWorkingDays(today(), 6);
         transactions.executeWithoutResult(
                 status -> reviewsFollow.sent(project, work, Optional.of(last), Acting.team("Ines")));
-        assertThat(book.of(projects.find(project).orElseThrow()).lastDay(review))
+        assertThat(book.planOf(projects.find(project).orElseThrow()).lastDay(review))
                 .as("as long as they were given")
                 .isEqualTo(last);
         transactions.executeWithoutResult(status -> reviewsFollow.recalled(project, work, Acting.team("Ines")));

@@ -2,9 +2,9 @@ package app.clearpane.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.signoff.Outcome;
-import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.store.record.Records;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
@@ -22,7 +22,7 @@ class RecallVersionTest extends AtTheMill {
     void whatWasSentByMistakeIsGoneForEverybodyAndSaidWhy() throws Exception {
         Visitor ines = ines();
         ItemId work = deliverable(ines, "Recalled sacks", "ALL");
-        VersionRow version = sent(ines, work);
+        Version version = sent(ines, work);
         Visitor imre = imre();
         String table = "/c/panes/" + pane().id() + "/versions/" + version.id();
         assertThat(imre.get(table).statusCode()).isEqualTo(200);
@@ -51,7 +51,7 @@ class RecallVersionTest extends AtTheMill {
                                 Map.of("reason", "It was the price list"))
                         .statusCode())
                 .isEqualTo(302);
-        assertThat(round(work).outcome()).isEqualTo(Outcome.RECALLED);
+        assertThat(round(work).closed().orElseThrow().outcome()).isEqualTo(Outcome.RECALLED);
         String said = Texts.of(imre.get(table).body());
         assertThat(said)
                 .contains("Recalled sacks, version 1, was sent by mistake and recalled on", "“It was the price list”");
@@ -86,7 +86,7 @@ class RecallVersionTest extends AtTheMill {
                         .statusCode())
                 .as("a closed round")
                 .isEqualTo(409);
-        VersionRow next = sent(ines, work, "flour-rye-1.pdf");
+        Version next = sent(ines, work, "flour-rye-1.pdf");
         assertThat(next.number()).isEqualTo(2);
         assertThat(Texts.of(imre.get("/c/panes/" + pane().id()).body()))
                 .contains("Sign off: Recalled sacks, version 2")

@@ -3,11 +3,11 @@ package app.clearpane.web;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.awaitility.Awaitility.await;
 
+import app.clearpane.core.calendar.WorkingCalendar;
+import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.exposure.ItemId;
-import app.clearpane.core.plan.WorkingCalendar;
 import app.clearpane.core.reminders.Rhythm;
-import app.clearpane.store.deliverable.Round;
-import app.clearpane.store.deliverable.VersionRow;
+import app.clearpane.core.signoff.Round;
 import app.clearpane.store.reminders.Reminders;
 import app.clearpane.store.reminders.SilenceTerms;
 import app.clearpane.usecases.reminders.SendReminders;
@@ -90,7 +90,7 @@ class RemindersTest extends AtTheMill {
         await().until(() -> mails("imre@hobandbarley.example", "Reminded bag, version 1") == 2
                 && mails("grete@hobandbarley.example", "Reminded bag, version 1") == 2);
         sendReminders.sendDue(first.plusSeconds(3_600));
-        VersionRow version = deliverables.version(round.version()).orElseThrow();
+        Version version = deliverables.version(round.version()).orElseThrow();
         deciding(grete(), version, "SIGN_OFF").call();
         sendReminders.sendDue(dayAfter(round.dueAt(), 4));
         await().until(() -> mails("imre@hobandbarley.example", "Reminded bag, version 1") == 3);

@@ -4,14 +4,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.awaitility.Awaitility.await;
 
 import app.clearpane.core.agency.EmailAddress;
+import app.clearpane.core.plan.PlannedTask;
+import app.clearpane.core.project.Project;
 import app.clearpane.store.agency.People;
 import app.clearpane.store.exposure.SeatRow;
 import app.clearpane.store.exposure.SeatWish;
 import app.clearpane.store.exposure.SeatWishes;
 import app.clearpane.store.exposure.Seats;
-import app.clearpane.store.plan.PlannedTask;
 import app.clearpane.store.plan.Tasks;
-import app.clearpane.store.project.Project;
 import app.clearpane.usecases.exposure.MakeLink;
 import java.net.http.HttpResponse;
 import java.util.HashMap;
@@ -117,7 +117,7 @@ class SeatWishTest extends AtTheMill {
                 .contains("Sunniva Ek", "as reviewer");
         String at = "/t/wishes/" + wish("sunniva@hobandbarley.example").id();
         assertThat(ines.post(at + "/give", ines.token(), Map.of()).statusCode()).isEqualTo(302);
-        assertThat(seats.of(pane().id())).extracting(SeatRow::email).contains("sunniva@hobandbarley.example");
+        assertThat(seats.ofPane(pane().id())).extracting(SeatRow::email).contains("sunniva@hobandbarley.example");
         await().until(() -> mailsAbout("sunniva@hobandbarley.example", "your page with") == 1);
         assertThat(ines.post(at + "/give", ines.token(), Map.of()).statusCode())
                 .as("answered already")

@@ -3,20 +3,20 @@ package app.clearpane.web;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.clearpane.core.clearance.Condition;
+import app.clearpane.core.deliverable.Deliverable;
+import app.clearpane.core.deliverable.Rule;
+import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.files.Sha256;
+import app.clearpane.core.markup.Mark;
 import app.clearpane.core.markup.MarkupProgress;
 import app.clearpane.core.signoff.Decision;
 import app.clearpane.core.signoff.Outcome;
-import app.clearpane.core.signoff.Rule;
 import app.clearpane.store.clearance.Checklists;
 import app.clearpane.store.clearance.Releases;
-import app.clearpane.store.deliverable.Deliverable;
-import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.store.exposure.SeatRow;
 import app.clearpane.store.exposure.Seats;
 import app.clearpane.store.files.Vault;
-import app.clearpane.store.markup.MarkupRow;
 import app.clearpane.store.markup.Markups;
 import app.clearpane.usecases.record.RecordLines;
 import java.io.InputStream;
@@ -62,7 +62,7 @@ class SigningTest extends AtTheMill {
     RecordLines lines;
 
     private String contact(String name) {
-        return seats.of(pane().id()).stream()
+        return seats.ofPane(pane().id()).stream()
                 .filter(seat -> seat.name().startsWith(name))
                 .map(SeatRow::contact)
                 .findFirst()
@@ -87,7 +87,7 @@ class SigningTest extends AtTheMill {
         return ines.post("/t/deliverables/" + deliverable + "/signing", ines.token(), form);
     }
 
-    private HttpResponse<String> decide(Visitor who, VersionRow version, String decision, Map<String, String> more)
+    private HttpResponse<String> decide(Visitor who, Version version, String decision, Map<String, String> more)
             throws Exception {
         Map<String, String> form = new HashMap<>(Map.of(
                 "decision",
@@ -104,7 +104,7 @@ class SigningTest extends AtTheMill {
         return who.post("/c/panes/" + pane().id() + "/versions/" + version.id() + "/decisions", who.token(), form);
     }
 
-    private HttpResponse<String> takeBack(Visitor who, VersionRow version) throws Exception {
+    private HttpResponse<String> takeBack(Visitor who, Version version) throws Exception {
         return who.post("/c/panes/" + pane().id() + "/versions/" + version.id() + "/take-back", who.token(), Map.of());
     }
 
@@ -124,7 +124,7 @@ class SigningTest extends AtTheMill {
                         contact("Grete") + "," + contact("Imre")));
         Deliverable changed = deliverables.find(bag).orElseThrow();
         assertThat(changed.rule()).isEqualTo(new Rule.InOrder());
-        VersionRow version = sent(ines, bag);
+        Version version = sent(ines, bag);
         assertThat(round(bag).whoSigns()).startsWith("Grete").contains(", then Imre");
         assertThat(decide(imre(), version, "SIGN_OFF", Map.of()).body()).contains("It is not your turn to sign yet");
         assertThat(imre().get("/c/panes/" + pane().id() + "/versions/" + version.id())
@@ -154,7 +154,7 @@ class SigningTest extends AtTheMill {
         assertThat(signing(ines, bag, Map.of("rule", "AT_LEAST", "least", "x", "reviewDays", "0", "fee", "much"))
                         .body())
                 .contains("How many have to sign", "The days to review it", "The fee for a further round");
-        VersionRow version = sent(ines, bag);
+        Version version = sent(ines, bag);
         decide(grete(), version, "SIGN_OFF", Map.of());
         String explained = signing(ines, bag, Map.of("signer", contact("Imre"))).body();
         assertThat(explained).contains("is no longer asked; “signed off” does not count any more", "Change who signs");
@@ -204,7 +204,7 @@ class SigningTest extends AtTheMill {
                             contact("Grete"),
                             "order",
                             contact("Grete") + "," + contact("Imre")));
-            VersionRow version = sent(ines, bag);
+            Version version = sent(ines, bag);
             decide(imre(), version, "SIGN_OFF", Map.of());
             assertThat(round(bag).said())
                     .as("it was Grete’s place, and her stand-in took it")
@@ -228,7 +228,7 @@ class SigningTest extends AtTheMill {
                             contact("Grete"),
                             "order",
                             contact("Grete") + "," + contact("Imre")));
-            VersionRow version = sent(ines, bag);
+            Version version = sent(ines, bag);
             decide(grete(), version, "SIGN_OFF", Map.of());
             assertThat(grete().get("/c/panes/" + pane().id() + "/versions/" + version.id())
                             .body())
@@ -236,7 +236,7 @@ class SigningTest extends AtTheMill {
             decide(grete(), version, "SIGN_OFF", Map.of());
             assertThat(round(bag).soFar()).isEqualTo(Outcome.SIGNED);
             assertThat(round(bag).said().get(1).by()).startsWith("Grete").contains("standing in for Imre");
-            assertThat(lines.of(mill(), bag.value())).contains("\"insteadOf\":\"Imre");
+            assertThat(lines.linesOf(mill(), bag.value())).contains("\"insteadOf\":\"Imre");
             assertThat(ines.get("/t/deliverables/" + bag + "/clearance").body()).contains("standing in for Imre");
         } finally {
             endStandIns(ines);
@@ -272,7 +272,7 @@ class SigningTest extends AtTheMill {
             org.awaitility.Awaitility.await()
                     .until(() -> mailsAbout("ines@marram-finch.example", "Grete Lindholm is away") >= 1);
             ItemId bag = deliverable(ines(), "Away", "ALL");
-            VersionRow version = sent(ines(), bag);
+            Version version = sent(ines(), bag);
             decide(imre, version, "SIGN_OFF", Map.of());
             assertThat(imre.get("/c/panes/" + pane().id() + "/versions/" + version.id())
                             .body())
@@ -315,19 +315,19 @@ class SigningTest extends AtTheMill {
         Visitor ines = ines();
         ItemId bag = deliverable(ines, "One round", "ANY");
         signing(ines, bag, Map.of("rule", "ANY", "rounds", "1", "fee", "180"));
-        VersionRow first = sent(ines, bag);
+        Version first = sent(ines, bag);
         assertThat(decide(imre(), first, "SEND_BACK", Map.of()).body()).contains("It takes round 2 of 1: 180.00 more.");
         assertThat(round(bag).said()).isEmpty();
         assertThat(imre().get("/c/panes/" + pane().id() + "/versions/" + first.id())
                         .body())
                 .contains("It takes round 2 of 1: 180.00 more. I accept that.");
         decide(imre(), first, "SEND_BACK", Map.of("acceptExtra", "true"));
-        assertThat(lines.of(mill(), bag.value())).contains("extra.accepted");
+        assertThat(lines.linesOf(mill(), bag.value())).contains("extra.accepted");
         ines.post("/t/versions/" + first.id() + "/close-round", ines.token(), Map.of("reason", "heard enough"));
         upload(ines, bag, "flour-rye-2.pdf");
         assertThat(ines.get("/t/deliverables/" + bag).body())
                 .contains("This is round 2 of 1: 180.00 more. It was accepted.");
-        VersionRow second = sent(ines, bag, "flour-wheat-1.pdf");
+        Version second = sent(ines, bag, "flour-wheat-1.pdf");
         assertThat(round(bag).number()).isEqualTo(2);
         decide(imre(), second, "SIGN_OFF", Map.of());
         assertThat(ines.get("/t/deliverables/" + bag + "/clearance").body())
@@ -339,7 +339,7 @@ class SigningTest extends AtTheMill {
     void aDecisionIsTakenBackWithAllThatItDid() throws Exception {
         Visitor ines = ines();
         ItemId bag = deliverable(ines, "Taken back", "ANY");
-        VersionRow first = sent(ines, bag);
+        Version first = sent(ines, bag);
         Visitor marks = imre();
         marks.post(
                 "/c/panes/" + pane().id() + "/versions/" + first.id() + "/marks",
@@ -363,8 +363,8 @@ class SigningTest extends AtTheMill {
                         "Lighter.",
                         "audience",
                         "client"));
-        VersionRow second = sent(ines, bag, "flour-rye-2.pdf");
-        MarkupRow mark = markups.of(bag).get(0);
+        Version second = sent(ines, bag, "flour-rye-2.pdf");
+        Mark mark = markups.marksOf(bag).get(0);
         ines.post(
                 "/t/marks/" + mark.id() + "/answers",
                 ines.token(),
@@ -378,13 +378,13 @@ class SigningTest extends AtTheMill {
                         "on",
                         second.id().toString()));
         decide(imre(), second, "SIGN_OFF", Map.of());
-        assertThat(markups.of(bag).get(0).progress()).isEqualTo(MarkupProgress.CONFIRMED);
+        assertThat(markups.marksOf(bag).get(0).progress()).isEqualTo(MarkupProgress.CONFIRMED);
         assertThat(round(bag).open()).isFalse();
         assertThat(takeBack(imre(), second).statusCode()).isEqualTo(302);
         assertThat(round(bag).open()).isTrue();
         assertThat(round(bag).said()).isEmpty();
-        assertThat(markups.of(bag).get(0).progress()).isEqualTo(MarkupProgress.FIXED);
-        assertThat(lines.of(mill(), bag.value())).contains("signoff.taken-back");
+        assertThat(markups.marksOf(bag).get(0).progress()).isEqualTo(MarkupProgress.FIXED);
+        assertThat(lines.linesOf(mill(), bag.value())).contains("signoff.taken-back");
         assertThat(takeBack(imre(), second).statusCode())
                 .as("there is nothing to take back any more")
                 .isEqualTo(404);
@@ -399,9 +399,9 @@ class SigningTest extends AtTheMill {
     void twelveAreSignedAtOnceAndWhatCannotBeIsLeftOut() throws Exception {
         Visitor ines = ines();
         List<String> picks = new ArrayList<>();
-        List<VersionRow> versions = new ArrayList<>();
+        List<Version> versions = new ArrayList<>();
         for (int i = 0; i < 12; i++) {
-            VersionRow version = sent(ines, deliverable(ines, "Bulk " + i, "ANY"));
+            Version version = sent(ines, deliverable(ines, "Bulk " + i, "ANY"));
             versions.add(version);
             picks.add(version.id() + ":" + version.sha256().hex());
         }
@@ -452,7 +452,7 @@ class SigningTest extends AtTheMill {
                         "Just so.",
                         "audience",
                         "client"));
-        VersionRow replaced = versions.get(1);
+        Version replaced = versions.get(1);
         sent(ines, replaced.deliverable(), "flour-rye-2.pdf");
         picks.set(
                 2, versions.get(2).id() + ":" + Sha256.ofText("seen otherwise").hex());
@@ -491,7 +491,7 @@ class SigningTest extends AtTheMill {
     void severalAreSentBackAtOnceWithOneSentence() throws Exception {
         Visitor ines = ines();
         List<String> picks = new ArrayList<>();
-        List<VersionRow> versions = new ArrayList<>();
+        List<Version> versions = new ArrayList<>();
         for (int i = 0; i < 3; i++) {
             versions.add(sent(ines, deliverable(ines, "Back at once " + i, "ANY")));
             picks.add(versions.get(i).id() + ":" + versions.get(i).sha256().hex());
@@ -542,7 +542,7 @@ class SigningTest extends AtTheMill {
                 "/t/deliverables/" + bag + "/checklist",
                 ines.token(),
                 Map.of("lines", "Spelling read\n\n  Weights checked \nSpelling read"));
-        VersionRow version = sent(ines, bag);
+        Version version = sent(ines, bag);
         assertThat(decide(imre(), version, "SIGN_OFF", Map.of("drawn", "<script>"))
                         .body())
                 .contains("The drawn signature cannot be read")
@@ -553,7 +553,7 @@ class SigningTest extends AtTheMill {
                 .isEqualTo("M30.0 50.0L150.0 20.0L270.0 60.0"));
         assertThat(ines.get("/t/deliverables/" + bag + "/clearance").body())
                 .contains("The signature of Imre Vadas", "M30.0 50.0L150.0 20.0L270.0 60.0");
-        List<Checklists.Line> lines2 = checklists.of(List.of(bag), List.of(version.id()));
+        List<Checklists.Line> lines2 = checklists.linesOf(List.of(bag), List.of(version.id()));
         assertThat(lines2).extracting(Checklists.Line::words).containsExactly("Spelling read", "Weights checked");
         assertThat(ines.post("/t/deliverables/" + bag + "/release", ines.token(), Map.of())
                         .statusCode())
@@ -588,7 +588,7 @@ class SigningTest extends AtTheMill {
                 .singleElement()
                 .satisfies(waiver -> assertThat(waiver.condition()).isEqualTo(Condition.CHECKLIST_DONE));
         ines.post("/t/projects/" + mill() + "/releases", ines.token(), Map.of("deliverable", bag.toString()));
-        Releases.Release first = releases.of(bag).get(0);
+        Releases.Release first = releases.ofDeliverable(bag).get(0);
         assertThat(ines.post("/t/releases/" + first.id() + "/recall", ines.token(), Map.of("reason", ""))
                         .statusCode())
                 .isEqualTo(422);
@@ -604,8 +604,8 @@ class SigningTest extends AtTheMill {
                         .body())
                 .contains("It was recalled on");
         ines.post("/t/deliverables/" + bag + "/release", ines.token(), Map.of());
-        assertThat(releases.of(bag)).hasSize(2);
-        assertThat(releases.of(bag).get(0).replaces()).isEqualTo(first.id());
+        assertThat(releases.ofDeliverable(bag)).hasSize(2);
+        assertThat(releases.ofDeliverable(bag).get(0).replaces()).isEqualTo(first.id());
         Path bundle = unpacked(bag);
         assertThat(verified(bundle)).startsWith("Sound: ");
         assertThat(faultsAsPdfA(bundle.resolve("data/certificate.pdf"))).isEmpty();
@@ -613,7 +613,8 @@ class SigningTest extends AtTheMill {
                 .as("the checker finds what is wrong with another")
                 .isNotEmpty();
         alteredAnywhereIsFound(bundle);
-        Sha256 certificate = Objects.requireNonNull(releases.of(bag).get(0).certificate());
+        Sha256 certificate =
+                Objects.requireNonNull(releases.ofDeliverable(bag).get(0).certificate());
         assertThat(new Visitor(address())
                         .get("/p/check?sha256=" + certificate.hex())
                         .body())
@@ -630,12 +631,12 @@ class SigningTest extends AtTheMill {
     /** The bundle of the newest release, unpacked. */
     private Path unpacked(ItemId deliverable) throws Exception {
         long patience = System.nanoTime() + 60_000_000_000L;
-        while (releases.of(deliverable).get(0).bundle() == null && System.nanoTime() < patience) {
+        while (releases.ofDeliverable(deliverable).get(0).bundle() == null && System.nanoTime() < patience) {
             Thread.onSpinWait();
         }
         Path folder = Files.createTempDirectory("bundle");
-        try (ZipInputStream zip = new ZipInputStream(Files.newInputStream(vault.path(
-                Objects.requireNonNull(releases.of(deliverable).get(0).bundle()))))) {
+        try (ZipInputStream zip = new ZipInputStream(Files.newInputStream(vault.path(Objects.requireNonNull(
+                releases.ofDeliverable(deliverable).get(0).bundle()))))) {
             for (ZipEntry entry = zip.getNextEntry(); entry != null; entry = zip.getNextEntry()) {
                 Path file = folder.resolve(entry.getName());
                 Files.createDirectories(file.getParent());

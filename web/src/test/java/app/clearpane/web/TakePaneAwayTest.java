@@ -2,9 +2,9 @@ package app.clearpane.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.exposure.PaneId;
-import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.store.exposure.Panes;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
@@ -28,7 +28,7 @@ class TakePaneAwayTest extends AtTheMill {
     void aShutPaneShowsNothingAndWhatWaitedIsOurTurnAgain() throws Exception {
         Visitor ines = ines();
         ItemId bag = deliverable(ines, "Behind the shut pane", "ANY");
-        VersionRow version = sent(ines, bag);
+        Version version = sent(ines, bag);
         PaneId mill = pane().id();
         assertThat(imre().get("/c/panes/" + mill).statusCode()).isEqualTo(200);
         String shut = "/t/panes/" + mill + "/unpublish";

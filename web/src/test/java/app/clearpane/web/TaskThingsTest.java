@@ -2,16 +2,17 @@ package app.clearpane.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.exposure.PaneId;
+import app.clearpane.core.people.Actor;
+import app.clearpane.core.plan.PlannedTask;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.turns.TurnEvent;
 import app.clearpane.store.deliverable.Deliverables;
-import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.store.exposure.Panes;
 import app.clearpane.store.exposure.SeatRow;
 import app.clearpane.store.exposure.Seats;
 import app.clearpane.store.files.ProjectFiles;
-import app.clearpane.store.plan.PlannedTask;
 import app.clearpane.store.plan.TaskFiles;
 import app.clearpane.store.plan.Tasks;
 import app.clearpane.store.plan.TimeSpent;
@@ -85,11 +86,11 @@ class TaskThingsTest extends DemoHouse {
                 .isEqualTo(302);
         assertThat(ines.get("/t/tasks/" + hours.id()).body()).contains("mill-hours.txt", "mill-rates.txt");
         assertThat(jasper.get(theirs).body()).contains("mill-hours.txt").doesNotContain("mill-rates.txt");
-        TaskFiles.TaskFile rates = files.on(hours.id()).stream()
+        TaskFiles.TaskFile rates = files.filesOf(hours.id()).stream()
                 .filter(TaskFiles.TaskFile::teamOnly)
                 .findFirst()
                 .orElseThrow();
-        TaskFiles.TaskFile own = files.on(hours.id()).stream()
+        TaskFiles.TaskFile own = files.filesOf(hours.id()).stream()
                 .filter(file -> !file.teamOnly())
                 .findFirst()
                 .orElseThrow();
@@ -115,24 +116,24 @@ class TaskThingsTest extends DemoHouse {
         assertThat(teo.post("/t/tasks/" + hours.id() + "/clock", teo.token(), Map.of("runs", "true"))
                         .statusCode())
                 .isEqualTo(302);
-        assertThat(timeSpent.on(map.id()))
+        assertThat(timeSpent.entriesOf(map.id()))
                 .as("stopped by the other")
                 .singleElement()
                 .satisfies(entry -> assertThat(entry.minutes()).isEqualTo(1));
         assertThat(teo.post("/t/tasks/" + hours.id() + "/clock", teo.token(), Map.of("runs", "false"))
                         .statusCode())
                 .isEqualTo(302);
-        assertThat(timeSpent.on(hours.id())).noneMatch(TimeSpent.Entry::running);
+        assertThat(timeSpent.entriesOf(hours.id())).noneMatch(TimeSpent.Entry::running);
         for (PlannedTask task : List.of(map, hours)) {
-            for (TimeSpent.Entry entry : timeSpent.on(task.id())) {
+            for (TimeSpent.Entry entry : timeSpent.entriesOf(task.id())) {
                 Visitor ines = Visitor.by(address(), linkOfTeam("ines@marram-finch.example"));
                 ines.post("/t/tasks/" + task.id() + "/time/" + entry.id() + "/remove", ines.token(), Map.of());
-                assertThat(timeSpent.on(task.id()))
+                assertThat(timeSpent.entriesOf(task.id()))
                         .as("only one’s own is taken away")
                         .contains(entry);
                 teo.post("/t/tasks/" + task.id() + "/time/" + entry.id() + "/remove", teo.token(), Map.of());
             }
-            assertThat(timeSpent.on(task.id())).isEmpty();
+            assertThat(timeSpent.entriesOf(task.id())).isEmpty();
         }
     }
 
@@ -161,10 +162,10 @@ class TaskThingsTest extends DemoHouse {
                     .as("ours again")
                     .isEmpty();
         } finally {
-            panes.unset(board, hours.id(), "Ines", clock.instant());
+            panes.unset(board, hours.id(), Actor.kept("Ines"), clock.instant());
             PlannedTask now = tasks.find(hours.id()).orElseThrow();
             tasks.change(now.with(hours.task()), clock.instant());
-            tasks.turned(hours.id(), TurnEvent.TASK_GIVEN_TO_CLIENT, "Ines", clock.instant());
+            tasks.turned(hours.id(), TurnEvent.TASK_GIVEN_TO_CLIENT, Actor.kept("Ines"), clock.instant());
             projects.planChanged(hours.project());
         }
     }
@@ -172,7 +173,7 @@ class TaskThingsTest extends DemoHouse {
     @Test
     void aVersionThatWaitsToBeSignedIsAskedForToo() throws Exception {
         Visitor ines = Visitor.by(address(), linkOfTeam("ines@marram-finch.example"));
-        VersionRow sent = deliverables.versionsOf(hours.project()).stream()
+        Version sent = deliverables.versionsOf(hours.project()).stream()
                 .filter(one -> one.fileName().equals("visitor-map-2.pdf"))
                 .findFirst()
                 .orElseThrow();
@@ -191,7 +192,7 @@ class TaskThingsTest extends DemoHouse {
     @Test
     void endingASeatOrClosingAPaneAsksForWhatWaitsThere() throws Exception {
         Visitor ines = Visitor.by(address(), linkOfTeam("ines@marram-finch.example"));
-        SeatRow mirela = seats.of(board).stream()
+        SeatRow mirela = seats.ofPane(board).stream()
                 .filter(seat -> seat.name().startsWith("Mirela"))
                 .findFirst()
                 .orElseThrow();

@@ -4,14 +4,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.clearpane.core.agency.EmailAddress;
 import app.clearpane.core.agency.Name;
+import app.clearpane.core.agency.TeamMember;
 import app.clearpane.core.agency.TeamRole;
+import app.clearpane.core.project.Project;
 import app.clearpane.store.agency.People;
-import app.clearpane.store.agency.TeamMember;
 import app.clearpane.store.plan.Tasks;
-import app.clearpane.store.project.Project;
 import app.clearpane.store.project.ProjectPeople;
 import app.clearpane.store.project.WhoseProject;
-import app.clearpane.web.layout.ForOutsideMakers;
+import app.clearpane.web.shell.access.ForOutsideMakers;
 import java.net.http.HttpResponse;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
@@ -276,7 +276,8 @@ class TeamSightTest extends AtTheMill {
                     at + "/people",
                     at + "/record",
                     "/t/panes/" + pane + "/link",
-                    "/t/deliverables/" + deliverables.of(centre.id()).get(0).id())) {
+                    "/t/deliverables/"
+                            + deliverables.ofProject(centre.id()).get(0).id())) {
                 assertThat(teo.get(path).statusCode()).as(path).isIn(404, 405);
             }
             for (String path : List.of(

@@ -5,8 +5,8 @@ import static org.awaitility.Awaitility.await;
 
 import app.clearpane.core.agency.EmailAddress;
 import app.clearpane.core.agency.TeamMemberId;
+import app.clearpane.core.project.Project;
 import app.clearpane.store.agency.People;
-import app.clearpane.store.project.Project;
 import java.net.http.HttpResponse;
 import java.util.Arrays;
 import java.util.List;

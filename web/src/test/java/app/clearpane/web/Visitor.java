@@ -22,6 +22,9 @@ import java.util.stream.Stream;
 
 /** Somebody with a browser of their own, as far as requests and cookies go. Redirects are not followed. */
 public final class Visitor {
+    /** How an object looks that was printed by mistake. */
+    private static final Pattern OBJECT = Pattern.compile("\\b[A-Z]\\w+\\[[a-z]\\w*=.{0,60}|Optional(\\[|\\.empty)");
+
     private static final Pattern TOKEN =
             Pattern.compile("name=\"_csrf\" value=\"([^\"]+)\"|X-CSRF-TOKEN(?:&quot;|\"):(?:&quot;|\")([^&\"]+)");
     private final CookieManager cookies = new CookieManager();
@@ -50,7 +53,15 @@ public final class Visitor {
     }
 
     public HttpResponse<String> get(String path) throws IOException, InterruptedException {
-        return client.send(HttpRequest.newBuilder(uri(path)).build(), Visitor::body);
+        HttpResponse<String> response =
+                client.send(HttpRequest.newBuilder(uri(path)).build(), Visitor::body);
+        if (response.headers().firstValue("Content-Type").orElse("").startsWith("text/html")) {
+            Matcher object = OBJECT.matcher(response.body());
+            if (object.find()) {
+                throw new AssertionError(path + " prints an object where words should stand: " + object.group());
+            }
+        }
+        return response;
     }
 
     /** Asks for a page with headers of its own. */

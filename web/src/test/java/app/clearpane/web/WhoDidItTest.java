@@ -4,11 +4,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.awaitility.Awaitility.await;
 
 import app.clearpane.core.agency.EmailAddress;
+import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.exposure.ItemId;
-import app.clearpane.core.exposure.SeatId;
+import app.clearpane.core.markup.Mark;
+import app.clearpane.core.people.SeatId;
 import app.clearpane.store.agency.People;
-import app.clearpane.store.deliverable.VersionRow;
-import app.clearpane.store.markup.MarkupRow;
 import app.clearpane.store.markup.Markups;
 import app.clearpane.store.record.Records;
 import app.clearpane.usecases.exposure.MakeLink;
@@ -42,7 +42,7 @@ class WhoDidItTest extends AtTheMill {
 
     @Test
     void aGuestWhoGivesASignatorysNameStaysAGuest() throws Exception {
-        VersionRow version = sent(ines(), deliverable(ines(), "Guests at the mill", "ALL"));
+        Version version = sent(ines(), deliverable(ines(), "Guests at the mill", "ALL"));
         MakeLink.Made made =
                 makeLink.make(pane().id(), new MakeLink.Form("Mill paint shop", true, "", ""), Acting.team("Ines"));
         Visitor guest = new Visitor(address());
@@ -96,7 +96,7 @@ class WhoDidItTest extends AtTheMill {
 
     @Test
     void aGuestIsToldWhatBecameOfTheirNoteAsLongAsTheLinkOpens() throws Exception {
-        VersionRow version = sent(ines(), deliverable(ines(), "Told to guests", "ALL"));
+        Version version = sent(ines(), deliverable(ines(), "Told to guests", "ALL"));
         MakeLink.Made made =
                 makeLink.make(pane().id(), new MakeLink.Form("Told shop", true, "", ""), Acting.team("Ines"));
         Visitor guest = new Visitor(address());
@@ -127,7 +127,7 @@ class WhoDidItTest extends AtTheMill {
                         "client",
                         "note",
                         "Which paper will it be?"));
-        MarkupRow mark = markups.of(version.deliverable()).stream()
+        Mark mark = markups.marksOf(version.deliverable()).stream()
                 .filter(one -> one.note().equals("Which paper will it be?"))
                 .findFirst()
                 .orElseThrow();
@@ -147,7 +147,7 @@ class WhoDidItTest extends AtTheMill {
                 .isZero();
     }
 
-    private void answer(MarkupRow mark, String said, String audience) throws Exception {
+    private void answer(Mark mark, String said, String audience) throws Exception {
         Visitor ines = ines();
         ines.post(
                 "/t/marks/" + mark.id() + "/answers",
@@ -177,7 +177,7 @@ class WhoDidItTest extends AtTheMill {
 
     @Test
     void decisionsNameTheirMakersByKindAndId() throws Exception {
-        VersionRow version = sent(ines(), deliverable(ines(), "Two of one name", "ALL"));
+        Version version = sent(ines(), deliverable(ines(), "Two of one name", "ALL"));
         deciding(grete(), version, "SIGN_OFF").call();
         String grete = "contact:"
                 + people.contactAt(new EmailAddress("grete@hobandbarley.example"))

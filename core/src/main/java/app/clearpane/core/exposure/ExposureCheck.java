@@ -1,6 +1,7 @@
 package app.clearpane.core.exposure;
 
 import app.clearpane.core.agency.ContactId;
+import app.clearpane.core.people.SeatId;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;

@@ -1,6 +1,7 @@
 package app.clearpane.core.exposure;
 
 import app.clearpane.core.agency.ContactId;
+import app.clearpane.core.people.SeatId;
 
 /**
  * One contact's place at one pane.

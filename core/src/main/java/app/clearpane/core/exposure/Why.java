@@ -1,5 +1,6 @@
 package app.clearpane.core.exposure;
 
+import app.clearpane.core.people.Actor;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -215,7 +216,7 @@ public record Why(Verdict verdict, List<Step> steps, List<Set<Change>> remedies)
             if (showing == Showing.UNSET) {
                 settings.remove(about);
             } else {
-                settings.put(about, new Setting(showing, "", now));
+                settings.put(about, new Setting(showing, new Actor.House(""), now));
             }
             return pending(new PaneSettings(
                     pane.pending().apertures(),

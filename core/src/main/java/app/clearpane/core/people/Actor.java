@@ -2,8 +2,8 @@ package app.clearpane.core.people;
 
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.agency.TeamMemberId;
-import app.clearpane.core.exposure.SeatId;
 import java.util.Optional;
+import java.util.UUID;
 import java.util.regex.Pattern;
 
 /**
@@ -25,6 +25,29 @@ public sealed interface Actor {
     /** The member of the team they are; empty for anybody else. */
     default Optional<TeamMemberId> member() {
         return this instanceof OfTeam team ? Optional.of(team.id()) : Optional.empty();
+    }
+
+    /** Key and name in one text, as they are kept; {@link #kept} reads it again. */
+    default String text() {
+        return key() + " " + name();
+    }
+
+    /** Whoever a text stands for; one without a key is a name, as was kept before, and nobody is known by it. */
+    static Actor kept(String text) {
+        int end = text.indexOf(' ');
+        String key = end < 0 ? "" : text.substring(0, end);
+        if (!isKey(key)) {
+            return new Kept("", text.startsWith(" ") ? text.substring(1) : text);
+        }
+        String name = text.substring(end + 1);
+        int colon = key.indexOf(':') + 1;
+        if (key.startsWith("team:")) {
+            return new OfTeam(new TeamMemberId(UUID.fromString(key.substring(colon))), name);
+        }
+        if (key.startsWith("contact:")) {
+            return new OfClient(new ContactId(UUID.fromString(key.substring(colon))), name);
+        }
+        return key.startsWith("link:") ? new Kept(key, name) : new House(name);
     }
 
     /** Whether a text is the key of an actor, rather than a name as Records were written with before. */
@@ -78,6 +101,13 @@ public sealed interface Actor {
             return "house";
         }
     }
+
+    /**
+     * Somebody who was kept as a name alone, or by a link whose own name is part of theirs.
+     *
+     * @param key empty where it was not kept
+     */
+    record Kept(String key, String name) implements Actor {}
 
     /** How keys are written. */
     final class Keys {

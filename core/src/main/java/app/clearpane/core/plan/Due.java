@@ -1,5 +1,6 @@
 package app.clearpane.core.plan;
 
+import app.clearpane.core.calendar.WorkingCalendar;
 import app.clearpane.core.exposure.ItemId;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -47,6 +48,13 @@ public record Due(Optional<LocalDate> day, Optional<LocalTime> hour, Optional<Be
                         .or(() -> day),
                 hour,
                 before);
+    }
+
+    /** The instant by which somebody is asked to decide: the hour, or else when the day's work ends. */
+    public Optional<Instant> decidedBy(WorkingCalendar calendar) {
+        return hour.isEmpty() && day.filter(calendar::isWorkingDay).isPresent()
+                ? day.map(calendar::closes)
+                : until(calendar.zone());
     }
 
     /** The instant at which it is too late: the hour, or the midnight that ends the day. */

@@ -1,5 +1,6 @@
 package app.clearpane.core.plan;
 
+import app.clearpane.core.calendar.WorkingCalendar;
 import java.time.LocalDate;
 import java.util.Optional;
 

@@ -1,5 +1,6 @@
 package app.clearpane.core.plan;
 
+import app.clearpane.core.calendar.Timeline;
 import app.clearpane.core.exposure.ItemId;
 import java.time.LocalDate;
 import java.util.Arrays;

@@ -65,7 +65,7 @@ public record RecordEntry(
             whole.putAll(more);
             whole.put(ACTOR_NAME, happening.actor().name());
             if (happening.act().toldOutside() && !happening.leavesTheHouse()) {
-                whole.put(GoesOut.FOR_TEAM, true);
+                whole.put(BundledEntries.FOR_TEAM, true);
             }
             return new What(
                     happening.act().code(), happening.actor().key(), happening.subject(), CanonicalJson.of(whole));

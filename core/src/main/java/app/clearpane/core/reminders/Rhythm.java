@@ -1,6 +1,6 @@
 package app.clearpane.core.reminders;
 
-import app.clearpane.core.plan.WorkingCalendar;
+import app.clearpane.core.calendar.WorkingCalendar;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;

@@ -1,9 +1,9 @@
 package app.clearpane.core.reminders;
 
 import app.clearpane.core.agency.ContactId;
-import app.clearpane.core.plan.WorkingCalendar;
+import app.clearpane.core.calendar.WorkingCalendar;
+import app.clearpane.core.deliverable.Rule;
 import app.clearpane.core.signoff.Decision;
-import app.clearpane.core.signoff.Rule;
 import app.clearpane.core.signoff.Signatories;
 import java.time.Instant;
 import java.time.LocalDate;

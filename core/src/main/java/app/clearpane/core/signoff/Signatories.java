@@ -1,6 +1,7 @@
 package app.clearpane.core.signoff;
 
 import app.clearpane.core.agency.ContactId;
+import app.clearpane.core.deliverable.Rule;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;

@@ -1,6 +1,7 @@
 package app.clearpane.core.signoff;
 
 import app.clearpane.core.deliverable.Allowance;
+import app.clearpane.core.deliverable.Rule;
 import java.math.BigDecimal;
 
 /**

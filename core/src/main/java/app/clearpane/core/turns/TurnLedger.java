@@ -1,6 +1,6 @@
 package app.clearpane.core.turns;
 
-import app.clearpane.core.plan.WorkingCalendar;
+import app.clearpane.core.calendar.WorkingCalendar;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;

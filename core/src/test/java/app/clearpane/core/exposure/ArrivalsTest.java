@@ -2,6 +2,7 @@ package app.clearpane.core.exposure;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.clearpane.core.people.Actor;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
@@ -16,7 +17,7 @@ class ArrivalsTest {
     private static final ItemId FOLDER = new ItemId(new UUID(0, 1));
     private static final ItemId FILE = new ItemId(new UUID(0, 2));
     private static final ItemId TASK = new ItemId(new UUID(0, 3));
-    private static final Setting SHOWN = new Setting(Showing.SHOWN, "Ines", NOW);
+    private static final Setting SHOWN = new Setting(Showing.SHOWN, Actor.kept("Ines"), NOW);
 
     private static Pane pane(Optional<Instant> published) {
         PaneSettings settings = new PaneSettings(

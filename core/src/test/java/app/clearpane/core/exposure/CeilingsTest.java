@@ -3,6 +3,8 @@ package app.clearpane.core.exposure;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.clearpane.core.agency.ContactId;
+import app.clearpane.core.people.Actor;
+import app.clearpane.core.people.SeatId;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -67,7 +69,7 @@ class CeilingsTest {
     void theLesserOfCeilingAndPaneCounts(Aperture ceiling, Aperture set, Showing showing, Reason expected) {
         Item item = file();
         Map<ItemId, Setting> settings =
-                showing == Showing.UNSET ? Map.of() : Map.of(item.id(), new Setting(showing, "Teo", NOW));
+                showing == Showing.UNSET ? Map.of() : Map.of(item.id(), new Setting(showing, Actor.kept("Teo"), NOW));
         assertThat(Visibility.decide(item, under(ceiling, set, settings), SEAT, NOW)
                         .reason())
                 .isEqualTo(expected);
@@ -97,7 +99,8 @@ class CeilingsTest {
             items.add(item);
             if (random.nextInt(3) == 0) {
                 settings.put(
-                        item.id(), new Setting(random.nextBoolean() ? Showing.SHOWN : Showing.HELD_BACK, "Teo", NOW));
+                        item.id(),
+                        new Setting(random.nextBoolean() ? Showing.SHOWN : Showing.HELD_BACK, Actor.kept("Teo"), NOW));
             }
         }
         for (Aperture set : Aperture.values()) {

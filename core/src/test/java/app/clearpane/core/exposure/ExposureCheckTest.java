@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException
 
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.exposure.ExposureCheck.Kind;
+import app.clearpane.core.people.Actor;
+import app.clearpane.core.people.SeatId;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.EnumMap;
@@ -38,7 +40,7 @@ class ExposureCheckTest {
     }
 
     private static Setting setting(Showing showing) {
-        return new Setting(showing, "Teo", NOW);
+        return new Setting(showing, Actor.kept("Teo"), NOW);
     }
 
     private static Pane board(PaneSettings published, PaneSettings pending) {

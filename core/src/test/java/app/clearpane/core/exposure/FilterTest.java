@@ -3,6 +3,8 @@ package app.clearpane.core.exposure;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.clearpane.core.agency.ContactId;
+import app.clearpane.core.people.Actor;
+import app.clearpane.core.people.SeatId;
 import java.time.Instant;
 import java.util.HashMap;
 import java.util.List;
@@ -137,8 +139,8 @@ class FilterTest {
         Item elsewhere = ITEMS.get("a file elsewhere");
         Item in = ITEMS.get("a file in it");
         Map<ItemId, Setting> said = new HashMap<>();
-        said.put(elsewhere.id(), new Setting(Showing.SHOWN, "Teo", NOW));
-        said.put(in.id(), new Setting(Showing.HELD_BACK, "Teo", NOW));
+        said.put(elsewhere.id(), new Setting(Showing.SHOWN, Actor.kept("Teo"), NOW));
+        said.put(in.id(), new Setting(Showing.HELD_BACK, Actor.kept("Teo"), NOW));
         assertThat(decide(elsewhere, Aperture.FILTERED, "For the client", Aperture.FILTERED, "For the client", said)
                         .reason())
                 .isEqualTo(Reason.SHOWN);

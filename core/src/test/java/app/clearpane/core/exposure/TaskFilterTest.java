@@ -7,6 +7,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
 
 import app.clearpane.core.agency.ContactId;
+import app.clearpane.core.people.Actor;
+import app.clearpane.core.people.SeatId;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
@@ -81,7 +83,10 @@ class TaskFilterTest {
     void letsThroughWhatTheTiersAgreeOn(
             Aperture ceiling, String ceilingFilters, Aperture aperture, String own, String everybody, String jasper) {
         Map<ItemId, Setting> said = Map.of(
-                id(2), new Setting(Showing.HELD_BACK, "Teo", NOW), id(3), new Setting(Showing.SHOWN, "Teo", NOW));
+                id(2),
+                new Setting(Showing.HELD_BACK, Actor.kept("Teo"), NOW),
+                id(3),
+                new Setting(Showing.SHOWN, Actor.kept("Teo"), NOW));
         Ceilings ceilings =
                 new Ceilings(Map.of(ContentKind.TASKS, ceiling), Map.of(ContentKind.TASKS, filters(ceilingFilters)));
         PaneSettings settings = new PaneSettings(

@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
 
 import app.clearpane.core.agency.ContactId;
+import app.clearpane.core.people.Actor;
+import app.clearpane.core.people.SeatId;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -23,8 +25,8 @@ class VisibilityTest {
     private static final PaneId PANE = new PaneId(UUID.randomUUID());
     private static final ContactId JASPER = new ContactId(UUID.randomUUID());
     private static final ItemId FOLDER = new ItemId(UUID.randomUUID());
-    private static final Setting SHOWN = new Setting(Showing.SHOWN, "Teo", NOW);
-    private static final Setting HELD = new Setting(Showing.HELD_BACK, "Teo", NOW);
+    private static final Setting SHOWN = new Setting(Showing.SHOWN, Actor.kept("Teo"), NOW);
+    private static final Setting HELD = new Setting(Showing.HELD_BACK, Actor.kept("Teo"), NOW);
 
     private static Item item(Item.State state, Set<ContactId> addressed) {
         return new Item(
@@ -71,10 +73,10 @@ class VisibilityTest {
         Item item = item(Item.State.THERE, Set.of());
         Map<ItemId, Setting> settings = new HashMap<>();
         if (onItem != Showing.UNSET) {
-            settings.put(item.id(), new Setting(onItem, "Teo", NOW));
+            settings.put(item.id(), new Setting(onItem, Actor.kept("Teo"), NOW));
         }
         if (onFolder != Showing.UNSET) {
-            settings.put(FOLDER, new Setting(onFolder, "Teo", NOW));
+            settings.put(FOLDER, new Setting(onFolder, Actor.kept("Teo"), NOW));
         }
         Verdict verdict = decide(item, settings(aperture, settings));
         assertThat(verdict.reason()).isEqualTo(expected);

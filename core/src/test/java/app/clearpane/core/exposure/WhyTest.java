@@ -3,6 +3,8 @@ package app.clearpane.core.exposure;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.clearpane.core.agency.ContactId;
+import app.clearpane.core.people.Actor;
+import app.clearpane.core.people.SeatId;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -31,7 +33,7 @@ class WhyTest {
             List.of(new Item.Ancestor(FOLDER, "Alternatives")),
             Item.State.THERE,
             Set.of());
-    private static final Setting HELD = new Setting(Showing.HELD_BACK, "Teo", NOW);
+    private static final Setting HELD = new Setting(Showing.HELD_BACK, Actor.kept("Teo"), NOW);
 
     private static Pane pane(Aperture aperture, Map<ItemId, Setting> settings) {
         PaneSettings both = new PaneSettings(Map.of(ContentKind.FILES, aperture), settings, Map.of());
@@ -128,7 +130,9 @@ class WhyTest {
             List.of(MAP.id(), FOLDER).stream()
                     .filter(id -> random.nextBoolean())
                     .forEach(id -> settings.put(
-                            id, new Setting(random.nextBoolean() ? Showing.SHOWN : Showing.HELD_BACK, "Teo", NOW)));
+                            id,
+                            new Setting(
+                                    random.nextBoolean() ? Showing.SHOWN : Showing.HELD_BACK, Actor.kept("Teo"), NOW)));
             PaneSettings published = new PaneSettings(
                     Map.of(ContentKind.FILES, Aperture.values()[random.nextInt(4)]), Map.of(), Map.of());
             PaneSettings pending = new PaneSettings(

@@ -4,9 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.agency.TeamMemberId;
-import app.clearpane.core.exposure.SeatId;
 import app.clearpane.core.record.RecordEntry;
-import app.clearpane.core.record.Words;
+import app.clearpane.core.record.SearchWords;
 import app.clearpane.core.record.event.PlanActs;
 import java.util.List;
 import java.util.UUID;
@@ -47,9 +46,28 @@ class ActorTest {
         RecordEntry.What second = RecordEntry.What.done(
                 new PlanActs.TaskDeleted(new Actor.OfClient(new ContactId(UUID.randomUUID()), "Ana Ruiz"), "Map"));
         assertThat(first.actor()).isNotEqualTo(second.actor());
-        assertThat(Words.of(first))
-                .isEqualTo(Words.of(second))
+        assertThat(SearchWords.of(first))
+                .isEqualTo(SearchWords.of(second))
                 .contains("ana", "ruiz")
                 .doesNotContain("contact", "11111111");
+    }
+
+    /** What is kept of somebody is read again as the same, and a mere name is nobody who is known. */
+    @Test
+    void isReadAgainAsItWasKept() {
+        UUID id = UUID.fromString("00000000-0000-4000-8000-000000000001");
+        Actor.Guest guest = new Actor.Guest(new SeatId(id), "Paint shop", "Ottoline Vance");
+        assertThat(List.of(
+                        new Actor.OfTeam(new TeamMemberId(id), "Teo Brandt"),
+                        new Actor.OfClient(new ContactId(id), "team:" + id + " Vance"),
+                        new Actor.House("Marram & Finch"),
+                        Actor.kept("Ines Okafor-Lindqvist"),
+                        new Actor.Kept("", "team:" + id + " Vance"),
+                        Actor.kept("house")))
+                .allSatisfy(actor -> assertThat(Actor.kept(actor.text())).isEqualTo(actor));
+        assertThat(Actor.kept(guest.text()))
+                .extracting(Actor::key, Actor::name)
+                .containsExactly(guest.key(), guest.name());
+        assertThat(Actor.kept("contact:Ottoline Vance").contact()).isEmpty();
     }
 }

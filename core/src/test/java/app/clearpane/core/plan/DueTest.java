@@ -3,6 +3,7 @@ package app.clearpane.core.plan;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
 
+import app.clearpane.core.calendar.WorkingCalendar;
 import app.clearpane.core.exposure.ItemId;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -59,5 +60,20 @@ class DueTest {
                 .contains(Instant.parse("2027-03-29T14:00:00Z"));
         assertThat(Due.NONE.until(london)).isEmpty();
         assertThatIllegalArgumentException().isThrownBy(() -> new Due.Before(PRINT, -1));
+    }
+
+    /** A review ends when the work of its day does; on a day on which nobody works, when the day does. */
+    @ParameterizedTest(name = "{0} {1}: {2}")
+    @CsvSource({
+        "2027-03-24, , 2027-03-24T17:30:00Z",
+        "2027-03-24, 10:30, 2027-03-24T10:30:00Z",
+        "2027-03-26, , 2027-03-27T00:00:00Z",
+        "2027-03-28, , 2027-03-29T00:00:00Z",
+        "2027-03-28, 09:00, 2027-03-28T09:00:00Z"
+    })
+    void isDecidedByItsHourOrElseWhenWorkEnds(LocalDate day, LocalTime hour, Instant by) {
+        Due due = new Due(Optional.of(day), Optional.ofNullable(hour), Optional.empty());
+        assertThat(due.decidedBy(EASTER)).contains(by);
+        assertThat(Due.NONE.decidedBy(EASTER)).isEmpty();
     }
 }

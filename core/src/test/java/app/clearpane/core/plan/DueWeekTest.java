@@ -2,6 +2,7 @@ package app.clearpane.core.plan;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.clearpane.core.calendar.WorkingCalendar;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.Optional;

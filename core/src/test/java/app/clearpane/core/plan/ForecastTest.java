@@ -13,6 +13,8 @@ import static app.clearpane.core.plan.Plans.worked;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
 
+import app.clearpane.core.calendar.Timeline;
+import app.clearpane.core.calendar.WorkingCalendar;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;

@@ -3,6 +3,7 @@ package app.clearpane.core.plan;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import app.clearpane.core.calendar.WorkingCalendar;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;

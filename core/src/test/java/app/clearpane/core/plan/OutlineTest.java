@@ -11,6 +11,7 @@ import static app.clearpane.core.plan.Plans.with;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
 
+import app.clearpane.core.calendar.Timeline;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;

@@ -1,5 +1,7 @@
 package app.clearpane.core.plan;
 
+import app.clearpane.core.calendar.Timeline;
+import app.clearpane.core.calendar.WorkingCalendar;
 import app.clearpane.core.exposure.ItemId;
 import java.time.LocalDate;
 import java.time.ZoneOffset;

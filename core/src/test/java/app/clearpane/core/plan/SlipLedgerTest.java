@@ -10,6 +10,8 @@ import static app.clearpane.core.plan.Plans.worked;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
 
+import app.clearpane.core.calendar.Timeline;
+import app.clearpane.core.calendar.WorkingCalendar;
 import app.clearpane.core.exposure.ItemId;
 import java.time.LocalDate;
 import java.time.ZoneOffset;

@@ -87,7 +87,7 @@ class HappeningTest {
                 new MarkActs.MarkEdited(TEO, "Map", MARK, "1·1", "note", Intent.CHANGE, "before", forTeam));
         for (Happening one : both) {
             assertThat(one.leavesTheHouse()).isEqualTo(!forTeam);
-            assertThat(GoesOut.told(
+            assertThat(BundledEntries.told(
                             one.act().code(),
                             RecordEntry.What.done(one).payload().text()))
                     .isEqualTo(!forTeam);
@@ -108,7 +108,7 @@ class HappeningTest {
             }
         }
         RecordEntry.What kept = RecordEntry.What.done(new Whispered(Act.VERSION_SENT, TEO, "Map"));
-        assertThat(GoesOut.told(kept.act(), kept.payload().text())).isFalse();
+        assertThat(BundledEntries.told(kept.act(), kept.payload().text())).isFalse();
         assertThat(Set.of(kept.payload().isTrue("forTeam"))).containsExactly(true);
     }
 

@@ -3,7 +3,7 @@ package app.clearpane.core.reminders;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
 
-import app.clearpane.core.plan.WorkingCalendar;
+import app.clearpane.core.calendar.WorkingCalendar;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalDateTime;

@@ -4,9 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
 
 import app.clearpane.core.agency.ContactId;
-import app.clearpane.core.plan.WorkingCalendar;
+import app.clearpane.core.calendar.WorkingCalendar;
+import app.clearpane.core.deliverable.Rule;
 import app.clearpane.core.signoff.Decision;
-import app.clearpane.core.signoff.Rule;
 import app.clearpane.core.signoff.Signatories;
 import java.time.Instant;
 import java.time.LocalDate;

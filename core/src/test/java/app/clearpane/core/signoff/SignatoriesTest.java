@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
 
 import app.clearpane.core.agency.ContactId;
+import app.clearpane.core.deliverable.Rule;
 import app.clearpane.core.files.Sha256;
 import java.util.ArrayList;
 import java.util.HashMap;

@@ -2,7 +2,7 @@ package app.clearpane.formats.apart;
 
 import app.clearpane.core.compare.ChangeMap;
 import app.clearpane.core.compare.Comparison;
-import app.clearpane.core.deliverable.Palette;
+import app.clearpane.core.compare.Palette;
 import app.clearpane.core.markup.Writing;
 import app.clearpane.formats.deliverable.UnusableFile;
 import app.clearpane.formats.deliverable.Work;

@@ -2,7 +2,7 @@ package app.clearpane.formats.apart;
 
 import app.clearpane.core.compare.ChangeMap;
 import app.clearpane.core.compare.Comparison;
-import app.clearpane.core.deliverable.Palette;
+import app.clearpane.core.compare.Palette;
 import app.clearpane.core.markup.Place;
 import app.clearpane.core.markup.Writing;
 import app.clearpane.formats.compare.Rasters;
@@ -122,7 +122,7 @@ public sealed interface Wish<P, A> {
     }
 
     /** Compares two files page by page, as they were drawn; page by page comes how far it is. */
-    record Compare(Side before, Side after) implements Wish<Compared, Comparison> {
+    record Compare(ComparedFile before, ComparedFile after) implements Wish<Compared, Comparison> {
         @Override
         public Comparison granted(Pieces<Compared> pieces) throws IOException {
             try {

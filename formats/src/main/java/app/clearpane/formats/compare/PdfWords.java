@@ -46,12 +46,12 @@ public final class PdfWords {
      *
      * @throws IOException if the file cannot be read as a PDF
      */
-    public static PdfWords of(Path file) throws IOException {
-        return of(file, () -> {});
+    public static PdfWords wordsOn(Path file) throws IOException {
+        return wordsOn(file, () -> {});
     }
 
     /** The same, telling after each page. @throws IOException if the file cannot be read as a PDF */
-    public static PdfWords of(Path file, AfterPage afterPage) throws IOException {
+    public static PdfWords wordsOn(Path file, AfterPage afterPage) throws IOException {
         Map<Integer, List<Word>> byPage = new HashMap<>();
         try (PDDocument document = Loader.loadPDF(file.toFile(), IOUtils.createTempFileOnlyStreamCache())) {
             for (int page = 1; page <= document.getNumberOfPages(); page++) {
@@ -69,7 +69,7 @@ public final class PdfWords {
     }
 
     /** The words of a page, from 1, in reading order. */
-    public List<Word> of(int page) {
+    public List<Word> wordsOn(int page) {
         return byPage.getOrDefault(page, List.of());
     }
 
@@ -123,15 +123,16 @@ public final class PdfWords {
             double upY = up == 0 ? high : matrix.getScaleY() / up * high;
             double x = matrix.getTranslateX();
             double y = matrix.getTranslateY();
-            return at(x, y).with(at(letter.getEndX(), letter.getEndY()))
-                    .with(at(x + upX, y + upY))
-                    .with(at(letter.getEndX() + upX, letter.getEndY() + upY));
+            return boxAt(x, y)
+                    .with(boxAt(letter.getEndX(), letter.getEndY()))
+                    .with(boxAt(x + upX, y + upY))
+                    .with(boxAt(letter.getEndX() + upX, letter.getEndY() + upY));
         }
 
         /**
          * A spot of the page as it lies in the file, from its lower left corner in points, on the page as it is shown.
          */
-        private Box at(double x, double y) {
+        private Box boxAt(double x, double y) {
             double across = x / width;
             double down = 1 - y / height;
             return switch (turned) {

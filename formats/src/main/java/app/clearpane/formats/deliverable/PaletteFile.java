@@ -1,6 +1,6 @@
 package app.clearpane.formats.deliverable;
 
-import app.clearpane.core.deliverable.Palette;
+import app.clearpane.core.compare.Palette;
 import java.util.List;
 import java.util.Locale;
 import tools.jackson.databind.json.JsonMapper;

@@ -31,7 +31,7 @@ final class SvgWeight {
     static void check(Element root) throws UnusableFile {
         SvgWeight weight = new SvgWeight();
         root.getAllElements().forEach(element -> weight.byId.putIfAbsent(element.id(), element));
-        if (weight.of(root, 0) > MOST_DRAWN) {
+        if (weight.weigh(root, 0) > MOST_DRAWN) {
             throw new UnusableFile(
                     ("This SVG is too complicated to be shown: it has more than %,d shapes once everything it "
                                     + "repeats is drawn. Nothing was kept; simplify it, or send it as PDF or as a picture.")
@@ -39,7 +39,7 @@ final class SvgWeight {
         }
     }
 
-    private long of(Element element, int depth) throws UnusableFile {
+    private long weigh(Element element, int depth) throws UnusableFile {
         Long before = known.get(element);
         if (before != null) {
             return before;
@@ -54,12 +54,12 @@ final class SvgWeight {
         }
         long weight = 1;
         for (Element child : element.children()) {
-            weight = Math.min(weight + of(child, depth + 1), MOST_DRAWN + 1);
+            weight = Math.min(weight + weigh(child, depth + 1), MOST_DRAWN + 1);
         }
         for (Attribute attribute : element.attributes()) {
             Element named = named(attribute);
             if (named != null) {
-                weight = Math.min(weight + of(named, depth + 1), MOST_DRAWN + 1);
+                weight = Math.min(weight + weigh(named, depth + 1), MOST_DRAWN + 1);
             }
         }
         open.remove(element);

@@ -68,7 +68,7 @@ public final class PdfAnnotations {
                 annotation.constructAppearances(document);
                 if (annotation instanceof PDAnnotationText) {
                     float[] at = UserSpace.of(page)
-                            .at(mark.place().centreX(), mark.place().centreY());
+                            .point(mark.place().centreX(), mark.place().centreY());
                     annotation.setRectangle(around(
                             at,
                             annotation.getRectangle().getWidth(),
@@ -101,7 +101,7 @@ public final class PdfAnnotations {
             PDAnnotationInk ink = new PDAnnotationInk();
             float[] path = new float[f.spots().size() * 2];
             for (int i = 0; i < f.spots().size(); i++) {
-                float[] at = space.at(f.spots().get(i).x(), f.spots().get(i).y());
+                float[] at = space.point(f.spots().get(i).x(), f.spots().get(i).y());
                 path[2 * i] = at[0];
                 path[2 * i + 1] = at[1];
             }
@@ -111,7 +111,7 @@ public final class PdfAnnotations {
         }
         PDAnnotationText text = new PDAnnotationText();
         text.setName(PDAnnotationText.NAME_COMMENT);
-        text.setRectangle(around(space.at(place.centreX(), place.centreY()), ICON, ICON));
+        text.setRectangle(around(space.point(place.centreX(), place.centreY()), ICON, ICON));
         return text;
     }
 
@@ -121,8 +121,8 @@ public final class PdfAnnotations {
 
     private static PDAnnotationLine line(UserSpace space, double x1, double y1, double x2, double y2) {
         PDAnnotationLine line = new PDAnnotationLine();
-        float[] from = space.at(x1, y1);
-        float[] to = space.at(x2, y2);
+        float[] from = space.point(x1, y1);
+        float[] to = space.point(x2, y2);
         line.setLine(new float[] {from[0], from[1], to[0], to[1]});
         line.setRectangle(new PDRectangle(
                 Math.min(from[0], to[0]) - LINE,

@@ -51,8 +51,8 @@ public final class SameDocument {
     }
 
     private static Optional<String> words(Path sent, Path came, int pages) throws IOException {
-        Set<String> before = words(PdfWords.of(sent), pages);
-        Set<String> after = words(PdfWords.of(came), pages);
+        Set<String> before = words(PdfWords.wordsOn(sent), pages);
+        Set<String> after = words(PdfWords.wordsOn(came), pages);
         long again = before.stream().filter(after::contains).count();
         return before.size() >= FEW_WORDS && again < MOST_WORDS * before.size()
                 ? Optional.of(
@@ -63,7 +63,7 @@ public final class SameDocument {
     private static Set<String> words(PdfWords text, int pages) {
         Set<String> words = new HashSet<>();
         for (int page = 1; page <= pages; page++) {
-            text.of(page).stream().map(Word::text).forEach(words::add);
+            text.wordsOn(page).stream().map(Word::text).forEach(words::add);
         }
         return words;
     }

@@ -24,7 +24,7 @@ record UserSpace(double left, double bottom, double width, double height, int tu
     }
 
     /** Where a spot of the upright page, in fractions from its top left, is in user space. */
-    float[] at(double x, double y) {
+    float[] point(double x, double y) {
         double across =
                 switch (turn) {
                     case 90 -> y;
@@ -63,8 +63,8 @@ record UserSpace(double left, double bottom, double width, double height, int tu
     }
 
     PDRectangle box(Box box) {
-        float[] one = at(box.x(), box.y());
-        float[] other = at(box.right(), box.bottom());
+        float[] one = point(box.x(), box.y());
+        float[] other = point(box.right(), box.bottom());
         return new PDRectangle(
                 Math.min(one[0], other[0]),
                 Math.min(one[1], other[1]),

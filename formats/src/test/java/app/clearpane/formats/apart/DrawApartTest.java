@@ -203,15 +203,16 @@ class DrawApartTest {
                 Instant.parse("2027-03-24T10:00:00Z"),
                 List.of(new Annotation.Reply("Yes", "Ines Marchetti", Instant.parse("2027-03-24T11:00:00Z"))),
                 Optional.of("left")));
-        Side.Sheet one = new Side.Sheet(before, before);
-        Side.Sheet other = new Side.Sheet(after, after);
+        ComparedFile.Sheet one = new ComparedFile.Sheet(before, before);
+        ComparedFile.Sheet other = new ComparedFile.Sheet(after, after);
         Wish.Compare compare = new Wish.Compare(
-                new Side(List.of(one, one), Optional.empty()), new Side(List.of(other, one), Optional.empty()));
+                new ComparedFile(List.of(one, one), Optional.empty()),
+                new ComparedFile(List.of(other, one), Optional.empty()));
         List<Wish.Compared> steps = new ArrayList<>();
         assertThat(apart.compare(compare, steps::add)).isEqualTo(compare.granted(piece -> {}));
         assertThat(steps).isNotEmpty();
-        Wish.Compare words =
-                new Wish.Compare(new Side(List.of(one), Optional.of(pdf)), new Side(List.of(other), Optional.of(pdf)));
+        Wish.Compare words = new Wish.Compare(
+                new ComparedFile(List.of(one), Optional.of(pdf)), new ComparedFile(List.of(other), Optional.of(pdf)));
         assertThat(apart.compare(words, piece -> {})).isEqualTo(words.granted(piece -> {}));
         assertThat(apart.colours(new Wish.Colours(before))).isEqualTo(new Wish.Colours(before).granted(piece -> {}));
         Wish.Frames frames = new Wish.Frames(Files.readAllBytes(before), Files.readAllBytes(after), 1_000_000);

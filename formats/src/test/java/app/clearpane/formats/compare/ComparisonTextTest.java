@@ -78,12 +78,12 @@ class ComparisonTextTest {
 
     @Test
     void findsWordsWhereTheyStand() throws IOException {
-        List<WordChanges.Word> words = PdfWords.of(pdf(0)).of(1);
+        List<WordChanges.Word> words = PdfWords.wordsOn(pdf(0)).wordsOn(1);
         assertThat(words).extracting(WordChanges.Word::text).containsExactly("Open", "until", "ten");
         assertThat(words.get(0).box().x()).isCloseTo(100 / PDRectangle.A4.getWidth(), Offset.offset(0.005));
         assertThat(words.get(0).box().bottom()).isCloseTo(1 - 742 / PDRectangle.A4.getHeight(), Offset.offset(0.005));
         assertThat(words.get(1).box().x()).isGreaterThan(words.get(0).box().right());
-        assertThat(PdfWords.of(pdf(0)).of(2)).isEmpty();
+        assertThat(PdfWords.wordsOn(pdf(0)).wordsOn(2)).isEmpty();
         assertThat(WordChanges.of(words, words.subList(0, 2)).gone()).containsExactly(words.get(2));
     }
 

@@ -140,7 +140,7 @@ class PagesMadeElsewhereTest {
         boolean lying = name.endsWith("90") || name.endsWith("270");
         double width = lying ? 420 : 300;
         double height = lying ? 300 : 420;
-        List<Word> ours = PdfWords.of(made(name + ".pdf")).of(1);
+        List<Word> ours = PdfWords.wordsOn(made(name + ".pdf")).wordsOn(1);
         List<MatchResult> theirs =
                 WORD.matcher(Files.readString(made(name + ".html"))).results().toList();
         for (String word :

@@ -2,7 +2,7 @@ package app.clearpane.formats.deliverable;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.clearpane.core.deliverable.Palette;
+import app.clearpane.core.compare.Palette;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;

@@ -12,9 +12,9 @@ import app.clearpane.core.agency.ClientId;
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.agency.Relation;
 import app.clearpane.core.exposure.PaneId;
-import app.clearpane.core.exposure.SeatId;
 import app.clearpane.core.exposure.SeatRole;
 import app.clearpane.core.exposure.SeatState;
+import app.clearpane.core.people.SeatId;
 import app.clearpane.core.project.ProjectId;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -109,7 +109,7 @@ public final class Directory {
     }
 
     /** The client somebody is with. */
-    public Optional<Entry> of(ContactId id) {
+    public Optional<Entry> findClientOf(ContactId id) {
         return where(CLIENT.ID.eq(select(CONTACT.CLIENT_ID).from(CONTACT).where(CONTACT.ID.eq(id)))).stream()
                 .findFirst();
     }

@@ -57,7 +57,7 @@ public final class Notes {
     }
 
     /** The notes on some subjects that this member may read, newest first. */
-    public List<Note> on(Collection<UUID> subjects, TeamMemberId reader) {
+    public List<Note> about(Collection<UUID> subjects, TeamMemberId reader) {
         return fetch(NOTE.SUBJECT_ID.in(subjects), reader);
     }
 

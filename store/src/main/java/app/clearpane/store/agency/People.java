@@ -5,10 +5,14 @@ import static app.clearpane.store.schema.Tables.CLIENT;
 import static app.clearpane.store.schema.Tables.CONTACT;
 import static app.clearpane.store.schema.Tables.TEAM_MEMBER;
 
+import app.clearpane.core.agency.Agency;
+import app.clearpane.core.agency.Client;
 import app.clearpane.core.agency.ClientId;
+import app.clearpane.core.agency.Contact;
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.agency.EmailAddress;
 import app.clearpane.core.agency.Name;
+import app.clearpane.core.agency.TeamMember;
 import app.clearpane.core.agency.TeamMemberId;
 import app.clearpane.core.agency.TeamRole;
 import java.time.Instant;

@@ -44,7 +44,7 @@ public final class Sessions {
     }
 
     /** Where somebody is signed in, the newest first. */
-    public List<Place> of(String principal) {
+    public List<Place> placesOf(String principal) {
         return db.select(SIGNED_IN.SESSION_ID, SIGNED_IN.BROWSER, SIGNED_IN.ADDRESS, SIGNED_IN.SIGNED_IN_AT, LAST_SEEN)
                 .from(SIGNED_IN)
                 .join(SESSION)

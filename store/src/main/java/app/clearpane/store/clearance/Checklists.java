@@ -7,6 +7,7 @@ import static app.clearpane.store.schema.Tables.WAIVER;
 import app.clearpane.core.clearance.Condition;
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.people.Actor;
 import java.time.Instant;
 import java.util.Collection;
 import java.util.List;
@@ -28,7 +29,7 @@ public final class Checklists {
             UUID id,
             ItemId deliverable,
             String words,
-            @Nullable String by,
+            @Nullable Actor by,
             @Nullable Instant at) {
         /** Whether it is ticked. */
         public boolean ticked() {
@@ -37,10 +38,10 @@ public final class Checklists {
     }
 
     /** A reason to release in spite of one condition. */
-    public record Waiver(VersionId version, Condition condition, String reason, String by, Instant at) {}
+    public record Waiver(VersionId version, Condition condition, String reason, Actor by, Instant at) {}
 
     /** The lines of some deliverables, with their ticks for these versions. */
-    public List<Line> of(Collection<ItemId> deliverables, Collection<VersionId> versions) {
+    public List<Line> linesOf(Collection<ItemId> deliverables, Collection<VersionId> versions) {
         return db.select(
                         CHECKLIST_LINE.ID,
                         CHECKLIST_LINE.DELIVERABLE_ID,
@@ -57,7 +58,7 @@ public final class Checklists {
 
     /** Sets the lines of a deliverable. Lines whose words stay keep their ticks. */
     public void set(ItemId deliverable, List<String> words) {
-        List<Line> before = of(List.of(deliverable), List.of());
+        List<Line> before = linesOf(List.of(deliverable), List.of());
         before.stream().filter(line -> !words.contains(line.words())).forEach(line -> {
             db.deleteFrom(CHECKLIST_TICK)
                     .where(CHECKLIST_TICK.LINE_ID.eq(line.id()))
@@ -82,7 +83,7 @@ public final class Checklists {
     }
 
     /** Ticks a line for a version. @return false if it was ticked */
-    public boolean tick(UUID line, VersionId version, String by, Instant at) {
+    public boolean tick(UUID line, VersionId version, Actor by, Instant at) {
         return db.insertInto(CHECKLIST_TICK)
                         .set(CHECKLIST_TICK.LINE_ID, line)
                         .set(CHECKLIST_TICK.VERSION_ID, version)

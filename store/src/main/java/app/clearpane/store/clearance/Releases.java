@@ -12,6 +12,7 @@ import static org.jooq.impl.DSL.select;
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.files.Sha256;
+import app.clearpane.core.people.Actor;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.Stale;
 import java.time.Instant;
@@ -57,7 +58,7 @@ public final class Releases {
             ItemId deliverable,
             VersionId version,
             Instant at,
-            String by,
+            Actor by,
             @Nullable Sha256 bundle,
             @Nullable Long bundleSize,
             @Nullable String failure,
@@ -71,7 +72,7 @@ public final class Releases {
     }
 
     /** The recall of a release. */
-    public record Recall(Instant at, String by, String reason) {}
+    public record Recall(Instant at, Actor by, String reason) {}
 
     /** Whole deliveries to one recipient on one day. @param what the file, or the bundle @param bytes of one */
     public record Delivery(LocalDate on, String what, int times, long bytes) {}
@@ -128,7 +129,7 @@ public final class Releases {
     }
 
     /** The releases of a deliverable, newest first. */
-    public List<Release> of(ItemId deliverable) {
+    public List<Release> ofDeliverable(ItemId deliverable) {
         return fetch(RELEASE.DELIVERABLE_ID.eq(deliverable));
     }
 

@@ -63,7 +63,7 @@ public final class Comparisons {
 
     /** A comparison; empty if nobody asked for it yet. */
     public Optional<Kept> find(Pair pair) {
-        return of(List.of(pair)).stream().findFirst();
+        return kept(List.of(pair)).stream().findFirst();
     }
 
     /** A pair that waits to be compared. */
@@ -77,7 +77,7 @@ public final class Comparisons {
     }
 
     /** The comparisons of these pairs, as far as they were asked for. */
-    public List<Kept> of(Collection<Pair> pairs) {
+    public List<Kept> kept(Collection<Pair> pairs) {
         if (pairs.isEmpty()) {
             return List.of();
         }

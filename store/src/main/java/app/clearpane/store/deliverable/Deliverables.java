@@ -15,14 +15,19 @@ import static org.jooq.impl.DSL.select;
 
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.deliverable.Allowance;
+import app.clearpane.core.deliverable.Deliverable;
+import app.clearpane.core.deliverable.ExtraRound;
 import app.clearpane.core.deliverable.RoundId;
+import app.clearpane.core.deliverable.Rule;
+import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.files.Sha256;
+import app.clearpane.core.people.Actor;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.signoff.Outcome;
-import app.clearpane.core.signoff.Rule;
+import app.clearpane.core.signoff.Round;
 import app.clearpane.core.signoff.SigningTerms;
 import app.clearpane.store.Stale;
 import java.time.Instant;
@@ -51,7 +56,7 @@ public final class Deliverables {
                 .set(DELIVERABLE.PANE_ID, pane)
                 .set(DELIVERABLE.ABOUT, about)
                 .set(DELIVERABLE.RULE, terms.rule().keptAs())
-                .set(DELIVERABLE.RULE_LEAST, Deliverable.least(terms.rule()))
+                .set(DELIVERABLE.RULE_LEAST, RuleColumns.least(terms.rule()))
                 .set(DELIVERABLE.REVIEW_DAYS, terms.reviewDays())
                 .set(DELIVERABLE.ROUNDS_INCLUDED, terms.allowance().rounds())
                 .set(DELIVERABLE.EXTRA_FEE, terms.allowance().fee())
@@ -69,7 +74,7 @@ public final class Deliverables {
                 db.update(DELIVERABLE)
                         .set(DELIVERABLE.ABOUT, wanted.about())
                         .set(DELIVERABLE.RULE, wanted.rule().keptAs())
-                        .set(DELIVERABLE.RULE_LEAST, Deliverable.least(wanted.rule()))
+                        .set(DELIVERABLE.RULE_LEAST, RuleColumns.least(wanted.rule()))
                         .set(DELIVERABLE.REVIEW_DAYS, wanted.reviewDays())
                         .set(DELIVERABLE.ROUNDS_INCLUDED, wanted.allowance().rounds())
                         .set(DELIVERABLE.EXTRA_FEE, wanted.allowance().fee())
@@ -95,7 +100,7 @@ public final class Deliverables {
     }
 
     /** The deliverables of a project, in order. */
-    public List<Deliverable> of(ProjectId project) {
+    public List<Deliverable> ofProject(ProjectId project) {
         return fetch(ITEM.PROJECT_ID.eq(project));
     }
 
@@ -116,7 +121,7 @@ public final class Deliverables {
                         .orderBy(DELIVERABLE_SIGNATORY.POSITION))
                 .as("signers")
                 .convertFrom(rows -> rows.map(Record1::value1));
-        Field<List<ExtraRounds.Accepted>> extra = ExtraRounds.of(DELIVERABLE.ITEM_ID);
+        Field<List<ExtraRound>> extra = ExtraRounds.of(DELIVERABLE.ITEM_ID);
         return db.select(DELIVERABLE.fields())
                 .select(ITEM.PROJECT_ID, PANE.NAME, ITEM.NAME, ITEM.CREATED_AT, signers, extra)
                 .from(DELIVERABLE)
@@ -133,7 +138,7 @@ public final class Deliverables {
                         row.get(PANE.NAME),
                         row.get(ITEM.NAME),
                         row.get(DELIVERABLE.ABOUT),
-                        Deliverable.rule(row.get(DELIVERABLE.RULE), row.get(DELIVERABLE.RULE_LEAST)),
+                        RuleColumns.rule(row.get(DELIVERABLE.RULE), row.get(DELIVERABLE.RULE_LEAST)),
                         row.get(signers),
                         row.get(DELIVERABLE.REVIEW_DAYS),
                         new Allowance(row.get(DELIVERABLE.ROUNDS_INCLUDED), row.get(DELIVERABLE.EXTRA_FEE)),
@@ -143,7 +148,7 @@ public final class Deliverables {
     }
 
     /** Adds a draft. */
-    public void addVersion(VersionRow version) {
+    public void addVersion(Version version) {
         db.insertInto(VERSION)
                 .set(VERSION.ID, version.id())
                 .set(VERSION.DELIVERABLE_ID, version.deliverable())
@@ -158,17 +163,17 @@ public final class Deliverables {
     }
 
     /** A version. */
-    public Optional<VersionRow> version(VersionId id) {
+    public Optional<Version> version(VersionId id) {
         return VersionRows.where(db, VERSION.ID.eq(id)).stream().findFirst();
     }
 
     /** The versions of a deliverable, oldest first. */
-    public List<VersionRow> versions(ItemId deliverable) {
+    public List<Version> versions(ItemId deliverable) {
         return VersionRows.where(db, VERSION.DELIVERABLE_ID.eq(deliverable));
     }
 
     /** The versions of the deliverable that a version belongs to, oldest first. */
-    public List<VersionRow> versionsBeside(VersionId version) {
+    public List<Version> versionsBeside(VersionId version) {
         return VersionRows.where(
                 db,
                 VERSION.DELIVERABLE_ID.eq(
@@ -185,19 +190,19 @@ public final class Deliverables {
     }
 
     /** The sent versions with this content, newest first. */
-    public List<VersionRow> versionsWith(Sha256 content) {
+    public List<Version> versionsWith(Sha256 content) {
         return VersionRows.where(db, VERSION.SHA256.eq(content).and(VERSION.SENT_AT.isNotNull())).stream()
-                .sorted(java.util.Comparator.comparing(VersionRow::sentAt).reversed())
+                .sorted(java.util.Comparator.comparing(Version::sentAt).reversed())
                 .toList();
     }
 
     /** The versions of all deliverables of a project, oldest first. */
-    public List<VersionRow> versionsOf(ProjectId project) {
+    public List<Version> versionsOf(ProjectId project) {
         return VersionRows.where(db, ITEM.PROJECT_ID.eq(project));
     }
 
     /** The versions of all projects that are worked on, oldest first. */
-    public List<VersionRow> versionsOfActiveProjects() {
+    public List<Version> versionsOfActiveProjects() {
         return VersionRows.where(db, activeProjects());
     }
 
@@ -211,7 +216,7 @@ public final class Deliverables {
     }
 
     /** Gives a draft its number. @throws Stale if it was sent meanwhile */
-    public void numberAndSend(VersionRow draft, int number, Instant now) {
+    public void numberAndSend(Version draft, int number, Instant now) {
         Stale.unlessOne(
                 db.update(VERSION)
                         .set(VERSION.NUMBER, number)
@@ -230,7 +235,7 @@ public final class Deliverables {
                 .set(ROUND.SENT_AT, round.sentAt())
                 .set(ROUND.DUE_AT, round.dueAt())
                 .set(ROUND.RULE, round.rule().keptAs())
-                .set(ROUND.RULE_LEAST, Deliverable.least(round.rule()))
+                .set(ROUND.RULE_LEAST, RuleColumns.least(round.rule()))
                 .set(ROUND.REVISION, 1)
                 .execute();
         addSignatories(round.id(), round.signatories());
@@ -253,7 +258,7 @@ public final class Deliverables {
         Stale.unlessOne(
                 db.update(ROUND)
                         .set(ROUND.RULE, rule.keptAs())
-                        .set(ROUND.RULE_LEAST, Deliverable.least(rule))
+                        .set(ROUND.RULE_LEAST, RuleColumns.least(rule))
                         .set(ROUND.REVISION, ROUND.REVISION.plus(1))
                         .where(ROUND.ID.eq(round), ROUND.CLOSED_AT.isNull())
                         .execute(),
@@ -335,7 +340,7 @@ public final class Deliverables {
     }
 
     /** Closes a round. @throws Stale if it was closed meanwhile */
-    public void close(RoundId round, Outcome outcome, String by, @Nullable String reason, Instant now) {
+    public void close(RoundId round, Outcome outcome, Actor by, @Nullable String reason, Instant now) {
         Stale.unlessOne(
                 db.update(ROUND)
                         .set(ROUND.CLOSED_AT, now)

@@ -5,8 +5,8 @@ import static org.jooq.impl.DSL.multiset;
 import static org.jooq.impl.DSL.select;
 
 import app.clearpane.core.agency.ContactId;
+import app.clearpane.core.deliverable.ExtraRound;
 import app.clearpane.core.exposure.ItemId;
-import java.math.BigDecimal;
 import java.time.Instant;
 import java.util.List;
 import org.jooq.DSLContext;
@@ -21,11 +21,8 @@ public final class ExtraRounds {
         this.db = db;
     }
 
-    /** One accepted round. @param fee in the project's currency */
-    public record Accepted(ItemId deliverable, int round, BigDecimal fee, ContactId contact, String by, Instant at) {}
-
     /** Keeps it. @return false if it was accepted already */
-    public boolean accept(Accepted extra) {
+    public boolean accept(ExtraRound extra) {
         return db.insertInto(EXTRA_ROUND)
                         .set(EXTRA_ROUND.DELIVERABLE_ID, extra.deliverable())
                         .set(EXTRA_ROUND.ROUND_NUMBER, extra.round())
@@ -49,7 +46,7 @@ public final class ExtraRounds {
     }
 
     /** Those of the deliverable in a column, by round. */
-    static Field<List<Accepted>> of(Field<ItemId> deliverable) {
+    static Field<List<ExtraRound>> of(Field<ItemId> deliverable) {
         return multiset(select(
                                 EXTRA_ROUND.DELIVERABLE_ID,
                                 EXTRA_ROUND.ROUND_NUMBER,
@@ -61,6 +58,6 @@ public final class ExtraRounds {
                         .where(EXTRA_ROUND.DELIVERABLE_ID.eq(deliverable))
                         .orderBy(EXTRA_ROUND.ROUND_NUMBER))
                 .as("extra")
-                .convertFrom(rows -> rows.map(Records.mapping(Accepted::new)));
+                .convertFrom(rows -> rows.map(Records.mapping(ExtraRound::new)));
     }
 }

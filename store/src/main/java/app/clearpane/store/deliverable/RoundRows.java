@@ -11,10 +11,14 @@ import static org.jooq.impl.DSL.multiset;
 import static org.jooq.impl.DSL.select;
 
 import app.clearpane.core.markup.Clash;
+import app.clearpane.core.signoff.Round;
+import java.time.Instant;
 import java.util.List;
+import java.util.Optional;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.Field;
+import org.jooq.Record;
 import org.jooq.Records;
 
 /** How rounds are read, on either side of the glass: one statement for all of them with who signs and what was said. */
@@ -82,13 +86,21 @@ public final class RoundRows {
                         row.get(ROUND.NUMBER),
                         row.get(ROUND.SENT_AT),
                         row.get(ROUND.DUE_AT),
-                        Deliverable.rule(row.get(ROUND.RULE), row.get(ROUND.RULE_LEAST)),
-                        row.get(ROUND.CLOSED_AT),
-                        row.get(ROUND.CLOSED_BY),
-                        row.get(ROUND.CLOSE_REASON),
-                        row.get(ROUND.OUTCOME),
+                        RuleColumns.rule(row.get(ROUND.RULE), row.get(ROUND.RULE_LEAST)),
+                        standing(row),
                         row.get(SIGNATORIES),
                         row.get(SAID),
                         row.get(CLASHES)));
+    }
+
+    private static Round.Standing standing(Record row) {
+        Instant closed = row.get(ROUND.CLOSED_AT);
+        return closed == null
+                ? new Round.Open()
+                : new Round.Closed(
+                        closed,
+                        row.get(ROUND.CLOSED_BY),
+                        Optional.ofNullable(row.get(ROUND.CLOSE_REASON)),
+                        row.get(ROUND.OUTCOME));
     }
 }

@@ -36,13 +36,13 @@ public final class SigningDefaults {
     }
 
     /** A project's usual terms; those every project begins with while nothing was set. */
-    public Usual of(ProjectId project) {
+    public Usual usualOf(ProjectId project) {
         return db.selectFrom(PROJECT_SIGNING)
                 .where(PROJECT_SIGNING.PROJECT_ID.eq(project))
                 .fetchOptional(row -> new Usual(
                         project,
                         new SigningTerms(
-                                Deliverable.rule(row.get(PROJECT_SIGNING.RULE), row.get(PROJECT_SIGNING.RULE_LEAST)),
+                                RuleColumns.rule(row.get(PROJECT_SIGNING.RULE), row.get(PROJECT_SIGNING.RULE_LEAST)),
                                 row.get(PROJECT_SIGNING.REVIEW_DAYS),
                                 new Allowance(
                                         row.get(PROJECT_SIGNING.ROUNDS_INCLUDED), row.get(PROJECT_SIGNING.EXTRA_FEE))),
@@ -59,7 +59,7 @@ public final class SigningDefaults {
         return db.selectFrom(HOUSE_USUAL)
                 .fetchSingle(row -> new House(
                         new SigningTerms(
-                                Deliverable.rule(row.get(HOUSE_USUAL.RULE), row.get(HOUSE_USUAL.RULE_LEAST)),
+                                RuleColumns.rule(row.get(HOUSE_USUAL.RULE), row.get(HOUSE_USUAL.RULE_LEAST)),
                                 row.get(HOUSE_USUAL.REVIEW_DAYS),
                                 new Allowance(row.get(HOUSE_USUAL.ROUNDS_INCLUDED), row.get(HOUSE_USUAL.EXTRA_FEE))),
                         row.get(HOUSE_USUAL.REVISION)));
@@ -74,7 +74,7 @@ public final class SigningDefaults {
         Stale.unlessOne(
                 db.update(HOUSE_USUAL)
                         .set(HOUSE_USUAL.RULE, terms.rule().keptAs())
-                        .set(HOUSE_USUAL.RULE_LEAST, Deliverable.least(terms.rule()))
+                        .set(HOUSE_USUAL.RULE_LEAST, RuleColumns.least(terms.rule()))
                         .set(HOUSE_USUAL.REVIEW_DAYS, terms.reviewDays())
                         .set(HOUSE_USUAL.ROUNDS_INCLUDED, terms.allowance().rounds())
                         .set(HOUSE_USUAL.EXTRA_FEE, terms.allowance().fee())
@@ -92,7 +92,7 @@ public final class SigningDefaults {
                     db.insertInto(PROJECT_SIGNING)
                             .set(PROJECT_SIGNING.PROJECT_ID, wanted.project())
                             .set(PROJECT_SIGNING.RULE, terms.rule().keptAs())
-                            .set(PROJECT_SIGNING.RULE_LEAST, Deliverable.least(terms.rule()))
+                            .set(PROJECT_SIGNING.RULE_LEAST, RuleColumns.least(terms.rule()))
                             .set(PROJECT_SIGNING.REVIEW_DAYS, terms.reviewDays())
                             .set(
                                     PROJECT_SIGNING.ROUNDS_INCLUDED,
@@ -107,7 +107,7 @@ public final class SigningDefaults {
             Stale.unlessOne(
                     db.update(PROJECT_SIGNING)
                             .set(PROJECT_SIGNING.RULE, terms.rule().keptAs())
-                            .set(PROJECT_SIGNING.RULE_LEAST, Deliverable.least(terms.rule()))
+                            .set(PROJECT_SIGNING.RULE_LEAST, RuleColumns.least(terms.rule()))
                             .set(PROJECT_SIGNING.REVIEW_DAYS, terms.reviewDays())
                             .set(
                                     PROJECT_SIGNING.ROUNDS_INCLUDED,

@@ -3,6 +3,7 @@ package app.clearpane.store.deliverable;
 import static app.clearpane.store.schema.Tables.CONTACT;
 import static app.clearpane.store.schema.Tables.STAND_IN;
 
+import app.clearpane.core.people.Actor;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.signoff.StandIn;
 import app.clearpane.store.Stale;
@@ -25,7 +26,7 @@ public final class StandIns {
     public record Row(UUID id, ProjectId project, StandIn standIn, String away, String by) {}
 
     /** Those of a project that were not ended, by their first day. */
-    public List<Row> of(ProjectId project) {
+    public List<Row> ofProject(ProjectId project) {
         return fetch(STAND_IN.PROJECT_ID.eq(project));
     }
 
@@ -61,7 +62,7 @@ public final class StandIns {
     }
 
     /** Keeps one. */
-    public void add(UUID id, ProjectId project, StandIn standIn, String setBy) {
+    public void add(UUID id, ProjectId project, StandIn standIn, Actor setBy) {
         db.insertInto(STAND_IN)
                 .set(STAND_IN.ID, id)
                 .set(STAND_IN.PROJECT_ID, project)

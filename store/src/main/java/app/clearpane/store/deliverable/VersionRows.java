@@ -4,6 +4,7 @@ import static app.clearpane.store.schema.Tables.ITEM;
 import static app.clearpane.store.schema.Tables.ROUND;
 import static app.clearpane.store.schema.Tables.VERSION;
 
+import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.signoff.Outcome;
 import java.util.List;
 import org.jooq.Condition;
@@ -25,7 +26,7 @@ public final class VersionRows {
     }
 
     /** The versions that meet a condition on {@code version} and {@code item}, oldest first. */
-    public static List<VersionRow> where(DSLContext db, Condition condition) {
+    public static List<Version> where(DSLContext db, Condition condition) {
         return db.select(
                         VERSION.ID,
                         VERSION.DELIVERABLE_ID,
@@ -43,6 +44,6 @@ public final class VersionRows {
                 .on(ITEM.ID.eq(VERSION.DELIVERABLE_ID))
                 .where(condition)
                 .orderBy(VERSION.CREATED_AT, VERSION.ID)
-                .fetch(Records.mapping(VersionRow::new));
+                .fetch(Records.mapping(Version::new));
     }
 }

@@ -22,9 +22,10 @@ import app.clearpane.core.markup.MarkupProgress;
 import app.clearpane.core.papers.PaperState;
 import app.clearpane.core.plan.Side;
 import app.clearpane.core.plan.Stage;
+import app.clearpane.core.project.Project;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.signoff.Outcome;
-import app.clearpane.store.project.Project;
+import app.clearpane.core.turns.TurnTally;
 import app.clearpane.store.project.Projects;
 import java.time.LocalDate;
 import java.util.List;
@@ -69,61 +70,16 @@ public final class TurnCounts {
         this.db = db;
     }
 
-    /**
-     * Deliverables by their holder; nobody holds what was released in its current version.
-     *
-     * @param ourTasks leaves of the plan that we are on or could begin
-     * @param clientTasks those that were given to the client and are not done
-     * @param afterwards of those that nobody holds, how many something was asked for once they were agreed
-     * @param papers that wait for the client
-     * @param declined papers that the client said no to
-     */
-    public record Counts(
-            int ours,
-            int clients,
-            int nobodys,
-            int ourTasks,
-            int clientTasks,
-            int afterwards,
-            int papers,
-            int declined) {
-        /** No deliverable at all. */
-        public static final Counts NONE = new Counts(0, 0, 0, 0, 0, 0, 0, 0);
-
-        /** These and those. */
-        public Counts plus(Counts more) {
-            return new Counts(
-                    ours + more.ours,
-                    clients + more.clients,
-                    nobodys + more.nobodys,
-                    ourTasks + more.ourTasks,
-                    clientTasks + more.clientTasks,
-                    afterwards + more.afterwards,
-                    papers + more.papers,
-                    declined + more.declined);
-        }
-
-        /** All that is our turn. */
-        public int allOurs() {
-            return ours + ourTasks + afterwards + declined;
-        }
-
-        /** All that is the clients’ turn. */
-        public int allClients() {
-            return clients + clientTasks + papers;
-        }
-    }
-
     /** In one project, put away or not. */
-    public Counts of(ProjectId project, LocalDate today) {
+    public TurnTally ofProject(ProjectId project, LocalDate today) {
         return select(PROJECT.ID.eq(project), today).stream()
                 .map(Worked::turns)
                 .findFirst()
-                .orElse(Counts.NONE);
+                .orElse(TurnTally.NONE);
     }
 
     /** A project and who holds what in it. */
-    public record Worked(Project project, Counts turns) {}
+    public record Worked(Project project, TurnTally turns) {}
 
     /** Each project that is worked on, by the name of its client. */
     public List<Worked> workedOn(LocalDate today) {
@@ -201,7 +157,7 @@ public final class TurnCounts {
                 .orderBy(CLIENT.NAME, PROJECT.NAME, PROJECT.ID)
                 .fetch(row -> new Worked(
                         Projects.project(row),
-                        new Counts(
+                        new TurnTally(
                                 zero(row.get("ours", Integer.class)),
                                 zero(row.get("clients", Integer.class)),
                                 zero(row.get("nobodys", Integer.class)),

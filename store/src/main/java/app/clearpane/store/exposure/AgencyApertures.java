@@ -10,6 +10,7 @@ import app.clearpane.core.exposure.Aperture;
 import app.clearpane.core.exposure.Ceilings;
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.StartingPoint;
+import app.clearpane.core.people.Actor;
 import java.time.Instant;
 import java.util.EnumMap;
 import java.util.List;
@@ -91,16 +92,16 @@ public final class AgencyApertures {
     }
 
     /** Sets the ceiling of a kind, at once. */
-    public void setCeiling(ContentKind kind, Aperture aperture, String by, Instant now) {
+    public void setCeiling(ContentKind kind, Aperture aperture, Actor by, Instant now) {
         set(AGENCY_APERTURE.CEILING, kind, aperture, by, now);
     }
 
     /** Sets what following panes let through of a kind, at once. */
-    public void setStartingPoint(ContentKind kind, Aperture aperture, String by, Instant now) {
+    public void setStartingPoint(ContentKind kind, Aperture aperture, Actor by, Instant now) {
         set(AGENCY_APERTURE.STARTING_POINT, kind, aperture, by, now);
     }
 
-    private void set(TableField<?, Aperture> column, ContentKind kind, Aperture aperture, String by, Instant now) {
+    private void set(TableField<?, Aperture> column, ContentKind kind, Aperture aperture, Actor by, Instant now) {
         db.insertInto(AGENCY_APERTURE)
                 .set(AGENCY_APERTURE.KIND, kind)
                 .set(AGENCY_APERTURE.CEILING, Aperture.OPEN)

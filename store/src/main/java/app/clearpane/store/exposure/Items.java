@@ -11,12 +11,13 @@ import static app.clearpane.store.schema.Tables.TASK;
 import static app.clearpane.store.schema.Tables.VERSION;
 
 import app.clearpane.core.agency.ContactId;
+import app.clearpane.core.calendar.Today;
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.Filter;
 import app.clearpane.core.exposure.Item;
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.people.Actor;
 import app.clearpane.core.plan.Stage;
-import app.clearpane.core.plan.Today;
 import app.clearpane.core.project.ProjectId;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -167,7 +168,7 @@ public final class Items {
     }
 
     /** The same, noting by whom. */
-    public void delete(ItemId item, String by, Instant now) {
+    public void delete(ItemId item, Actor by, Instant now) {
         delete(item, now);
         db.update(ITEM).set(ITEM.DELETED_BY, by).where(ITEM.ID.eq(item)).execute();
     }
@@ -181,7 +182,7 @@ public final class Items {
             ContentKind kind,
             String name,
             Instant at,
-            @Nullable String by,
+            @Nullable Actor by,
             int inside,
             @Nullable String first) {}
 

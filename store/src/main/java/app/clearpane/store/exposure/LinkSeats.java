@@ -9,8 +9,9 @@ import static org.jooq.impl.DSL.select;
 import static org.jooq.impl.DSL.selectCount;
 
 import app.clearpane.core.exposure.PaneId;
-import app.clearpane.core.exposure.SeatId;
 import app.clearpane.core.files.Sha256;
+import app.clearpane.core.people.Actor;
+import app.clearpane.core.people.SeatId;
 import app.clearpane.core.project.ProjectId;
 import java.time.Instant;
 import java.util.List;
@@ -46,7 +47,7 @@ public final class LinkSeats {
             boolean asksPasscode,
             @Nullable Instant expiresAt,
             @Nullable Instant revokedAt,
-            String createdBy,
+            Actor createdBy,
             Instant createdAt,
             int openings,
             @Nullable Instant lastOpened) {
@@ -73,7 +74,7 @@ public final class LinkSeats {
     }
 
     /** The link with this key, revoked and expired ones too. */
-    public Optional<Link> at(Sha256 keyHash) {
+    public Optional<Link> findByKey(Sha256 keyHash) {
         return fetch(LINK_SEAT.KEY_HASH.eq(keyHash)).stream().findFirst();
     }
 

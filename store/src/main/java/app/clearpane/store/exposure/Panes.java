@@ -32,6 +32,7 @@ import app.clearpane.core.exposure.SeatState;
 import app.clearpane.core.exposure.Setting;
 import app.clearpane.core.exposure.Showing;
 import app.clearpane.core.exposure.StartingPoint;
+import app.clearpane.core.people.Actor;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.schema.tables.PaneAperture;
 import java.time.Instant;
@@ -256,7 +257,7 @@ public final class Panes {
             ContentKind kind,
             Aperture published,
             Aperture pending,
-            @Nullable String arrivesBy,
+            @Nullable Actor arrivesBy,
             @Nullable Instant arrivesSince,
             @Nullable Integer position,
             @Nullable String title,
@@ -498,7 +499,7 @@ public final class Panes {
     }
 
     private static void put(
-            Map<PaneId, Map<ItemId, Setting>> into, PaneId pane, ItemId item, Showing showing, String by, Instant at) {
+            Map<PaneId, Map<ItemId, Setting>> into, PaneId pane, ItemId item, Showing showing, Actor by, Instant at) {
         if (showing != Showing.UNSET) {
             into.computeIfAbsent(pane, id -> new HashMap<>()).put(item, new Setting(showing, by, at));
         }
@@ -538,7 +539,7 @@ public final class Panes {
     }
 
     /** From now on new items of a kind arrive Shown at a pane, or unset again. */
-    public void setArrivals(PaneId pane, ContentKind kind, boolean shown, String by, Instant now) {
+    public void setArrivals(PaneId pane, ContentKind kind, boolean shown, Actor by, Instant now) {
         db.deleteFrom(PANE_ARRIVAL)
                 .where(PANE_ARRIVAL.PANE_ID.eq(pane), PANE_ARRIVAL.KIND.eq(kind))
                 .execute();
@@ -553,10 +554,10 @@ public final class Panes {
     }
 
     /** Who made new items of a kind arrive Shown, and when. */
-    public record Arrivals(PaneId pane, ContentKind kind, String by, Instant since) {}
+    public record Arrivals(PaneId pane, ContentKind kind, Actor by, Instant since) {}
 
     /** Shows a new item at a pane at once, published and pending. */
-    public void arriveShown(PaneId pane, ItemId item, String by, Instant now) {
+    public void arriveShown(PaneId pane, ItemId item, Actor by, Instant now) {
         db.insertInto(SHOWING)
                 .set(SHOWING.PANE_ID, pane)
                 .set(SHOWING.ITEM_ID, item)
@@ -672,12 +673,12 @@ public final class Panes {
     }
 
     /** Leaves one item to the aperture again. */
-    public void unset(PaneId pane, ItemId item, String by, Instant now) {
+    public void unset(PaneId pane, ItemId item, Actor by, Instant now) {
         write(pane, item, Showing.UNSET, by, now);
     }
 
     /** Says the same of many items at one pane, pending until it is published. */
-    public void setShowings(PaneId pane, Collection<ItemId> items, Showing showing, String by, Instant now) {
+    public void setShowings(PaneId pane, Collection<ItemId> items, Showing showing, Actor by, Instant now) {
         Set<ItemId> known = db.select(SHOWING.ITEM_ID)
                 .from(SHOWING)
                 .where(SHOWING.PANE_ID.eq(pane))
@@ -707,7 +708,7 @@ public final class Panes {
                 .execute();
     }
 
-    private void write(PaneId pane, ItemId item, Showing showing, String by, Instant now) {
+    private void write(PaneId pane, ItemId item, Showing showing, Actor by, Instant now) {
         int changed = db.update(SHOWING)
                 .set(SHOWING.PENDING, showing)
                 .set(SHOWING.SET_BY, by)
@@ -727,7 +728,7 @@ public final class Panes {
     }
 
     /** Holds an item back for every pane, at once. */
-    public void holdBackEverywhere(ItemId item, String by, Instant now) {
+    public void holdBackEverywhere(ItemId item, Actor by, Instant now) {
         db.insertInto(HELD_BACK_EVERYWHERE)
                 .set(HELD_BACK_EVERYWHERE.ITEM_ID, item)
                 .set(HELD_BACK_EVERYWHERE.SET_BY, by)

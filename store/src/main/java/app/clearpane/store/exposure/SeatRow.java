@@ -3,9 +3,9 @@ package app.clearpane.store.exposure;
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.exposure.Seat;
-import app.clearpane.core.exposure.SeatId;
 import app.clearpane.core.exposure.SeatRole;
 import app.clearpane.core.exposure.SeatState;
+import app.clearpane.core.people.SeatId;
 import java.time.Instant;
 import org.jspecify.annotations.Nullable;
 

@@ -6,9 +6,9 @@ import static app.clearpane.store.schema.Tables.SEAT;
 
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.exposure.PaneId;
-import app.clearpane.core.exposure.SeatId;
 import app.clearpane.core.exposure.SeatRole;
 import app.clearpane.core.exposure.SeatState;
+import app.clearpane.core.people.SeatId;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.Stale;
 import java.time.Instant;
@@ -45,7 +45,7 @@ public final class Seats {
 
     /** Gives a contact a seat, or gives an ended one back. A contact has one seat at a pane at most. */
     public SeatId give(PaneId pane, ContactId contact, SeatRole role, Instant now) {
-        Optional<SeatRow> had = at(pane, contact);
+        Optional<SeatRow> had = seatOf(pane, contact);
         if (had.isPresent()) {
             db.update(SEAT)
                     .set(SEAT.ROLE, role)
@@ -71,7 +71,7 @@ public final class Seats {
     }
 
     /** A contact's seat at a pane, ended or not. */
-    public Optional<SeatRow> at(PaneId pane, ContactId contact) {
+    public Optional<SeatRow> seatOf(PaneId pane, ContactId contact) {
         return fetch(SEAT.PANE_ID.eq(pane).and(SEAT.CONTACT_ID.eq(contact))).stream()
                 .findFirst();
     }
@@ -102,7 +102,7 @@ public final class Seats {
     }
 
     /** The seats of a pane that were not ended, by name. */
-    public List<SeatRow> of(PaneId pane) {
+    public List<SeatRow> ofPane(PaneId pane) {
         return fetch(SEAT.PANE_ID.eq(pane).and(SEAT.STATE.ne(SeatState.ENDED)));
     }
 

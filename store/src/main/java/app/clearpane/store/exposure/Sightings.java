@@ -4,7 +4,7 @@ import static app.clearpane.store.schema.Tables.ITEM;
 import static app.clearpane.store.schema.Tables.SIGHTING;
 
 import app.clearpane.core.exposure.ItemId;
-import app.clearpane.core.exposure.SeatId;
+import app.clearpane.core.people.SeatId;
 import app.clearpane.core.project.ProjectId;
 import java.time.Instant;
 import java.util.List;
@@ -44,7 +44,7 @@ public final class Sightings {
     }
 
     /** All that was seen of an item. */
-    public List<Sighting> of(ItemId item) {
+    public List<Sighting> ofItem(ItemId item) {
         return fetch(SIGHTING.ITEM_ID.eq(item));
     }
 

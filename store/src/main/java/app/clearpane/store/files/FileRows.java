@@ -3,6 +3,7 @@ package app.clearpane.store.files;
 import static app.clearpane.store.schema.Tables.FILE;
 import static app.clearpane.store.schema.Tables.ITEM;
 
+import app.clearpane.core.files.ProjectFile;
 import app.clearpane.store.schema.tables.Item;
 import java.util.List;
 import org.jooq.Condition;
@@ -16,7 +17,7 @@ public final class FileRows {
     private FileRows() {}
 
     /** The files that meet a condition on {@code item}, by folder and name. */
-    public static List<FileRow> where(DSLContext db, Condition condition) {
+    public static List<ProjectFile> where(DSLContext db, Condition condition) {
         return db.select(
                         ITEM.ID,
                         ITEM.NAME,
@@ -34,6 +35,6 @@ public final class FileRows {
                 .on(FOLDER.ID.eq(ITEM.PARENT_ID))
                 .where(condition)
                 .orderBy(FOLDER.NAME, ITEM.NAME, ITEM.ID)
-                .fetch(Records.mapping(FileRow::new));
+                .fetch(Records.mapping(ProjectFile::new));
     }
 }

@@ -13,7 +13,9 @@ import static app.clearpane.store.schema.Tables.VERSION;
 
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.files.ProjectFile;
 import app.clearpane.core.files.Sha256;
+import app.clearpane.core.people.Actor;
 import app.clearpane.core.project.ProjectId;
 import java.util.HashSet;
 import java.util.List;
@@ -34,18 +36,18 @@ public final class ProjectFiles {
     public record Folder(ItemId id, String name) {}
 
     /** All files that were not deleted. */
-    public List<FileRow> of(ProjectId project) {
+    public List<ProjectFile> ofProject(ProjectId project) {
         return FileRows.where(db, ITEM.PROJECT_ID.eq(project).and(ITEM.DELETED_AT.isNull()));
     }
 
     /** One file that was not deleted. */
-    public Optional<FileRow> find(ItemId id) {
+    public Optional<ProjectFile> find(ItemId id) {
         return FileRows.where(db, ITEM.ID.eq(id).and(ITEM.DELETED_AT.isNull())).stream()
                 .findFirst();
     }
 
     /** A file that was deleted. */
-    public Optional<FileRow> findDeleted(ItemId id) {
+    public Optional<ProjectFile> findDeleted(ItemId id) {
         return FileRows.where(db, ITEM.ID.eq(id).and(ITEM.DELETED_AT.isNotNull())).stream()
                 .findFirst();
     }
@@ -67,7 +69,7 @@ public final class ProjectFiles {
     }
 
     /** Gives an item of kind Files its content. */
-    public void addFile(ItemId item, Vault.Stored stored, String mediaType, String addedBy) {
+    public void addFile(ItemId item, Vault.Stored stored, String mediaType, Actor addedBy) {
         db.insertInto(FILE)
                 .set(FILE.ITEM_ID, item)
                 .set(FILE.SHA256, stored.sha256())

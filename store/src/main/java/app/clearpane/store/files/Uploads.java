@@ -35,7 +35,7 @@ public final class Uploads {
     }
 
     /** The bytes that were sent for a project. */
-    public long of(ProjectId project) {
+    public long total(ProjectId project) {
         return sum(UPLOAD.PROJECT_ID.eq(project));
     }
 

@@ -4,7 +4,7 @@ import static app.clearpane.store.schema.Tables.CLASH_TURN;
 
 import app.clearpane.core.deliverable.RoundId;
 import app.clearpane.core.markup.Clash;
-import app.clearpane.store.deliverable.Round;
+import app.clearpane.core.signoff.Round;
 import java.time.Instant;
 import java.util.UUID;
 import org.jooq.DSLContext;

@@ -11,6 +11,7 @@ import static org.jooq.impl.DSL.multiset;
 import static org.jooq.impl.DSL.row;
 import static org.jooq.impl.DSL.select;
 
+import app.clearpane.core.markup.Mark;
 import app.clearpane.core.markup.MarkupId;
 import app.clearpane.core.markup.Place;
 import app.clearpane.core.markup.Spots;
@@ -30,26 +31,26 @@ import org.jspecify.annotations.Nullable;
 /** How marks are read, on either side of the glass. */
 public final class MarkupRows {
     private static final Version FIX = VERSION.as("fix");
-    private static final Field<List<MarkupRow.Earlier>> EARLIER = multiset(
+    private static final Field<List<Mark.Earlier>> EARLIER = multiset(
                     select(MARKUP_EDIT.NOTE, MARKUP_EDIT.INTENT, MARKUP_EDIT.REPLACEMENT, MARKUP_EDIT.EDITED_AT)
                             .from(MARKUP_EDIT)
                             .where(MARKUP_EDIT.MARKUP_ID.eq(MARKUP.ID))
                             .orderBy(MARKUP_EDIT.SEQUENCE))
             .as("earlier")
-            .convertFrom(rows -> rows.map(Records.mapping(MarkupRow.Earlier::new)));
-    private static final Field<List<MarkupRow.Earlier>> NEVER_CHANGED =
+            .convertFrom(rows -> rows.map(Records.mapping(Mark.Earlier::new)));
+    private static final Field<List<Mark.Earlier>> NEVER_CHANGED =
             inline("").as("earlier").convertFrom(nothing -> List.of());
-    private static final SelectField<MarkupRow.With> WITH_NOTE = with(
+    private static final SelectField<Mark.With> WITH_NOTE = with(
             MARKUP_ATTACHMENT.MARKUP_ID.eq(MARKUP.ID).and(MARKUP_ATTACHMENT.ANSWER_ID.isNull()),
             MARKUP_REFERENCE.MARKUP_ID.eq(MARKUP.ID).and(MARKUP_REFERENCE.ANSWER_ID.isNull()));
-    private static final SelectField<MarkupRow.With> WITH_ANSWER =
+    private static final SelectField<Mark.With> WITH_ANSWER =
             with(MARKUP_ATTACHMENT.ANSWER_ID.eq(MARKUP_ANSWER.ID), MARKUP_REFERENCE.ANSWER_ID.eq(MARKUP_ANSWER.ID));
-    private static final SelectField<MarkupRow.With> NOT_READ =
-            inline("").as("beside").convertFrom(nothing -> MarkupRow.With.NOTHING);
+    private static final SelectField<Mark.With> NOT_READ =
+            inline("").as("beside").convertFrom(nothing -> Mark.With.NOTHING);
 
     private MarkupRows() {}
 
-    private static SelectField<MarkupRow.With> with(Condition attached, Condition called) {
+    private static SelectField<Mark.With> with(Condition attached, Condition called) {
         return row(
                         multiset(select(
                                                 MARKUP_ATTACHMENT.ID,
@@ -60,7 +61,7 @@ public final class MarkupRows {
                                         .from(MARKUP_ATTACHMENT)
                                         .where(attached)
                                         .orderBy(MARKUP_ATTACHMENT.SEQUENCE))
-                                .convertFrom(rows -> rows.map(Records.mapping(MarkupRow.Attachment::new))),
+                                .convertFrom(rows -> rows.map(Records.mapping(Mark.Attachment::new))),
                         multiset(select(
                                                 MARKUP_REFERENCE.WRITTEN,
                                                 MARKUP_REFERENCE.ITEM_ID,
@@ -69,8 +70,8 @@ public final class MarkupRows {
                                         .from(MARKUP_REFERENCE)
                                         .where(called)
                                         .orderBy(MARKUP_REFERENCE.SEQUENCE))
-                                .convertFrom(rows -> rows.map(Records.mapping(MarkupRow.Reference::new))))
-                .convertFrom(Records.mapping(MarkupRow.With::new))
+                                .convertFrom(rows -> rows.map(Records.mapping(Mark.Reference::new))))
+                .convertFrom(Records.mapping(Mark.With::new))
                 .as("beside");
     }
 
@@ -81,7 +82,7 @@ public final class MarkupRows {
      * @param marks on {@code markup} and {@code version}
      * @param answers on {@code markup_answer}
      */
-    public static List<MarkupRow> where(DSLContext db, Condition marks, Condition answers) {
+    public static List<Mark> where(DSLContext db, Condition marks, Condition answers) {
         return marks(db, marks, threads(db, marks.and(answers)), EARLIER, WITH_NOTE);
     }
 
@@ -89,7 +90,7 @@ public final class MarkupRows {
      * A file that came with a note or an answer. @param condition on {@code markup_attachment}, {@code markup},
      * {@code version} and, where it came with an answer, {@code markup_answer}
      */
-    public static Optional<MarkupRow.Attachment> attachment(DSLContext db, Condition condition) {
+    public static Optional<Mark.Attachment> attachment(DSLContext db, Condition condition) {
         return db.select(
                         MARKUP_ATTACHMENT.ID,
                         MARKUP_ATTACHMENT.SHA256,
@@ -104,15 +105,15 @@ public final class MarkupRows {
                 .leftJoin(MARKUP_ANSWER)
                 .on(MARKUP_ANSWER.ID.eq(MARKUP_ATTACHMENT.ANSWER_ID))
                 .where(condition)
-                .fetchOptional(Records.mapping(MarkupRow.Attachment::new));
+                .fetchOptional(Records.mapping(Mark.Attachment::new));
     }
 
     /** The marks that meet a condition, without their threads. */
-    static List<MarkupRow> alone(DSLContext db, Condition marks) {
+    static List<Mark> alone(DSLContext db, Condition marks) {
         return marks(db, marks, Map.of(), NEVER_CHANGED, NOT_READ);
     }
 
-    private static Map<MarkupId, List<MarkupRow.Answer>> threads(DSLContext db, Condition condition) {
+    private static Map<MarkupId, List<Mark.Answer>> threads(DSLContext db, Condition condition) {
         return db.select(
                         MARKUP_ANSWER.MARKUP_ID,
                         MARKUP_ANSWER.ACT,
@@ -132,21 +133,21 @@ public final class MarkupRows {
                 .orderBy(MARKUP_ANSWER.SEQUENCE)
                 .fetchGroups(
                         MARKUP_ANSWER.MARKUP_ID,
-                        row -> new MarkupRow.Answer(
+                        row -> new Mark.Answer(
                                 row.value2(),
                                 row.value3(),
                                 row.value4(),
-                                new MarkupRow.Author(row.value5(), row.value6(), row.value7()),
+                                new Mark.Author(row.value5(), row.value6(), row.value7()),
                                 row.value8(),
                                 row.value9()));
     }
 
-    private static List<MarkupRow> marks(
+    private static List<Mark> marks(
             DSLContext db,
             Condition marks,
-            Map<MarkupId, List<MarkupRow.Answer>> threads,
-            Field<List<MarkupRow.Earlier>> earlier,
-            SelectField<MarkupRow.With> with) {
+            Map<MarkupId, List<Mark.Answer>> threads,
+            Field<List<Mark.Earlier>> earlier,
+            SelectField<Mark.With> with) {
         return db.select(MARKUP.fields())
                 .select(VERSION.NUMBER, FIX.NUMBER, earlier, with)
                 .from(MARKUP)
@@ -156,16 +157,13 @@ public final class MarkupRows {
                 .on(FIX.ID.eq(MARKUP.FIXED_IN))
                 .where(marks)
                 .orderBy(VERSION.CREATED_AT, MARKUP.NUMBER, MARKUP.TEAM_NUMBER, MARKUP.ID)
-                .fetch(row -> markup(row, threads, row.get(earlier), row.get("beside", MarkupRow.With.class)));
+                .fetch(row -> markup(row, threads, row.get(earlier), row.get("beside", Mark.With.class)));
     }
 
-    private static MarkupRow markup(
-            Record row,
-            Map<MarkupId, List<MarkupRow.Answer>> threads,
-            List<MarkupRow.Earlier> earlier,
-            MarkupRow.With with) {
+    private static Mark markup(
+            Record row, Map<MarkupId, List<Mark.Answer>> threads, List<Mark.Earlier> earlier, Mark.With with) {
         MarkupId id = row.get(MARKUP.ID);
-        return new MarkupRow(
+        return new Mark(
                 id,
                 row.get(MARKUP.VERSION_ID),
                 row.get(VERSION.NUMBER),
@@ -177,16 +175,14 @@ public final class MarkupRows {
                 row.get(MARKUP.PROGRESS),
                 row.get(MARKUP.NOTE),
                 row.get(MARKUP.REPLACEMENT),
-                new MarkupRow.Author(
-                        row.get(MARKUP.AUTHOR), row.get(MARKUP.AUTHOR_CONTACT), row.get(MARKUP.AUTHOR_MEMBER)),
+                new Mark.Author(row.get(MARKUP.AUTHOR), row.get(MARKUP.AUTHOR_CONTACT), row.get(MARKUP.AUTHOR_MEMBER)),
                 row.get(MARKUP.FIXED_IN),
                 row.get(FIX.NUMBER),
                 row.get(MARKUP.REVISION),
                 row.get(MARKUP.CREATED_AT),
                 threads.getOrDefault(id, List.of()),
                 earlier,
-                new MarkupRow.Beside(
-                        with, row.get(MARKUP.DOER_ID), row.get(MARKUP.TASK_ID), row.get(MARKUP.JOINED_TO)));
+                new Mark.Beside(with, row.get(MARKUP.DOER_ID), row.get(MARKUP.TASK_ID), row.get(MARKUP.JOINED_TO)));
     }
 
     private static Place place(Record row) {

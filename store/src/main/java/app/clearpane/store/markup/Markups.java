@@ -17,10 +17,11 @@ import app.clearpane.core.agency.TeamMemberId;
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.exposure.PaneId;
-import app.clearpane.core.exposure.SeatId;
 import app.clearpane.core.markup.Intent;
+import app.clearpane.core.markup.Mark;
 import app.clearpane.core.markup.MarkupId;
 import app.clearpane.core.markup.MarkupProgress;
+import app.clearpane.core.people.SeatId;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.Stale;
 import java.util.List;
@@ -41,7 +42,7 @@ public final class Markups {
     }
 
     /** A mark. */
-    public Optional<MarkupRow> find(MarkupId id) {
+    public Optional<Mark> find(MarkupId id) {
         return MarkupRows.where(db, MARKUP.ID.eq(id), noCondition()).stream().findFirst();
     }
 
@@ -49,17 +50,17 @@ public final class Markups {
      * The marks on all versions of a deliverable, by version, those that clients see by their number and then those for
      * the team.
      */
-    public List<MarkupRow> of(ItemId deliverable) {
+    public List<Mark> marksOf(ItemId deliverable) {
         return MarkupRows.where(db, VERSION.DELIVERABLE_ID.eq(deliverable), noCondition());
     }
 
     /** The same without their threads. */
-    public List<MarkupRow> withoutThreads(ItemId deliverable) {
+    public List<Mark> withoutThreads(ItemId deliverable) {
         return MarkupRows.alone(db, VERSION.DELIVERABLE_ID.eq(deliverable));
     }
 
     /** The marks on all deliverables of a project, without their threads. */
-    public List<MarkupRow> of(ProjectId project) {
+    public List<Mark> marksOf(ProjectId project) {
         return MarkupRows.alone(
                 db,
                 VERSION.DELIVERABLE_ID.in(
@@ -67,7 +68,7 @@ public final class Markups {
     }
 
     /** The marks on all projects that are worked on, without their threads. */
-    public List<MarkupRow> ofActiveProjects() {
+    public List<Mark> ofActiveProjects() {
         return MarkupRows.alone(
                 db,
                 VERSION.DELIVERABLE_ID.in(org.jooq
@@ -105,12 +106,12 @@ public final class Markups {
     }
 
     /** Keeps a new mark. */
-    public void add(MarkupRow mark) {
+    public void add(Mark mark) {
         bring(mark, null);
     }
 
     /** Keeps a new mark that was made elsewhere. @param origin what it is known by there; null if it was made here */
-    public void bring(MarkupRow mark, @Nullable String origin) {
+    public void bring(Mark mark, @Nullable String origin) {
         db.insertInto(MARKUP)
                 .set(MARKUP.ID, mark.id())
                 .set(MARKUP.VERSION_ID, mark.version())
@@ -164,7 +165,7 @@ public final class Markups {
     }
 
     /** Adds to a thread. */
-    public void answer(MarkupId mark, MarkupRow.Answer answer) {
+    public void answer(MarkupId mark, Mark.Answer answer) {
         UUID id = UUID.randomUUID();
         db.insertInto(MARKUP_ANSWER)
                 .set(MARKUP_ANSWER.ID, id)
@@ -180,7 +181,7 @@ public final class Markups {
         keep(mark, id, answer.with());
     }
 
-    private void keep(MarkupId mark, @Nullable UUID answer, MarkupRow.With with) {
+    private void keep(MarkupId mark, @Nullable UUID answer, Mark.With with) {
         with.attachments().forEach(file -> db.insertInto(MARKUP_ATTACHMENT)
                 .set(MARKUP_ATTACHMENT.ID, file.id())
                 .set(MARKUP_ATTACHMENT.MARKUP_ID, mark)
@@ -201,7 +202,7 @@ public final class Markups {
     }
 
     /** A file that came with a note or an answer on a mark. */
-    public Optional<MarkupRow.Attachment> attachment(UUID id) {
+    public Optional<Mark.Attachment> attachment(UUID id) {
         return MarkupRows.attachment(db, MARKUP_ATTACHMENT.ID.eq(id));
     }
 
@@ -209,12 +210,12 @@ public final class Markups {
      * Says who of the team sees to a mark. @param doer null for nobody in particular @throws Stale if it was changed
      * since it was read
      */
-    public void give(MarkupRow read, @Nullable TeamMemberId doer) {
+    public void give(Mark read, @Nullable TeamMemberId doer) {
         set(read, MARKUP.DOER_ID, doer);
     }
 
     /** Keeps which task was made of a mark. @throws Stale if it was changed since it was read */
-    public void becomes(MarkupRow read, ItemId task) {
+    public void becomes(Mark read, ItemId task) {
         set(read, MARKUP.TASK_ID, task);
     }
 
@@ -222,11 +223,11 @@ public final class Markups {
      * Lets a mark go along with another that asks for the same. @param first null to let it stand alone again @throws
      * Stale if it was changed since it was read
      */
-    public void join(MarkupRow read, @Nullable MarkupId first) {
+    public void join(Mark read, @Nullable MarkupId first) {
         set(read, MARKUP.JOINED_TO, first);
     }
 
-    private <T> void set(MarkupRow read, TableField<?, T> field, @Nullable T value) {
+    private <T> void set(Mark read, TableField<?, T> field, @Nullable T value) {
         Stale.unlessOne(
                 db.update(MARKUP)
                         .set(field, value)
@@ -237,7 +238,7 @@ public final class Markups {
     }
 
     /** The mark that a task was made of. */
-    public Optional<MarkupRow> ofTask(ItemId task) {
+    public Optional<Mark> ofTask(ItemId task) {
         return MarkupRows.alone(db, MARKUP.TASK_ID.eq(task)).stream().findFirst();
     }
 
@@ -273,7 +274,7 @@ public final class Markups {
                                         row.value2(),
                                         row.value3(),
                                         row.value4(),
-                                        MarkupRow.label(row.value5(), row.value6(), row.value7())
+                                        Mark.label(row.value5(), row.value6(), row.value7())
                                                 .toString(),
                                         row.value8())));
     }
@@ -282,7 +283,7 @@ public final class Markups {
      * The marks that were joined with a mark because they ask for the same, itself among them, the one that goes ahead
      * first; without their threads.
      */
-    public List<MarkupRow> group(MarkupRow mark) {
+    public List<Mark> group(Mark mark) {
         MarkupId ahead =
                 mark.beside().joinedTo() == null ? mark.id() : mark.beside().joinedTo();
         return MarkupRows.alone(db, MARKUP.JOINED_TO.eq(ahead).or(MARKUP.ID.eq(ahead)));
@@ -294,7 +295,7 @@ public final class Markups {
      * @param fixedIn the version it is fixed in; null unless it is fixed
      * @throws Stale if it was changed since it was read
      */
-    public void move(MarkupRow read, MarkupProgress to, @Nullable VersionId fixedIn) {
+    public void move(Mark read, MarkupProgress to, @Nullable VersionId fixedIn) {
         Stale.unlessOne(
                 db.update(MARKUP)
                         .set(MARKUP.PROGRESS, to)
@@ -313,7 +314,7 @@ public final class Markups {
      * Changes what a mark says, and keeps what it said before; files that came with it stay. @param references whom and
      * what it calls by name now @throws Stale if it was changed since it was read
      */
-    public void edit(MarkupRow read, Words words, List<MarkupRow.Reference> references, java.time.Instant now) {
+    public void edit(Mark read, Words words, List<Mark.Reference> references, java.time.Instant now) {
         db.insertInto(MARKUP_EDIT)
                 .set(MARKUP_EDIT.MARKUP_ID, read.id())
                 .set(MARKUP_EDIT.NOTE, read.note())
@@ -333,11 +334,11 @@ public final class Markups {
         db.deleteFrom(MARKUP_REFERENCE)
                 .where(MARKUP_REFERENCE.MARKUP_ID.eq(read.id()), MARKUP_REFERENCE.ANSWER_ID.isNull())
                 .execute();
-        keep(read.id(), null, new MarkupRow.With(List.of(), references));
+        keep(read.id(), null, new Mark.With(List.of(), references));
     }
 
     /** Takes back that a mark was confirmed at a moment: it is fixed, as before. */
-    public void unconfirm(MarkupRow mark, java.time.Instant at) {
+    public void unconfirm(Mark mark, java.time.Instant at) {
         db.deleteFrom(MARKUP_ANSWER)
                 .where(
                         MARKUP_ANSWER.MARKUP_ID.eq(mark.id()),

@@ -8,6 +8,7 @@ import static org.jooq.impl.DSL.select;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.markup.Clash;
 import app.clearpane.core.markup.MarkupId;
+import app.clearpane.core.people.Actor;
 import java.time.Instant;
 import java.util.Collection;
 import java.util.List;
@@ -27,7 +28,7 @@ public final class Rulings {
      *
      * @param holds the mark that is followed
      */
-    public record Ruling(Clash clash, MarkupId holds, String reason, String by, Instant at) {}
+    public record Ruling(Clash clash, MarkupId holds, String reason, Actor by, Instant at) {}
 
     /** Keeps a ruling. @return false if the clash was ruled on already */
     public boolean add(Ruling ruling) {
@@ -44,7 +45,7 @@ public final class Rulings {
     }
 
     /** Those on marks of these deliverables, oldest first. */
-    public List<Ruling> of(Collection<ItemId> deliverables) {
+    public List<Ruling> rulingsOf(Collection<ItemId> deliverables) {
         return where(RULING.FIRST_MARKUP.in(select(MARKUP.ID)
                 .from(MARKUP)
                 .join(VERSION)

@@ -6,6 +6,7 @@ import static app.clearpane.store.schema.Tables.PAPER_RECIPIENT;
 import static org.jooq.impl.DSL.multiset;
 import static org.jooq.impl.DSL.select;
 
+import app.clearpane.core.papers.Paper;
 import java.util.List;
 import java.util.Optional;
 import org.jooq.Condition;

@@ -5,6 +5,7 @@ import static app.clearpane.store.schema.Tables.PAPER_RECIPIENT;
 import static app.clearpane.store.schema.Tables.PROJECT;
 
 import app.clearpane.core.agency.ContactId;
+import app.clearpane.core.papers.Paper;
 import app.clearpane.core.papers.PaperId;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.signoff.DrawnSignature;
@@ -26,7 +27,7 @@ public final class Papers {
     }
 
     /** Those of a project, newest first. */
-    public List<Paper> of(ProjectId project) {
+    public List<Paper> ofProject(ProjectId project) {
         return PaperRows.where(db, PAPER.PROJECT_ID.eq(project));
     }
 

@@ -8,6 +8,7 @@ import static app.clearpane.store.schema.Tables.SLIP_ACCOUNT;
 
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.papers.PaperId;
+import app.clearpane.core.people.Actor;
 import app.clearpane.core.project.ProjectId;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -36,8 +37,7 @@ public final class Agreements {
      * @param withClient whether the client said so, not only the team
      * @param plan the plan on the morning of that day, as text
      */
-    public record Agreement(
-            UUID id, LocalDate finish, LocalDate setOn, String setBy, boolean withClient, String plan) {}
+    public record Agreement(UUID id, LocalDate finish, LocalDate setOn, Actor setBy, boolean withClient, String plan) {}
 
     /** Keeps an agreement; it is the one that counts from now on. */
     public void add(ProjectId project, Agreement agreement, Instant now) {

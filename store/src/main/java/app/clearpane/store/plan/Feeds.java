@@ -3,8 +3,8 @@ package app.clearpane.store.plan;
 import static app.clearpane.store.schema.Tables.FEED;
 
 import app.clearpane.core.agency.TeamMemberId;
-import app.clearpane.core.exposure.SeatId;
 import app.clearpane.core.files.Sha256;
+import app.clearpane.core.people.SeatId;
 import app.clearpane.core.project.ProjectId;
 import java.time.Instant;
 import java.util.List;
@@ -67,12 +67,12 @@ public final class Feeds {
     }
 
     /** Those one of the team made. */
-    public List<Feed> of(TeamMemberId member) {
+    public List<Feed> feedsOf(TeamMemberId member) {
         return where(FEED.MEMBER_ID.eq(member));
     }
 
     /** Those of a seat. */
-    public List<Feed> of(SeatId seat) {
+    public List<Feed> feedsOf(SeatId seat) {
         return where(FEED.SEAT_ID.eq(seat));
     }
 

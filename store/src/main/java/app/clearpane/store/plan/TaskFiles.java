@@ -54,7 +54,7 @@ public final class TaskFiles {
     }
 
     /** Those beside a task, oldest first. */
-    public List<TaskFile> on(ItemId task) {
+    public List<TaskFile> filesOf(ItemId task) {
         return where(db, TASK_FILE.ITEM_ID.eq(task));
     }
 

@@ -30,7 +30,7 @@ public final class TaskSteps {
      */
     public record OfProject(Steps steps, Map<ItemId, UUID> said) {
         /** The step of a task that is at a stage. */
-        public Steps.Step of(ItemId task, Stage stage) {
+        public Steps.Step stepOf(ItemId task, Stage stage) {
             return steps.at(stage, Optional.ofNullable(said.get(task)));
         }
     }

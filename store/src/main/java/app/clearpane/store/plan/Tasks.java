@@ -12,7 +12,9 @@ import static app.clearpane.store.schema.Tables.TEAM_MEMBER;
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.agency.TeamMemberId;
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.people.Actor;
 import app.clearpane.core.plan.Due;
+import app.clearpane.core.plan.PlannedTask;
 import app.clearpane.core.plan.Side;
 import app.clearpane.core.plan.Stage;
 import app.clearpane.core.plan.Task;
@@ -425,7 +427,7 @@ public final class Tasks {
     }
 
     /** Notes what moved the turn of a task. */
-    public void turned(ItemId id, TurnEvent what, String by, Instant at) {
+    public void turned(ItemId id, TurnEvent what, Actor by, Instant at) {
         db.insertInto(TASK_TURN)
                 .set(TASK_TURN.ITEM_ID, id)
                 .set(TASK_TURN.WHAT, what)

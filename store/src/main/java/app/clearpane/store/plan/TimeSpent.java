@@ -62,7 +62,7 @@ public final class TimeSpent {
     }
 
     /** What was spent on a task, the latest first. */
-    public List<Entry> on(ItemId task) {
+    public List<Entry> entriesOf(ItemId task) {
         return where(TIME_SPENT.ITEM_ID.eq(task));
     }
 

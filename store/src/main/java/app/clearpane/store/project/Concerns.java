@@ -6,6 +6,7 @@ import static app.clearpane.store.schema.Tables.TEAM_MEMBER;
 
 import app.clearpane.core.agency.TeamMemberId;
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.project.Concern;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.Stale;
 import java.time.Instant;
@@ -70,7 +71,7 @@ public final class Concerns {
     }
 
     /** Those of a project. */
-    public List<Concern> of(ProjectId project) {
+    public List<Concern> ofProject(ProjectId project) {
         return where(db, ITEM.PROJECT_ID.eq(project).and(ITEM.DELETED_AT.isNull()));
     }
 

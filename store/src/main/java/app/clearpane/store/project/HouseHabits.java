@@ -4,7 +4,7 @@ import static app.clearpane.store.schema.Tables.HOUSE_USUAL;
 import static app.clearpane.store.schema.Tables.PROSPECT_STEP;
 import static app.clearpane.store.schema.Tables.STANDING_NAME;
 
-import app.clearpane.core.project.Standing;
+import app.clearpane.core.project.ProjectState;
 import app.clearpane.store.Stale;
 import java.math.BigDecimal;
 import java.util.EnumMap;
@@ -48,16 +48,16 @@ public final class HouseHabits {
     }
 
     /** What states of projects are called here; those that go by their own name are missing. */
-    public Map<Standing, String> standings() {
-        Map<Standing, String> names = new EnumMap<>(Standing.class);
+    public Map<ProjectState, String> standings() {
+        Map<ProjectState, String> names = new EnumMap<>(ProjectState.class);
         db.selectFrom(STANDING_NAME)
                 .forEach(row ->
-                        names.put(Standing.valueOf(row.get(STANDING_NAME.STANDING)), row.get(STANDING_NAME.NAME)));
+                        names.put(ProjectState.valueOf(row.get(STANDING_NAME.STANDING)), row.get(STANDING_NAME.NAME)));
         return names;
     }
 
     /** Calls them otherwise. */
-    public void nameStandings(Map<Standing, String> names) {
+    public void nameStandings(Map<ProjectState, String> names) {
         db.deleteFrom(STANDING_NAME).execute();
         names.forEach((standing, name) -> db.insertInto(STANDING_NAME)
                 .set(STANDING_NAME.STANDING, standing.name())

@@ -2,8 +2,8 @@ package app.clearpane.store.project;
 
 import static app.clearpane.store.schema.Tables.HOUSE_TEMPLATE;
 
+import app.clearpane.core.plan.PhaseTemplate;
 import app.clearpane.core.plan.Stage;
-import app.clearpane.core.project.PhaseTemplate;
 import app.clearpane.store.Stale;
 import java.util.Arrays;
 import java.util.EnumMap;

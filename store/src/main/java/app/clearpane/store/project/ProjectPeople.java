@@ -27,7 +27,7 @@ public final class ProjectPeople {
     public record OfUs(TeamMemberId member, String name, String does, boolean shown) {}
 
     /** Those of a project, by name. */
-    public List<OfUs> of(ProjectId project) {
+    public List<OfUs> peopleOf(ProjectId project) {
         return db.select(PROJECT_PERSON.MEMBER_ID, TEAM_MEMBER.NAME, PROJECT_PERSON.DOES, PROJECT_PERSON.SHOWN)
                 .from(PROJECT_PERSON)
                 .join(TEAM_MEMBER)
@@ -39,7 +39,9 @@ public final class ProjectPeople {
 
     /** One of them. */
     public Optional<OfUs> find(ProjectId project, TeamMemberId member) {
-        return of(project).stream().filter(one -> one.member().equals(member)).findFirst();
+        return peopleOf(project).stream()
+                .filter(one -> one.member().equals(member))
+                .findFirst();
     }
 
     /** Names somebody, or says otherwise what they do. */

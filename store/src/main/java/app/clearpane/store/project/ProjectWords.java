@@ -3,6 +3,7 @@ package app.clearpane.store.project;
 import static app.clearpane.store.schema.Tables.PROJECT_SAID;
 import static app.clearpane.store.schema.Tables.PROJECT_WORDS;
 
+import app.clearpane.core.people.Actor;
 import app.clearpane.core.project.AboutPart;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.Stale;
@@ -33,10 +34,10 @@ public final class ProjectWords {
     }
 
     /** What somebody said of how it stands. */
-    public record Said(UUID id, String said, String by, Instant at, boolean shown) {}
+    public record Said(UUID id, String said, Actor by, Instant at, boolean shown) {}
 
     /** All parts of a project, in their order; those that nobody wrote are empty. */
-    public List<Part> of(ProjectId project) {
+    public List<Part> partsOf(ProjectId project) {
         Map<AboutPart, Part> written = new EnumMap<>(AboutPart.class);
         db.select(PROJECT_WORDS.PART, PROJECT_WORDS.WORDS, PROJECT_WORDS.SHOWN, PROJECT_WORDS.REVISION)
                 .from(PROJECT_WORDS)

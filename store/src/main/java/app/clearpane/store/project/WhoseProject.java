@@ -127,7 +127,7 @@ public final class WhoseProject {
     }
 
     /** The project of something; empty if there is no such thing, or the word is not one of those {@link #known}. */
-    public Optional<ProjectId> of(String word, UUID id) {
+    public Optional<ProjectId> projectOf(String word, UUID id) {
         Function<UUID, Select<Record1<ProjectId>>> query = OF.get(word);
         return query == null
                 ? Optional.empty()

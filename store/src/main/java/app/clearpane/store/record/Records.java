@@ -10,7 +10,7 @@ import static org.jooq.impl.DSL.unnest;
 import app.clearpane.core.files.Sha256;
 import app.clearpane.core.record.RecordChain;
 import app.clearpane.core.record.RecordEntry;
-import app.clearpane.core.record.Words;
+import app.clearpane.core.record.SearchWords;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.Comparator;
@@ -73,7 +73,7 @@ public final class Records {
                 .set(RECORD_ENTRY.PAYLOAD, what.payload().text())
                 .execute();
         db.insertInto(RECORD_WORD, RECORD_WORD.CHAIN_ID, RECORD_WORD.SEQUENCE, RECORD_WORD.WORD)
-                .valuesOfRows(Words.of(what).stream()
+                .valuesOfRows(SearchWords.of(what).stream()
                         .map(word -> row(chain, entry.sequence(), word))
                         .toList())
                 .execute();
@@ -129,7 +129,7 @@ public final class Records {
     }
 
     /** The newest entries of a chain before a place in it that are wanted, newest first. */
-    public List<Line> before(UUID chain, long sequence, int limit, Wanted wanted) {
+    public List<Line> before(UUID chain, long sequence, int limit, RecordQuery wanted) {
         if (wanted.isNothing()) {
             return List.of();
         }
@@ -138,20 +138,20 @@ public final class Records {
                 .eq(chain)
                 .and(RECORD_ENTRY.SEQUENCE.lt(sequence))
                 .and(wanted.condition());
-        WayToFind.Way way = new WayToFind(db, chain).to(wanted);
-        if (way instanceof WayToFind.ByWords words) {
+        RecordSearchPlan.Way way = new RecordSearchPlan(db, chain).wayTo(wanted);
+        if (way instanceof RecordSearchPlan.ByWords words) {
             SortedMap<Long, Line> found = new TreeMap<>(Comparator.reverseOrder());
             words.words().forEach(word -> having(word, within, chain, sequence, limit)
                     .forEach(line -> found.put(line.stored().entry().sequence(), line)));
             return found.values().stream().limit(limit).toList();
         }
-        if (way instanceof WayToFind.Few few) {
+        if (way instanceof RecordSearchPlan.Few few) {
             return among(few.places().stream().filter(place -> place < sequence).toList(), chain, limit, wanted);
         }
         return lines().where(within).orderBy(NEWEST_FIRST).limit(limit).fetch(Records::line);
     }
 
-    private List<Line> among(List<Long> places, UUID chain, int limit, Wanted wanted) {
+    private List<Line> among(List<Long> places, UUID chain, int limit, RecordQuery wanted) {
         Table<?> place = unnest(places.toArray(Long[]::new)).as("place", "at");
         return lines().join(place)
                 .on(RECORD_ENTRY.SEQUENCE.eq(place.field("at", Long.class)))

@@ -2,6 +2,7 @@ package app.clearpane.store.reminders;
 
 import static app.clearpane.store.schema.Tables.SILENCE_TERMS;
 
+import app.clearpane.core.people.Actor;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.reminders.Silence;
 import java.time.Instant;
@@ -20,10 +21,10 @@ public final class SilenceTerms {
     }
 
     /** The terms of a project. @param agreedWhere where it stands in writing */
-    public record Terms(Silence silence, String agreedWhere, String by, Instant at) {}
+    public record Terms(Silence silence, String agreedWhere, Actor by, Instant at) {}
 
     /** Those of a project; empty where silence is no answer. */
-    public Optional<Terms> of(ProjectId project) {
+    public Optional<Terms> termsOf(ProjectId project) {
         return db.select(SILENCE_TERMS.fields())
                 .from(SILENCE_TERMS)
                 .where(SILENCE_TERMS.PROJECT_ID.eq(project))

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.clearpane.core.agency.EmailAddress;
 import app.clearpane.core.agency.Name;
+import app.clearpane.core.agency.TeamMember;
 import app.clearpane.core.agency.TeamRole;
 import app.clearpane.store.AHouse;
 import app.clearpane.store.FreshDatabase;
@@ -22,7 +23,7 @@ class NotesTest {
     private final UUID subject = UUID.randomUUID();
 
     private List<String> readBy(TeamMember reader) {
-        return notes.on(List.of(subject), reader.id()).stream()
+        return notes.about(List.of(subject), reader.id()).stream()
                 .map(Notes.Note::body)
                 .toList();
     }
@@ -33,7 +34,7 @@ class NotesTest {
         UUID ours = notes.add(house.project, subject, "Ours", teo.id(), true, AHouse.NOW.plusSeconds(1));
         assertThat(readBy(teo)).containsExactly("Ours", "Mine");
         assertThat(readBy(wanda)).containsExactly("Ours");
-        assertThat(notes.on(List.of(UUID.randomUUID()), teo.id())).isEmpty();
+        assertThat(notes.about(List.of(UUID.randomUUID()), teo.id())).isEmpty();
         assertThat(notes.find(ours, wanda.id()).orElseThrow())
                 .matches(note -> note.writer().equals("Teo"))
                 .matches(note -> note.project().equals(house.project));

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.files.Sha256;
+import app.clearpane.core.people.Actor;
 import app.clearpane.store.AHouse;
 import app.clearpane.store.FreshDatabase;
 import app.clearpane.store.exposure.Items;
@@ -35,7 +36,7 @@ class HouseBackupTest {
                         item,
                         vault.store(new ByteArrayInputStream(text.getBytes(StandardCharsets.UTF_8)), 1_000),
                         "text/plain",
-                        "Teo");
+                        Actor.kept("Teo"));
     }
 
     @Test

@@ -3,13 +3,14 @@ package app.clearpane.store.clearance;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.clearpane.core.clearance.Condition;
+import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.files.Sha256;
+import app.clearpane.core.people.Actor;
 import app.clearpane.store.AHouse;
 import app.clearpane.store.FreshDatabase;
 import app.clearpane.store.deliverable.Deliverables;
-import app.clearpane.store.deliverable.VersionRow;
 import java.util.List;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
@@ -23,7 +24,7 @@ class ChecklistsTest {
     private final VersionId second = version(2);
 
     private VersionId version(int number) {
-        VersionRow version = new VersionRow(
+        Version version = new Version(
                 new VersionId(UUID.randomUUID()),
                 map,
                 null,
@@ -32,7 +33,7 @@ class ChecklistsTest {
                 "application/pdf",
                 9,
                 "",
-                "Teo",
+                Actor.kept("Teo"),
                 AHouse.NOW.plusSeconds(number),
                 null);
         new Deliverables(house.db).addVersion(version);
@@ -40,7 +41,7 @@ class ChecklistsTest {
     }
 
     private List<Checklists.Line> lines(VersionId version) {
-        return checklists.of(List.of(map), List.of(version));
+        return checklists.linesOf(List.of(map), List.of(version));
     }
 
     private UUID line(String words) {
@@ -54,14 +55,15 @@ class ChecklistsTest {
     @Test
     void aTickIsForOneVersionAndMadeOnce() {
         checklists.set(map, List.of("Fonts", "Bleed"));
-        assertThat(checklists.tick(line("Fonts"), first, "Teo", AHouse.NOW)).isTrue();
-        assertThat(checklists.tick(line("Fonts"), first, "Ines", AHouse.NOW.plusSeconds(1)))
+        assertThat(checklists.tick(line("Fonts"), first, Actor.kept("Teo"), AHouse.NOW))
+                .isTrue();
+        assertThat(checklists.tick(line("Fonts"), first, Actor.kept("Ines"), AHouse.NOW.plusSeconds(1)))
                 .as("it is ticked")
                 .isFalse();
         assertThat(lines(first))
                 .extracting(Checklists.Line::words, Checklists.Line::by)
                 .containsExactly(
-                        org.assertj.core.groups.Tuple.tuple("Fonts", "Teo"),
+                        org.assertj.core.groups.Tuple.tuple("Fonts", Actor.kept("Teo")),
                         org.assertj.core.groups.Tuple.tuple("Bleed", null));
         assertThat(lines(second)).noneMatch(Checklists.Line::ticked);
         assertThat(checklists.untick(line("Fonts"), second)).isFalse();
@@ -73,8 +75,8 @@ class ChecklistsTest {
     @Test
     void linesThatStayKeepTheirTicksInTheirNewOrder() {
         checklists.set(map, List.of("Fonts", "Bleed", "Overprint"));
-        checklists.tick(line("Bleed"), first, "Teo", AHouse.NOW);
-        checklists.tick(line("Overprint"), first, "Teo", AHouse.NOW);
+        checklists.tick(line("Bleed"), first, Actor.kept("Teo"), AHouse.NOW);
+        checklists.tick(line("Overprint"), first, Actor.kept("Teo"), AHouse.NOW);
         checklists.set(map, List.of("Spelling", "Bleed", "Fonts"));
         assertThat(lines(first)).extracting(Checklists.Line::words).containsExactly("Spelling", "Bleed", "Fonts");
         assertThat(lines(first)).extracting(Checklists.Line::ticked).containsExactly(false, true, false);
@@ -89,11 +91,11 @@ class ChecklistsTest {
 
     @Test
     void aConditionIsWaivedOnceForOneVersion() {
-        Checklists.Waiver waiver =
-                new Checklists.Waiver(first, Condition.values()[0], "The printer waits", "Bastian", AHouse.NOW);
+        Checklists.Waiver waiver = new Checklists.Waiver(
+                first, Condition.values()[0], "The printer waits", Actor.kept("Bastian"), AHouse.NOW);
         assertThat(checklists.waive(waiver)).isTrue();
-        assertThat(checklists.waive(
-                        new Checklists.Waiver(first, Condition.values()[0], "Another reason", "Ines", AHouse.NOW)))
+        assertThat(checklists.waive(new Checklists.Waiver(
+                        first, Condition.values()[0], "Another reason", Actor.kept("Ines"), AHouse.NOW)))
                 .isFalse();
         assertThat(checklists.waivers(List.of(first, second))).containsExactly(waiver);
         assertThat(checklists.waivers(List.of(second))).isEmpty();

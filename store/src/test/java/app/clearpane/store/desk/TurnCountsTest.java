@@ -4,28 +4,30 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.deliverable.RoundId;
+import app.clearpane.core.deliverable.Rule;
+import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.files.Sha256;
 import app.clearpane.core.markup.Clash;
 import app.clearpane.core.markup.Intent;
+import app.clearpane.core.markup.Mark;
 import app.clearpane.core.markup.MarkupId;
 import app.clearpane.core.markup.MarkupProgress;
 import app.clearpane.core.markup.Place;
+import app.clearpane.core.people.Actor;
 import app.clearpane.core.signoff.Outcome;
-import app.clearpane.core.signoff.Rule;
+import app.clearpane.core.signoff.Round;
 import app.clearpane.core.turns.Turn;
 import app.clearpane.core.turns.TurnEvent;
 import app.clearpane.core.turns.TurnLedger;
+import app.clearpane.core.turns.TurnTally;
 import app.clearpane.store.AHouse;
 import app.clearpane.store.FreshDatabase;
 import app.clearpane.store.clearance.Releases;
 import app.clearpane.store.deliverable.Deliverables;
-import app.clearpane.store.deliverable.Round;
-import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.store.markup.ClashTurns;
-import app.clearpane.store.markup.MarkupRow;
 import app.clearpane.store.markup.Markups;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -59,7 +61,7 @@ class TurnCountsTest {
         private final List<TurnLedger.Event> events = new ArrayList<>();
         private Instant now = AHouse.NOW;
         private int versions;
-        private @Nullable VersionRow current;
+        private @Nullable Version current;
         private @Nullable RoundId round;
         private @Nullable UUID release;
 
@@ -92,7 +94,7 @@ class TurnCountsTest {
                 now = now.plusSeconds(1);
             }
             versions++;
-            VersionRow draft = new VersionRow(
+            Version draft = new Version(
                     new VersionId(UUID.randomUUID()),
                     id,
                     null,
@@ -101,7 +103,7 @@ class TurnCountsTest {
                     "application/pdf",
                     9,
                     "",
-                    "Teo",
+                    Actor.kept("Teo"),
                     now,
                     null);
             deliverables.addVersion(draft);
@@ -123,7 +125,7 @@ class TurnCountsTest {
 
         private void close() {
             if (round != null) {
-                deliverables.close(round, Outcome.SIGNED, "the last decision", null, now);
+                deliverables.close(round, Outcome.SIGNED, Actor.kept("the last decision"), null, now);
                 round = null;
                 happened(TurnEvent.ROUND_CLOSED);
             }
@@ -132,7 +134,7 @@ class TurnCountsTest {
         private MarkupId mark() {
             MarkupId mark = new MarkupId(UUID.randomUUID());
             VersionId version = current == null ? new VersionId(UUID.randomUUID()) : current.id();
-            markups.add(new MarkupRow(
+            markups.add(new Mark(
                     mark,
                     version,
                     versions,
@@ -144,7 +146,7 @@ class TurnCountsTest {
                     MarkupProgress.OPEN,
                     "as it is",
                     null,
-                    new MarkupRow.Author("Jasper", jasper, null),
+                    new Mark.Author("Jasper", jasper, null),
                     null,
                     null,
                     1,
@@ -184,14 +186,24 @@ class TurnCountsTest {
             if (current != null && round == null && release == null) {
                 release = UUID.randomUUID();
                 releases.add(new Releases.Release(
-                        release, id, current.id(), now, "Ines", null, null, null, null, Optional.empty(), null));
+                        release,
+                        id,
+                        current.id(),
+                        now,
+                        Actor.kept("Ines"),
+                        null,
+                        null,
+                        null,
+                        null,
+                        Optional.empty(),
+                        null));
                 happened(TurnEvent.RELEASED);
             }
         }
 
         private void recall() {
             if (release != null) {
-                releases.recall(release, new Releases.Recall(now, "Ines", "the wrong paper"));
+                releases.recall(release, new Releases.Recall(now, Actor.kept("Ines"), "the wrong paper"));
                 release = null;
                 happened(TurnEvent.RECALLED);
             }
@@ -212,7 +224,7 @@ class TurnCountsTest {
             }
             held.merge(new TurnLedger(AHouse.NOW, history.events).holder(), 1, Integer::sum);
         }
-        TurnCounts.Counts counted = new TurnCounts(house.db).of(house.project, LocalDate.of(2027, 3, 24));
+        TurnTally counted = new TurnCounts(house.db).ofProject(house.project, LocalDate.of(2027, 3, 24));
         assertThat(Map.of(Turn.OURS, counted.ours(), Turn.CLIENTS, counted.clients(), Turn.NOBODYS, counted.nobodys()))
                 .isEqualTo(Map.of(
                         Turn.OURS,

@@ -5,13 +5,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.clearpane.core.exposure.Aperture;
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.PaneId;
-import app.clearpane.core.exposure.SeatId;
 import app.clearpane.core.exposure.SeatRole;
 import app.clearpane.core.files.Sha256;
+import app.clearpane.core.people.Actor;
+import app.clearpane.core.people.SeatId;
 import app.clearpane.store.AHouse;
 import app.clearpane.store.FreshDatabase;
-import app.clearpane.store.exposure.clientside.Viewer;
-import app.clearpane.store.exposure.clientside.Viewers;
+import app.clearpane.store.exposure.client.Viewer;
+import app.clearpane.store.exposure.client.Viewers;
 import java.time.Instant;
 import java.util.Optional;
 import java.util.UUID;
@@ -29,7 +30,8 @@ class LinkSeatsTest {
     private SeatId link(boolean mayMark, @Nullable Instant expires) {
         SeatId id = new SeatId(UUID.randomUUID());
         return links.add(
-                new LinkSeats.Link(id, board, "Printers", mayMark, false, expires, null, "Ines", AHouse.NOW, 0, null),
+                new LinkSeats.Link(
+                        id, board, "Printers", mayMark, false, expires, null, Actor.kept("Ines"), AHouse.NOW, 0, null),
                 Sha256.ofText(id.toString()),
                 null);
     }
@@ -93,10 +95,10 @@ class LinkSeatsTest {
                 .isEmpty();
         assertThat(viewers.byLink(board, Sha256.ofText("another"), Optional.empty(), AHouse.NOW))
                 .isPresent();
-        assertThat(links.at(Sha256.ofText(taken.toString())))
+        assertThat(links.findByKey(Sha256.ofText(taken.toString())))
                 .as("the key before")
                 .isEmpty();
-        assertThat(links.at(Sha256.ofText("another"))).isPresent();
+        assertThat(links.findByKey(Sha256.ofText("another"))).isPresent();
     }
 
     @Test

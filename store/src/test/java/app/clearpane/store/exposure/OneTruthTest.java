@@ -3,8 +3,11 @@ package app.clearpane.store.exposure;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
 
+import app.clearpane.core.agency.Contact;
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.deliverable.RoundId;
+import app.clearpane.core.deliverable.Rule;
+import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.exposure.Aperture;
 import app.clearpane.core.exposure.ContentKind;
@@ -14,43 +17,41 @@ import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.exposure.Pane;
 import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.exposure.Seat;
-import app.clearpane.core.exposure.SeatId;
 import app.clearpane.core.exposure.SeatRole;
 import app.clearpane.core.exposure.SeatState;
 import app.clearpane.core.exposure.Setting;
 import app.clearpane.core.exposure.Showing;
 import app.clearpane.core.exposure.Visibility;
+import app.clearpane.core.files.ProjectFile;
 import app.clearpane.core.files.Sha256;
+import app.clearpane.core.people.Actor;
+import app.clearpane.core.people.SeatId;
 import app.clearpane.core.plan.Due;
+import app.clearpane.core.plan.PlannedTask;
 import app.clearpane.core.plan.Side;
 import app.clearpane.core.plan.Stage;
 import app.clearpane.core.plan.Task;
+import app.clearpane.core.project.Concern;
+import app.clearpane.core.project.Milestone;
 import app.clearpane.core.project.ProjectId;
-import app.clearpane.core.signoff.Rule;
+import app.clearpane.core.signoff.Round;
 import app.clearpane.store.AHouse;
 import app.clearpane.store.FreshDatabase;
-import app.clearpane.store.agency.Contact;
 import app.clearpane.store.agency.People;
 import app.clearpane.store.deliverable.Deliverables;
-import app.clearpane.store.deliverable.Round;
-import app.clearpane.store.deliverable.VersionRow;
-import app.clearpane.store.deliverable.clientside.VisibleDeliverables;
-import app.clearpane.store.exposure.clientside.Viewer;
-import app.clearpane.store.exposure.clientside.Viewers;
-import app.clearpane.store.files.FileRow;
+import app.clearpane.store.deliverable.client.VisibleDeliverables;
+import app.clearpane.store.exposure.client.Viewer;
+import app.clearpane.store.exposure.client.Viewers;
 import app.clearpane.store.files.ProjectFiles;
 import app.clearpane.store.files.Vault;
-import app.clearpane.store.files.clientside.VisibleFiles;
+import app.clearpane.store.files.client.VisibleFiles;
 import app.clearpane.store.plan.Agreements;
-import app.clearpane.store.plan.PlannedTask;
 import app.clearpane.store.plan.Tasks;
-import app.clearpane.store.plan.clientside.VisibleTasks;
-import app.clearpane.store.project.Concern;
+import app.clearpane.store.plan.client.VisibleTasks;
 import app.clearpane.store.project.Concerns;
-import app.clearpane.store.project.Milestone;
 import app.clearpane.store.project.Projects;
-import app.clearpane.store.project.clientside.VisibleConcerns;
-import app.clearpane.store.project.clientside.VisibleDates;
+import app.clearpane.store.project.client.VisibleConcerns;
+import app.clearpane.store.project.client.VisibleDates;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -87,9 +88,10 @@ class OneTruthTest {
         for (ContentKind kind : ContentKind.values()) {
             if (random.nextBoolean()) {
                 new AgencyApertures(house.db)
-                        .setCeiling(kind, Aperture.values()[random.nextInt(4)], "Bastian", AHouse.NOW);
+                        .setCeiling(kind, Aperture.values()[random.nextInt(4)], Actor.kept("Bastian"), AHouse.NOW);
                 new AgencyApertures(house.db)
-                        .setStartingPoint(kind, Aperture.values()[random.nextInt(4)], "Bastian", AHouse.NOW);
+                        .setStartingPoint(
+                                kind, Aperture.values()[random.nextInt(4)], Actor.kept("Bastian"), AHouse.NOW);
                 new AgencyApertures(house.db).setCeilingFolders(kind, names(random, kind));
                 new AgencyApertures(house.db).setStartingFolders(kind, names(random, kind));
             }
@@ -102,8 +104,8 @@ class OneTruthTest {
         int compared = 0;
         for (Pane pane : panes.withSettings(house.project)) {
             for (Contact contact : contacts) {
-                Optional<Seat> seat = seats.at(pane.id(), contact.id()).map(SeatRow::seat);
-                compared += compare(pane, seat, contact, viewers.at(pane.id(), contact.id(), AHouse.NOW), pane);
+                Optional<Seat> seat = seats.seatOf(pane.id(), contact.id()).map(SeatRow::seat);
+                compared += compare(pane, seat, contact, viewers.viewerAt(pane.id(), contact.id(), AHouse.NOW), pane);
                 if (seat.isPresent()
                         && seat.get().state() == SeatState.ACCEPTED
                         && pane.publishedAt().isPresent()) {
@@ -169,7 +171,7 @@ class OneTruthTest {
     private Map<ContactId, Set<ItemId>> seenBy(List<Contact> contacts) {
         return contacts.stream()
                 .collect(Collectors.toMap(Contact::id, contact -> panes.withSettings(house.project).stream()
-                        .flatMap(pane -> viewers.at(pane.id(), contact.id(), AHouse.NOW).stream())
+                        .flatMap(pane -> viewers.viewerAt(pane.id(), contact.id(), AHouse.NOW).stream())
                         .flatMap(viewer ->
                                 Arrays.stream(ContentKind.values()).flatMap(kind -> rows(viewer, kind).stream()))
                         .collect(Collectors.toSet())));
@@ -211,7 +213,7 @@ class OneTruthTest {
     private void unionOfSeats(Contact contact) {
         List<Pane> all = panes.withSettings(house.project);
         List<Viewer> ways = all.stream()
-                .flatMap(pane -> viewers.at(pane.id(), contact.id(), AHouse.NOW).stream())
+                .flatMap(pane -> viewers.viewerAt(pane.id(), contact.id(), AHouse.NOW).stream())
                 .toList();
         for (ContentKind kind : Arrays.stream(ContentKind.values())
                 .filter(ContentKind::pickable)
@@ -221,7 +223,7 @@ class OneTruthTest {
                     .filter(item -> all.stream().anyMatch(pane -> Visibility.decide(
                                     item,
                                     pane,
-                                    seats.at(pane.id(), contact.id()).map(SeatRow::seat),
+                                    seats.seatOf(pane.id(), contact.id()).map(SeatRow::seat),
                                     AHouse.NOW)
                             .visible()))
                     .map(Item::id)
@@ -231,7 +233,7 @@ class OneTruthTest {
                     .isFalse();
             for (Viewer in : ways) {
                 Stream<Viewer> others = viewers.others(in, AHouse.NOW).stream()
-                        .flatMap(other -> viewers.at(other.id(), contact.id(), AHouse.NOW).stream());
+                        .flatMap(other -> viewers.viewerAt(other.id(), contact.id(), AHouse.NOW).stream());
                 assertThat(Stream.concat(Stream.of(in), others)
                                 .flatMap(viewer -> rows(viewer, kind).stream())
                                 .collect(Collectors.toSet()))
@@ -279,7 +281,8 @@ class OneTruthTest {
                 new VisibleTasks(house.db)
                         .all(viewer).stream().map(VisibleTasks.Row::id).collect(Collectors.toSet());
             case FILES ->
-                new VisibleFiles(house.db).all(viewer).stream().map(FileRow::id).collect(Collectors.toSet());
+                new VisibleFiles(house.db)
+                        .all(viewer).stream().map(ProjectFile::id).collect(Collectors.toSet());
             case DELIVERABLES ->
                 new VisibleDeliverables(house.db)
                         .all(viewer).stream().map(VisibleDeliverables.Row::id).collect(Collectors.toSet());
@@ -358,7 +361,8 @@ class OneTruthTest {
 
     private ItemId file(Optional<ItemId> parent) {
         ItemId item = items.add(house.project, ContentKind.FILES, "file", parent, AHouse.NOW);
-        new ProjectFiles(house.db).addFile(item, new Vault.Stored(Sha256.ofText("x"), 1), "text/plain", "Teo");
+        new ProjectFiles(house.db)
+                .addFile(item, new Vault.Stored(Sha256.ofText("x"), 1), "text/plain", Actor.kept("Teo"));
         return item;
     }
 
@@ -425,7 +429,7 @@ class OneTruthTest {
         ItemId item = house.deliverable("deliverable", pane);
         if (random.nextBoolean()) {
             Deliverables deliverables = new Deliverables(house.db);
-            VersionRow version = new VersionRow(
+            Version version = new Version(
                     new VersionId(UUID.randomUUID()),
                     item,
                     null,
@@ -434,7 +438,7 @@ class OneTruthTest {
                     "application/pdf",
                     1,
                     "",
-                    "Teo",
+                    Actor.kept("Teo"),
                     AHouse.NOW,
                     null);
             deliverables.addVersion(version);
@@ -484,12 +488,12 @@ class OneTruthTest {
     private void mark(Random random, PaneId pane, List<ItemId> everything) {
         for (ItemId item : everything) {
             switch (random.nextInt(7)) {
-                case 0, 1 -> panes.setShowing(pane, item, new Setting(Showing.SHOWN, "Teo", AHouse.NOW));
-                case 2 -> panes.setShowing(pane, item, new Setting(Showing.HELD_BACK, "Teo", AHouse.NOW));
-                case 3 -> panes.unset(pane, item, "Teo", AHouse.NOW);
+                case 0, 1 -> panes.setShowing(pane, item, new Setting(Showing.SHOWN, Actor.kept("Teo"), AHouse.NOW));
+                case 2 -> panes.setShowing(pane, item, new Setting(Showing.HELD_BACK, Actor.kept("Teo"), AHouse.NOW));
+                case 3 -> panes.unset(pane, item, Actor.kept("Teo"), AHouse.NOW);
                 case 4 -> {
                     if (random.nextInt(5) == 0) {
-                        panes.holdBackEverywhere(item, "Teo", AHouse.NOW);
+                        panes.holdBackEverywhere(item, Actor.kept("Teo"), AHouse.NOW);
                     }
                 }
                 default -> {

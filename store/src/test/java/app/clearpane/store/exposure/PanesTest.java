@@ -11,6 +11,7 @@ import app.clearpane.core.exposure.Pane;
 import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.exposure.Setting;
 import app.clearpane.core.exposure.Showing;
+import app.clearpane.core.people.Actor;
 import app.clearpane.store.AHouse;
 import app.clearpane.store.FreshDatabase;
 import app.clearpane.store.Stale;
@@ -47,7 +48,7 @@ class PanesTest {
     }
 
     private void startingPoint(Aperture aperture) {
-        agency.setStartingPoint(ContentKind.FILES, aperture, "Bastian", AHouse.NOW);
+        agency.setStartingPoint(ContentKind.FILES, aperture, Actor.kept("Bastian"), AHouse.NOW);
     }
 
     @Test
@@ -66,7 +67,7 @@ class PanesTest {
         house.db.transaction(inside -> {
             Panes there = new Panes(inside.dsl());
             assertThat(there.isHeldBackEverywhere(file)).isFalse();
-            there.holdBackEverywhere(file, "Bastian", AHouse.NOW);
+            there.holdBackEverywhere(file, Actor.kept("Bastian"), AHouse.NOW);
             assertThat(there.isHeldBackEverywhere(file)).isTrue();
             there.letGo(file);
             assertThat(there.isHeldBackEverywhere(file)).isFalse();
@@ -112,10 +113,10 @@ class PanesTest {
         ItemId file = new Items(house.db, AHouse::today)
                 .add(house.project, ContentKind.FILES, "Map.pdf", java.util.Optional.empty(), AHouse.NOW);
         panes.setAperture(board, ContentKind.FILES, Aperture.PICKED);
-        panes.setShowing(board, file, new Setting(Showing.SHOWN, "Teo", AHouse.NOW));
+        panes.setShowing(board, file, new Setting(Showing.SHOWN, Actor.kept("Teo"), AHouse.NOW));
         publish();
         panes.setAperture(board, ContentKind.FILES, Aperture.OPEN);
-        panes.setShowing(board, file, new Setting(Showing.HELD_BACK, "Teo", AHouse.NOW));
+        panes.setShowing(board, file, new Setting(Showing.HELD_BACK, Actor.kept("Teo"), AHouse.NOW));
         panes.follow(board);
         panes.discard(panes.find(board).orElseThrow());
         assertThat(now().pending()).isEqualTo(now().published());
@@ -144,8 +145,8 @@ class PanesTest {
     void ceilingsAreReadWithThePanesAndCountWhoIsAboveThem() {
         panes.setAperture(board, ContentKind.FILES, Aperture.OPEN);
         publish();
-        agency.setCeiling(ContentKind.FILES, Aperture.PICKED, "Bastian", AHouse.NOW);
-        agency.setCeiling(ContentKind.FILES, Aperture.CLOSED, "Bastian", AHouse.NOW);
+        agency.setCeiling(ContentKind.FILES, Aperture.PICKED, Actor.kept("Bastian"), AHouse.NOW);
+        agency.setCeiling(ContentKind.FILES, Aperture.CLOSED, Actor.kept("Bastian"), AHouse.NOW);
         assertThat(now().ceilings().of(ContentKind.FILES)).isEqualTo(Aperture.CLOSED);
         assertThat(now().ceilings().of(ContentKind.DATES)).isEqualTo(Aperture.OPEN);
         assertThat(agency.startingPoint().of(ContentKind.FILES))
@@ -180,15 +181,16 @@ class PanesTest {
 
     @Test
     void whatArrivesShownIsSeenAtOnceAndOnlyWhereItWasSetSo() {
-        panes.setArrivals(board, ContentKind.FILES, true, "Ines", AHouse.NOW);
-        panes.setArrivals(board, ContentKind.FILES, true, "Ines", AHouse.NOW);
-        assertThat(arrivals()).containsExactly(new Panes.Arrivals(board, ContentKind.FILES, "Ines", AHouse.NOW));
+        panes.setArrivals(board, ContentKind.FILES, true, Actor.kept("Ines"), AHouse.NOW);
+        panes.setArrivals(board, ContentKind.FILES, true, Actor.kept("Ines"), AHouse.NOW);
+        assertThat(arrivals())
+                .containsExactly(new Panes.Arrivals(board, ContentKind.FILES, Actor.kept("Ines"), AHouse.NOW));
         ItemId item = new Items(house.db, AHouse::today)
                 .add(house.project, ContentKind.FILES, "Map.pdf", Optional.empty(), AHouse.NOW);
-        panes.arriveShown(board, item, "Ines", AHouse.NOW);
+        panes.arriveShown(board, item, Actor.kept("Ines"), AHouse.NOW);
         assertThat(now().published().settings().get(item).showing()).isEqualTo(Showing.SHOWN);
         assertThat(now().pending().settings().get(item).showing()).isEqualTo(Showing.SHOWN);
-        panes.setArrivals(board, ContentKind.FILES, false, "Ines", AHouse.NOW);
+        panes.setArrivals(board, ContentKind.FILES, false, Actor.kept("Ines"), AHouse.NOW);
         assertThat(arrivals()).isEmpty();
     }
 
@@ -198,8 +200,8 @@ class PanesTest {
                 .add(house.project, ContentKind.FILES, "Map.pdf", Optional.empty(), AHouse.NOW);
         panes.setAperture(board, ContentKind.FILES, Aperture.FILTERED);
         panes.setFilters(board, ContentKind.FILES, Set.of("Artwork"));
-        panes.setArrivals(board, ContentKind.DATES, true, "Ines", AHouse.NOW);
-        panes.setShowing(board, item, new Setting(Showing.HELD_BACK, "Teo", AHouse.NOW));
+        panes.setArrivals(board, ContentKind.DATES, true, Actor.kept("Ines"), AHouse.NOW);
+        panes.setShowing(board, item, new Setting(Showing.HELD_BACK, Actor.kept("Teo"), AHouse.NOW));
         panes.setSections(board, List.of(new Section(ContentKind.FILES, 0, "Drawings", "To build from.", false)));
         publish();
         PaneId copy = panes.copy(board, house.project, "Fabricators", AHouse.NOW);
@@ -222,12 +224,12 @@ class PanesTest {
                 .mapToObj(i -> new Items(house.db, AHouse::today)
                         .add(house.project, ContentKind.FILES, "File " + i, Optional.empty(), AHouse.NOW))
                 .toList();
-        panes.setShowings(board, many.subList(0, 700), Showing.SHOWN, "Ines", AHouse.NOW);
-        panes.setShowings(board, many, Showing.HELD_BACK, "Ines", AHouse.NOW);
+        panes.setShowings(board, many.subList(0, 700), Showing.SHOWN, Actor.kept("Ines"), AHouse.NOW);
+        panes.setShowings(board, many, Showing.HELD_BACK, Actor.kept("Ines"), AHouse.NOW);
         assertThat(now().pending().settings())
                 .hasSize(1_200)
                 .allSatisfy((item, setting) -> assertThat(setting.showing()).isEqualTo(Showing.HELD_BACK));
-        panes.setShowings(board, many, Showing.UNSET, "Ines", AHouse.NOW);
+        panes.setShowings(board, many, Showing.UNSET, Actor.kept("Ines"), AHouse.NOW);
         assertThat(now().pending().settings()).isEmpty();
     }
 }

@@ -3,16 +3,16 @@ package app.clearpane.store.exposure;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 
+import app.clearpane.core.agency.Contact;
 import app.clearpane.core.exposure.PaneId;
-import app.clearpane.core.exposure.SeatId;
 import app.clearpane.core.exposure.SeatRole;
 import app.clearpane.core.exposure.SeatState;
+import app.clearpane.core.people.SeatId;
 import app.clearpane.store.AHouse;
 import app.clearpane.store.FreshDatabase;
 import app.clearpane.store.Stale;
-import app.clearpane.store.agency.Contact;
-import app.clearpane.store.exposure.clientside.Viewer;
-import app.clearpane.store.exposure.clientside.Viewers;
+import app.clearpane.store.exposure.client.Viewer;
+import app.clearpane.store.exposure.client.Viewers;
 import org.junit.jupiter.api.Test;
 
 /** A seat from giving to ending, and the door that opens by it. */
@@ -39,7 +39,7 @@ class SeatsTest {
     @Test
     void beingAContactOpensNothing() {
         panes.publish(panes.find(board).orElseThrow(), AHouse.NOW);
-        assertThat(viewers.at(board, jasper.id(), AHouse.NOW)).isEmpty();
+        assertThat(viewers.viewerAt(board, jasper.id(), AHouse.NOW)).isEmpty();
     }
 
     @Test
@@ -57,16 +57,17 @@ class SeatsTest {
     @Test
     void theDoorOpensOnceThePaneIsPublishedAndClosesOnItsLastInstant() {
         comeIn(jasper);
-        assertThat(viewers.at(board, jasper.id(), AHouse.NOW)).isEmpty();
+        assertThat(viewers.viewerAt(board, jasper.id(), AHouse.NOW)).isEmpty();
         panes.publish(panes.find(board).orElseThrow(), AHouse.NOW);
-        assertThat(viewers.at(board, jasper.id(), AHouse.NOW))
+        assertThat(viewers.viewerAt(board, jasper.id(), AHouse.NOW))
                 .get()
                 .extracting(Viewer::role)
                 .isEqualTo(SeatRole.SIGNATORY);
         Panes.Row row = panes.find(board).orElseThrow();
         panes.change(row.open(null, AHouse.NOW));
-        assertThat(viewers.at(board, jasper.id(), AHouse.NOW)).isEmpty();
-        assertThat(viewers.at(board, jasper.id(), AHouse.NOW.minusSeconds(1))).isPresent();
+        assertThat(viewers.viewerAt(board, jasper.id(), AHouse.NOW)).isEmpty();
+        assertThat(viewers.viewerAt(board, jasper.id(), AHouse.NOW.minusSeconds(1)))
+                .isPresent();
     }
 
     @Test
@@ -74,9 +75,9 @@ class SeatsTest {
         SeatId id = comeIn(jasper);
         panes.publish(panes.find(board).orElseThrow(), AHouse.NOW);
         seats.end(seat(id), AHouse.NOW);
-        assertThat(viewers.at(board, jasper.id(), AHouse.NOW)).isEmpty();
+        assertThat(viewers.viewerAt(board, jasper.id(), AHouse.NOW)).isEmpty();
         assertThat(viewers.lookingThrough(id, Viewer.Sight.NOW, AHouse.NOW)).isEmpty();
-        assertThat(seats.of(board)).isEmpty();
+        assertThat(seats.ofPane(board)).isEmpty();
         assertThat(seats.give(board, jasper.id(), SeatRole.READER, AHouse.NOW))
                 .as("one seat for one contact")
                 .isEqualTo(id);
@@ -89,7 +90,7 @@ class SeatsTest {
         SeatId second = seats.give(board, ottoline.id(), SeatRole.READER, AHouse.NOW);
         seats.makeLeadVoice(seat(first));
         seats.makeLeadVoice(seat(second));
-        assertThat(seats.of(board))
+        assertThat(seats.ofPane(board))
                 .filteredOn(SeatRow::leadVoice)
                 .extracting(SeatRow::id)
                 .containsExactly(second);

@@ -4,12 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.exposure.PaneId;
-import app.clearpane.core.exposure.SeatId;
 import app.clearpane.core.exposure.SeatRole;
+import app.clearpane.core.people.SeatId;
 import app.clearpane.store.AHouse;
 import app.clearpane.store.FreshDatabase;
-import app.clearpane.store.Writes;
-import app.clearpane.store.exposure.clientside.Visits;
+import app.clearpane.store.WriteCounter;
+import app.clearpane.store.exposure.client.Visits;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
@@ -18,7 +18,7 @@ import org.junit.jupiter.api.Test;
 /** Who saw what, and what is new to them. */
 class VisitsTest {
     private final AHouse house = new AHouse(FreshDatabase.inMemory());
-    private final Visits visits = new Visits(house.db, new Writes(Runnable::run));
+    private final Visits visits = new Visits(house.db, new WriteCounter(Runnable::run));
     private final Sightings sightings = new Sightings(house.db);
     private final PaneId board = house.pane("The board");
     private final SeatId jasper =
@@ -77,7 +77,7 @@ class VisitsTest {
                 new Visits.Look(map, jasper, after(3), true, false),
                 new Visits.Look(map, jasper, after(4), false, true),
                 new Visits.Look(map, jasper, after(9), false, true)));
-        assertThat(sightings.of(map))
+        assertThat(sightings.ofItem(map))
                 .containsExactly(new Sightings.Sighting(map, jasper, AHouse.NOW, after(9), after(3), 2, after(9)));
         assertThat(sightings.ofProject(house.project)).hasSize(1);
     }

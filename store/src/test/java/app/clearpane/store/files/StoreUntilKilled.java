@@ -1,11 +1,12 @@
 package app.clearpane.store.files;
 
+import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.people.Actor;
 import app.clearpane.store.AHouse;
 import app.clearpane.store.FreshDatabase;
 import app.clearpane.store.deliverable.Deliverables;
-import app.clearpane.store.deliverable.VersionRow;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -30,7 +31,7 @@ final class StoreUntilKilled {
                     new ByteArrayInputStream(
                             ("version " + i + " of " + stopAt).repeat(20_000).getBytes(StandardCharsets.UTF_8)),
                     Long.MAX_VALUE);
-            deliverables.addVersion(new VersionRow(
+            deliverables.addVersion(new Version(
                     new VersionId(UUID.randomUUID()),
                     deliverable,
                     null,
@@ -39,7 +40,7 @@ final class StoreUntilKilled {
                     "application/pdf",
                     file.size(),
                     "",
-                    "Teo",
+                    Actor.kept("Teo"),
                     AHouse.NOW,
                     null));
             reached("NAMED", stopAt, stored[0] >= before);

@@ -4,19 +4,21 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.clearpane.core.agency.ContactId;
+import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.files.Sha256;
 import app.clearpane.core.markup.Intent;
+import app.clearpane.core.markup.Mark;
 import app.clearpane.core.markup.MarkupId;
 import app.clearpane.core.markup.MarkupProgress;
 import app.clearpane.core.markup.Place;
+import app.clearpane.core.people.Actor;
 import app.clearpane.store.AHouse;
 import app.clearpane.store.FreshDatabase;
 import app.clearpane.store.Stale;
 import app.clearpane.store.deliverable.Deliverables;
-import app.clearpane.store.deliverable.VersionRow;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
@@ -39,7 +41,7 @@ class MarkupsTest {
 
     private VersionId version(int number) {
         Deliverables deliverables = new Deliverables(house.db);
-        VersionRow draft = new VersionRow(
+        Version draft = new Version(
                 new VersionId(UUID.randomUUID()),
                 map,
                 null,
@@ -48,7 +50,7 @@ class MarkupsTest {
                 "application/pdf",
                 9,
                 "",
-                "Teo",
+                Actor.kept("Teo"),
                 AHouse.NOW.plusSeconds(number),
                 null);
         deliverables.addVersion(draft);
@@ -56,10 +58,10 @@ class MarkupsTest {
         return draft.id();
     }
 
-    private MarkupRow kept(Place place, boolean forTeam, MarkupRow.With with) {
+    private Mark kept(Place place, boolean forTeam, Mark.With with) {
         @Nullable Integer number = forTeam ? null : markups.nextNumber(version, pane);
         @Nullable Integer letter = forTeam ? markups.nextTeamNumber(version, pane) : null;
-        MarkupRow mark = new MarkupRow(
+        Mark mark = new Mark(
                 new MarkupId(UUID.randomUUID()),
                 version,
                 1,
@@ -71,32 +73,32 @@ class MarkupsTest {
                 MarkupProgress.OPEN,
                 "Larger, please.",
                 null,
-                new MarkupRow.Author("Jasper", jasper, null),
+                new Mark.Author("Jasper", jasper, null),
                 null,
                 null,
                 1,
-                AHouse.NOW.plusSeconds(markups.of(map).size()),
+                AHouse.NOW.plusSeconds(markups.marksOf(map).size()),
                 List.of(),
                 List.of(),
-                new MarkupRow.Beside(with, null, null, null));
+                new Mark.Beside(with, null, null, null));
         markups.add(mark);
         return mark;
     }
 
-    private MarkupRow kept() {
-        return kept(new Place.Point(1, 0.5, 0.5), false, MarkupRow.With.NOTHING);
+    private Mark kept() {
+        return kept(new Place.Point(1, 0.5, 0.5), false, Mark.With.NOTHING);
     }
 
-    private MarkupRow now(MarkupRow mark) {
+    private Mark now(Mark mark) {
         return markups.find(mark.id()).orElseThrow();
     }
 
-    private MarkupRow.Answer answer(MarkupProgress.@Nullable Act act, String said, boolean teamOnly, int second) {
-        return new MarkupRow.Answer(
+    private Mark.Answer answer(MarkupProgress.@Nullable Act act, String said, boolean teamOnly, int second) {
+        return new Mark.Answer(
                 act == null ? null : act.name(),
                 said,
                 teamOnly,
-                new MarkupRow.Author("Jasper", jasper, null),
+                new Mark.Author("Jasper", jasper, null),
                 AHouse.NOW.plusSeconds(second));
     }
 
@@ -114,13 +116,13 @@ class MarkupsTest {
                             random.nextBoolean() ? Optional.empty() : Optional.of(shapeOnPicture(random, i))),
                     stretch(random)));
         }
-        List<MarkupRow> kept = places.stream()
-                .map(place -> kept(place, random.nextBoolean(), MarkupRow.With.NOTHING))
+        List<Mark> kept = places.stream()
+                .map(place -> kept(place, random.nextBoolean(), Mark.With.NOTHING))
                 .toList();
-        assertThat(markups.of(map))
+        assertThat(markups.marksOf(map))
                 .containsExactlyInAnyOrderElementsOf(kept)
                 .isEqualTo(markups.withoutThreads(map))
-                .isEqualTo(markups.of(house.project));
+                .isEqualTo(markups.marksOf(house.project));
     }
 
     private static Place shape(Random random, int kind) {
@@ -155,13 +157,13 @@ class MarkupsTest {
     @Test
     void marksForTheTeamAreCountedApart() {
         kept();
-        kept(new Place.Point(1, 0.1, 0.1), true, MarkupRow.With.NOTHING);
+        kept(new Place.Point(1, 0.1, 0.1), true, Mark.With.NOTHING);
         kept();
-        assertThat(markups.of(map))
+        assertThat(markups.marksOf(map))
                 .extracting(mark -> mark.label().toString())
                 .as("those that clients see first")
                 .containsExactly("1·1", "1·2", "1·a");
-        assertThat(markups.of(map)).extracting(MarkupRow::teamOnly).containsExactly(false, false, true);
+        assertThat(markups.marksOf(map)).extracting(Mark::teamOnly).containsExactly(false, false, true);
         assertThat(markups.nextNumber(version, pane)).isEqualTo(3);
         assertThat(markups.nextTeamNumber(version, pane)).isEqualTo(2);
         assertThat(markups.nextNumber(version, house.pane("Fabricators")))
@@ -171,55 +173,54 @@ class MarkupsTest {
 
     @Test
     void aThreadIsReadInItsOrderWithWhatCameWithIt() {
-        MarkupRow.Attachment sketch =
-                new MarkupRow.Attachment(UUID.randomUUID(), Sha256.ofText("sketch"), "sketch.jpg", "image/jpeg", 1_234);
-        MarkupRow.Reference called = new MarkupRow.Reference("@Jasper", null, null, jasper);
-        MarkupRow.Reference thing = new MarkupRow.Reference("#Visitor map", map, null, null);
-        MarkupRow mark =
-                kept(new Place.Point(1, 0.5, 0.5), false, new MarkupRow.With(List.of(sketch), List.of(called)));
-        MarkupRow.Attachment photo =
-                new MarkupRow.Attachment(UUID.randomUUID(), Sha256.ofText("photo"), "photo.png", "image/png", 99);
+        Mark.Attachment sketch =
+                new Mark.Attachment(UUID.randomUUID(), Sha256.ofText("sketch"), "sketch.jpg", "image/jpeg", 1_234);
+        Mark.Reference called = new Mark.Reference("@Jasper", null, null, jasper);
+        Mark.Reference thing = new Mark.Reference("#Visitor map", map, null, null);
+        Mark mark = kept(new Place.Point(1, 0.5, 0.5), false, new Mark.With(List.of(sketch), List.of(called)));
+        Mark.Attachment photo =
+                new Mark.Attachment(UUID.randomUUID(), Sha256.ofText("photo"), "photo.png", "image/png", 99);
         markups.answer(
                 mark.id(),
-                new MarkupRow.Answer(
+                new Mark.Answer(
                         null,
                         "first",
                         true,
-                        new MarkupRow.Author("Jasper", jasper, null),
+                        new Mark.Author("Jasper", jasper, null),
                         AHouse.NOW.plusSeconds(10),
-                        new MarkupRow.With(List.of(photo), List.of(thing, called))));
+                        new Mark.With(List.of(photo), List.of(thing, called))));
         markups.answer(mark.id(), answer(null, "second", false, 20));
-        MarkupRow read = now(mark);
-        assertThat(read.answers()).extracting(MarkupRow.Answer::said).containsExactly("first", "second");
+        Mark read = now(mark);
+        assertThat(read.answers()).extracting(Mark.Answer::said).containsExactly("first", "second");
         assertThat(read.beside().with()).isEqualTo(mark.beside().with());
-        assertThat(read.answers().get(0).with()).isEqualTo(new MarkupRow.With(List.of(photo), List.of(thing, called)));
-        assertThat(read.answers().get(1).with()).isEqualTo(MarkupRow.With.NOTHING);
+        assertThat(read.answers().get(0).with()).isEqualTo(new Mark.With(List.of(photo), List.of(thing, called)));
+        assertThat(read.answers().get(1).with()).isEqualTo(Mark.With.NOTHING);
         assertThat(markups.attachment(photo.id())).hasValue(photo);
         assertThat(markups.attachment(UUID.randomUUID())).isEmpty();
         assertThat(markups.withoutThreads(map)).singleElement().satisfies(alone -> {
             assertThat(alone.answers()).isEmpty();
-            assertThat(alone.beside().with()).isEqualTo(MarkupRow.With.NOTHING);
+            assertThat(alone.beside().with()).isEqualTo(Mark.With.NOTHING);
         });
     }
 
     @Test
     void whatItSaidBeforeIsKeptEachTime() {
-        MarkupRow mark = kept();
+        Mark mark = kept();
         Instant first = AHouse.NOW.plusSeconds(60);
         Instant second = AHouse.NOW.plusSeconds(120);
         markups.edit(
                 mark,
                 new Markups.Words("Smaller, please.", Intent.IDEA, "hall"),
-                List.of(new MarkupRow.Reference("@Jasper", null, null, jasper)),
+                List.of(new Mark.Reference("@Jasper", null, null, jasper)),
                 first);
         markups.edit(now(mark), new Markups.Words("As it is.", Intent.KEEP, null), List.of(), second);
-        MarkupRow read = now(mark);
+        Mark read = now(mark);
         assertThat(read.note()).isEqualTo("As it is.");
         assertThat(read.intent()).isEqualTo(Intent.KEEP);
         assertThat(read.earlier())
                 .containsExactly(
-                        new MarkupRow.Earlier("Larger, please.", Intent.CHANGE, null, first),
-                        new MarkupRow.Earlier("Smaller, please.", Intent.IDEA, "hall", second));
+                        new Mark.Earlier("Larger, please.", Intent.CHANGE, null, first),
+                        new Mark.Earlier("Smaller, please.", Intent.IDEA, "hall", second));
         assertThat(read.beside().with().references())
                 .as("whom it called before is not called any more")
                 .isEmpty();
@@ -228,8 +229,8 @@ class MarkupsTest {
 
     @Test
     void whoeverReadItBeforeAnotherChangedItChangesNothing() {
-        MarkupRow mark = kept();
-        MarkupRow other = kept();
+        Mark mark = kept();
+        Mark other = kept();
         markups.move(mark, MarkupProgress.TAKEN_ON, null);
         List<Runnable> late = List.of(
                 () -> markups.move(mark, MarkupProgress.WITHDRAWN, null),
@@ -241,52 +242,52 @@ class MarkupsTest {
         for (Runnable change : late) {
             assertThatThrownBy(change::run).isInstanceOf(Stale.class).hasMessageContaining("The mark");
         }
-        MarkupRow read = now(mark);
+        Mark read = now(mark);
         assertThat(read.progress()).isEqualTo(MarkupProgress.TAKEN_ON);
         assertThat(read.note()).isEqualTo("Larger, please.");
         assertThat(read.earlier()).isEmpty();
-        assertThat(read.beside()).isEqualTo(MarkupRow.Beside.NOTHING);
+        assertThat(read.beside()).isEqualTo(Mark.Beside.NOTHING);
         assertThat(read.revision()).isEqualTo(2);
     }
 
     @Test
     void thoseThatAskForTheSameGoTogetherUntilOneIsParted() {
-        MarkupRow first = kept();
-        MarkupRow second = kept();
-        MarkupRow third = kept();
+        Mark first = kept();
+        Mark second = kept();
+        Mark third = kept();
         kept();
         markups.join(second, first.id());
         markups.join(third, first.id());
-        for (MarkupRow one : List.of(first, second, third)) {
+        for (Mark one : List.of(first, second, third)) {
             assertThat(markups.group(now(one)))
-                    .extracting(MarkupRow::id)
+                    .extracting(Mark::id)
                     .containsExactly(first.id(), second.id(), third.id());
         }
         markups.join(now(second), null);
-        assertThat(markups.group(now(second))).extracting(MarkupRow::id).containsExactly(second.id());
-        assertThat(markups.group(now(first))).extracting(MarkupRow::id).containsExactly(first.id(), third.id());
+        assertThat(markups.group(now(second))).extracting(Mark::id).containsExactly(second.id());
+        assertThat(markups.group(now(first))).extracting(Mark::id).containsExactly(first.id(), third.id());
     }
 
     @Test
     void aConfirmationThatIsTakenBackLeavesItFixed() {
-        MarkupRow mark = kept();
+        Mark mark = kept();
         VersionId second = version(2);
         markups.move(mark, MarkupProgress.FIXED, second);
         markups.answer(mark.id(), answer(MarkupProgress.Act.FIX, "", false, 10));
         markups.answer(mark.id(), answer(MarkupProgress.Act.CONFIRM, "", false, 20));
         markups.move(now(mark), MarkupProgress.CONFIRMED, second);
         markups.unconfirm(now(mark), AHouse.NOW.plusSeconds(20));
-        MarkupRow read = now(mark);
+        Mark read = now(mark);
         assertThat(read.progress()).isEqualTo(MarkupProgress.FIXED);
         assertThat(read.fixedInNumber()).isEqualTo(2);
-        assertThat(read.answers()).extracting(MarkupRow.Answer::act).containsExactly("FIX");
+        assertThat(read.answers()).extracting(Mark.Answer::act).containsExactly("FIX");
     }
 
     @Test
     void whatWasMadeElsewhereIsKnownByItsOrigin() {
         kept();
         markups.bring(
-                new MarkupRow(
+                new Mark(
                         new MarkupId(UUID.randomUUID()),
                         version,
                         1,
@@ -298,7 +299,7 @@ class MarkupsTest {
                         MarkupProgress.OPEN,
                         "Which?",
                         null,
-                        new MarkupRow.Author("Somebody", null, null),
+                        new Mark.Author("Somebody", null, null),
                         null,
                         null,
                         1,

@@ -5,18 +5,20 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.exposure.PaneId;
-import app.clearpane.core.exposure.SeatId;
 import app.clearpane.core.exposure.SeatRole;
 import app.clearpane.core.files.Sha256;
+import app.clearpane.core.papers.Paper;
 import app.clearpane.core.papers.PaperId;
 import app.clearpane.core.papers.PaperKind;
 import app.clearpane.core.papers.PaperState;
+import app.clearpane.core.people.Actor;
+import app.clearpane.core.people.SeatId;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.AHouse;
 import app.clearpane.store.FreshDatabase;
 import app.clearpane.store.Stale;
-import app.clearpane.store.exposure.clientside.Viewer;
-import app.clearpane.store.papers.clientside.VisiblePapers;
+import app.clearpane.store.exposure.client.Viewer;
+import app.clearpane.store.papers.client.VisiblePapers;
 import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.Arrays;
@@ -51,7 +53,7 @@ class PapersTest {
                 "paper.pdf",
                 "application/pdf",
                 9,
-                "Ines",
+                Actor.kept("Ines"),
                 AHouse.NOW,
                 null,
                 null,
@@ -168,7 +170,7 @@ class PapersTest {
         papers.paid(paid, TODAY);
         papers.withdraw(withdrawn, new Paper.Withdrawal(AHouse.NOW, ""));
         assertThat(papers.withADay()).extracting(Paper::id).containsExactly(open);
-        assertThat(papers.of(house.project))
+        assertThat(papers.ofProject(house.project))
                 .extracting(Paper::id)
                 .containsExactlyInAnyOrder(draft, open, paid, withdrawn, noDay);
     }

@@ -8,10 +8,11 @@ import app.clearpane.core.agency.TeamMemberId;
 import app.clearpane.core.agency.TeamRole;
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
-import app.clearpane.core.exposure.SeatId;
 import app.clearpane.core.exposure.SeatRole;
 import app.clearpane.core.files.Sha256;
+import app.clearpane.core.people.SeatId;
 import app.clearpane.core.plan.Due;
+import app.clearpane.core.plan.PlannedTask;
 import app.clearpane.core.plan.Priority;
 import app.clearpane.core.plan.Side;
 import app.clearpane.core.plan.Stage;
@@ -90,7 +91,7 @@ class BesideTasksTest {
         time.stop(clock.id(), 25);
         time.stop(clock.id(), 99);
         assertThat(time.running(teo)).isEmpty();
-        assertThat(time.on(task)).singleElement().satisfies(entry -> assertThat(entry.minutes())
+        assertThat(time.entriesOf(task)).singleElement().satisfies(entry -> assertThat(entry.minutes())
                 .as("stopped once")
                 .isEqualTo(25));
     }
@@ -100,12 +101,12 @@ class BesideTasksTest {
         time.add(task, teo, 30, MONDAY, AHouse.NOW);
         time.add(task, rukmini, 60, MONDAY.plusDays(1), AHouse.NOW);
         time.add(task, teo, 45, MONDAY, AHouse.NOW.plusSeconds(1));
-        assertThat(time.on(task)).extracting(TimeSpent.Entry::minutes).containsExactly(60, 45, 30);
-        UUID rukminis = time.on(task).get(0).id();
+        assertThat(time.entriesOf(task)).extracting(TimeSpent.Entry::minutes).containsExactly(60, 45, 30);
+        UUID rukminis = time.entriesOf(task).get(0).id();
         time.remove(rukminis, teo);
-        assertThat(time.on(task)).as("another's").hasSize(3);
+        assertThat(time.entriesOf(task)).as("another's").hasSize(3);
         time.remove(rukminis, rukmini);
-        assertThat(time.on(task)).extracting(TimeSpent.Entry::minutes).containsExactly(45, 30);
+        assertThat(time.entriesOf(task)).extracting(TimeSpent.Entry::minutes).containsExactly(45, 30);
     }
 
     @Test
@@ -117,17 +118,17 @@ class BesideTasksTest {
         assertThat(steps.steps(house.project).of(Stage.UNDER_WAY)).containsExactly(draft, detail);
         assertThat(steps.steps(house.project).of(Stage.IN_CHECK)).containsExactly(proof);
         steps.put(task, detail);
-        assertThat(steps.ofProject(house.project).of(task, Stage.UNDER_WAY)).isEqualTo(detail);
-        assertThat(steps.ofProject(house.project).of(task, Stage.IN_CHECK))
+        assertThat(steps.ofProject(house.project).stepOf(task, Stage.UNDER_WAY)).isEqualTo(detail);
+        assertThat(steps.ofProject(house.project).stepOf(task, Stage.IN_CHECK))
                 .as("of another stage")
                 .isEqualTo(proof);
         Steps.Step renamed = new Steps.Step(detail.id(), "Details", Stage.UNDER_WAY);
         steps.set(house.project, new Steps(List.of(renamed, draft, proof)));
-        assertThat(steps.ofProject(house.project).of(task, Stage.UNDER_WAY))
+        assertThat(steps.ofProject(house.project).stepOf(task, Stage.UNDER_WAY))
                 .as("renamed, and moved ahead")
                 .isEqualTo(renamed);
         steps.set(house.project, new Steps(List.of(draft, proof)));
-        assertThat(steps.ofProject(house.project).of(task, Stage.UNDER_WAY))
+        assertThat(steps.ofProject(house.project).stepOf(task, Stage.UNDER_WAY))
                 .as("it is no more")
                 .isEqualTo(draft);
         assertThat(steps.ofProject(house.project).said()).isEmpty();
@@ -148,14 +149,14 @@ class BesideTasksTest {
         assertThat(feeds.fetched(Sha256.ofText("another"), AHouse.NOW)).isEmpty();
         assertThat(feeds.fetched(Sha256.ofText("own"), AHouse.NOW.plusSeconds(60)))
                 .hasValue(own);
-        assertThat(feeds.of(teo)).singleElement().satisfies(feed -> assertThat(feed.fetchedAt())
+        assertThat(feeds.feedsOf(teo)).singleElement().satisfies(feed -> assertThat(feed.fetchedAt())
                 .isEqualTo(AHouse.NOW.plusSeconds(60)));
         assertThat(feeds.revoke(own.id(), rukmini, AHouse.NOW)).as("another's").isFalse();
         assertThat(feeds.fetched(Sha256.ofText("own"), AHouse.NOW)).isPresent();
         assertThat(feeds.revoke(own.id(), teo, AHouse.NOW)).isTrue();
         assertThat(feeds.revoke(own.id(), teo, AHouse.NOW)).as("once").isFalse();
         assertThat(feeds.fetched(Sha256.ofText("own"), AHouse.NOW)).isEmpty();
-        assertThat(feeds.of(teo)).isEmpty();
+        assertThat(feeds.feedsOf(teo)).isEmpty();
     }
 
     @Test
@@ -167,9 +168,9 @@ class BesideTasksTest {
         feed("rukmini", Optional.of(rukmini), Optional.empty());
         feed("jasper", Optional.empty(), Optional.of(jasper));
         feeds.revoke(teo, AHouse.NOW);
-        assertThat(feeds.of(teo)).isEmpty();
-        assertThat(feeds.of(rukmini)).hasSize(1);
-        assertThat(feeds.of(jasper)).hasSize(1);
+        assertThat(feeds.feedsOf(teo)).isEmpty();
+        assertThat(feeds.feedsOf(rukmini)).hasSize(1);
+        assertThat(feeds.feedsOf(jasper)).hasSize(1);
         feeds.revoke(jasper, AHouse.NOW);
         assertThat(feeds.fetched(Sha256.ofText("jasper"), AHouse.NOW)).isEmpty();
         assertThat(feeds.fetched(Sha256.ofText("rukmini"), AHouse.NOW)).isPresent();

@@ -3,27 +3,29 @@ package app.clearpane.store.plan;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import app.clearpane.core.agency.Contact;
 import app.clearpane.core.agency.EmailAddress;
 import app.clearpane.core.agency.Name;
+import app.clearpane.core.agency.TeamMember;
 import app.clearpane.core.agency.TeamMemberId;
 import app.clearpane.core.agency.TeamRole;
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.people.Actor;
 import app.clearpane.core.plan.Due;
+import app.clearpane.core.plan.PlannedTask;
 import app.clearpane.core.plan.Priority;
 import app.clearpane.core.plan.Side;
 import app.clearpane.core.plan.Stage;
 import app.clearpane.core.plan.Task;
+import app.clearpane.core.project.Phase;
 import app.clearpane.core.turns.Turn;
 import app.clearpane.core.turns.TurnEvent;
 import app.clearpane.store.AHouse;
 import app.clearpane.store.FreshDatabase;
 import app.clearpane.store.Stale;
-import app.clearpane.store.agency.Contact;
 import app.clearpane.store.agency.People;
-import app.clearpane.store.agency.TeamMember;
 import app.clearpane.store.exposure.Items;
-import app.clearpane.store.project.Phase;
 import app.clearpane.store.project.Projects;
 import java.time.LocalDate;
 import java.time.LocalTime;
@@ -183,8 +185,8 @@ class TasksTest {
     @Test
     void turnsAreKeptInTheirOrderAndWhatWasDeletedIsNotRead() {
         ItemId id = kept("Names", Stage.TO_DO, PlannedTask.Hands.NOBODY, List.of());
-        tasks.turned(id, TurnEvent.TASK_GIVEN_TO_CLIENT, "Ines", AHouse.NOW.plusSeconds(60));
-        tasks.turned(id, TurnEvent.TASK_DONE, "Jasper", AHouse.NOW.plusSeconds(120));
+        tasks.turned(id, TurnEvent.TASK_GIVEN_TO_CLIENT, Actor.kept("Ines"), AHouse.NOW.plusSeconds(60));
+        tasks.turned(id, TurnEvent.TASK_DONE, Actor.kept("Jasper"), AHouse.NOW.plusSeconds(120));
         assertThat(tasks.ledgers(house.project).get(id).holder()).isEqualTo(Turn.NOBODYS);
         assertThat(tasks.ledgers(List.of(house.project)).get(id).stretches(AHouse.NOW.plusSeconds(180)))
                 .extracting(stretch -> stretch.holder())

@@ -2,6 +2,7 @@ package app.clearpane.store.project;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.clearpane.core.project.Phase;
 import java.time.LocalDate;
 import java.util.UUID;
 import org.junit.jupiter.params.ParameterizedTest;

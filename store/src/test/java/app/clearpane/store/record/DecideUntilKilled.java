@@ -2,20 +2,21 @@ package app.clearpane.store.record;
 
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.deliverable.RoundId;
+import app.clearpane.core.deliverable.Rule;
+import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.files.Sha256;
+import app.clearpane.core.people.Actor;
 import app.clearpane.core.record.CanonicalJson;
 import app.clearpane.core.record.RecordEntry;
 import app.clearpane.core.signoff.Decision;
 import app.clearpane.core.signoff.Outcome;
-import app.clearpane.core.signoff.Rule;
+import app.clearpane.core.signoff.Round;
 import app.clearpane.store.AHouse;
 import app.clearpane.store.FreshDatabase;
 import app.clearpane.store.clearance.Releases;
 import app.clearpane.store.deliverable.Deliverables;
-import app.clearpane.store.deliverable.Round;
-import app.clearpane.store.deliverable.VersionRow;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.util.List;
@@ -46,7 +47,7 @@ final class DecideUntilKilled {
     private static void release(DSLContext db, AHouse house, ItemId deliverable, ContactId jasper, int number) {
         Deliverables deliverables = new Deliverables(db);
         Sha256 bytes = Sha256.ofText("version " + number);
-        VersionRow draft = new VersionRow(
+        Version draft = new Version(
                 new VersionId(UUID.randomUUID()),
                 deliverable,
                 null,
@@ -55,7 +56,7 @@ final class DecideUntilKilled {
                 "application/pdf",
                 9,
                 "",
-                "Teo",
+                Actor.kept("Teo"),
                 AHouse.NOW.plus(Duration.ofSeconds(number)),
                 null);
         deliverables.addVersion(draft);
@@ -85,7 +86,8 @@ final class DecideUntilKilled {
                         false,
                         null));
         told(db, house, deliverable, "signoff.made", number);
-        deliverables.close(round.id(), Outcome.SIGNED, "the last decision", null, AHouse.NOW.plusSeconds(number));
+        deliverables.close(
+                round.id(), Outcome.SIGNED, Actor.kept("the last decision"), null, AHouse.NOW.plusSeconds(number));
         told(db, house, deliverable, "round.closed", number);
         new Releases(db)
                 .add(new Releases.Release(
@@ -93,7 +95,7 @@ final class DecideUntilKilled {
                         deliverable,
                         draft.id(),
                         AHouse.NOW.plusSeconds(number),
-                        "Ines",
+                        Actor.kept("Ines"),
                         null,
                         null,
                         null,

@@ -2,14 +2,14 @@ package app.clearpane.store.record;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.record.RecordChain;
+import app.clearpane.core.signoff.Round;
 import app.clearpane.store.FreshDatabase;
 import app.clearpane.store.clearance.Releases;
 import app.clearpane.store.deliverable.Deliverables;
-import app.clearpane.store.deliverable.Round;
-import app.clearpane.store.deliverable.VersionRow;
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStreamReader;
@@ -66,7 +66,7 @@ class KilledWhileDecidingTest {
             });
         }
         assertThat(faults).isEmpty();
-        List<VersionRow> versions = new Deliverables(db).versionsOf(told.project());
+        List<Version> versions = new Deliverables(db).versionsOf(told.project());
         Map<?, Round> rounds = new Deliverables(db)
                 .roundsOf(told.project()).stream().collect(Collectors.toMap(Round::version, Function.identity()));
         List<VersionId> released = new Releases(db)

@@ -85,7 +85,7 @@ class RecordsTest {
 
     private List<Long> found(String words, String who, String... acts) {
         return new Records(db)
-                .before(chain, Long.MAX_VALUE, 3, new Wanted(words, List.of(acts), null, who)).stream()
+                .before(chain, Long.MAX_VALUE, 3, new RecordQuery(words, List.of(acts), null, who)).stream()
                         .map(line -> line.stored().entry().sequence())
                         .toList();
     }

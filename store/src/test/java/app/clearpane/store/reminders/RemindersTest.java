@@ -3,6 +3,7 @@ package app.clearpane.store.reminders;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.clearpane.core.agency.ContactId;
+import app.clearpane.core.people.Actor;
 import app.clearpane.core.reminders.Rhythm;
 import app.clearpane.core.reminders.Silence;
 import app.clearpane.store.AHouse;
@@ -87,11 +88,11 @@ class RemindersTest {
     @Test
     void silenceMeansNothingUntilItWasAgreed() {
         SilenceTerms terms = new SilenceTerms(house.db);
-        assertThat(terms.of(house.project)).isEmpty();
+        assertThat(terms.termsOf(house.project)).isEmpty();
         SilenceTerms.Terms agreed =
-                new SilenceTerms.Terms(new Silence(5), "the contract, section 4", "Ines", AHouse.NOW);
+                new SilenceTerms.Terms(new Silence(5), "the contract, section 4", Actor.kept("Ines"), AHouse.NOW);
         terms.set(house.project, Optional.of(agreed));
-        assertThat(terms.of(house.project)).contains(agreed);
+        assertThat(terms.termsOf(house.project)).contains(agreed);
         assertThat(terms.all()).containsOnlyKeys(house.project).containsValue(agreed);
         terms.set(house.project, Optional.empty());
         assertThat(terms.all()).isEmpty();

@@ -1,12 +1,12 @@
 package app.clearpane.usecases.about;
 
 import app.clearpane.core.project.AboutPart;
-import app.clearpane.usecases.shell.Speech;
+import app.clearpane.usecases.shell.TemplateHelper;
 import org.springframework.stereotype.Component;
 
 /** What the parts of a project's words are called. Templates call it {@code about}. */
 @Component
-public final class AboutWords implements Speech {
+public final class AboutWords implements TemplateHelper {
     @Override
     public String name() {
         return "about";

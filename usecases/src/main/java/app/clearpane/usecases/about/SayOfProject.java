@@ -9,7 +9,7 @@ import app.clearpane.store.project.ProjectWords;
 import app.clearpane.store.project.Projects;
 import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.shell.Input;
-import app.clearpane.usecases.shell.NotThere;
+import app.clearpane.usecases.shell.NotFound;
 import java.time.Clock;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
@@ -35,7 +35,7 @@ public class SayOfProject {
     /** Writes a part. @param revision as it was seen @throws app.clearpane.store.Stale if it was written since */
     @Transactional
     public void write(ProjectId project, AboutPart part, String text, boolean shown, int revision, Actor by) {
-        NotThere.unless(projects.find(project));
+        NotFound.unless(projects.find(project));
         Input input = new Input();
         String said = input.text(AboutWords.title(part), text, LONGEST_PART);
         input.allGood();
@@ -49,12 +49,12 @@ public class SayOfProject {
     /** Says how it stands. */
     @Transactional
     public void say(ProjectId project, String text, boolean shown, Actor by) {
-        NotThere.unless(projects.find(project));
+        NotFound.unless(projects.find(project));
         Input input = new Input();
         String said = input.text("How it stands", text, LONGEST_SAID);
         input.require(!said.isEmpty(), "Write something first.");
         input.allGood();
-        words.say(project, new ProjectWords.Said(UUID.randomUUID(), said, by.name(), clock.instant(), shown));
+        words.say(project, new ProjectWords.Said(UUID.randomUUID(), said, by, clock.instant(), shown));
         audit.append(
                 project,
                 project.value(),
@@ -64,7 +64,7 @@ public class SayOfProject {
     /** Shows what was said, or shows it no more. @return its project */
     @Transactional
     public ProjectId show(UUID id, boolean shown, Actor by) {
-        ProjectId project = NotThere.unless(words.projectOf(id));
+        ProjectId project = NotFound.unless(words.projectOf(id));
         ProjectWords.Said said = words.said(project).stream()
                 .filter(one -> one.id().equals(id))
                 .findFirst()

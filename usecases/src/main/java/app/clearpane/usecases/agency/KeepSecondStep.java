@@ -1,5 +1,6 @@
 package app.clearpane.usecases.agency;
 
+import app.clearpane.core.agency.TeamMember;
 import app.clearpane.core.agency.TeamMemberId;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.record.Act;
@@ -7,12 +8,11 @@ import app.clearpane.core.record.event.PeopleActs;
 import app.clearpane.store.agency.People;
 import app.clearpane.store.agency.SecondFactors;
 import app.clearpane.store.agency.Sessions;
-import app.clearpane.store.agency.TeamMember;
 import app.clearpane.usecases.post.Letter;
 import app.clearpane.usecases.post.WriteMail;
 import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.security.Person;
-import app.clearpane.usecases.shell.NotThere;
+import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.usecases.shell.Refused;
 import app.clearpane.usecases.shell.TheAgency;
 import java.util.List;
@@ -62,8 +62,8 @@ public class KeepSecondStep {
             boolean holds, Optional<String> secret, Optional<String> address, int codesLeft, boolean asked) {}
 
     /** How it stands with somebody. */
-    public Standing of(TeamMemberId id) {
-        TeamMember member = NotThere.unless(people.member(id));
+    public Standing standingOf(TeamMemberId id) {
+        TeamMember member = NotFound.unless(people.member(id));
         boolean holds = factors.holds(id);
         Optional<String> secret = holds ? Optional.empty() : codes.secret(id);
         return new Standing(
@@ -137,7 +137,7 @@ public class KeepSecondStep {
     /** Ends somebody else's, who lost what they had it on; they are signed out everywhere and told. */
     @Transactional
     public void endFor(TeamMemberId id, Actor by) {
-        TeamMember member = NotThere.unless(people.member(id));
+        TeamMember member = NotFound.unless(people.member(id));
         if (!factors.end(id)) {
             throw Refused.because(member.name() + " signs in by the password alone. Nothing was changed.");
         }

@@ -3,6 +3,7 @@ package app.clearpane.usecases.agency;
 import app.clearpane.core.agency.EmailAddress;
 import app.clearpane.core.agency.Name;
 import app.clearpane.core.agency.Owners;
+import app.clearpane.core.agency.TeamMember;
 import app.clearpane.core.agency.TeamMemberId;
 import app.clearpane.core.agency.TeamRole;
 import app.clearpane.core.people.Actor;
@@ -10,23 +11,19 @@ import app.clearpane.core.record.Happening;
 import app.clearpane.core.record.event.PeopleActs;
 import app.clearpane.store.agency.People;
 import app.clearpane.store.agency.Sessions;
+import app.clearpane.store.agency.SignInLinks;
 import app.clearpane.store.agency.SignIns;
-import app.clearpane.store.agency.TeamMember;
-import app.clearpane.store.agency.WaysIn;
 import app.clearpane.store.plan.Feeds;
 import app.clearpane.store.plan.Tasks;
 import app.clearpane.store.project.Concerns;
 import app.clearpane.store.project.Projects;
-import app.clearpane.usecases.post.Letter;
-import app.clearpane.usecases.post.WriteMail;
+import app.clearpane.usecases.post.WriteToTeam;
 import app.clearpane.usecases.record.AuditLog;
-import app.clearpane.usecases.security.LinkKeys;
 import app.clearpane.usecases.security.Person;
 import app.clearpane.usecases.shell.Input;
-import app.clearpane.usecases.shell.NotThere;
+import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.usecases.shell.Refused;
 import app.clearpane.usecases.shell.TheAgency;
-import java.time.Clock;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -45,37 +42,31 @@ public class KeepTeam {
     private final People people;
     private final Reach reach;
     private final Work work;
-    private final LinkKeys keys;
-    private final WriteMail mail;
     private final PasswordEncoder passwords;
     private final TheAgency agency;
     private final AuditLog audit;
-    private final Clock clock;
+    private final WriteToTeam toTeam;
 
     KeepTeam(
             People people,
             Reach reach,
             Work work,
-            LinkKeys keys,
-            WriteMail mail,
             PasswordEncoder passwords,
             TheAgency agency,
             AuditLog audit,
-            Clock clock) {
+            WriteToTeam toTeam) {
+        this.toTeam = toTeam;
         this.people = people;
         this.reach = reach;
         this.work = work;
-        this.keys = keys;
-        this.mail = mail;
         this.passwords = passwords;
         this.agency = agency;
         this.audit = audit;
-        this.clock = clock;
     }
 
     /** By which ways one of the team gets in. */
     @Component
-    record Reach(WaysIn waysIn, Sessions sessions, SignIns signIns, Feeds feeds) {}
+    record Reach(SignInLinks waysIn, Sessions sessions, SignIns signIns, Feeds feeds) {}
 
     /** What one of the team may have in hand. */
     @Component
@@ -105,7 +96,7 @@ public class KeepTeam {
         if (people.isTeams(address)) {
             people.takeBack(address, name.orElseThrow(), joining.role());
         } else {
-            people.addMember(name.orElseThrow(), address, joining.role(), null, clock.instant());
+            people.addMember(name.orElseThrow(), address, joining.role(), null, agency.now());
         }
         TeamMember member = people.memberAt(address).orElseThrow();
         tell(new PeopleActs.TeamJoined(by, member.name(), member.email(), member.role()));
@@ -115,24 +106,21 @@ public class KeepTeam {
     /** Mails one of the team a link by which they choose a password. */
     @Transactional
     public void sendLink(TeamMemberId id, Actor by) {
-        TeamMember member = NotThere.unless(people.member(id));
+        TeamMember member = NotFound.unless(people.member(id));
         tell(new PeopleActs.TeamLinkSent(by, member.name(), member.email()));
         sendLink(member);
     }
 
     private void sendLink(TeamMember member) {
         String house = agency.get().name();
-        mail.send(
+        toTeam.letIn(
                 member,
-                new Letter(
-                        "Your way into Clear Pane at " + house,
-                        List.of(
-                                "You are in the team of " + house + ", as " + inWords(member.role())
-                                        + ". Choose a password, and you are in.",
-                                "The link opens once, within two weeks. After that an owner can send you another."),
-                        "Choose a password",
-                        keys.forMember(member.id(), PASSWORD_PAGE),
-                        house));
+                "Your way into Clear Pane at " + house,
+                List.of(
+                        "You are in the team of " + house + ", as " + inWords(member.role())
+                                + ". Choose a password, and you are in.",
+                        "The link opens once, within two weeks. After that an owner can send you another."),
+                new WriteToTeam.Leads("Choose a password", PASSWORD_PAGE));
     }
 
     /** Gives somebody another role; they sign in anew. @throws Refused if no owner would be left */
@@ -154,7 +142,7 @@ public class KeepTeam {
     @Transactional
     public void leave(TeamMemberId id, TeamMemberId to, Actor by) {
         TeamMember member = stillWithOwner(id, Optional.empty());
-        TeamMember heir = NotThere.unless(people.member(to));
+        TeamMember heir = NotFound.unless(people.member(to));
         Input input = new Input();
         input.require(
                 !heir.id().equals(id), "Choose somebody else to take over what " + member.name() + " has in hand.");
@@ -166,9 +154,9 @@ public class KeepTeam {
         input.allGood();
         int tasks = work.tasks().handOver(id, to);
         work.concerns().handOver(id, to);
-        people.leave(id, clock.instant());
-        reach.waysIn().revokeAll(id, clock.instant());
-        reach.feeds().revoke(id, clock.instant());
+        people.leave(id, agency.now());
+        reach.waysIn().revokeAll(id, agency.now());
+        reach.feeds().revoke(id, agency.now());
         reach.sessions().end(signedInAs(id));
         tell(new PeopleActs.TeamLeft(by, member.name(), heir.name(), managed, tasks));
     }
@@ -177,7 +165,7 @@ public class KeepTeam {
         people.lockTeam();
         Map<TeamMemberId, TeamRole> team =
                 people.team().stream().collect(Collectors.toMap(TeamMember::id, TeamMember::role));
-        TeamMember member = NotThere.unless(people.member(id));
+        TeamMember member = NotFound.unless(people.member(id));
         if (Owners.noneLeft(team, id, becomes)) {
             throw Refused.because(
                     member.name() + " is the only owner. Make somebody else an owner first; nothing was changed.");
@@ -191,7 +179,7 @@ public class KeepTeam {
     /** Keeps a new password, and signs its owner out everywhere else. @param session theirs */
     @Transactional
     public void choose(Person.OfTeam me, Choosing choosing, String session) {
-        TeamMember member = NotThere.unless(people.member(me.memberId()));
+        TeamMember member = NotFound.unless(people.member(me.memberId()));
         Optional<People.Credentials> had = people.credentials(new EmailAddress(member.email()));
         Input input = new Input();
         SetUp.checkPassword(input, choosing.password());

@@ -1,22 +1,19 @@
 package app.clearpane.usecases.agency;
 
 import app.clearpane.core.agency.EmailAddress;
+import app.clearpane.core.agency.TeamMember;
 import app.clearpane.core.files.Sha256;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.record.event.PeopleActs;
 import app.clearpane.store.agency.People;
 import app.clearpane.store.agency.Sessions;
 import app.clearpane.store.agency.SignIns;
-import app.clearpane.store.agency.TeamMember;
-import app.clearpane.usecases.House;
-import app.clearpane.usecases.post.Letter;
-import app.clearpane.usecases.post.WriteMail;
+import app.clearpane.usecases.post.WriteToTeam;
 import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.security.LinkKeys;
 import app.clearpane.usecases.shell.Input;
 import app.clearpane.usecases.shell.Refused;
 import app.clearpane.usecases.shell.TheAgency;
-import java.time.Clock;
 import java.time.Duration;
 import java.util.List;
 import java.util.Optional;
@@ -32,31 +29,25 @@ public class ResetPassword {
     private final SignIns signIns;
     private final Sessions sessions;
     private final PasswordEncoder passwords;
-    private final WriteMail mail;
     private final TheAgency agency;
     private final AuditLog audit;
-    private final House house;
-    private final Clock clock;
+    private final WriteToTeam toTeam;
 
     ResetPassword(
             People people,
             SignIns signIns,
             Sessions sessions,
             PasswordEncoder passwords,
-            WriteMail mail,
             TheAgency agency,
             AuditLog audit,
-            House house,
-            Clock clock) {
+            WriteToTeam toTeam) {
+        this.toTeam = toTeam;
         this.people = people;
         this.signIns = signIns;
         this.sessions = sessions;
         this.passwords = passwords;
-        this.mail = mail;
         this.agency = agency;
         this.audit = audit;
-        this.house = house;
-        this.clock = clock;
     }
 
     /** Mails a link to whoever of the team has this address, if anybody has. */
@@ -65,22 +56,16 @@ public class ResetPassword {
         member(address).ifPresent(member -> {
             String key = LinkKeys.random();
             signIns.addPasswordKey(
-                    Sha256.ofText(key),
-                    member.id(),
-                    clock.instant(),
-                    clock.instant().plus(GOOD_FOR));
+                    Sha256.ofText(key), member.id(), agency.now(), agency.now().plus(GOOD_FOR));
             String name = agency.get().name();
-            mail.send(
+            toTeam.write(
                     member,
-                    new Letter(
-                            "Choose a new password for Clear Pane at " + name,
-                            List.of(
-                                    "Somebody, you most likely, said that your password is forgotten. By this link "
-                                            + "you choose another, once, within an hour.",
-                                    "If it was not you, leave it: the password you have stays as it is."),
-                            "Choose a new password",
-                            house.address() + "/sign-in/new-password/" + key,
-                            name));
+                    "Choose a new password for Clear Pane at " + name,
+                    List.of(
+                            "Somebody, you most likely, said that your password is forgotten. By this link "
+                                    + "you choose another, once, within an hour.",
+                            "If it was not you, leave it: the password you have stays as it is."),
+                    new WriteToTeam.Leads("Choose a new password", "/sign-in/new-password/" + key));
         });
     }
 
@@ -95,7 +80,7 @@ public class ResetPassword {
 
     /** Whether a key still opens something. */
     public boolean opens(String key) {
-        return signIns.ofPasswordKey(Sha256.ofText(key), clock.instant()).isPresent();
+        return signIns.ofPasswordKey(Sha256.ofText(key), agency.now()).isPresent();
     }
 
     /**
@@ -107,7 +92,7 @@ public class ResetPassword {
         Input input = new Input();
         SetUp.checkPassword(input, password);
         input.allGood();
-        TeamMember member = signIns.usePasswordKey(Sha256.ofText(key), clock.instant())
+        TeamMember member = signIns.usePasswordKey(Sha256.ofText(key), agency.now())
                 .flatMap(people::member)
                 .orElseThrow(() -> Refused.because(
                         "This link was used already, or is older than an hour. Your password is as it was; "
@@ -119,16 +104,13 @@ public class ResetPassword {
                 new PeopleActs.TeamPasswordChosen(
                         new Actor.OfTeam(member.id(), member.name()), member.name(), Optional.of("by a mailed link")));
         String name = agency.get().name();
-        mail.send(
+        toTeam.write(
                 member,
-                new Letter(
-                        "Your password for Clear Pane at " + name + " was changed",
-                        List.of(
-                                "A new password was chosen by a link that was mailed to you, and you were signed "
-                                        + "out everywhere.",
-                                "If it was not you, ask for another link at once and tell an owner."),
-                        "Sign in",
-                        house.address() + "/sign-in",
-                        name));
+                "Your password for Clear Pane at " + name + " was changed",
+                List.of(
+                        "A new password was chosen by a link that was mailed to you, and you were signed "
+                                + "out everywhere.",
+                        "If it was not you, ask for another link at once and tell an owner."),
+                new WriteToTeam.Leads("Sign in", "/sign-in"));
     }
 }

@@ -1,8 +1,8 @@
 package app.clearpane.usecases.agency;
 
 import app.clearpane.core.agency.Name;
+import app.clearpane.core.calendar.WorkingCalendar;
 import app.clearpane.core.people.Actor;
-import app.clearpane.core.plan.WorkingCalendar;
 import app.clearpane.core.record.Happening;
 import app.clearpane.core.record.event.PlanActs;
 import app.clearpane.formats.plan.Calendars;

@@ -1,18 +1,18 @@
 package app.clearpane.usecases.agency;
 
+import app.clearpane.core.agency.Agency;
 import app.clearpane.core.agency.EmailAddress;
 import app.clearpane.core.agency.Name;
+import app.clearpane.core.agency.TeamMember;
 import app.clearpane.core.agency.TeamRole;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.record.Act;
 import app.clearpane.core.record.RecordEntry;
 import app.clearpane.core.record.event.PeopleActs;
-import app.clearpane.store.agency.Agency;
 import app.clearpane.store.agency.People;
-import app.clearpane.store.agency.TeamMember;
 import app.clearpane.store.record.Records;
 import app.clearpane.usecases.shell.Input;
-import app.clearpane.usecases.shell.NotThere;
+import app.clearpane.usecases.shell.NotFound;
 import java.time.Clock;
 import java.time.ZoneId;
 import org.springframework.security.crypto.password.PasswordEncoder;
@@ -47,11 +47,11 @@ public class SetUp {
     /** Somebody who joins the team. */
     public record Joining(Name name, EmailAddress email, TeamRole role, String password) {}
 
-    /** Founds the agency. @throws NotThere if there is one already */
+    /** Founds the agency. @throws NotFound if there is one already */
     @Transactional
     public TeamMember found(Name name, ZoneId zone, Joining owner) {
         if (people.agency().isPresent()) {
-            throw new NotThere();
+            throw new NotFound();
         }
         Agency agency = people.found(name, zone, clock.instant());
         TeamMember founder = member(owner);

@@ -1,9 +1,9 @@
 package app.clearpane.usecases.agency;
 
+import app.clearpane.core.agency.TeamMember;
 import app.clearpane.core.agency.TeamMemberId;
 import app.clearpane.core.files.Sha256;
 import app.clearpane.store.agency.SecondFactors;
-import app.clearpane.store.agency.TeamMember;
 import app.clearpane.store.files.Seal;
 import dev.samstevens.totp.code.CodeGenerator;
 import dev.samstevens.totp.code.DefaultCodeGenerator;
@@ -78,7 +78,7 @@ class StepCodes {
         }
         long now = Math.floorDiv(clock.instant().getEpochSecond(), PERIOD);
         for (long step = now - 1; step <= now + 1; step++) {
-            if (same(of(secret.get(), step), digits)) {
+            if (same(code(secret.get(), step), digits)) {
                 return factors.take(member, step);
             }
         }
@@ -90,7 +90,7 @@ class StepCodes {
         factors.confirm(member, clock.instant());
     }
 
-    private String of(String secret, long step) {
+    private String code(String secret, long step) {
         try {
             return generator.generate(secret, step);
         } catch (CodeGenerationException e) {

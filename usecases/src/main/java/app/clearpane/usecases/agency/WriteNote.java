@@ -9,7 +9,7 @@ import app.clearpane.store.exposure.Items;
 import app.clearpane.store.project.Projects;
 import app.clearpane.usecases.security.Person;
 import app.clearpane.usecases.shell.Input;
-import app.clearpane.usecases.shell.NotThere;
+import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.usecases.shell.Refused;
 import java.time.Clock;
 import java.util.UUID;
@@ -40,7 +40,7 @@ public class WriteNote {
     /** Writes one on a project, or on an item or a contact of it. @return the page where it stands */
     @Transactional
     public String write(ProjectId project, UUID subject, String typed, boolean forTeam, Person.OfTeam by) {
-        NotThere.unless(projects.find(project));
+        NotFound.unless(projects.find(project));
         String page = page(project, subject);
         Input input = new Input();
         String body = input.text("The note", typed, LONGEST);
@@ -50,7 +50,7 @@ public class WriteNote {
         return page;
     }
 
-    /** @throws NotThere if the subject is not part of this project */
+    /** @throws NotFound if the subject is not part of this project */
     private String page(ProjectId project, UUID subject) {
         if (subject.equals(project.value())) {
             return "/t/projects/" + project + "/plan?as=dates#notes";
@@ -60,14 +60,14 @@ public class WriteNote {
                 .isPresent()) {
             return "/t/items/" + subject + "#notes";
         }
-        NotThere.unless(people.contact(new ContactId(subject)));
+        NotFound.unless(people.contact(new ContactId(subject)));
         return "/t/projects/" + project + "/people#notes-" + subject;
     }
 
     /** Deletes one of one's own. @return the page where it stood */
     @Transactional
     public String delete(UUID id, Person.OfTeam by) {
-        Notes.Note note = NotThere.unless(notes.find(id, by.memberId()));
+        Notes.Note note = NotFound.unless(notes.find(id, by.memberId()));
         if (!note.writtenBy().equals(by.memberId())) {
             throw Refused.because("This note is " + note.writer() + "’s. Only who wrote a note can delete it.");
         }
@@ -80,7 +80,7 @@ public class WriteNote {
     @Transactional
     public String restore(UUID id, Person.OfTeam by) {
         notes.restore(id, by.memberId());
-        Notes.Note note = NotThere.unless(notes.find(id, by.memberId()));
+        Notes.Note note = NotFound.unless(notes.find(id, by.memberId()));
         return page(note.project(), note.subject());
     }
 }

@@ -1,7 +1,9 @@
 package app.clearpane.usecases.backup;
 
 import app.clearpane.store.backup.HouseBackup;
-import app.clearpane.usecases.House;
+import app.clearpane.usecases.HouseSettings;
+import app.clearpane.usecases.jobs.Recurrence;
+import app.clearpane.usecases.jobs.Recurring;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -22,7 +24,7 @@ import org.springframework.stereotype.Component;
  * where a folder for them is set.
  */
 @Component
-public class KeepBackups {
+public class KeepBackups implements Recurring {
     /** Holds the folder that a backup is asked for in. */
     public static final String WANTED = "backup-wanted";
     /** Holds what came of it. */
@@ -31,13 +33,13 @@ public class KeepBackups {
     private static final Logger LOG = LoggerFactory.getLogger(KeepBackups.class);
     private static final int NIGHTS_KEPT = 14;
     private final HouseCopy copy;
-    private final House house;
+    private final HouseSettings house;
     private final String nightly;
     private final Clock clock;
 
     KeepBackups(
             HouseCopy copy,
-            House house,
+            HouseSettings house,
             @Value("${clearpane.backup:${CLEARPANE_BACKUP:}}") String nightly,
             Clock clock) {
         this.copy = copy;
@@ -76,8 +78,12 @@ public class KeepBackups {
                 + " bytes, each read over.";
     }
 
+    @Override
+    public Recurrence recurrence() {
+        return new Recurrence("nightly backup", "0 7 4 * * *", this::nightly);
+    }
+
     /** One folder a night, named by its day; those of the last two weeks stay. */
-    @Scheduled(cron = "0 7 4 * * *")
     public void nightly() throws IOException {
         if (!nightly.isEmpty()) {
             Path folder = Files.createDirectories(Path.of(nightly))

@@ -2,13 +2,13 @@ package app.clearpane.usecases.clearance;
 
 import app.clearpane.core.clearance.Clearance;
 import app.clearpane.core.clearance.Condition;
+import app.clearpane.core.deliverable.ExtraRound;
+import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.markup.Clash;
+import app.clearpane.core.signoff.Round;
 import app.clearpane.store.clearance.Checklists;
-import app.clearpane.store.deliverable.ExtraRounds;
-import app.clearpane.store.deliverable.Round;
-import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.store.files.Vault;
 import app.clearpane.usecases.deliverable.DeliverableState;
 import app.clearpane.usecases.markup.Clashes;
@@ -47,7 +47,7 @@ public class ClearanceOf {
             List<Checklists.Waiver> waivers,
             List<Integer> notAgreed) {
         /** Rounds beyond those included that were accepted. */
-        public List<ExtraRounds.Accepted> extra() {
+        public List<ExtraRound> extra() {
             return state.deliverable().extra();
         }
 
@@ -69,19 +69,19 @@ public class ClearanceOf {
         }
     }
 
-    public Sheet of(DeliverableState state) {
-        return of(List.of(state)).get(0);
+    public Sheet check(DeliverableState state) {
+        return check(List.of(state)).get(0);
     }
 
     /** Those of several, in as many statements as for one. */
-    public List<Sheet> of(List<DeliverableState> states) {
+    public List<Sheet> check(List<DeliverableState> states) {
         List<ItemId> deliverables =
                 states.stream().map(state -> state.deliverable().id()).toList();
         List<VersionId> versions = states.stream()
                 .flatMap(state -> state.current().stream())
-                .map(VersionRow::id)
+                .map(Version::id)
                 .toList();
-        List<Checklists.Line> lines = checklists.of(deliverables, versions);
+        List<Checklists.Line> lines = checklists.linesOf(deliverables, versions);
         List<Checklists.Waiver> waivers = checklists.waivers(versions);
         Set<Clash> ruled = clashes.ruledOn(deliverables);
         return states.stream()
@@ -108,7 +108,8 @@ public class ClearanceOf {
                 state.round().filter(r -> !r.open()).map(Round::soFar),
                 state.asked().inTheWay(),
                 state.current()
-                        .map(version -> clashes.of(version, state.deliverable().pane(), state.marks(), () -> ruled)
+                        .map(version -> clashes.openOn(
+                                        version, state.deliverable().pane(), state.marks(), () -> ruled)
                                 .size())
                         .orElse(0),
                 notAgreed.size(),
@@ -118,7 +119,7 @@ public class ClearanceOf {
         return new Sheet(state, clearance, lines, waivers, notAgreed);
     }
 
-    private boolean intact(VersionRow version) {
+    private boolean intact(Version version) {
         try {
             return vault.isIntact(version.sha256());
         } catch (IOException e) {

@@ -13,7 +13,7 @@ import app.clearpane.usecases.deliverable.DeliverableState;
 import app.clearpane.usecases.deliverable.States;
 import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.shell.Input;
-import app.clearpane.usecases.shell.NotThere;
+import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.usecases.shell.Refused;
 import java.time.Clock;
 import java.util.LinkedHashSet;
@@ -60,10 +60,10 @@ public class Conditions {
                 .orElseThrow(() -> Refused.because(
                         "Nothing was sent yet, so there is nothing to look over. Send a version first."))
                 .id();
-        Checklists.Line found = NotThere.unless(checklists.of(List.of(deliverable), List.of(version)).stream()
+        Checklists.Line found = NotFound.unless(checklists.linesOf(List.of(deliverable), List.of(version)).stream()
                 .filter(one -> one.id().equals(line))
                 .findFirst());
-        if (ticked ? checklists.tick(line, version, by.name(), clock.instant()) : checklists.untick(line, version)) {
+        if (ticked ? checklists.tick(line, version, by, clock.instant()) : checklists.untick(line, version)) {
             audit.append(
                     state.deliverable().project(),
                     deliverable.value(),
@@ -119,8 +119,8 @@ public class Conditions {
                 "What nobody signed, or is not the file that was signed, is never released. This cannot be waived.");
         input.allGood();
         deliverables.lock(deliverable);
-        DeliverableState state = states.of(deliverable);
-        if (clearance.of(state).clearance().findings().stream()
+        DeliverableState state = states.statesOf(deliverable);
+        if (clearance.check(state).clearance().findings().stream()
                 .noneMatch(finding ->
                         finding.condition() == condition && finding.standing() == Clearance.Standing.NOT_MET)) {
             throw Refused.changedMeanwhile("This condition is met or waived already. Nothing was changed.");
@@ -128,7 +128,7 @@ public class Conditions {
         VersionId version = state.current()
                 .orElseThrow(() -> Refused.because("Nothing was sent yet, so there is nothing to waive."))
                 .id();
-        checklists.waive(new Checklists.Waiver(version, condition, why, by.name(), clock.instant()));
+        checklists.waive(new Checklists.Waiver(version, condition, why, by, clock.instant()));
         audit.append(
                 state.deliverable().project(),
                 deliverable.value(),

@@ -1,12 +1,12 @@
 package app.clearpane.usecases.clearance;
 
+import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.store.clearance.Releases;
-import app.clearpane.store.deliverable.VersionRow;
-import app.clearpane.store.deliverable.clientside.VisibleDeliverables;
-import app.clearpane.store.exposure.clientside.Viewer;
+import app.clearpane.store.deliverable.client.VisibleDeliverables;
+import app.clearpane.store.exposure.client.Viewer;
 import app.clearpane.store.files.Vault;
-import app.clearpane.usecases.shell.NotThere;
+import app.clearpane.usecases.shell.NotFound;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.Optional;
@@ -28,18 +28,18 @@ public class KeepCertificate {
     }
 
     /**
-     * The certificate, PDF, as it lies in the bundle of the release that stands. @throws NotThere if the version is not
+     * The certificate, PDF, as it lies in the bundle of the release that stands. @throws NotFound if the version is not
      * seen, not released, or its bundle is not made yet
      */
     public byte[] read(Viewer viewer, VersionId id) throws IOException {
-        VersionRow version = NotThere.unless(visible.version(viewer, id));
-        Path bundle = NotThere.unless(releases.of(version.deliverable()).stream()
+        Version version = NotFound.unless(visible.version(viewer, id));
+        Path bundle = NotFound.unless(releases.ofDeliverable(version.deliverable()).stream()
                 .filter(release -> release.stands() && release.version().equals(id))
                 .findFirst()
                 .flatMap(release -> Optional.ofNullable(release.bundle()))
                 .map(vault::path));
         try (ZipFile zip = new ZipFile(bundle.toFile())) {
-            ZipEntry certificate = NotThere.unless(zip.stream()
+            ZipEntry certificate = NotFound.unless(zip.stream()
                     .map(ZipEntry.class::cast)
                     .filter(entry -> entry.getName().endsWith("/certificate.pdf"))
                     .findFirst());

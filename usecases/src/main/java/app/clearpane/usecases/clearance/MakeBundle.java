@@ -1,6 +1,10 @@
 package app.clearpane.usecases.clearance;
 
+import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.files.Sha256;
+import app.clearpane.core.markup.Mark;
+import app.clearpane.core.project.Project;
+import app.clearpane.core.signoff.Round;
 import app.clearpane.formats.clearance.PdfWriter;
 import app.clearpane.formats.clearance.ReleaseBag;
 import app.clearpane.formats.clearance.SignaturePicture;
@@ -8,14 +12,10 @@ import app.clearpane.formats.exposure.QrCode;
 import app.clearpane.formats.markup.WebAnnotations;
 import app.clearpane.store.agency.People;
 import app.clearpane.store.clearance.Releases;
-import app.clearpane.store.deliverable.Round;
-import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.store.files.Vault;
-import app.clearpane.store.markup.MarkupRow;
-import app.clearpane.store.project.Project;
 import app.clearpane.store.project.Projects;
 import app.clearpane.store.record.Records;
-import app.clearpane.usecases.House;
+import app.clearpane.usecases.HouseSettings;
 import app.clearpane.usecases.deliverable.DeliverableState;
 import app.clearpane.usecases.deliverable.States;
 import app.clearpane.usecases.jobs.Job;
@@ -49,7 +49,7 @@ public class MakeBundle implements Job {
     private final Records records;
     private final RecordLines lines;
     private final Vault vault;
-    private final House house;
+    private final HouseSettings house;
     private final Pages pages;
 
     MakeBundle(
@@ -62,7 +62,7 @@ public class MakeBundle implements Job {
             Records records,
             RecordLines lines,
             Vault vault,
-            House house,
+            HouseSettings house,
             Pages pages) {
         this.releases = releases;
         this.states = states;
@@ -101,7 +101,7 @@ public class MakeBundle implements Job {
     private Vault.Stored make(Releases.Release release, byte[] certificate) throws IOException {
         DeliverableState state = states.withThreads(release.deliverable());
         Project project = projects.find(state.deliverable().project()).orElseThrow();
-        VersionRow version = state.versions().stream()
+        Version version = state.versions().stream()
                 .filter(v -> v.id().equals(release.version()))
                 .findFirst()
                 .orElseThrow();
@@ -116,7 +116,7 @@ public class MakeBundle implements Job {
                             version.fileName(),
                             certificate,
                             marks(state, version),
-                            lines.of(project.id(), release.deliverable().value()),
+                            lines.linesOf(project.id(), release.deliverable().value()),
                             people.agency().orElseThrow().name(),
                             release.at()),
                     workshop,
@@ -131,7 +131,7 @@ public class MakeBundle implements Job {
     }
 
     /** The name of a release's bundle, without ending. */
-    public static String folder(DeliverableState state, VersionRow version) {
+    public static String folder(DeliverableState state, Version version) {
         String plain = java.text.Normalizer.normalize(state.deliverable().name(), java.text.Normalizer.Form.NFKD)
                 .toLowerCase(Locale.ROOT)
                 .replaceAll("[^a-z0-9]+", "-")
@@ -140,9 +140,9 @@ public class MakeBundle implements Job {
     }
 
     private byte[] certificate(Releases.Release release) throws IOException {
-        DeliverableState state = states.of(release.deliverable());
+        DeliverableState state = states.statesOf(release.deliverable());
         Project project = projects.find(state.deliverable().project()).orElseThrow();
-        VersionRow version = state.versions().stream()
+        Version version = state.versions().stream()
                 .filter(v -> v.id().equals(release.version()))
                 .findFirst()
                 .orElseThrow();
@@ -151,7 +151,7 @@ public class MakeBundle implements Job {
                 .findFirst()
                 .orElseThrow();
         Records.Head end = records.end(project.id().value());
-        ClearanceOf.Sheet sheet = clearance.of(state);
+        ClearanceOf.Sheet sheet = clearance.check(state);
         String check = house.address() + "/p/check?sha256=" + version.sha256();
         Map<String, Object> model = new HashMap<>(Map.of(
                 "agency",
@@ -191,11 +191,11 @@ public class MakeBundle implements Job {
         return PdfWriter.writeToBeKept(pages.render("clearance/certificate", model));
     }
 
-    private String marks(DeliverableState state, VersionRow version) {
-        List<MarkupRow> told = state.marks().stream()
+    private String marks(DeliverableState state, Version version) {
+        List<Mark> told = state.marks().stream()
                 .filter(mark -> !mark.teamOnly()
                         && mark.pane().equals(state.deliverable().pane()))
                 .toList();
-        return WebAnnotations.write(version.sha256(), version.mediaType(), annotations.of(told, version));
+        return WebAnnotations.write(version.sha256(), version.mediaType(), annotations.annotate(told, version));
     }
 }

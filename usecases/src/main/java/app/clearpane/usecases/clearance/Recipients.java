@@ -2,28 +2,27 @@ package app.clearpane.usecases.clearance;
 
 import app.clearpane.core.agency.EmailAddress;
 import app.clearpane.core.agency.Name;
+import app.clearpane.core.deliverable.Deliverable;
+import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.exposure.ItemId;
-import app.clearpane.core.exposure.SeatId;
 import app.clearpane.core.files.Sha256;
 import app.clearpane.core.people.Actor;
+import app.clearpane.core.people.SeatId;
 import app.clearpane.core.record.event.VersionActs;
 import app.clearpane.store.agency.People;
 import app.clearpane.store.clearance.Releases;
-import app.clearpane.store.deliverable.Deliverable;
 import app.clearpane.store.deliverable.Deliverables;
-import app.clearpane.store.deliverable.VersionRow;
-import app.clearpane.usecases.House;
+import app.clearpane.usecases.HouseSettings;
 import app.clearpane.usecases.post.Letter;
 import app.clearpane.usecases.post.WriteMail;
 import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.security.LinkKeys;
 import app.clearpane.usecases.shell.Input;
 import app.clearpane.usecases.shell.Lasting;
-import app.clearpane.usecases.shell.NotThere;
+import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.usecases.shell.Refused;
 import app.clearpane.usecases.shell.TheAgency;
 import app.clearpane.usecases.shell.Words;
-import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
@@ -44,9 +43,8 @@ public class Recipients {
     private final TheAgency agency;
     private final Words words;
     private final Lasting lasting;
-    private final House house;
+    private final HouseSettings house;
     private final AuditLog audit;
-    private final Clock clock;
 
     Recipients(
             Releases releases,
@@ -57,9 +55,8 @@ public class Recipients {
             TheAgency agency,
             Words words,
             Lasting lasting,
-            House house,
-            AuditLog audit,
-            Clock clock) {
+            HouseSettings house,
+            AuditLog audit) {
         this.releases = releases;
         this.deliverables = deliverables;
         this.people = people;
@@ -70,7 +67,6 @@ public class Recipients {
         this.lasting = lasting;
         this.house = house;
         this.audit = audit;
-        this.clock = clock;
     }
 
     /**
@@ -86,13 +82,13 @@ public class Recipients {
                 : Optional.empty();
         Optional<Name> name = known.isPresent() ? known : input.name("Their name", typedName);
         input.allGood();
-        Releases.Release release = NotThere.unless(releases.find(id));
+        Releases.Release release = NotFound.unless(releases.find(id));
         if (!release.stands()) {
             throw Refused.changedMeanwhile("This release was recalled, so it is handed to nobody. Nothing was sent.");
         }
         Deliverable deliverable = deliverables.find(release.deliverable()).orElseThrow();
-        VersionRow version = deliverables.version(release.version()).orElseThrow();
-        Instant now = clock.instant();
+        Version version = deliverables.version(release.version()).orElseThrow();
+        Instant now = agency.now();
         LinkKeys.Loose key = keys.loose();
         Releases.Recipient recipient = new Releases.Recipient(
                 UUID.randomUUID(),
@@ -131,11 +127,11 @@ public class Recipients {
             Releases.Recipient recipient,
             Releases.Release release,
             Deliverable deliverable,
-            VersionRow version,
+            Version version,
             boolean open) {}
 
     /** What the link with this key leads to; empty if there is no such link. */
-    public Optional<Given> by(String key) {
+    public Optional<Given> findByKey(String key) {
         return releases.recipient(Sha256.ofText(key)).map(recipient -> {
             Releases.Release release = releases.find(recipient.release()).orElseThrow();
             return new Given(
@@ -143,7 +139,7 @@ public class Recipients {
                     release,
                     deliverables.find(release.deliverable()).orElseThrow(),
                     deliverables.version(release.version()).orElseThrow(),
-                    release.stands() && clock.instant().isBefore(recipient.expiresAt()));
+                    release.stands() && agency.now().isBefore(recipient.expiresAt()));
         });
     }
 
@@ -153,7 +149,7 @@ public class Recipients {
      */
     @Transactional
     public void delivered(Given given, String what, long bytes) {
-        if (!releases.delivered(given.recipient().id(), agency.today(), what, bytes, clock.instant())) {
+        if (!releases.delivered(given.recipient().id(), agency.today(), what, bytes, agency.now())) {
             return;
         }
         audit.append(

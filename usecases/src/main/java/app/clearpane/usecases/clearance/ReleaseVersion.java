@@ -1,17 +1,17 @@
 package app.clearpane.usecases.clearance;
 
+import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.record.event.VersionActs;
 import app.clearpane.store.clearance.Releases;
 import app.clearpane.store.deliverable.Deliverables;
-import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.usecases.deliverable.DeliverableState;
 import app.clearpane.usecases.deliverable.States;
 import app.clearpane.usecases.jobs.Jobs;
 import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.shell.Input;
-import app.clearpane.usecases.shell.NotThere;
+import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.usecases.shell.Refused;
 import java.time.Clock;
 import java.util.Objects;
@@ -56,19 +56,19 @@ public class ReleaseVersion {
     @Transactional
     public void release(ItemId deliverable, Actor by) {
         deliverables.lock(deliverable);
-        DeliverableState state = states.of(deliverable);
+        DeliverableState state = states.statesOf(deliverable);
         if (state.release().isPresent()) {
             throw Refused.changedMeanwhile(
                     state.current().orElseThrow().called() + " was released already. Nothing was released twice.");
         }
-        ClearanceOf.Sheet sheet = clearance.of(state);
+        ClearanceOf.Sheet sheet = clearance.check(state);
         if (!sheet.clearance().cleared()) {
             throw Refused.because(
                     "It is not cleared yet, so it was not released. The sheet says which condition is open and "
                             + "what to do.");
         }
-        VersionRow version = state.current().orElseThrow();
-        UUID replaces = releases.of(deliverable).stream()
+        Version version = state.current().orElseThrow();
+        UUID replaces = releases.ofDeliverable(deliverable).stream()
                 .filter(earlier -> !earlier.stands())
                 .map(Releases.Release::id)
                 .findFirst()
@@ -78,7 +78,7 @@ public class ReleaseVersion {
                 deliverable,
                 version.id(),
                 clock.instant(),
-                by.name(),
+                by,
                 null,
                 null,
                 null,
@@ -117,12 +117,12 @@ public class ReleaseVersion {
         String why = input.text("The reason", reason, LONGEST_REASON);
         input.require(!why.isEmpty(), "Say why it is recalled; it stands in the Record and on the next certificate.");
         input.allGood();
-        Releases.Release release = NotThere.unless(releases.find(id));
+        Releases.Release release = NotFound.unless(releases.find(id));
         deliverables.lock(release.deliverable());
         if (!release.stands()) {
             throw Refused.changedMeanwhile("This release was recalled already. Nothing was changed.");
         }
-        releases.recall(id, new Releases.Recall(clock.instant(), by.name(), why));
+        releases.recall(id, new Releases.Recall(clock.instant(), by, why));
         DeliverableState state = states.inBrief(release.deliverable());
         audit.append(
                 state.deliverable().project(),

@@ -2,12 +2,12 @@ package app.clearpane.usecases.clients;
 
 import app.clearpane.core.agency.Card;
 import app.clearpane.core.agency.ClientId;
+import app.clearpane.core.agency.Contact;
 import app.clearpane.core.agency.EmailAddress;
 import app.clearpane.core.agency.Name;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.record.event.PeopleActs;
 import app.clearpane.formats.agency.CardFile;
-import app.clearpane.store.agency.Contact;
 import app.clearpane.store.agency.People;
 import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.shell.Refused;
@@ -51,7 +51,7 @@ public class BringPeople {
     /** What a file would do. @param rows those that would be taken in, as a table */
     record Look(List<Line> lines, String rows) {
         /** Those of a fate. */
-        public List<Line> of(String fate) {
+        public List<Line> linesOf(String fate) {
             return lines.stream().filter(line -> line.fate.name().equals(fate)).toList();
         }
     }

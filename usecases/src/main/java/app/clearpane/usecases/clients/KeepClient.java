@@ -4,23 +4,26 @@ import app.clearpane.core.agency.ClientId;
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.agency.Name;
 import app.clearpane.core.agency.Relation;
+import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.record.Act;
 import app.clearpane.core.record.event.PeopleActs;
+import app.clearpane.core.signoff.Leaving;
+import app.clearpane.core.signoff.Round;
 import app.clearpane.store.agency.Directory;
-import app.clearpane.store.agency.WaysIn;
+import app.clearpane.store.agency.SignInLinks;
 import app.clearpane.store.deliverable.Deliverables;
-import app.clearpane.store.deliverable.Round;
 import app.clearpane.usecases.exposure.GiveSeat;
 import app.clearpane.usecases.record.AuditLog;
-import app.clearpane.usecases.shell.AskFirst;
 import app.clearpane.usecases.shell.Input;
-import app.clearpane.usecases.shell.NotThere;
+import app.clearpane.usecases.shell.NeedsConfirmation;
+import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.usecases.shell.TheAgency;
 import app.clearpane.usecases.shell.Words;
 import java.time.Clock;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -33,7 +36,7 @@ public class KeepClient {
     private final Directory directory;
     private final Deliverables deliverables;
     private final GiveSeat giveSeat;
-    private final WaysIn waysIn;
+    private final SignInLinks waysIn;
     private final TheAgency agency;
     private final AuditLog audit;
     private final Clock clock;
@@ -42,7 +45,7 @@ public class KeepClient {
             Directory directory,
             Deliverables deliverables,
             GiveSeat giveSeat,
-            WaysIn waysIn,
+            SignInLinks waysIn,
             TheAgency agency,
             AuditLog audit,
             Clock clock) {
@@ -58,7 +61,7 @@ public class KeepClient {
     /** Says how we stand to a client. */
     @Transactional
     public void relate(ClientId id, Relation relation, Actor by) {
-        Directory.Entry client = NotThere.unless(directory.find(id));
+        Directory.Entry client = NotFound.unless(directory.find(id));
         if (client.relation() != relation) {
             directory.relate(id, relation);
             audit.appendOfAgency(
@@ -70,7 +73,7 @@ public class KeepClient {
     /** Gives a client another name, in all projects. */
     @Transactional
     public void rename(ClientId id, String name, Actor by) {
-        Directory.Entry client = NotThere.unless(directory.find(id));
+        Directory.Entry client = NotFound.unless(directory.find(id));
         Input input = new Input();
         Optional<Name> named = input.name("The client", name);
         input.allGood();
@@ -92,12 +95,12 @@ public class KeepClient {
      * Somebody is with their client no more: their seats end, and no link of theirs opens anything.
      *
      * @param sure whether what ends was read
-     * @throws AskFirst if it was not
+     * @throws NeedsConfirmation if it was not
      * @throws app.clearpane.usecases.shell.Refused while they speak for others or are asked to sign
      */
     @Transactional
     public void leave(ContactId id, boolean sure, Actor by) {
-        Directory.Entry client = NotThere.unless(directory.of(id));
+        Directory.Entry client = NotFound.unless(directory.findClientOf(id));
         Directory.Someone who = someone(client, id);
         if (who.leftAt() != null) {
             return;
@@ -106,7 +109,7 @@ public class KeepClient {
             List<String> seats = who.seats().stream()
                     .map(seat -> "“" + seat.paneName() + "” of " + seat.projectName())
                     .toList();
-            throw new AskFirst(
+            throw new NeedsConfirmation(
                     List.of(
                             seats.isEmpty()
                                     ? who.name() + " has no seat at the moment."
@@ -132,7 +135,7 @@ public class KeepClient {
     /** They are back, without their seats. */
     @Transactional
     public void isBack(ContactId id, Actor by) {
-        Directory.Entry client = NotThere.unless(directory.of(id));
+        Directory.Entry client = NotFound.unless(directory.findClientOf(id));
         Directory.Someone who = someone(client, id);
         if (who.leftAt() != null) {
             directory.left(id, null);
@@ -147,7 +150,10 @@ public class KeepClient {
                 .flatMap(entry -> entry.people().stream())
                 .flatMap(one -> one.seats().stream())
                 .toList();
-        Set<ContactId> needed = deliverables.roundsOfActiveProjects().stream()
+        Map<PaneId, Long> atPane =
+                seats.stream().collect(Collectors.groupingBy(Directory.Seated::pane, Collectors.counting()));
+        List<Round> rounds = deliverables.roundsOfActiveProjects();
+        Set<ContactId> needed = rounds.stream()
                 .filter(Round::open)
                 .flatMap(round -> round.signatories().stream())
                 .map(Round.Signatory::contact)
@@ -155,11 +161,8 @@ public class KeepClient {
         all.stream()
                 .flatMap(entry -> entry.people().stream())
                 .filter(one -> one.seats().stream()
-                        .anyMatch(seat -> seat.leadVoice()
-                                && seats.stream()
-                                                .filter(other -> other.pane().equals(seat.pane()))
-                                                .count()
-                                        > 1))
+                        .anyMatch(seat -> !Leaving.mayLeave(
+                                one.id(), seat.leadVoice(), (int) (atPane.getOrDefault(seat.pane(), 1L) - 1), rounds)))
                 .forEach(one -> needed.add(one.id()));
         return needed;
     }

@@ -1,9 +1,9 @@
 package app.clearpane.usecases.clients;
 
 import app.clearpane.core.agency.ContactId;
-import app.clearpane.core.exposure.SeatId;
 import app.clearpane.core.exposure.SeatState;
 import app.clearpane.core.people.Actor;
+import app.clearpane.core.people.SeatId;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.record.Act;
 import app.clearpane.core.record.event.PeopleActs;
@@ -13,8 +13,8 @@ import app.clearpane.store.exposure.Seats;
 import app.clearpane.store.plan.Tasks;
 import app.clearpane.usecases.exposure.GiveSeat;
 import app.clearpane.usecases.plan.KeepPlan;
-import app.clearpane.usecases.shell.AskFirst;
-import app.clearpane.usecases.shell.NotThere;
+import app.clearpane.usecases.shell.NeedsConfirmation;
+import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.usecases.shell.Refused;
 import app.clearpane.usecases.shell.Words;
 import java.util.ArrayList;
@@ -58,15 +58,17 @@ public class MergeContact {
      * @param goes the entry that is used no more
      * @param stays the one that is
      * @param sure whether what follows was read
-     * @throws AskFirst if it was not
+     * @throws NeedsConfirmation if it was not
      * @throws Refused while the one that goes speaks for others, or is asked to sign
      */
     @Transactional
     public void merge(ContactId goes, ContactId stays, boolean sure, Actor by) {
-        Directory.Entry client = NotThere.unless(directory.of(goes));
+        Directory.Entry client = NotFound.unless(directory.findClientOf(goes));
         Directory.Someone one = find(client, goes);
-        Directory.Someone other =
-                find(NotThere.unless(directory.of(stays).filter(of -> of.id().equals(client.id()))), stays);
+        Directory.Someone other = find(
+                NotFound.unless(
+                        directory.findClientOf(stays).filter(of -> of.id().equals(client.id()))),
+                stays);
         if (goes.equals(stays) || one.leftAt() != null || other.leftAt() != null) {
             throw Refused.because("Choose another entry of the same client that is still there. Nothing was changed.");
         }
@@ -76,10 +78,10 @@ public class MergeContact {
                     + "close the round, first; nothing was changed.");
         }
         if (!sure) {
-            throw new AskFirst(sentences(one, other), "They are the same person");
+            throw new NeedsConfirmation(sentences(one, other), "They are the same person");
         }
         for (Directory.Seated seat : one.seats()) {
-            Optional<SeatRow> has = seats.at(seat.pane(), stays).filter(had -> had.state() != SeatState.ENDED);
+            Optional<SeatRow> has = seats.seatOf(seat.pane(), stays).filter(had -> had.state() != SeatState.ENDED);
             if (has.isEmpty()) {
                 SeatId given = giveSeat.give(seat.pane(), stays, seat.role(), by);
                 if (seat.state() == SeatState.ACCEPTED) {
@@ -100,7 +102,7 @@ public class MergeContact {
     }
 
     private static Directory.Someone find(Directory.Entry client, ContactId id) {
-        return NotThere.unless(
+        return NotFound.unless(
                 client.people().stream().filter(one -> one.id().equals(id)).findFirst());
     }
 

@@ -8,7 +8,7 @@ import app.clearpane.store.agency.Directory;
 import app.clearpane.store.project.HouseHabits;
 import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.shell.Input;
-import app.clearpane.usecases.shell.NotThere;
+import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.usecases.shell.TheAgency;
 import java.time.LocalDate;
 import java.util.Optional;
@@ -36,7 +36,7 @@ public class PlanProspect {
     /** Says how far a prospect is, and what is to be done next. */
     @Transactional
     public void plan(ClientId id, String step, String move, String on, Actor by) {
-        Directory.Entry client = NotThere.unless(directory.find(id));
+        Directory.Entry client = NotFound.unless(directory.find(id));
         Input input = new Input();
         input.require(
                 step.isEmpty()

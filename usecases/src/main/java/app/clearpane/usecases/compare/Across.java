@@ -3,9 +3,9 @@ package app.clearpane.usecases.compare;
 import app.clearpane.core.compare.ChangeMap;
 import app.clearpane.core.compare.Comparison;
 import app.clearpane.core.compare.Touch;
+import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.markup.Place;
-import app.clearpane.store.deliverable.VersionRow;
 import java.util.List;
 import java.util.Optional;
 
@@ -16,7 +16,7 @@ import java.util.Optional;
  * @param steps what changed from each to the next; empty where that is not known
  * @param writings where stretches of text are found again
  */
-public record Across(List<VersionRow> rows, List<Optional<Comparison>> steps, Writings writings) {
+public record Across(List<Version> rows, List<Optional<Comparison>> steps, Writings writings) {
 
     public Across {
         rows = List.copyOf(rows);
@@ -25,10 +25,10 @@ public record Across(List<VersionRow> rows, List<Optional<Comparison>> steps, Wr
 
     /** The versions, oldest first. */
     public List<VersionId> versions() {
-        return rows.stream().map(VersionRow::id).toList();
+        return rows.stream().map(Version::id).toList();
     }
 
-    private Optional<VersionRow> row(VersionId id) {
+    private Optional<Version> row(VersionId id) {
         return rows.stream().filter(row -> row.id().equals(id)).findFirst();
     }
 
@@ -57,11 +57,11 @@ public record Across(List<VersionRow> rows, List<Optional<Comparison>> steps, Wr
      */
     public Optional<Touch> touch(Place place, VersionId from, VersionId to) {
         if (place instanceof Place.TextRange range) {
-            Optional<VersionRow> before = from.equals(to) ? Optional.empty() : row(from);
-            Optional<VersionRow> after = row(to);
+            Optional<Version> before = from.equals(to) ? Optional.empty() : row(from);
+            Optional<Version> after = row(to);
             return before.isEmpty() || after.isEmpty()
                     ? Optional.empty()
-                    : writings.changes(before.get(), after.get()).flatMap(changes -> writings.of(before.get())
+                    : writings.changes(before.get(), after.get()).flatMap(changes -> writings.writingOf(before.get())
                             .map(writing -> changes.touch(range, writing)));
         }
         List<VersionId> versions = versions();

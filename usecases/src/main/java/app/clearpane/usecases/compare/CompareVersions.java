@@ -2,8 +2,8 @@ package app.clearpane.usecases.compare;
 
 import app.clearpane.core.compare.Comparison;
 import app.clearpane.core.files.Sha256;
+import app.clearpane.formats.apart.ComparedFile;
 import app.clearpane.formats.apart.DrawApart;
-import app.clearpane.formats.apart.Side;
 import app.clearpane.formats.apart.Wish;
 import app.clearpane.formats.compare.ComparisonText;
 import app.clearpane.formats.deliverable.UnusableFile;
@@ -94,12 +94,12 @@ class CompareVersions implements Job {
     }
 
     /** A file as it was drawn, and its words where it has some. */
-    private Side side(Sha256 source) {
+    private ComparedFile side(Sha256 source) {
         boolean pdf = PDF.equals(
                 drawings.find(source).map(Drawings.Drawing::mediaType).orElse(""));
-        return new Side(
+        return new ComparedFile(
                 drawings.sheets(source, Work.MOST_PAGES).stream()
-                        .map(sheet -> new Side.Sheet(vault.path(sheet.large()), vault.path(sheet.small())))
+                        .map(sheet -> new ComparedFile.Sheet(vault.path(sheet.large()), vault.path(sheet.small())))
                         .toList(),
                 pdf ? Optional.of(vault.path(source)) : Optional.empty());
     }

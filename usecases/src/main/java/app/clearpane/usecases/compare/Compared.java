@@ -1,6 +1,7 @@
 package app.clearpane.usecases.compare;
 
 import app.clearpane.core.compare.Comparison;
+import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.deliverable.WorkKind;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.files.Sha256;
@@ -8,8 +9,7 @@ import app.clearpane.formats.compare.ComparisonText;
 import app.clearpane.store.compare.Comparisons;
 import app.clearpane.store.deliverable.Deliverables;
 import app.clearpane.store.deliverable.Drawings;
-import app.clearpane.store.deliverable.VersionRow;
-import app.clearpane.usecases.deliverable.Drawn;
+import app.clearpane.usecases.deliverable.DrawingDone;
 import app.clearpane.usecases.jobs.Jobs;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
@@ -54,10 +54,10 @@ public class Compared {
     /** When a file is drawn, compares it with the versions before and after it. */
     @EventListener
     @Transactional
-    public void drawn(Drawn event) {
+    public void drawn(DrawingDone event) {
         for (ItemId deliverable : deliverables.withContent(event.source())) {
-            List<VersionRow> versions = deliverables.versions(deliverable);
-            List<VersionRow> sent =
+            List<Version> versions = deliverables.versions(deliverable);
+            List<Version> sent =
                     versions.stream().filter(version -> !version.draft()).toList();
             neighbours(versions).forEach(this::want);
             neighbours(sent).forEach(this::want);
@@ -70,7 +70,7 @@ public class Compared {
         waiting.invalidate(event.pair());
     }
 
-    private static List<Comparisons.Pair> neighbours(List<VersionRow> versions) {
+    private static List<Comparisons.Pair> neighbours(List<Version> versions) {
         List<Comparisons.Pair> pairs = new ArrayList<>();
         for (int i = 1; i < versions.size(); i++) {
             pairs.add(pair(versions.get(i - 1), versions.get(i)));
@@ -78,7 +78,7 @@ public class Compared {
         return pairs;
     }
 
-    private static Comparisons.Pair pair(VersionRow before, VersionRow after) {
+    private static Comparisons.Pair pair(Version before, Version after) {
         return new Comparisons.Pair(before.sha256(), after.sha256());
     }
 
@@ -103,7 +103,7 @@ public class Compared {
      * drawn or cannot be.
      */
     @Transactional
-    public Optional<Comparisons.Kept> progress(VersionRow before, VersionRow after) {
+    public Optional<Comparisons.Kept> progress(Version before, Version after) {
         Comparisons.Pair pair = pair(before, after);
         Optional<Comparisons.Kept> known = comparisons.find(pair);
         if (known.isPresent()) {
@@ -119,14 +119,14 @@ public class Compared {
     }
 
     /** What changed from each of these versions to the next, as far as it is known. @param versions oldest first */
-    public Across across(List<VersionRow> versions) {
+    public Across across(List<Version> versions) {
         List<Comparisons.Pair> pairs = neighbours(versions);
         Map<Comparisons.Pair, Comparison> known = new HashMap<>(read.getAllPresent(pairs));
         List<Comparisons.Pair> unread = pairs.stream()
                 .filter(pair -> !known.containsKey(pair) && waiting.getIfPresent(pair) == null)
                 .toList();
         unread.forEach(pair -> waiting.put(pair, true));
-        comparisons.of(unread).stream()
+        comparisons.kept(unread).stream()
                 .filter(kept -> kept.state() == Comparisons.State.DONE)
                 .forEach(kept -> {
                     waiting.invalidate(kept.pair());

@@ -1,6 +1,7 @@
 package app.clearpane.usecases.compare;
 
 import app.clearpane.core.compare.TextChanges;
+import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.deliverable.WorkKind;
 import app.clearpane.core.files.Sha256;
 import app.clearpane.core.markup.FoundAgain;
@@ -9,7 +10,6 @@ import app.clearpane.core.markup.Writing;
 import app.clearpane.formats.apart.DrawApart;
 import app.clearpane.formats.apart.Wish;
 import app.clearpane.formats.deliverable.UnusableFile;
-import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.store.files.Vault;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
@@ -46,16 +46,16 @@ public class Writings {
     private record Sought(Sha256 in, Place.TextRange range) {}
 
     /** The text of a version; empty if it is not one. */
-    public Optional<Writing> of(VersionRow version) {
+    public Optional<Writing> writingOf(Version version) {
         return text(version).map(Text::writing);
     }
 
     /** The same without any looks. */
-    public Optional<String> plain(VersionRow version) {
+    public Optional<String> plain(Version version) {
         return text(version).map(Text::plain);
     }
 
-    private Optional<Text> text(VersionRow version) {
+    private Optional<Text> text(Version version) {
         return version.kind() == WorkKind.TEXT
                 ? Optional.of(read.get(version.sha256(), source -> read(source, version.mediaType())))
                 : Optional.empty();
@@ -73,9 +73,9 @@ public class Writings {
     }
 
     /** What changed between two versions; empty unless both are texts. */
-    public Optional<TextChanges> changes(VersionRow before, VersionRow after) {
-        Optional<Writing> earlier = of(before);
-        Optional<Writing> later = of(after);
+    public Optional<TextChanges> changes(Version before, Version after) {
+        Optional<Writing> earlier = writingOf(before);
+        Optional<Writing> later = writingOf(after);
         return earlier.isEmpty() || later.isEmpty()
                 ? Optional.empty()
                 : Optional.of(compared.get(
@@ -83,7 +83,7 @@ public class Writings {
     }
 
     /** Where a stretch of an earlier version's text is in another's; empty if it is gone. */
-    Optional<Place> again(Place.TextRange range, VersionRow in) {
+    Optional<Place> again(Place.TextRange range, Version in) {
         return found.get(
                 new Sought(in.sha256(), range), sought -> plain(in).flatMap(text -> FoundAgain.in(text, range)));
     }

@@ -1,23 +1,23 @@
 package app.clearpane.usecases.concern;
 
 import app.clearpane.core.agency.Name;
+import app.clearpane.core.agency.TeamMember;
 import app.clearpane.core.agency.TeamMemberId;
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.people.Actor;
+import app.clearpane.core.project.Concern;
 import app.clearpane.core.project.Gravity;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.record.Act;
 import app.clearpane.core.record.event.PlanActs;
-import app.clearpane.store.agency.TeamMember;
-import app.clearpane.store.project.Concern;
 import app.clearpane.store.project.Concerns;
 import app.clearpane.store.project.Projects;
 import app.clearpane.usecases.exposure.DeleteItem;
 import app.clearpane.usecases.exposure.NewItem;
 import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.shell.Input;
-import app.clearpane.usecases.shell.NotThere;
+import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.usecases.shell.TeamSight;
 import java.time.Clock;
 import java.util.Optional;
@@ -67,7 +67,7 @@ public class KeepConcern {
     /** Notes one. */
     @Transactional
     public ItemId add(ProjectId project, Form form, Actor by) {
-        NotThere.unless(projects.find(project));
+        NotFound.unless(projects.find(project));
         Concern wanted = read(new ItemId(project.value()), project, form);
         ItemId id = newItem.add(project, ContentKind.CONCERNS, wanted.name(), Optional.empty(), by);
         concerns.add(read(id, project, form));
@@ -78,7 +78,7 @@ public class KeepConcern {
     /** Changes one. */
     @Transactional
     public ProjectId change(ItemId id, Form form, Actor by) {
-        Concern before = NotThere.unless(concerns.find(id));
+        Concern before = NotFound.unless(concerns.find(id));
         Concern wanted = read(id, before.project(), form);
         concerns.change(wanted, clock.instant());
         audit.append(before.project(), id.value(), said(Act.CONCERN_CHANGED, by, wanted));
@@ -88,7 +88,7 @@ public class KeepConcern {
     /** Settles one, or lets it stand again. */
     @Transactional
     public ProjectId close(ItemId id, boolean settled, Actor by) {
-        Concern concern = NotThere.unless(concerns.find(id));
+        Concern concern = NotFound.unless(concerns.find(id));
         if (concern.open() == settled) {
             concerns.close(concern, settled ? clock.instant() : null, clock.instant());
             audit.append(
@@ -103,7 +103,7 @@ public class KeepConcern {
     /** Takes one away that was noted in error. */
     @Transactional
     public ProjectId delete(ItemId id, Actor by) {
-        Concern concern = NotThere.unless(concerns.find(id));
+        Concern concern = NotFound.unless(concerns.find(id));
         deleteItem.delete(id, by);
         audit.append(concern.project(), id.value(), new PlanActs.ConcernDeleted(by, concern.name()));
         return concern.project();
@@ -123,7 +123,7 @@ public class KeepConcern {
         Optional<TeamMemberId> chosen =
                 form.owner().isBlank() ? Optional.empty() : input.one("Who sees to it", form.owner(), TeamMemberId::of);
         input.allGood();
-        Optional<TeamMember> owner = chosen.map(member -> NotThere.unless(sight.seeing(project, member)));
+        Optional<TeamMember> owner = chosen.map(member -> NotFound.unless(sight.seeing(project, member)));
         return new Concern(
                 id,
                 project,

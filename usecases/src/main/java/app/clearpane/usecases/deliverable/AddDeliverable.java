@@ -1,13 +1,13 @@
 package app.clearpane.usecases.deliverable;
 
 import app.clearpane.core.agency.Name;
+import app.clearpane.core.deliverable.Rule;
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.record.event.VersionActs;
-import app.clearpane.core.signoff.Rule;
 import app.clearpane.core.signoff.SigningTerms;
 import app.clearpane.store.clearance.Checklists;
 import app.clearpane.store.deliverable.Deliverables;
@@ -15,7 +15,7 @@ import app.clearpane.store.deliverable.SigningDefaults;
 import app.clearpane.store.exposure.Panes;
 import app.clearpane.usecases.exposure.NewItem;
 import app.clearpane.usecases.record.AuditLog;
-import app.clearpane.usecases.shell.NotThere;
+import app.clearpane.usecases.shell.NotFound;
 import java.time.Clock;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
@@ -55,11 +55,11 @@ public class AddDeliverable {
     /** Adds it. */
     @Transactional
     public ItemId add(ProjectId project, Wanted wanted, Actor by) {
-        Panes.Row pane = NotThere.unless(
+        Panes.Row pane = NotFound.unless(
                 panes.find(wanted.pane()).filter(p -> p.project().equals(project)));
         ItemId item =
                 newItem.add(project, ContentKind.DELIVERABLES, wanted.name().value(), Optional.empty(), by);
-        SigningDefaults.Usual usual = defaults.of(project);
+        SigningDefaults.Usual usual = defaults.usualOf(project);
         deliverables.add(
                 item,
                 pane.id(),

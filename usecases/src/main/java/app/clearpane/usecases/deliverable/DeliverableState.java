@@ -1,14 +1,14 @@
 package app.clearpane.usecases.deliverable;
 
+import app.clearpane.core.deliverable.Deliverable;
+import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.markup.AskedFor;
+import app.clearpane.core.markup.Mark;
 import app.clearpane.core.signoff.Outcome;
+import app.clearpane.core.signoff.Round;
 import app.clearpane.core.turns.Turn;
 import app.clearpane.store.clearance.Releases;
-import app.clearpane.store.deliverable.Deliverable;
 import app.clearpane.store.deliverable.Drawings;
-import app.clearpane.store.deliverable.Round;
-import app.clearpane.store.deliverable.VersionRow;
-import app.clearpane.store.markup.MarkupRow;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
@@ -31,16 +31,16 @@ import java.util.Optional;
  */
 public record DeliverableState(
         Deliverable deliverable,
-        List<VersionRow> versions,
+        List<Version> versions,
         List<Round> rounds,
-        Optional<VersionRow> current,
-        Optional<VersionRow> draft,
+        Optional<Version> current,
+        Optional<Version> draft,
         Optional<Round> round,
         Turn turn,
         Instant heldSince,
         double daysHeld,
         AskedFor asked,
-        List<MarkupRow> marks,
+        List<Mark> marks,
         Optional<Releases.Release> release,
         List<Releases.Release> releases,
         Optional<Drawings.Sheet> thumbnail,
@@ -96,7 +96,7 @@ public record DeliverableState(
     }
 
     /** The version that lists show: the draft if there is one, else the current one. */
-    public Optional<VersionRow> newest() {
+    public Optional<Version> newest() {
         return draft.or(() -> current);
     }
 

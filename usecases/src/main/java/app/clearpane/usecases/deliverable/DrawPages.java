@@ -26,10 +26,15 @@ class DrawPages implements Job {
     private final Drawings drawings;
     private final Vault vault;
     private final DrawApart apart;
-    private final Progress progress;
+    private final DrawingProgress progress;
     private final ApplicationEventPublisher events;
 
-    DrawPages(Drawings drawings, Vault vault, DrawApart apart, Progress progress, ApplicationEventPublisher events) {
+    DrawPages(
+            Drawings drawings,
+            Vault vault,
+            DrawApart apart,
+            DrawingProgress progress,
+            ApplicationEventPublisher events) {
         this.events = events;
         this.drawings = drawings;
         this.vault = vault;
@@ -49,7 +54,7 @@ class DrawPages implements Job {
                 .filter(drawing -> drawing.state() == Drawings.State.WAITING && drawings.wanted(source))
                 .ifPresent(this::draw);
         progress.moved(source);
-        events.publishEvent(new Drawn(source));
+        events.publishEvent(new DrawingDone(source));
     }
 
     private void draw(Drawings.Drawing drawing) {

@@ -1,6 +1,8 @@
 package app.clearpane.usecases.deliverable;
 
 import app.clearpane.core.agency.ContactId;
+import app.clearpane.core.deliverable.Deliverable;
+import app.clearpane.core.deliverable.Rule;
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.Item;
 import app.clearpane.core.exposure.Pane;
@@ -9,10 +11,8 @@ import app.clearpane.core.exposure.Seat;
 import app.clearpane.core.exposure.SeatState;
 import app.clearpane.core.exposure.Verdict;
 import app.clearpane.core.exposure.Visibility;
-import app.clearpane.core.signoff.Rule;
+import app.clearpane.core.signoff.Round;
 import app.clearpane.core.signoff.Signatories;
-import app.clearpane.store.deliverable.Deliverable;
-import app.clearpane.store.deliverable.Round;
 import app.clearpane.store.exposure.Panes;
 import app.clearpane.store.exposure.SeatRow;
 import app.clearpane.store.exposure.Seats;
@@ -90,12 +90,12 @@ public class Readers {
      * The audience of a deliverable's deciding pane. @param rounds all it went through, whose signatories see it by
      * name
      */
-    public Audience of(Deliverable deliverable, List<Round> rounds) {
-        return of(deliverable, rounds, seats.of(deliverable.pane()));
+    public Audience audienceOf(Deliverable deliverable, List<Round> rounds) {
+        return audienceOf(deliverable, rounds, seats.ofPane(deliverable.pane()));
     }
 
     /** The same, with the seats of its pane. */
-    public Audience of(Deliverable deliverable, List<Round> rounds, List<SeatRow> seated) {
+    public Audience audienceOf(Deliverable deliverable, List<Round> rounds, List<SeatRow> seated) {
         List<SeatRow> signatories = signers(deliverable, seated);
         Set<ContactId> byName = Stream.concat(
                         signatories.stream().map(SeatRow::contact),
@@ -172,7 +172,7 @@ public class Readers {
         Optional<String> held = verdict.source().filter(source -> Set.of(Reason.HELD_BACK, Reason.HELD_BACK_ABOVE)
                 .contains(verdict.reason()));
         return held.map(source -> "“" + source + "” is held back by "
-                        + verdict.setting().orElseThrow().by()
+                        + verdict.setting().orElseThrow().by().name()
                         + ", so it cannot be sent. Show it on the Panes page first.")
                 .map(List::of)
                 .orElse(

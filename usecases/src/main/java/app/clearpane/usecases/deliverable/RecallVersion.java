@@ -1,25 +1,21 @@
 package app.clearpane.usecases.deliverable;
 
+import app.clearpane.core.deliverable.Deliverable;
+import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.record.event.VersionActs;
 import app.clearpane.core.signoff.Outcome;
-import app.clearpane.store.agency.People;
-import app.clearpane.store.deliverable.Deliverable;
+import app.clearpane.core.signoff.Round;
 import app.clearpane.store.deliverable.Deliverables;
-import app.clearpane.store.deliverable.Round;
-import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.store.exposure.SeatRow;
 import app.clearpane.usecases.plan.ReviewsFollow;
-import app.clearpane.usecases.post.Letter;
-import app.clearpane.usecases.post.WriteMail;
+import app.clearpane.usecases.post.WriteToContact;
 import app.clearpane.usecases.record.AuditLog;
-import app.clearpane.usecases.security.LinkKeys;
 import app.clearpane.usecases.shell.Input;
-import app.clearpane.usecases.shell.NotThere;
+import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.usecases.shell.Refused;
 import app.clearpane.usecases.shell.TheAgency;
-import java.time.Clock;
 import java.util.List;
 import java.util.Objects;
 import java.util.stream.Stream;
@@ -36,32 +32,23 @@ public class RecallVersion {
     private final Deliverables deliverables;
     private final Readers readers;
     private final ReviewsFollow reviewsFollow;
-    private final People people;
-    private final WriteMail mail;
-    private final LinkKeys keys;
     private final AuditLog audit;
     private final TheAgency agency;
-    private final Clock clock;
+    private final WriteToContact toContact;
 
     RecallVersion(
             Deliverables deliverables,
             Readers readers,
             ReviewsFollow reviewsFollow,
-            People people,
-            WriteMail mail,
-            LinkKeys keys,
             AuditLog audit,
             TheAgency agency,
-            Clock clock) {
+            WriteToContact toContact) {
+        this.toContact = toContact;
         this.deliverables = deliverables;
         this.readers = readers;
         this.reviewsFollow = reviewsFollow;
-        this.people = people;
-        this.mail = mail;
-        this.keys = keys;
         this.audit = audit;
         this.agency = agency;
-        this.clock = clock;
     }
 
     /** Recalls it. @return what it is a version of @throws Refused without a reason, and once its round is closed */
@@ -71,17 +58,17 @@ public class RecallVersion {
         String why = input.text("The reason", reason, LONGEST_REASON);
         input.require(!why.isEmpty(), "Say why it is recalled: they are told, and it stands in the Record.");
         input.allGood();
-        VersionRow version = NotThere.unless(deliverables.version(id));
-        Deliverable deliverable = NotThere.unless(deliverables.find(version.deliverable()));
+        Version version = NotFound.unless(deliverables.version(id));
+        Deliverable deliverable = NotFound.unless(deliverables.find(version.deliverable()));
         deliverables.lock(deliverable.id());
-        Round round = NotThere.unless(deliverables.round(id));
+        Round round = NotFound.unless(deliverables.round(id));
         if (!round.open()) {
             throw Refused.changedMeanwhile("The round of " + version.called()
                     + " is closed already, so it cannot be recalled. Nothing was changed; send another "
                     + "version instead.");
         }
-        Readers.Audience told = readers.of(deliverable, deliverables.rounds(deliverable.id()));
-        deliverables.close(round.id(), Outcome.RECALLED, by.name(), why, clock.instant());
+        Readers.Audience told = readers.audienceOf(deliverable, deliverables.rounds(deliverable.id()));
+        deliverables.close(round.id(), Outcome.RECALLED, by, why, agency.now());
         reviewsFollow.recalled(deliverable.project(), deliverable.id(), by);
         audit.append(
                 deliverable.project(),
@@ -93,17 +80,16 @@ public class RecallVersion {
         return deliverable;
     }
 
-    private void write(SeatRow seat, Deliverable deliverable, VersionRow version, String why) {
+    private void write(SeatRow seat, Deliverable deliverable, Version version, String why) {
         String what = deliverable.name() + ", " + version.called();
-        mail.send(
-                people.contact(seat.contact()).orElseThrow(),
-                new Letter(
+        toContact.write(
+                seat.contact(),
+                new WriteToContact.Note(
                         "Recalled: " + what,
                         List.of(
                                 what + " was sent to you by mistake and cannot be looked at any more: “" + why + "”.",
                                 "There is nothing for you to do. Another version follows."),
                         "Open the project",
-                        keys.forContact(seat.contact(), "/c/panes/" + deliverable.pane()),
-                        agency.get().name()));
+                        "/c/panes/" + deliverable.pane()));
     }
 }

@@ -1,40 +1,36 @@
 package app.clearpane.usecases.deliverable;
 
+import app.clearpane.core.deliverable.Deliverable;
 import app.clearpane.core.deliverable.RoundCount;
 import app.clearpane.core.deliverable.RoundId;
+import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.markup.Intent;
+import app.clearpane.core.markup.Mark;
 import app.clearpane.core.markup.MarkupProgress;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.plan.Due;
+import app.clearpane.core.plan.ProjectPlan;
+import app.clearpane.core.project.Project;
 import app.clearpane.core.record.event.VersionActs;
 import app.clearpane.core.signoff.Decision;
 import app.clearpane.core.signoff.Outcome;
+import app.clearpane.core.signoff.Round;
 import app.clearpane.core.signoff.RoundState;
-import app.clearpane.store.agency.People;
-import app.clearpane.store.deliverable.Deliverable;
 import app.clearpane.store.deliverable.Deliverables;
-import app.clearpane.store.deliverable.Round;
-import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.store.exposure.SeatRow;
 import app.clearpane.store.exposure.Seats;
-import app.clearpane.store.markup.MarkupRow;
 import app.clearpane.store.markup.Markups;
-import app.clearpane.store.project.Project;
 import app.clearpane.store.project.Projects;
 import app.clearpane.usecases.plan.PlanBook;
 import app.clearpane.usecases.plan.ReviewsFollow;
-import app.clearpane.usecases.plan.ThePlan;
-import app.clearpane.usecases.post.Letter;
-import app.clearpane.usecases.post.WriteMail;
+import app.clearpane.usecases.post.WriteToContact;
 import app.clearpane.usecases.record.AuditLog;
-import app.clearpane.usecases.security.LinkKeys;
 import app.clearpane.usecases.shell.Lasting;
-import app.clearpane.usecases.shell.NotThere;
+import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.usecases.shell.Refused;
 import app.clearpane.usecases.shell.TheAgency;
 import app.clearpane.usecases.shell.Words;
-import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -52,52 +48,43 @@ public class SendVersion {
     private final Deliverables deliverables;
     private final Markups markups;
     private final Seats seats;
-    private final People people;
     private final Readers readers;
-    private final WriteMail mail;
-    private final LinkKeys keys;
     private final ReviewsFollow reviewsFollow;
     private final PlanBook plans;
     private final Projects projects;
     private final AuditLog audit;
     private final TheAgency agency;
     private final Lasting lasting;
-    private final Clock clock;
+    private final WriteToContact toContact;
 
     SendVersion(
             Deliverables deliverables,
             Markups markups,
             Seats seats,
-            People people,
             Readers readers,
-            WriteMail mail,
-            LinkKeys keys,
             ReviewsFollow reviewsFollow,
             PlanBook plans,
             Projects projects,
             AuditLog audit,
             TheAgency agency,
             Lasting lasting,
-            Clock clock) {
+            WriteToContact toContact) {
+        this.toContact = toContact;
         this.plans = plans;
         this.projects = projects;
         this.deliverables = deliverables;
         this.markups = markups;
         this.seats = seats;
-        this.people = people;
         this.readers = readers;
-        this.mail = mail;
-        this.keys = keys;
         this.reviewsFollow = reviewsFollow;
         this.audit = audit;
         this.agency = agency;
         this.lasting = lasting;
-        this.clock = clock;
     }
 
     /** What of the plan a decision may be due before. */
-    public List<ThePlan.Named> begins(Project project) {
-        return plans.of(project).begins(Optional.empty());
+    public List<ProjectPlan.Named> begins(Project project) {
+        return plans.planOf(project).begins(Optional.empty());
     }
 
     /**
@@ -115,16 +102,16 @@ public class SendVersion {
      */
     @Transactional
     public Round send(VersionId id, Due chosen, Actor by) {
-        VersionRow draft = NotThere.unless(deliverables.version(id));
-        Deliverable deliverable = NotThere.unless(deliverables.find(draft.deliverable()));
+        Version draft = NotFound.unless(deliverables.version(id));
+        Deliverable deliverable = NotFound.unless(deliverables.find(draft.deliverable()));
         deliverables.lock(deliverable.id());
         refuseUnlessNewest(draft);
-        Readers.Audience audience = readers.of(deliverable, deliverables.rounds(deliverable.id()));
+        Readers.Audience audience = readers.audienceOf(deliverable, deliverables.rounds(deliverable.id()));
         if (!audience.obstacles().isEmpty()) {
             throw Refused.because(audience.obstacles());
         }
-        Instant now = clock.instant();
-        List<VersionRow> sent = deliverables.versions(deliverable.id()).stream()
+        Instant now = agency.now();
+        List<Version> sent = deliverables.versions(deliverable.id()).stream()
                 .filter(v -> !v.draft())
                 .toList();
         closeWhatItReplaces(deliverable, sent.size() + 1, by, now);
@@ -170,7 +157,7 @@ public class SendVersion {
         if (chosen.equals(Due.NONE)) {
             return agency.calendar().due(now, deliverable.reviewDays());
         }
-        ThePlan plan = plans.of(projects.find(deliverable.project()).orElseThrow());
+        ProjectPlan plan = plans.planOf(projects.find(deliverable.project()).orElseThrow());
         Due reckoned = chosen.before().isEmpty()
                 ? chosen
                 : chosen.before()
@@ -179,12 +166,7 @@ public class SendVersion {
                         .orElseThrow(() -> Refused.because(
                                 "What it is to be decided on before is not in this plan any more. Nothing "
                                         + "was sent; choose something else."));
-        Instant due = reckoned.hour().isEmpty()
-                        && reckoned.day()
-                                .filter(agency.calendar()::isWorkingDay)
-                                .isPresent()
-                ? agency.calendar().closes(reckoned.day().orElseThrow())
-                : reckoned.until(agency.get().zone()).orElseThrow();
+        Instant due = reckoned.decidedBy(agency.calendar()).orElseThrow();
         if (!due.isAfter(now)) {
             throw Refused.because("They would have to decide by " + lasting.due(due)
                     + ", which is past. Nothing was sent; choose a later time.");
@@ -216,9 +198,9 @@ public class SendVersion {
                                         : " It is accepted with the next decision; until then nothing is released."));
     }
 
-    private void refuseUnlessNewest(VersionRow draft) {
-        List<VersionRow> all = deliverables.versions(draft.deliverable());
-        VersionRow fresh =
+    private void refuseUnlessNewest(Version draft) {
+        List<Version> all = deliverables.versions(draft.deliverable());
+        Version fresh =
                 all.stream().filter(v -> v.id().equals(draft.id())).findFirst().orElseThrow();
         if (!fresh.draft()) {
             throw Refused.changedMeanwhile(fresh.called() + " was sent already" + ". Nothing was sent twice.");
@@ -244,16 +226,12 @@ public class SendVersion {
                             0)
                     .closedByHand();
             deliverables.close(
-                    open.id(),
-                    outcome.agreed() ? outcome : Outcome.BACK,
-                    by.name(),
-                    "replaced by version " + number,
-                    now);
+                    open.id(), outcome.agreed() ? outcome : Outcome.BACK, by, "replaced by version " + number, now);
             reviewsFollow.closed(deliverable.project(), deliverable.id(), open.number(), outcome.agreed(), by);
         });
     }
 
-    private static int roundNumber(List<VersionRow> sent, List<Round> rounds, List<MarkupRow> marks) {
+    private static int roundNumber(List<Version> sent, List<Round> rounds, List<Mark> marks) {
         List<Boolean> asked = new ArrayList<>(sent.stream()
                 .map(version -> askedForMore(version, rounds, marks))
                 .toList());
@@ -261,7 +239,7 @@ public class SendVersion {
         return RoundCount.used(asked);
     }
 
-    private static boolean askedForMore(VersionRow version, List<Round> rounds, List<MarkupRow> marks) {
+    private static boolean askedForMore(Version version, List<Round> rounds, List<Mark> marks) {
         boolean change = marks.stream()
                 .anyMatch(m -> m.version().equals(version.id())
                         && m.intent() == Intent.CHANGE
@@ -273,9 +251,7 @@ public class SendVersion {
                                 && r.decisions().containsValue(Decision.SEND_BACK));
     }
 
-    private void mail(
-            SeatRow seat, Deliverable deliverable, int number, VersionRow version, Round round, Instant sentAt) {
-        String agencyName = agency.get().name();
+    private void mail(SeatRow seat, Deliverable deliverable, int number, Version version, Round round, Instant sentAt) {
         boolean signs = seat.role().maySign();
         String what = deliverable.name() + ", version " + number;
         List<String> paragraphs = new ArrayList<>();
@@ -306,13 +282,12 @@ public class SendVersion {
         }
         paragraphs.add((now ? "Please decide by " : "The review ends ") + lasting.zoned(round.dueAt()) + ".");
         seats.invited(seat.id(), sentAt);
-        mail.send(
-                people.contact(seat.contact()).orElseThrow(),
-                new Letter(
+        toContact.write(
+                seat.contact(),
+                new WriteToContact.Note(
                         now ? "Sign off: " + what : "To look at: " + what,
                         paragraphs,
                         "Look at " + deliverable.name(),
-                        keys.forContact(seat.contact(), "/c/panes/" + deliverable.pane() + "/versions/" + version.id()),
-                        agencyName));
+                        "/c/panes/" + deliverable.pane() + "/versions/" + version.id()));
     }
 }

@@ -8,8 +8,10 @@ import app.clearpane.formats.deliverable.UnusableFile;
 import app.clearpane.formats.deliverable.Work;
 import app.clearpane.store.deliverable.Drawings;
 import app.clearpane.store.files.Vault;
-import app.clearpane.usecases.House;
-import app.clearpane.usecases.shell.NotThere;
+import app.clearpane.usecases.HouseSettings;
+import app.clearpane.usecases.jobs.Recurrence;
+import app.clearpane.usecases.jobs.Recurring;
+import app.clearpane.usecases.shell.NotFound;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -23,7 +25,6 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Stream;
-import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 import org.springframework.util.FileSystemUtils;
 
@@ -34,7 +35,7 @@ import org.springframework.util.FileSystemUtils;
  * at a time, since reading a picture or a page costs the same for one square as for all beside it.
  */
 @Component
-public class SheetTiles {
+public class SheetTiles implements Recurring {
     /** The side of a square, in pixels. */
     public static final int SIDE = 800;
     /** The most levels: 12,800 pixels across. */
@@ -50,7 +51,7 @@ public class SheetTiles {
     private final Clock clock;
     private final Map<String, Object> locks = new ConcurrentHashMap<>();
 
-    SheetTiles(Drawings drawings, Vault vault, DrawApart apart, House house, Clock clock) {
+    SheetTiles(Drawings drawings, Vault vault, DrawApart apart, HouseSettings house, Clock clock) {
         this.clock = clock;
         this.apart = apart;
         this.drawings = drawings;
@@ -80,9 +81,9 @@ public class SheetTiles {
         return Work.LARGE_WIDTH << level;
     }
 
-    /** A square of a sheet. @throws NotThere if there is none */
+    /** A square of a sheet. @throws NotFound if there is none */
     public Path tile(Sha256 source, int page, int level, int column, int row) throws IOException {
-        Drawings.Sheet sheet = NotThere.unless(drawings.sheet(source, page));
+        Drawings.Sheet sheet = NotFound.unless(drawings.sheet(source, page));
         String mediaType =
                 drawings.find(source).map(Drawings.Drawing::mediaType).orElse("");
         int height = (int) Math.round(width(Math.max(0, level)) * sheet.size().ratio());
@@ -92,7 +93,7 @@ public class SheetTiles {
                 || column >= width(level) / SIDE
                 || row < 0
                 || row * SIDE >= height) {
-            throw new NotThere();
+            throw new NotFound();
         }
         Path path = path(source, page, level, column, row);
         if (Files.exists(path)) {
@@ -101,7 +102,7 @@ public class SheetTiles {
             draw(source, mediaType, page, level, row, Math.min(SIDE, height - row * SIDE));
         }
         if (!Files.exists(path)) {
-            throw new NotThere();
+            throw new NotFound();
         }
         return path;
     }
@@ -114,11 +115,15 @@ public class SheetTiles {
         }
     }
 
+    @Override
+    public Recurrence recurrence() {
+        return new Recurrence("sweep of squares", "0 17 3 * * *", this::sweep);
+    }
+
     /**
      * Sweeps away the squares of files that nobody looked at closely for a while; they are drawn again when somebody
      * does. @return of how many files
      */
-    @Scheduled(cron = "0 17 3 * * *")
     public int sweep() throws IOException {
         if (!Files.exists(folder)) {
             return 0;
@@ -163,7 +168,7 @@ public class SheetTiles {
                         level,
                         row);
             } catch (UnusableFile unusable) {
-                throw new NotThere();
+                throw new NotFound();
             } finally {
                 locks.remove(name);
             }

@@ -1,21 +1,21 @@
 package app.clearpane.usecases.deliverable;
 
+import app.clearpane.core.deliverable.Deliverable;
+import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.files.Sha256;
+import app.clearpane.core.markup.Mark;
 import app.clearpane.core.project.ProjectId;
+import app.clearpane.core.signoff.CountMarks;
+import app.clearpane.core.signoff.Round;
 import app.clearpane.core.turns.TurnEvent;
 import app.clearpane.core.turns.TurnLedger;
 import app.clearpane.store.clearance.Releases;
-import app.clearpane.store.deliverable.Deliverable;
 import app.clearpane.store.deliverable.Deliverables;
 import app.clearpane.store.deliverable.Drawings;
-import app.clearpane.store.deliverable.Round;
-import app.clearpane.store.deliverable.VersionRow;
-import app.clearpane.store.markup.CountMarks;
-import app.clearpane.store.markup.MarkupRow;
 import app.clearpane.store.markup.Markups;
-import app.clearpane.usecases.shell.NotThere;
+import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.usecases.shell.TheAgency;
 import java.time.Clock;
 import java.time.Instant;
@@ -56,24 +56,24 @@ public class States {
     }
 
     /** The deliverables of a project, in order. */
-    public List<DeliverableState> of(ProjectId project) {
-        List<VersionRow> versions = deliverables.versionsOf(project);
-        return of(project, versions, thumbnails(versions));
+    public List<DeliverableState> statesOf(ProjectId project) {
+        List<Version> versions = deliverables.versionsOf(project);
+        return statesOf(project, versions, thumbnails(versions));
     }
 
     /** The same without their thumbnails. */
     public List<DeliverableState> withoutThumbnails(ProjectId project) {
-        return of(project, deliverables.versionsOf(project), Map.of());
+        return statesOf(project, deliverables.versionsOf(project), Map.of());
     }
 
-    private List<DeliverableState> of(
-            ProjectId project, List<VersionRow> versions, Map<Sha256, Drawings.Sheet> thumbnails) {
+    private List<DeliverableState> statesOf(
+            ProjectId project, List<Version> versions, Map<Sha256, Drawings.Sheet> thumbnails) {
         return states(
-                deliverables.of(project),
+                deliverables.ofProject(project),
                 versions,
                 deliverables.roundsOf(project),
                 releases.ofProject(project),
-                markups.of(project),
+                markups.marksOf(project),
                 thumbnails);
     }
 
@@ -88,61 +88,67 @@ public class States {
                 Map.of());
     }
 
-    /** One deliverable; its marks without their threads. @throws NotThere if there is none */
-    public DeliverableState of(ItemId id) {
-        List<VersionRow> versions = deliverables.versions(id);
+    /** One deliverable; its marks without their threads. @throws NotFound if there is none */
+    public DeliverableState statesOf(ItemId id) {
+        List<Version> versions = deliverables.versions(id);
         return one(id, versions, markups.withoutThreads(id), thumbnails(versions));
     }
 
-    /** One deliverable without its thumbnail and marks. @throws NotThere if there is none */
+    /** One deliverable without its thumbnail and marks. @throws NotFound if there is none */
     public DeliverableState inBrief(ItemId id) {
         return one(id, deliverables.versions(id), List.of(), Map.of());
     }
 
-    /** One deliverable without its thumbnail; its marks with their threads. @throws NotThere if there is none */
+    /** One deliverable without its thumbnail; its marks with their threads. @throws NotFound if there is none */
     public DeliverableState withThreads(ItemId id) {
-        return one(id, deliverables.versions(id), markups.of(id), Map.of());
+        return one(id, deliverables.versions(id), markups.marksOf(id), Map.of());
     }
 
     /**
-     * The deliverable of a version without its thumbnail; its marks with their threads. @throws NotThere if there is no
+     * The deliverable of a version without its thumbnail; its marks with their threads. @throws NotFound if there is no
      * such version
      */
     public DeliverableState withThreads(VersionId version) {
-        List<VersionRow> versions = deliverables.versionsBeside(version);
-        ItemId id = NotThere.unless(versions.stream().findFirst()).deliverable();
-        return one(id, versions, markups.of(id), Map.of());
+        List<Version> versions = deliverables.versionsBeside(version);
+        ItemId id = NotFound.unless(versions.stream().findFirst()).deliverable();
+        return one(id, versions, markups.marksOf(id), Map.of());
     }
 
-    private Map<Sha256, Drawings.Sheet> thumbnails(List<VersionRow> versions) {
+    private Map<Sha256, Drawings.Sheet> thumbnails(List<Version> versions) {
         Map<ItemId, Sha256> newest = new HashMap<>();
         versions.forEach(version -> newest.put(version.deliverable(), version.sha256()));
         return drawings.firstSheets(newest.values());
     }
 
     private DeliverableState one(
-            ItemId id, List<VersionRow> versions, List<MarkupRow> marks, Map<Sha256, Drawings.Sheet> thumbnails) {
-        Deliverable deliverable = NotThere.unless(deliverables.find(id));
-        return states(List.of(deliverable), versions, deliverables.rounds(id), releases.of(id), marks, thumbnails)
+            ItemId id, List<Version> versions, List<Mark> marks, Map<Sha256, Drawings.Sheet> thumbnails) {
+        Deliverable deliverable = NotFound.unless(deliverables.find(id));
+        return states(
+                        List.of(deliverable),
+                        versions,
+                        deliverables.rounds(id),
+                        releases.ofDeliverable(id),
+                        marks,
+                        thumbnails)
                 .get(0);
     }
 
     private List<DeliverableState> states(
             List<Deliverable> all,
-            List<VersionRow> versions,
+            List<Version> versions,
             List<Round> rounds,
             List<Releases.Release> released,
-            List<MarkupRow> marks,
+            List<Mark> marks,
             Map<Sha256, Drawings.Sheet> thumbnails) {
-        Map<ItemId, List<VersionRow>> byDeliverable =
-                versions.stream().collect(Collectors.groupingBy(VersionRow::deliverable));
+        Map<ItemId, List<Version>> byDeliverable =
+                versions.stream().collect(Collectors.groupingBy(Version::deliverable));
         Map<?, Round> roundOf = rounds.stream().collect(Collectors.toMap(Round::version, Function.identity()));
         Map<ItemId, List<Releases.Release>> releasesOf =
                 released.stream().collect(Collectors.groupingBy(Releases.Release::deliverable));
-        Map<?, List<MarkupRow>> marksOn = marks.stream().collect(Collectors.groupingBy(MarkupRow::version));
+        Map<?, List<Mark>> marksOn = marks.stream().collect(Collectors.groupingBy(Mark::version));
         return all.stream()
                 .map(deliverable -> {
-                    List<VersionRow> own = byDeliverable.getOrDefault(deliverable.id(), List.of());
+                    List<Version> own = byDeliverable.getOrDefault(deliverable.id(), List.of());
                     return state(
                             deliverable,
                             own,
@@ -161,15 +167,15 @@ public class States {
 
     private DeliverableState state(
             Deliverable deliverable,
-            List<VersionRow> versions,
+            List<Version> versions,
             List<Round> rounds,
             List<Releases.Release> released,
-            List<MarkupRow> marks,
+            List<Mark> marks,
             Map<Sha256, Drawings.Sheet> thumbnails) {
-        Optional<VersionRow> current =
-                versions.stream().filter(v -> !v.draft()).max(Comparator.comparing(VersionRow::number));
-        Optional<VersionRow> draft = versions.stream()
-                .filter(VersionRow::draft)
+        Optional<Version> current =
+                versions.stream().filter(v -> !v.draft()).max(Comparator.comparing(Version::number));
+        Optional<Version> draft = versions.stream()
+                .filter(Version::draft)
                 .reduce((earlier, later) -> later)
                 .filter(d -> current.isEmpty()
                         || d.createdAt()
@@ -227,8 +233,7 @@ public class States {
         }
         rounds.forEach(round -> {
             events.add(new TurnLedger.Event(TurnEvent.VERSION_SENT, round.sentAt()));
-            Optional.ofNullable(round.closedAt())
-                    .ifPresent(closed -> events.add(new TurnLedger.Event(TurnEvent.ROUND_CLOSED, closed)));
+            round.closed().ifPresent(closed -> events.add(new TurnLedger.Event(TurnEvent.ROUND_CLOSED, closed.at())));
         });
         released.forEach(release -> {
             events.add(new TurnLedger.Event(TurnEvent.RELEASED, release.at()));

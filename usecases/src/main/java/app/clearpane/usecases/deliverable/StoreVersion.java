@@ -1,5 +1,7 @@
 package app.clearpane.usecases.deliverable;
 
+import app.clearpane.core.deliverable.Deliverable;
+import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.people.Actor;
@@ -7,17 +9,15 @@ import app.clearpane.core.record.event.VersionActs;
 import app.clearpane.formats.apart.DrawApart;
 import app.clearpane.formats.apart.Wish;
 import app.clearpane.formats.deliverable.UnusableFile;
-import app.clearpane.store.deliverable.Deliverable;
 import app.clearpane.store.deliverable.Deliverables;
 import app.clearpane.store.deliverable.Drawings;
-import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.store.files.Vault;
-import app.clearpane.usecases.House;
+import app.clearpane.usecases.HouseSettings;
 import app.clearpane.usecases.files.FileNames;
 import app.clearpane.usecases.files.TakeInFile;
 import app.clearpane.usecases.jobs.Jobs;
 import app.clearpane.usecases.record.AuditLog;
-import app.clearpane.usecases.shell.NotThere;
+import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.usecases.shell.Refused;
 import java.io.IOException;
 import java.io.InputStream;
@@ -39,7 +39,7 @@ public class StoreVersion {
     private final DrawApart apart;
     private final Jobs jobs;
     private final AuditLog audit;
-    private final House house;
+    private final HouseSettings house;
     private final TransactionTemplate transaction;
     private final Clock clock;
 
@@ -51,7 +51,7 @@ public class StoreVersion {
             DrawApart apart,
             Jobs jobs,
             AuditLog audit,
-            House house,
+            HouseSettings house,
             TransactionTemplate transaction,
             Clock clock) {
         this.deliverables = deliverables;
@@ -75,13 +75,13 @@ public class StoreVersion {
      * @throws IOException if it cannot be written; nothing is kept
      * @throws Refused if it cannot be looked at; nothing is kept
      */
-    public VersionRow store(ItemId id, Arriving arriving, Actor by) throws IOException {
-        Deliverable deliverable = NotThere.unless(deliverables.find(id));
+    public Version store(ItemId id, Arriving arriving, Actor by) throws IOException {
+        Deliverable deliverable = NotFound.unless(deliverables.find(id));
         apart.warmUp();
         Vault.Stored stored = takeIn.take(deliverable.project(), by, arriving.content());
         String fileName = FileNames.safe(arriving.fileName());
         Wish.Opened work = opened(stored, fileName);
-        VersionRow version = new VersionRow(
+        Version version = new Version(
                 new VersionId(UUID.randomUUID()),
                 id,
                 null,
@@ -90,7 +90,7 @@ public class StoreVersion {
                 work.mediaType(),
                 stored.size(),
                 arriving.whatChanged(),
-                by.name(),
+                by,
                 clock.instant(),
                 null);
         transaction.executeWithoutResult(status -> keep(deliverable, version, work, by));
@@ -105,7 +105,7 @@ public class StoreVersion {
         }
     }
 
-    private void keep(Deliverable deliverable, VersionRow version, Wish.Opened work, Actor by) {
+    private void keep(Deliverable deliverable, Version version, Wish.Opened work, Actor by) {
         deliverables.addVersion(version);
         if (drawings.begin(version.sha256(), version.mediaType(), work.pages())) {
             jobs.enqueue(DrawPages.NAME, version.sha256().hex());

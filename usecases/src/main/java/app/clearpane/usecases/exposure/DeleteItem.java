@@ -4,7 +4,7 @@ import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.exposure.Items;
-import app.clearpane.usecases.shell.AskFirst;
+import app.clearpane.usecases.shell.NeedsConfirmation;
 import app.clearpane.usecases.shell.Refused;
 import java.time.Clock;
 import org.springframework.context.ApplicationEventPublisher;
@@ -30,7 +30,7 @@ public class DeleteItem {
     @Transactional
     public void delete(ItemId item, Actor by) {
         arrivals.watch(items.find(item).orElseThrow().project(), by);
-        items.delete(item, by.name(), clock.instant());
+        items.delete(item, by, clock.instant());
     }
 
     /**
@@ -38,7 +38,7 @@ public class DeleteItem {
      *
      * @param sure whether it was said who will see it at once, and confirmed
      * @throws Refused if what it lies in is deleted too, naming it
-     * @throws AskFirst if somebody will see it at once and that was not confirmed
+     * @throws NeedsConfirmation if somebody will see it at once and that was not confirmed
      */
     @Transactional
     public void restore(ItemId item, boolean sure, Actor by) {

@@ -5,15 +5,15 @@ import app.clearpane.core.exposure.Item;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.exposure.Pane;
 import app.clearpane.core.exposure.Seat;
-import app.clearpane.core.exposure.SeatId;
 import app.clearpane.core.exposure.SeatRole;
 import app.clearpane.core.exposure.SeatState;
 import app.clearpane.core.exposure.Visibility;
+import app.clearpane.core.people.SeatId;
+import app.clearpane.core.project.Project;
 import app.clearpane.store.exposure.Items;
 import app.clearpane.store.exposure.Panes;
-import app.clearpane.store.project.Project;
 import app.clearpane.store.project.Projects;
-import app.clearpane.usecases.shell.AskFirst;
+import app.clearpane.usecases.shell.NeedsConfirmation;
 import app.clearpane.usecases.shell.Words;
 import java.time.Clock;
 import java.util.ArrayList;
@@ -64,7 +64,7 @@ class EverywhereSeen {
      *
      * @param sure whether what follows from it was confirmed
      * @param button what confirming does
-     * @throws AskFirst if it was not, and anybody would see more or less; nothing was changed then
+     * @throws NeedsConfirmation if it was not, and anybody would see more or less; nothing was changed then
      */
     void change(boolean sure, String button, Runnable change) {
         if (!sure) {
@@ -89,7 +89,7 @@ class EverywhereSeen {
             if (sentences.size() > SENTENCES) {
                 told.add("And " + (sentences.size() - SENTENCES) + " more like these.");
             }
-            throw new AskFirst(told, button);
+            throw new NeedsConfirmation(told, button);
         }
     }
 

@@ -21,9 +21,9 @@ final class FolderNames {
      *
      * @throws app.clearpane.usecases.shell.Refused if they are none
      */
-    static Set<String> of(ContentKind kind, String typed) {
+    static Set<String> parse(ContentKind kind, String typed) {
         if (kind.filters().isEmpty()) {
-            return of(typed);
+            return parse(typed);
         }
         Set<String> sent =
                 Set.copyOf(Stream.of(typed.split(",")).map(String::strip).toList());
@@ -44,7 +44,7 @@ final class FolderNames {
     }
 
     /** @throws app.clearpane.usecases.shell.Refused if one of them cannot be a name, or there are too many */
-    static Set<String> of(String typed) {
+    static Set<String> parse(String typed) {
         Input input = new Input();
         Set<String> names = new LinkedHashSet<>();
         for (String one : typed.split("[,\\n]")) {

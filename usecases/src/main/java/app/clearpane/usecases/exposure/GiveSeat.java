@@ -1,34 +1,32 @@
 package app.clearpane.usecases.exposure;
 
+import app.clearpane.core.agency.Client;
+import app.clearpane.core.agency.Contact;
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.exposure.PaneId;
-import app.clearpane.core.exposure.SeatId;
 import app.clearpane.core.exposure.SeatRole;
 import app.clearpane.core.exposure.SeatState;
 import app.clearpane.core.people.Actor;
+import app.clearpane.core.people.SeatId;
+import app.clearpane.core.project.Project;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.record.Happening;
 import app.clearpane.core.record.event.PeopleActs;
-import app.clearpane.store.agency.Client;
-import app.clearpane.store.agency.Contact;
+import app.clearpane.core.signoff.Leaving;
+import app.clearpane.core.signoff.Round;
 import app.clearpane.store.agency.People;
-import app.clearpane.store.agency.WaysIn;
+import app.clearpane.store.agency.SignInLinks;
 import app.clearpane.store.deliverable.Deliverables;
-import app.clearpane.store.deliverable.Round;
 import app.clearpane.store.exposure.Panes;
 import app.clearpane.store.exposure.SeatRow;
 import app.clearpane.store.exposure.Seats;
-import app.clearpane.store.project.Project;
 import app.clearpane.store.project.Projects;
-import app.clearpane.usecases.post.Letter;
-import app.clearpane.usecases.post.WriteMail;
+import app.clearpane.usecases.post.WriteToContact;
 import app.clearpane.usecases.record.AuditLog;
-import app.clearpane.usecases.security.LinkKeys;
-import app.clearpane.usecases.shell.AskFirst;
-import app.clearpane.usecases.shell.NotThere;
+import app.clearpane.usecases.shell.NeedsConfirmation;
+import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.usecases.shell.Refused;
 import app.clearpane.usecases.shell.TheAgency;
-import java.time.Clock;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -47,12 +45,10 @@ public class GiveSeat {
     private final Projects projects;
     private final People people;
     private final Deliverables deliverables;
-    private final WaysIn waysIn;
-    private final LinkKeys keys;
-    private final WriteMail mail;
+    private final SignInLinks waysIn;
     private final TheAgency agency;
     private final AuditLog audit;
-    private final Clock clock;
+    private final WriteToContact toContact;
 
     GiveSeat(
             TurnBack turnBack,
@@ -61,12 +57,11 @@ public class GiveSeat {
             Projects projects,
             People people,
             Deliverables deliverables,
-            WaysIn waysIn,
-            LinkKeys keys,
-            WriteMail mail,
+            SignInLinks waysIn,
             TheAgency agency,
             AuditLog audit,
-            Clock clock) {
+            WriteToContact toContact) {
+        this.toContact = toContact;
         this.turnBack = turnBack;
         this.seats = seats;
         this.panes = panes;
@@ -74,11 +69,8 @@ public class GiveSeat {
         this.people = people;
         this.deliverables = deliverables;
         this.waysIn = waysIn;
-        this.keys = keys;
-        this.mail = mail;
         this.agency = agency;
         this.audit = audit;
-        this.clock = clock;
     }
 
     /**
@@ -109,9 +101,9 @@ public class GiveSeat {
      */
     @Transactional
     public SeatId askAndGive(PaneId paneId, ContactId contactId, SeatRole role, boolean sure, Actor by) {
-        Panes.Row pane = NotThere.unless(panes.find(paneId));
-        Contact contact = NotThere.unless(people.contact(contactId));
-        Optional<SeatRow> had = seats.at(paneId, contactId).filter(seat -> seat.state() != SeatState.ENDED);
+        Panes.Row pane = NotFound.unless(panes.find(paneId));
+        Contact contact = NotFound.unless(people.contact(contactId));
+        Optional<SeatRow> had = seats.seatOf(paneId, contactId).filter(seat -> seat.state() != SeatState.ENDED);
         if (had.isPresent()) {
             throw Refused.changedMeanwhile(contact.name() + " has a seat at “" + pane.name() + "” already, as "
                     + inWords(had.get().role()) + ". Nothing was changed.");
@@ -119,7 +111,7 @@ public class GiveSeat {
         if (!sure
                 && Organisations.of(people, projects, pane.project())
                         .isStranger(contact.client(), seats.ofProject(pane.project()))) {
-            throw new AskFirst(
+            throw new NeedsConfirmation(
                     List.of(contact.name() + " belongs to "
                             + people.clients().stream()
                                     .filter(client -> client.id().equals(contact.client()))
@@ -130,7 +122,7 @@ public class GiveSeat {
                             + "” lets through."),
                     "Give " + contact.name() + " a seat all the same");
         }
-        SeatId seat = seats.give(paneId, contactId, role, clock.instant());
+        SeatId seat = seats.give(paneId, contactId, role, agency.now());
         tell(pane, new PeopleActs.SeatGiven(by, pane.name(), contact.name(), contact.email(), role));
         return seat;
     }
@@ -138,7 +130,7 @@ public class GiveSeat {
     /** Changes a seat's role. @throws Refused if it is the lead voice's, who always signs */
     @Transactional
     public ProjectId change(SeatId id, SeatRole role, int revision, Actor by) {
-        SeatRow seat = NotThere.unless(seats.find(id));
+        SeatRow seat = NotFound.unless(seats.find(id));
         Panes.Row pane = panes.find(seat.pane()).orElseThrow();
         if (seat.leadVoice() && role != SeatRole.SIGNATORY) {
             throw Refused.because(seat.name() + " speaks for everybody at “" + pane.name()
@@ -165,7 +157,7 @@ public class GiveSeat {
     /** Makes this seat the one that speaks for all. It becomes a signatory's. */
     @Transactional
     public ProjectId nameLeadVoice(SeatId id, Actor by) {
-        SeatRow seat = NotThere.unless(seats.find(id).filter(found -> found.state() != SeatState.ENDED));
+        SeatRow seat = NotFound.unless(seats.find(id).filter(found -> found.state() != SeatState.ENDED));
         Panes.Row pane = panes.find(seat.pane()).orElseThrow();
         seats.makeLeadVoice(seat);
         tell(pane, new PeopleActs.LeadVoiceNamed(by, pane.name(), seat.name()));
@@ -178,13 +170,13 @@ public class GiveSeat {
      */
     @Transactional
     public ProjectId end(SeatId id, boolean sure, Actor by) {
-        SeatRow seat = NotThere.unless(seats.find(id));
+        SeatRow seat = NotFound.unless(seats.find(id));
         Panes.Row pane = panes.find(seat.pane()).orElseThrow();
-        if (seat.leadVoice() && seats.of(pane.id()).size() > 1) {
+        if (seat.leadVoice() && seats.ofPane(pane.id()).size() > 1) {
             throw Refused.because(seat.name() + " speaks for everybody at “" + pane.name()
                     + "”. Name another lead voice first, then end this seat.");
         }
-        List<Round> waiting = toSign(deliverables.roundsOf(pane.project()), seat.contact());
+        List<Round> waiting = Leaving.toSign(seat.contact(), deliverables.roundsOf(pane.project()));
         if (!waiting.isEmpty()) {
             throw Refused.because(seat.name() + " is asked to sign " + waiting.size()
                     + (waiting.size() == 1 ? " version" : " versions")
@@ -203,14 +195,14 @@ public class GiveSeat {
                 sure,
                 by);
         if (!sure) {
-            throw new AskFirst(
+            throw new NeedsConfirmation(
                     List.of(seat.name() + " sees nothing through “" + pane.name()
                             + "” any more, from now on, and is signed out everywhere. What they said and "
                             + "decided stays."),
                     "End the seat of " + seat.name());
         }
-        seats.end(seat, clock.instant());
-        waysIn.revokeAll(seat.contact(), clock.instant());
+        seats.end(seat, agency.now());
+        waysIn.revokeAll(seat.contact(), agency.now());
         tell(pane, new PeopleActs.SeatEnded(by, pane.name(), seat.name()));
         return pane.project();
     }
@@ -221,24 +213,15 @@ public class GiveSeat {
     public Set<SeatId> endable(ProjectId project, List<SeatRow> all) {
         List<Round> rounds = deliverables.roundsOf(project);
         return all.stream()
-                .filter(seat -> !(seat.leadVoice() && all.size() > 1)
-                        && toSign(rounds, seat.contact()).isEmpty())
+                .filter(seat -> Leaving.mayLeave(seat.contact(), seat.leadVoice(), all.size() - 1, rounds))
                 .map(SeatRow::id)
                 .collect(Collectors.toSet());
-    }
-
-    private static List<Round> toSign(List<Round> rounds, ContactId contact) {
-        return rounds.stream()
-                .filter(round -> round.open()
-                        && round.signatories().stream()
-                                .anyMatch(s -> s.contact().equals(contact)))
-                .toList();
     }
 
     /** Mails the holder a link to the pane. @throws Refused while the pane is not published */
     @Transactional
     public ProjectId sendLink(SeatId id, Actor by) {
-        SeatRow seat = NotThere.unless(seats.find(id).filter(found -> found.state() != SeatState.ENDED));
+        SeatRow seat = NotFound.unless(seats.find(id).filter(found -> found.state() != SeatState.ENDED));
         Panes.Row pane = panes.find(seat.pane()).orElseThrow();
         if (pane.publishedAt() == null) {
             throw Refused.because("The pane “" + pane.name()
@@ -253,7 +236,7 @@ public class GiveSeat {
     @Transactional
     public void sendLinksToNewcomers(PaneId id, Actor by) {
         Panes.Row pane = panes.find(id).orElseThrow();
-        seats.of(id).stream().filter(seat -> seat.invitedAt() == null).forEach(seat -> {
+        seats.ofPane(id).stream().filter(seat -> seat.invitedAt() == null).forEach(seat -> {
             invite(seat, pane);
             tell(pane, new PeopleActs.SeatInvited(by, pane.name(), seat.name(), seat.email()));
         });
@@ -261,21 +244,20 @@ public class GiveSeat {
 
     private void invite(SeatRow seat, Panes.Row pane) {
         Project project = projects.find(pane.project()).orElseThrow();
-        seats.invited(seat.id(), clock.instant());
+        seats.invited(seat.id(), agency.now());
         String welcome = pane.welcome().isEmpty()
                 ? "Here is where you see how " + project.name() + " is getting on, and what we need from you."
                 : pane.welcome();
-        mail.send(
-                people.contact(seat.contact()).orElseThrow(),
-                new Letter(
+        toContact.write(
+                seat.contact(),
+                new WriteToContact.Note(
                         project.name() + ": your page with " + agency.get().name(),
                         List.of(
                                 welcome,
                                 "There is no account and no password. This link knows it is you, so please do not "
                                         + "pass it on."),
                         "Open your page",
-                        keys.forContact(seat.contact(), "/c/panes/" + pane.id()),
-                        agency.get().name()));
+                        "/c/panes/" + pane.id()));
     }
 
     private void tell(Panes.Row pane, Happening happening) {

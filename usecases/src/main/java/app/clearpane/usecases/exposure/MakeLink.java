@@ -2,8 +2,8 @@ package app.clearpane.usecases.exposure;
 
 import app.clearpane.core.agency.Name;
 import app.clearpane.core.exposure.PaneId;
-import app.clearpane.core.exposure.SeatId;
 import app.clearpane.core.people.Actor;
+import app.clearpane.core.people.SeatId;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.record.Act;
 import app.clearpane.core.record.event.PeopleActs;
@@ -13,10 +13,9 @@ import app.clearpane.store.files.Seal;
 import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.security.LinkKeys;
 import app.clearpane.usecases.shell.Input;
-import app.clearpane.usecases.shell.NotThere;
+import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.usecases.shell.Refused;
 import app.clearpane.usecases.shell.TheAgency;
-import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Optional;
@@ -38,7 +37,6 @@ public class MakeLink {
     private final Seal seal;
     private final TheAgency agency;
     private final AuditLog audit;
-    private final Clock clock;
 
     MakeLink(
             LinkSeats links,
@@ -47,8 +45,7 @@ public class MakeLink {
             PasswordEncoder passcodes,
             Seal seal,
             TheAgency agency,
-            AuditLog audit,
-            Clock clock) {
+            AuditLog audit) {
         this.links = links;
         this.panes = panes;
         this.keys = keys;
@@ -56,7 +53,6 @@ public class MakeLink {
         this.seal = seal;
         this.agency = agency;
         this.audit = audit;
-        this.clock = clock;
     }
 
     /**
@@ -75,7 +71,7 @@ public class MakeLink {
     /** Makes one. */
     @Transactional
     public Made make(PaneId paneId, Form form, Actor by) {
-        Panes.Row pane = NotThere.unless(panes.find(paneId));
+        Panes.Row pane = NotFound.unless(panes.find(paneId));
         Input input = new Input();
         Optional<Name> named = input.name("The link", form.name());
         Optional<LocalDate> lastDay =
@@ -88,7 +84,7 @@ public class MakeLink {
                 "A passcode has " + SHORTEST_PASSCODE + " to " + LONGEST_PASSCODE + " characters.");
         input.allGood();
         LinkKeys.Loose key = keys.loose();
-        Instant now = clock.instant();
+        Instant now = agency.now();
         SeatId link = links.add(
                 new LinkSeats.Link(
                         new SeatId(UUID.randomUUID()),
@@ -101,7 +97,7 @@ public class MakeLink {
                                         .toInstant())
                                 .orElse(null),
                         null,
-                        by.name(),
+                        by,
                         now,
                         0,
                         null),
@@ -124,7 +120,7 @@ public class MakeLink {
     /** Gives it another key; whoever has the one before is out. */
     @Transactional
     public Made renew(SeatId id, Actor by) {
-        LinkSeats.Link link = NotThere.unless(links.find(id));
+        LinkSeats.Link link = NotFound.unless(links.find(id));
         LinkKeys.Loose key = keys.loose();
         links.renew(id, key.hash());
         links.sealAddress(id, seal.close(key.address(), LinkSeats.purpose(id)));
@@ -138,7 +134,7 @@ public class MakeLink {
      */
     @Transactional
     public Made show(SeatId id, Actor by) {
-        LinkSeats.Link link = NotThere.unless(links.find(id));
+        LinkSeats.Link link = NotFound.unless(links.find(id));
         String address = links.sealedAddress(id)
                 .flatMap(kept -> seal.open(kept, LinkSeats.purpose(id)))
                 .orElseThrow(() -> Refused.because(
@@ -151,8 +147,8 @@ public class MakeLink {
     /** Takes it back: whoever came by it is out with the next byte. */
     @Transactional
     public ProjectId revoke(SeatId id, Actor by) {
-        LinkSeats.Link link = NotThere.unless(links.find(id));
-        links.revoke(id, clock.instant());
+        LinkSeats.Link link = NotFound.unless(links.find(id));
+        links.revoke(id, agency.now());
         return happened(Act.LINK_REVOKED, link, by);
     }
 

@@ -1,14 +1,14 @@
 package app.clearpane.usecases.exposure;
 
+import app.clearpane.core.agency.Client;
 import app.clearpane.core.agency.ClientId;
+import app.clearpane.core.agency.Contact;
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.exposure.SeatState;
+import app.clearpane.core.project.Project;
 import app.clearpane.core.project.ProjectId;
-import app.clearpane.store.agency.Client;
-import app.clearpane.store.agency.Contact;
 import app.clearpane.store.agency.People;
 import app.clearpane.store.exposure.SeatRow;
-import app.clearpane.store.project.Project;
 import app.clearpane.store.project.Projects;
 import java.util.ArrayList;
 import java.util.Comparator;

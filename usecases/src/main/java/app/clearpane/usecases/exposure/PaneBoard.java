@@ -10,7 +10,6 @@ import app.clearpane.core.exposure.Item;
 import app.clearpane.core.exposure.Pane;
 import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.exposure.Seat;
-import app.clearpane.core.exposure.SeatId;
 import app.clearpane.core.exposure.SeatRole;
 import app.clearpane.core.exposure.SeatState;
 import app.clearpane.core.exposure.SecondLook;
@@ -19,6 +18,7 @@ import app.clearpane.core.exposure.Showing;
 import app.clearpane.core.exposure.Verdict;
 import app.clearpane.core.exposure.Visibility;
 import app.clearpane.core.files.Sha256;
+import app.clearpane.core.people.SeatId;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.agency.People;
 import app.clearpane.store.exposure.AgencyApertures;
@@ -161,7 +161,7 @@ public class PaneBoard {
             Organisations organisations) {}
 
     /** Lays the board out with one cell selected. */
-    public Board of(ProjectId project, Optional<PaneId> wanted, ContentKind kind) {
+    public Board read(ProjectId project, Optional<PaneId> wanted, ContentKind kind) {
         Panes.All read = panes.all(project);
         Organisations organisations = Organisations.of(people, projects, project);
         List<Panes.Row> rows = read.rows();
@@ -304,7 +304,7 @@ public class PaneBoard {
     }
 
     private Around around(Panes.Row row) {
-        List<SeatRow> own = seats.of(row.id());
+        List<SeatRow> own = seats.ofPane(row.id());
         return new Around(
                 own,
                 items.ofProject(row.project()),

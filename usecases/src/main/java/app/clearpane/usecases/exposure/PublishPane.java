@@ -7,7 +7,7 @@ import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.record.event.ShowingActs;
 import app.clearpane.store.exposure.Panes;
 import app.clearpane.usecases.record.AuditLog;
-import app.clearpane.usecases.shell.NotThere;
+import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.usecases.shell.Refused;
 import app.clearpane.usecases.shell.Words;
 import java.time.Clock;
@@ -42,7 +42,7 @@ public class PublishPane {
      */
     @Transactional
     public ProjectId publish(PaneId id, int revision, Optional<Sha256> seen, Actor by) {
-        Panes.Row read = NotThere.unless(panes.find(id));
+        Panes.Row read = NotFound.unless(panes.find(id));
         if (read.closesAt() != null && !read.closesAt().isAfter(clock.instant())) {
             throw Refused.because("The last day of “" + read.name()
                     + "” is past, so nobody would see it. Give it a later last day, or none, then publish.");
@@ -71,7 +71,7 @@ public class PublishPane {
      */
     @Transactional
     public ProjectId discard(PaneId id, int revision, Actor by) {
-        Panes.Row read = NotThere.unless(panes.find(id));
+        Panes.Row read = NotFound.unless(panes.find(id));
         if (read.publishedAt() == null) {
             throw Refused.because("“" + read.name() + "” was never published, so there is nothing to go back to.");
         }

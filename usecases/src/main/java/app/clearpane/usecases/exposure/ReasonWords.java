@@ -8,7 +8,7 @@ import app.clearpane.core.exposure.SeatRole;
 import app.clearpane.core.exposure.SecondLook;
 import app.clearpane.core.exposure.Verdict;
 import app.clearpane.core.exposure.Why;
-import app.clearpane.usecases.shell.Speech;
+import app.clearpane.usecases.shell.TemplateHelper;
 import app.clearpane.usecases.shell.Words;
 import java.util.List;
 import java.util.Locale;
@@ -20,7 +20,7 @@ import org.springframework.stereotype.Component;
 
 /** Reasons as sentences (V8). Templates call it {@code reasons}. */
 @Component
-public class ReasonWords implements Speech {
+public class ReasonWords implements TemplateHelper {
     private final Words words;
 
     public ReasonWords(Words words) {
@@ -33,7 +33,7 @@ public class ReasonWords implements Speech {
     }
 
     /** Why an item is visible or not, and what would change it. */
-    public String of(Verdict verdict) {
+    public String inWords(Verdict verdict) {
         String reason =
                 switch (verdict.reason()) {
                     case NO_SEAT -> "No seat at this pane";
@@ -107,7 +107,7 @@ public class ReasonWords implements Speech {
 
     private String who(Verdict verdict) {
         return verdict.setting()
-                .map(setting -> words.first(setting.by()) + ", " + words.dayOf(setting.at()))
+                .map(setting -> words.first(setting.by().name()) + ", " + words.dayOf(setting.at()))
                 .orElse("");
     }
 
@@ -128,9 +128,9 @@ public class ReasonWords implements Speech {
     /** Why one thing changes for somebody. */
     public String change(ExposureCheck.Change change) {
         return switch (change.kind()) {
-            case GAINED -> of(change.after());
-            case LOST -> "already hidden. " + of(change.after());
-            case REASON_CHANGED -> "seen before and after. " + of(change.after());
+            case GAINED -> inWords(change.after());
+            case LOST -> "already hidden. " + inWords(change.after());
+            case REASON_CHANGED -> "seen before and after. " + inWords(change.after());
         };
     }
 

@@ -49,7 +49,7 @@ public class SetForAllPanes {
     @Transactional
     public void ceiling(ContentKind kind, Aperture aperture, boolean sure, Actor by) {
         pickableOrWhole(kind, aperture);
-        seen.change(sure, "Set the ceiling", () -> apertures.setCeiling(kind, aperture, by.name(), clock.instant()));
+        seen.change(sure, "Set the ceiling", () -> apertures.setCeiling(kind, aperture, by, clock.instant()));
         tell(Act.CEILING_SET, kind, aperture, by);
     }
 
@@ -58,20 +58,18 @@ public class SetForAllPanes {
     public void startingPoint(ContentKind kind, Aperture aperture, boolean sure, Actor by) {
         pickableOrWhole(kind, aperture);
         seen.change(
-                sure,
-                "Set the starting point",
-                () -> apertures.setStartingPoint(kind, aperture, by.name(), clock.instant()));
+                sure, "Set the starting point", () -> apertures.setStartingPoint(kind, aperture, by, clock.instant()));
         tell(Act.STARTING_POINT_SET, kind, aperture, by);
     }
 
     /** Names the filters of a kind whose ceiling is Filtered. */
     @Transactional
     public void ceilingFilters(ContentKind kind, String folders, boolean sure, Actor by) {
-        seen.change(sure, "Set the ceiling", () -> apertures.setCeilingFolders(kind, FolderNames.of(kind, folders)));
+        seen.change(sure, "Set the ceiling", () -> apertures.setCeilingFolders(kind, FolderNames.parse(kind, folders)));
         audit.appendOfAgency(
                 agency.get().id(),
                 new ShowingActs.CeilingFolders(
-                        by, agency.get().name(), kind, String.join(", ", FolderNames.of(kind, folders))));
+                        by, agency.get().name(), kind, String.join(", ", FolderNames.parse(kind, folders))));
     }
 
     /** Names the filters of a kind whose starting point is Filtered. */
@@ -80,11 +78,11 @@ public class SetForAllPanes {
         seen.change(
                 sure,
                 "Set the starting point",
-                () -> apertures.setStartingFolders(kind, FolderNames.of(kind, folders)));
+                () -> apertures.setStartingFolders(kind, FolderNames.parse(kind, folders)));
         audit.appendOfAgency(
                 agency.get().id(),
                 new ShowingActs.StartingPointFolders(
-                        by, agency.get().name(), kind, String.join(", ", FolderNames.of(kind, folders))));
+                        by, agency.get().name(), kind, String.join(", ", FolderNames.parse(kind, folders))));
     }
 
     /** Says how everybody works together; it stands in the guide of every pane. */

@@ -9,7 +9,7 @@ import app.clearpane.store.exposure.Panes;
 import app.clearpane.store.exposure.Section;
 import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.shell.Input;
-import app.clearpane.usecases.shell.NotThere;
+import app.clearpane.usecases.shell.NotFound;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -63,7 +63,7 @@ public class SetSections {
     /** Gives them. */
     @Transactional
     public ProjectId set(PaneId id, Form form, Actor by) {
-        Panes.Row pane = NotThere.unless(panes.find(id));
+        Panes.Row pane = NotFound.unless(panes.find(id));
         int count = form.kind().size();
         Input input = new Input();
         input.require(

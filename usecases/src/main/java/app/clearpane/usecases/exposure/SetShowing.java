@@ -13,7 +13,7 @@ import app.clearpane.core.record.event.ShowingActs;
 import app.clearpane.store.exposure.Items;
 import app.clearpane.store.exposure.Panes;
 import app.clearpane.usecases.record.AuditLog;
-import app.clearpane.usecases.shell.NotThere;
+import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.usecases.shell.Refused;
 import java.time.Clock;
 import java.util.List;
@@ -48,16 +48,16 @@ public class SetShowing {
     /** For one pane. */
     @Transactional
     public ProjectId set(PaneId paneId, ItemId itemId, Showing showing, boolean sure, Actor by) {
-        Panes.Row pane = NotThere.unless(panes.find(paneId));
-        Items.Row item = NotThere.unless(
+        Panes.Row pane = NotFound.unless(panes.find(paneId));
+        Items.Row item = NotFound.unless(
                 items.find(itemId).filter(found -> found.project().equals(pane.project())));
         if (showing == Showing.HELD_BACK) {
             bringBack(pane.project(), Set.of(itemId), Optional.of(paneId), sure, by);
         }
         if (showing == Showing.UNSET) {
-            panes.unset(paneId, itemId, by.name(), clock.instant());
+            panes.unset(paneId, itemId, by, clock.instant());
         } else {
-            panes.setShowing(paneId, itemId, new Setting(showing, by.name(), clock.instant()));
+            panes.setShowing(paneId, itemId, new Setting(showing, by, clock.instant()));
         }
         audit.append(
                 pane.project(),
@@ -70,7 +70,7 @@ public class SetShowing {
     @Transactional
     public ProjectId ofMany(
             PaneId paneId, ContentKind kind, Set<ItemId> chosen, boolean all, Showing showing, boolean sure, Actor by) {
-        Panes.Row pane = NotThere.unless(panes.find(paneId));
+        Panes.Row pane = NotFound.unless(panes.find(paneId));
         List<Item> these = items.ofProject(pane.project()).stream()
                 .filter(item ->
                         item.kind() == kind && item.state() == Item.State.THERE && (all || chosen.contains(item.id())))
@@ -86,7 +86,7 @@ public class SetShowing {
                     sure,
                     by);
         }
-        panes.setShowings(paneId, these.stream().map(Item::id).toList(), showing, by.name(), clock.instant());
+        panes.setShowings(paneId, these.stream().map(Item::id).toList(), showing, by, clock.instant());
         audit.append(
                 pane.project(),
                 paneId.value(),
@@ -119,9 +119,9 @@ public class SetShowing {
     /** For every pane, at once. */
     @Transactional
     public ProjectId holdBackEverywhere(ItemId itemId, boolean sure, Actor by) {
-        Items.Row item = NotThere.unless(items.find(itemId));
+        Items.Row item = NotFound.unless(items.find(itemId));
         bringBack(item.project(), Set.of(itemId), Optional.empty(), sure, by);
-        panes.holdBackEverywhere(itemId, by.name(), clock.instant());
+        panes.holdBackEverywhere(itemId, by, clock.instant());
         audit.append(
                 item.project(), itemId.value(), new ShowingActs.ItemHeldBackEverywhere(by, item.name(), item.kind()));
         return item.project();
@@ -150,7 +150,7 @@ public class SetShowing {
     /** Leaves it to the panes again. */
     @Transactional
     public ProjectId letGo(ItemId itemId, Actor by) {
-        Items.Row item = NotThere.unless(items.find(itemId));
+        Items.Row item = NotFound.unless(items.find(itemId));
         panes.letGo(itemId);
         audit.append(item.project(), itemId.value(), new ShowingActs.ItemLetGo(by, item.name(), item.kind()));
         return item.project();

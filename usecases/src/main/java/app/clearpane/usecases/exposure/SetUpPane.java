@@ -13,7 +13,7 @@ import app.clearpane.store.exposure.Panes;
 import app.clearpane.store.project.Projects;
 import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.shell.Input;
-import app.clearpane.usecases.shell.NotThere;
+import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.usecases.shell.Refused;
 import app.clearpane.usecases.shell.TheAgency;
 import java.time.Clock;
@@ -50,7 +50,7 @@ public class SetUpPane {
     /** Makes a pane through which nothing passes yet. */
     @Transactional
     public PaneId add(ProjectId project, String name, String welcome, Actor by) {
-        NotThere.unless(projects.find(project));
+        NotFound.unless(projects.find(project));
         Input input = new Input();
         Optional<Name> named = input.name("The pane", name);
         String words = input.text("The welcome", welcome, LONGEST_WELCOME);
@@ -67,7 +67,7 @@ public class SetUpPane {
     @Transactional
     public PaneId copy(ProjectId project, PaneId like, String name, Actor by) {
         Panes.Row from =
-                NotThere.unless(panes.find(like).filter(found -> found.project().equals(project)));
+                NotFound.unless(panes.find(like).filter(found -> found.project().equals(project)));
         Input input = new Input();
         Optional<Name> named = input.name("The pane", name);
         input.allGood();
@@ -98,7 +98,7 @@ public class SetUpPane {
      */
     @Transactional
     public ProjectId change(PaneId id, WordsForm form, boolean sure, Actor by) {
-        Panes.Row pane = NotThere.unless(panes.find(id));
+        Panes.Row pane = NotFound.unless(panes.find(id));
         Input input = new Input();
         Optional<Name> named = input.name("The pane", form.name());
         String words = input.text("The welcome", form.welcome(), LONGEST_WELCOME);
@@ -145,7 +145,7 @@ public class SetUpPane {
     /** Sets an aperture. Narrowing works at once; widening waits for publishing. */
     @Transactional
     public ProjectId setAperture(PaneId id, ContentKind kind, Aperture aperture, Actor by) {
-        Panes.Row pane = NotThere.unless(panes.find(id));
+        Panes.Row pane = NotFound.unless(panes.find(id));
         SetForAllPanes.pickableOrWhole(kind, aperture);
         panes.setAperture(id, kind, aperture);
         audit.append(pane.project(), id.value(), new ShowingActs.ApertureSet(by, pane.name(), kind, aperture));
@@ -155,8 +155,8 @@ public class SetUpPane {
     /** Names the filters of a kind, for where it is Filtered. Fewer work at once; more wait for publishing. */
     @Transactional
     public ProjectId setFilters(PaneId id, ContentKind kind, String folders, Actor by) {
-        Panes.Row pane = NotThere.unless(panes.find(id));
-        Set<String> names = FolderNames.of(kind, folders);
+        Panes.Row pane = NotFound.unless(panes.find(id));
+        Set<String> names = FolderNames.parse(kind, folders);
         panes.setFilters(id, kind, names);
         audit.append(
                 pane.project(), id.value(), new ShowingActs.FilterSet(by, pane.name(), kind, String.join(", ", names)));
@@ -166,11 +166,11 @@ public class SetUpPane {
     /** Lets new items of a kind arrive Shown from now on, or unset again. */
     @Transactional
     public ProjectId setArrivals(PaneId id, ContentKind kind, boolean shown, Actor by) {
-        Panes.Row pane = NotThere.unless(panes.find(id));
+        Panes.Row pane = NotFound.unless(panes.find(id));
         if (!kind.pickable()) {
             throw Refused.because("Status is open or closed as a whole; nothing arrives in it.");
         }
-        panes.setArrivals(id, kind, shown, by.name(), clock.instant());
+        panes.setArrivals(id, kind, shown, by, clock.instant());
         audit.append(
                 pane.project(),
                 id.value(),
@@ -184,7 +184,7 @@ public class SetUpPane {
      */
     @Transactional
     public ProjectId follow(PaneId id, boolean follows, Actor by) {
-        Panes.Row pane = NotThere.unless(panes.find(id));
+        Panes.Row pane = NotFound.unless(panes.find(id));
         if (follows) {
             panes.follow(id);
         } else {

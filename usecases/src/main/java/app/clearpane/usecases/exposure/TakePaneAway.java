@@ -10,8 +10,8 @@ import app.clearpane.store.exposure.Panes;
 import app.clearpane.store.exposure.SeatRow;
 import app.clearpane.store.exposure.Seats;
 import app.clearpane.usecases.record.AuditLog;
-import app.clearpane.usecases.shell.AskFirst;
-import app.clearpane.usecases.shell.NotThere;
+import app.clearpane.usecases.shell.NeedsConfirmation;
+import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.usecases.shell.Refused;
 import app.clearpane.usecases.shell.Words;
 import java.util.ArrayList;
@@ -42,18 +42,18 @@ public class TakePaneAway {
      *
      * @param revision of the pane, as it was seen
      * @param sure whether what follows from it was read
-     * @throws AskFirst if it was not
+     * @throws NeedsConfirmation if it was not
      * @throws app.clearpane.store.Stale if it was changed since
      */
     @Transactional
     public ProjectId unpublish(PaneId id, int revision, boolean sure, Actor by) {
-        Panes.Row pane = NotThere.unless(panes.find(id));
+        Panes.Row pane = NotFound.unless(panes.find(id));
         if (pane.publishedAt() == null) {
             throw Refused.changedMeanwhile(
                     "“" + pane.name() + "” is not published, so nobody sees anything through it. Nothing was changed.");
         }
         if (!sure) {
-            throw new AskFirst(follows(pane), "Shut " + pane.name());
+            throw new NeedsConfirmation(follows(pane), "Shut " + pane.name());
         }
         turnBack.bringBack(
                 pane.project(),
@@ -69,7 +69,7 @@ public class TakePaneAway {
 
     private List<String> follows(Panes.Row pane) {
         List<String> sentences = new ArrayList<>();
-        List<String> people = seats.of(pane.id()).stream()
+        List<String> people = seats.ofPane(pane.id()).stream()
                 .filter(seat -> seat.state() == SeatState.ACCEPTED)
                 .map(SeatRow::name)
                 .toList();
@@ -99,7 +99,7 @@ public class TakePaneAway {
     /** Takes a pane away with its settings, links and seats. @throws Refused if anything ever happened at it */
     @Transactional
     public ProjectId remove(PaneId id, int revision, Actor by) {
-        Panes.Row pane = NotThere.unless(panes.find(id));
+        Panes.Row pane = NotFound.unless(panes.find(id));
         if (!mayRemove(pane)) {
             throw Refused.because("“" + pane.name() + "” "
                     + (pane.publishedAt() != null

@@ -3,7 +3,7 @@ package app.clearpane.usecases.exposure;
 import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.project.ProjectId;
-import app.clearpane.usecases.shell.AskFirst;
+import app.clearpane.usecases.shell.NeedsConfirmation;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Predicate;
@@ -37,7 +37,7 @@ class TurnBack {
      * @param pane only what would be lost with this pane; empty for all of them
      * @param lost which of it goes
      * @param sure whether that was confirmed
-     * @throws AskFirst if it was not; nothing was changed then
+     * @throws NeedsConfirmation if it was not; nothing was changed then
      */
     void bringBack(
             ProjectId project,
@@ -50,7 +50,7 @@ class TurnBack {
             List<WaitsAtClient.Waiting> these =
                     room.in(project, pane).stream().filter(lost).toList();
             if (!these.isEmpty() && !sure) {
-                throw new AskFirst(
+                throw new NeedsConfirmation(
                         List.of(
                                 these.stream()
                                                 .map(one -> "“" + one.name() + "” waits with " + one.who())

@@ -1,10 +1,10 @@
 package app.clearpane.usecases.exposure;
 
+import app.clearpane.core.calendar.Today;
 import app.clearpane.core.exposure.Arrivals;
 import app.clearpane.core.exposure.Item;
 import app.clearpane.core.exposure.Pane;
 import app.clearpane.core.people.Actor;
-import app.clearpane.core.plan.Today;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.record.Act;
 import app.clearpane.core.record.event.ShowingActs;
@@ -13,9 +13,8 @@ import app.clearpane.store.exposure.Panes;
 import app.clearpane.store.project.Projects;
 import app.clearpane.usecases.jobs.DayTurns;
 import app.clearpane.usecases.record.AuditLog;
-import app.clearpane.usecases.shell.AskFirst;
+import app.clearpane.usecases.shell.NeedsConfirmation;
 import app.clearpane.usecases.shell.TheAgency;
-import java.time.Clock;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -41,23 +40,14 @@ public class WatchArrivals implements DayTurns {
     private final ReasonWords reasons;
     private final AuditLog audit;
     private final TheAgency agency;
-    private final Clock clock;
 
-    WatchArrivals(
-            Projects projects,
-            Items items,
-            Panes panes,
-            ReasonWords reasons,
-            AuditLog audit,
-            TheAgency agency,
-            Clock clock) {
+    WatchArrivals(Projects projects, Items items, Panes panes, ReasonWords reasons, AuditLog audit, TheAgency agency) {
         this.projects = projects;
         this.items = items;
         this.panes = panes;
         this.reasons = reasons;
         this.audit = audit;
         this.agency = agency;
-        this.clock = clock;
     }
 
     /**
@@ -76,7 +66,7 @@ public class WatchArrivals implements DayTurns {
      *
      * @param sure whether that was confirmed
      * @param button what confirming does
-     * @throws AskFirst if it was not; the transaction is undone
+     * @throws NeedsConfirmation if it was not; the transaction is undone
      */
     @Transactional(propagation = Propagation.MANDATORY)
     public void sayFirst(ProjectId project, boolean sure, String button) {
@@ -92,7 +82,7 @@ public class WatchArrivals implements DayTurns {
                             change -> change.pane().name(),
                             LinkedHashMap::new,
                             Collectors.mapping(change -> "“" + change.item().name() + "”", Collectors.toList())));
-            throw new AskFirst(
+            throw new NeedsConfirmation(
                     byPane.entrySet().stream()
                             .map(pane -> pane.getKey() + " will see " + some(pane.getValue()) + " at once.")
                             .toList(),
@@ -118,7 +108,7 @@ public class WatchArrivals implements DayTurns {
         List<Pane> open = published(project);
         return open.isEmpty()
                 ? new Arrivals.View(Map.of())
-                : Arrivals.View.of(items.forAnybody(project), open, clock.instant());
+                : Arrivals.View.of(items.forAnybody(project), open, agency.now());
     }
 
     private List<Pane> published(ProjectId project) {
@@ -143,8 +133,8 @@ public class WatchArrivals implements DayTurns {
                     project,
                     new Actor.House(agency.get().name()),
                     Arrivals.between(
-                            Arrivals.View.of(items.forAnybody(project, from), byTheDay, clock.instant()),
-                            Arrivals.View.of(items.forAnybody(project, to), byTheDay, clock.instant())));
+                            Arrivals.View.of(items.forAnybody(project, from), byTheDay, agency.now()),
+                            Arrivals.View.of(items.forAnybody(project, to), byTheDay, agency.now())));
         }
     }
 
@@ -168,7 +158,7 @@ public class WatchArrivals implements DayTurns {
                                         here.stream()
                                                 .map(one -> one.item().name())
                                                 .toList(),
-                                        reasons.of(here.get(0).verdict())));
+                                        reasons.inWords(here.get(0).verdict())));
                     } else {
                         here.forEach(one -> audit.append(
                                 project,
@@ -179,7 +169,7 @@ public class WatchArrivals implements DayTurns {
                                         one.item().name(),
                                         pane.name(),
                                         one.item().kind(),
-                                        reasons.of(one.verdict()))));
+                                        reasons.inWords(one.verdict()))));
                     }
                 });
     }
@@ -207,7 +197,7 @@ public class WatchArrivals implements DayTurns {
                 .filter(item -> item.id().equals(id))
                 .toList();
         return found.stream()
-                .flatMap(item -> Arrivals.ifBroughtBack(item, panes.withSettings(project), clock.instant()).stream())
+                .flatMap(item -> Arrivals.ifBroughtBack(item, panes.withSettings(project), agency.now()).stream())
                 .map(Pane::name)
                 .toList();
     }

@@ -3,6 +3,7 @@ package app.clearpane.usecases.files;
 import app.clearpane.core.agency.Name;
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.files.ProjectFile;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.record.Act;
@@ -13,18 +14,17 @@ import app.clearpane.formats.deliverable.ContentType;
 import app.clearpane.formats.deliverable.UnusableFile;
 import app.clearpane.store.deliverable.Drawings;
 import app.clearpane.store.exposure.Items;
-import app.clearpane.store.files.FileRow;
 import app.clearpane.store.files.ProjectFiles;
 import app.clearpane.store.files.Vault;
 import app.clearpane.store.project.Projects;
-import app.clearpane.usecases.House;
+import app.clearpane.usecases.HouseSettings;
 import app.clearpane.usecases.exposure.DeleteItem;
 import app.clearpane.usecases.exposure.NewItem;
 import app.clearpane.usecases.exposure.WatchArrivals;
 import app.clearpane.usecases.jobs.Jobs;
 import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.shell.Input;
-import app.clearpane.usecases.shell.NotThere;
+import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.usecases.shell.Refused;
 import java.io.IOException;
 import java.io.InputStream;
@@ -51,7 +51,7 @@ public class AddFile {
     private final DrawApart apart;
     private final Jobs jobs;
     private final AuditLog audit;
-    private final House house;
+    private final HouseSettings house;
     private final TransactionTemplate transaction;
 
     AddFile(
@@ -67,7 +67,7 @@ public class AddFile {
             DrawApart apart,
             Jobs jobs,
             AuditLog audit,
-            House house,
+            HouseSettings house,
             TransactionTemplate transaction) {
         this.files = files;
         this.projects = projects;
@@ -88,9 +88,9 @@ public class AddFile {
     /** Adds a file, in a folder or at the top. @throws IOException if it cannot be written; nothing is kept */
     public ItemId add(ProjectId project, Optional<ItemId> folder, String fileName, InputStream content, Actor by)
             throws IOException {
-        NotThere.unless(projects.find(project));
+        NotFound.unless(projects.find(project));
         if (folder.isPresent() && files.folders(project).stream().noneMatch(f -> f.id().equals(folder.get()))) {
-            throw new NotThere();
+            throw new NotFound();
         }
         String name = FileNames.safe(fileName);
         Vault.Stored stored = takeIn.take(project, by, content);
@@ -103,7 +103,7 @@ public class AddFile {
         Optional<Wish.Opened> work = opened(stored, name);
         return transaction.execute(status -> {
             ItemId item = newItem.add(project, ContentKind.FILES, name, folder, by);
-            files.addFile(item, stored, mediaType, by.name());
+            files.addFile(item, stored, mediaType, by);
             work.filter(w -> drawings.begin(stored.sha256(), w.mediaType(), w.pages()))
                     .ifPresent(w -> jobs.enqueue("draw-pages", stored.sha256().hex()));
             audit.append(project, item.value(), new FileActs.FileAdded(by, name, stored.sha256(), stored.size()));
@@ -122,7 +122,7 @@ public class AddFile {
     /** Makes a folder. */
     @Transactional
     public ItemId folder(ProjectId project, String name, Actor by) {
-        NotThere.unless(projects.find(project));
+        NotFound.unless(projects.find(project));
         Input input = new Input();
         Optional<Name> named = input.name("The folder", name);
         input.allGood();
@@ -156,14 +156,14 @@ public class AddFile {
      */
     @Transactional
     public void move(ProjectId project, Set<ItemId> some, Optional<ItemId> folder, boolean sure, Actor by) {
-        NotThere.unless(projects.find(project));
-        String into = folder.map(wanted -> NotThere.unless(files.folders(project).stream()
+        NotFound.unless(projects.find(project));
+        String into = folder.map(wanted -> NotFound.unless(files.folders(project).stream()
                                 .filter(one -> one.id().equals(wanted))
                                 .findFirst())
                         .name())
                 .orElse("");
         arrivals.watch(project, by);
-        List<FileRow> moved = files.of(project).stream()
+        List<ProjectFile> moved = files.ofProject(project).stream()
                 .filter(file -> some.contains(file.id()))
                 .toList();
         if (moved.size() != some.size()) {
@@ -178,8 +178,8 @@ public class AddFile {
                 new FileActs.FileMoved(by, file.name(), Objects.requireNonNullElse(file.folderName(), ""), into)));
     }
 
-    private ProjectId change(Optional<FileRow> found, ItemId id, Actor by, Act act, Runnable change) {
-        FileRow file = NotThere.unless(found);
+    private ProjectId change(Optional<ProjectFile> found, ItemId id, Actor by, Act act, Runnable change) {
+        ProjectFile file = NotFound.unless(found);
         ProjectId project = items.find(id).orElseThrow().project();
         change.run();
         audit.append(project, id.value(), new FileActs.FileTurned(act, by, file.name(), file.sha256()));

@@ -3,6 +3,8 @@ package app.clearpane.usecases.files;
 import app.clearpane.core.files.Sha256;
 import app.clearpane.store.files.ProjectFiles;
 import app.clearpane.store.files.Vault;
+import app.clearpane.usecases.jobs.Recurrence;
+import app.clearpane.usecases.jobs.Recurring;
 import app.clearpane.usecases.record.RecordWatch;
 import java.io.IOException;
 import java.time.Clock;
@@ -12,7 +14,6 @@ import java.util.List;
 import java.util.Set;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 
 /**
@@ -20,7 +21,7 @@ import org.springframework.stereotype.Component;
  * name.
  */
 @Component
-public class LookAfterVault {
+public class LookAfterVault implements Recurring {
     private static final Logger LOG = LoggerFactory.getLogger(LookAfterVault.class);
     /** What was stored less than a day ago may still be about to be named. */
     private static final Duration TIME_TO_BE_NAMED = Duration.ofDays(1);
@@ -37,7 +38,11 @@ public class LookAfterVault {
         this.clock = clock;
     }
 
-    @Scheduled(cron = "${clearpane.vault:0 17 3 * * *}")
+    @Override
+    public Recurrence recurrence() {
+        return new Recurrence("vault", "${clearpane.vault:0 17 3 * * *}", this::nightly);
+    }
+
     void nightly() throws IOException {
         sweep();
         scrub();

@@ -4,7 +4,7 @@ import app.clearpane.core.people.Actor;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.files.Uploads;
 import app.clearpane.store.files.Vault;
-import app.clearpane.usecases.House;
+import app.clearpane.usecases.HouseSettings;
 import app.clearpane.usecases.shell.Refused;
 import java.io.IOException;
 import java.io.InputStream;
@@ -24,11 +24,11 @@ public class TakeInFile {
     private static final Duration A_DAY = Duration.ofDays(1);
     private final Vault vault;
     private final Uploads uploads;
-    private final House house;
+    private final HouseSettings house;
     private final Quotas quotas;
     private final Clock clock;
 
-    public TakeInFile(Vault vault, Uploads uploads, House house, Quotas quotas, Clock clock) {
+    public TakeInFile(Vault vault, Uploads uploads, HouseSettings house, Quotas quotas, Clock clock) {
         this.vault = vault;
         this.uploads = uploads;
         this.house = house;
@@ -59,7 +59,7 @@ public class TakeInFile {
     public Vault.Stored take(ProjectId project, Actor by, InputStream content) throws IOException {
         DataSize own = by instanceof Actor.Guest ? quotas.link() : quotas.person();
         long leftOfTheirs = own.toBytes() - uploads.since(by, clock.instant().minus(A_DAY));
-        long leftOfProject = quotas.project().toBytes() - uploads.of(project);
+        long leftOfProject = quotas.project().toBytes() - uploads.total(project);
         long most = house.largestUpload().toBytes();
         try {
             Vault.Stored stored =

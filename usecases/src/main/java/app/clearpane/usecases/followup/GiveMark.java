@@ -1,25 +1,22 @@
 package app.clearpane.usecases.followup;
 
+import app.clearpane.core.agency.TeamMember;
 import app.clearpane.core.agency.TeamMemberId;
+import app.clearpane.core.deliverable.Deliverable;
+import app.clearpane.core.deliverable.Version;
+import app.clearpane.core.markup.Mark;
 import app.clearpane.core.markup.MarkupId;
 import app.clearpane.core.record.event.MarkActs;
 import app.clearpane.store.Stale;
-import app.clearpane.store.agency.TeamMember;
-import app.clearpane.store.deliverable.Deliverable;
 import app.clearpane.store.deliverable.Deliverables;
-import app.clearpane.store.deliverable.VersionRow;
-import app.clearpane.store.markup.MarkupRow;
 import app.clearpane.store.markup.Markups;
-import app.clearpane.usecases.House;
 import app.clearpane.usecases.markup.MarksMoved;
-import app.clearpane.usecases.post.Letter;
-import app.clearpane.usecases.post.WriteMail;
+import app.clearpane.usecases.post.WriteToTeam;
 import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.security.Person;
-import app.clearpane.usecases.shell.NotThere;
+import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.usecases.shell.Refused;
 import app.clearpane.usecases.shell.TeamSight;
-import app.clearpane.usecases.shell.TheAgency;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.context.ApplicationEventPublisher;
@@ -32,27 +29,21 @@ public class GiveMark {
     private final Markups markups;
     private final Deliverables deliverables;
     private final TeamSight sight;
-    private final WriteMail mail;
-    private final TheAgency agency;
-    private final House house;
     private final AuditLog audit;
     private final ApplicationEventPublisher events;
+    private final WriteToTeam toTeam;
 
     GiveMark(
             Markups markups,
             Deliverables deliverables,
             TeamSight sight,
-            WriteMail mail,
-            TheAgency agency,
-            House house,
             AuditLog audit,
-            ApplicationEventPublisher events) {
+            ApplicationEventPublisher events,
+            WriteToTeam toTeam) {
+        this.toTeam = toTeam;
         this.markups = markups;
         this.deliverables = deliverables;
         this.sight = sight;
-        this.mail = mail;
-        this.agency = agency;
-        this.house = house;
         this.audit = audit;
         this.events = events;
     }
@@ -62,12 +53,12 @@ public class GiveMark {
      * as it was
      */
     @Transactional
-    public MarkupRow give(MarkupId id, Optional<TeamMemberId> doer, int revision, Person.OfTeam by) {
-        MarkupRow mark = NotThere.unless(markups.find(id));
+    public Mark give(MarkupId id, Optional<TeamMemberId> doer, int revision, Person.OfTeam by) {
+        Mark mark = NotFound.unless(markups.find(id));
         if (mark.revision() != revision) {
             throw new Stale("Mark " + mark.label());
         }
-        VersionRow version = deliverables.version(mark.version()).orElseThrow();
+        Version version = deliverables.version(mark.version()).orElseThrow();
         Deliverable deliverable = deliverables.find(version.deliverable()).orElseThrow();
         Optional<TeamMember> member = doer.flatMap(one -> sight.seeing(deliverable.project(), one));
         if (doer.isPresent() && member.isEmpty()) {
@@ -89,18 +80,17 @@ public class GiveMark {
                         member.map(TeamMember::name).orElse("")));
         events.publishEvent(new MarksMoved(deliverable.id(), true));
         member.filter(one -> !one.id().equals(by.memberId()))
-                .ifPresent(one -> mail.send(
+                .ifPresent(one -> toTeam.write(
                         one,
-                        new Letter(
-                                "For you: " + deliverable.name() + ", " + mark.label(),
-                                List.of(
-                                        by.fullName() + " asks you to see to mark " + mark.label() + " on “"
-                                                + deliverable.name() + "”, " + version.called() + ":",
-                                        "“" + mark.note() + "”"),
+                        "For you: " + deliverable.name() + ", " + mark.label(),
+                        List.of(
+                                by.fullName() + " asks you to see to mark " + mark.label() + " on “"
+                                        + deliverable.name() + "”, " + version.called() + ":",
+                                "“" + mark.note() + "”"),
+                        new WriteToTeam.Leads(
                                 "See it in its place",
-                                house.address() + "/t/versions/" + version.id() + "/light-table?page="
-                                        + mark.place().page() + "#mark-" + mark.id(),
-                                agency.get().name())));
+                                "/t/versions/" + version.id() + "/light-table?page="
+                                        + mark.place().page() + "#mark-" + mark.id())));
         return mark;
     }
 }

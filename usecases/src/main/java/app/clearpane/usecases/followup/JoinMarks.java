@@ -1,18 +1,18 @@
 package app.clearpane.usecases.followup;
 
+import app.clearpane.core.deliverable.Deliverable;
+import app.clearpane.core.deliverable.Version;
+import app.clearpane.core.markup.Mark;
 import app.clearpane.core.markup.MarkupId;
 import app.clearpane.core.record.Happening;
 import app.clearpane.core.record.event.MarkActs;
-import app.clearpane.store.deliverable.Deliverable;
 import app.clearpane.store.deliverable.Deliverables;
-import app.clearpane.store.deliverable.VersionRow;
-import app.clearpane.store.markup.MarkupRow;
 import app.clearpane.store.markup.Markups;
 import app.clearpane.usecases.markup.Clashes;
 import app.clearpane.usecases.markup.MarksMoved;
 import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.security.Person;
-import app.clearpane.usecases.shell.NotThere;
+import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.usecases.shell.Refused;
 import java.util.List;
 import java.util.Objects;
@@ -47,11 +47,11 @@ public class JoinMarks {
 
     /** Lets a mark go along with another. @return it @throws Refused if the two do not ask for a change at one place */
     @Transactional
-    public MarkupRow join(MarkupId id, MarkupId with, Person.OfTeam by) {
-        MarkupRow mark = NotThere.unless(markups.find(id));
-        MarkupRow other = NotThere.unless(markups.find(with));
-        VersionRow version = deliverables.version(mark.version()).orElseThrow();
-        List<MarkupRow> all = markups.withoutThreads(version.deliverable());
+    public Mark join(MarkupId id, MarkupId with, Person.OfTeam by) {
+        Mark mark = NotFound.unless(markups.find(id));
+        Mark other = NotFound.unless(markups.find(with));
+        Version version = deliverables.version(mark.version()).orElseThrow();
+        List<Mark> all = markups.withoutThreads(version.deliverable());
         if (clashes.sameWishes(version, mark.pane(), all).stream()
                 .noneMatch(pair -> pair.involves(id) && pair.involves(with) && !id.equals(with))) {
             throw Refused.because("Marks " + other.label() + " and " + mark.label()
@@ -61,7 +61,7 @@ public class JoinMarks {
         if (ahead.equals(mark.id()) || ahead.equals(mark.beside().joinedTo())) {
             return mark;
         }
-        for (MarkupRow one : markups.group(mark)) {
+        for (Mark one : markups.group(mark)) {
             markups.join(one, ahead);
         }
         tell(
@@ -78,9 +78,9 @@ public class JoinMarks {
 
     /** Lets a mark stand alone again; if it goes ahead of others, each of them does. @return it */
     @Transactional
-    public MarkupRow part(MarkupId id, Person.OfTeam by) {
-        MarkupRow mark = NotThere.unless(markups.find(id));
-        List<MarkupRow> apart = mark.beside().joinedTo() == null
+    public Mark part(MarkupId id, Person.OfTeam by) {
+        Mark mark = NotFound.unless(markups.find(id));
+        List<Mark> apart = mark.beside().joinedTo() == null
                 ? markups.group(mark).stream()
                         .filter(one -> one.beside().joinedTo() != null)
                         .toList()
@@ -96,7 +96,7 @@ public class JoinMarks {
         return mark;
     }
 
-    private void tell(MarkupRow mark, VersionRow version, Function<String, Happening> what) {
+    private void tell(Mark mark, Version version, Function<String, Happening> what) {
         Deliverable deliverable = deliverables.find(version.deliverable()).orElseThrow();
         audit.append(deliverable.project(), deliverable.id().value(), what.apply(deliverable.name()));
         events.publishEvent(new MarksMoved(deliverable.id(), mark.teamOnly()));

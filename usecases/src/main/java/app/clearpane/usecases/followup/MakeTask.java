@@ -1,15 +1,15 @@
 package app.clearpane.usecases.followup;
 
+import app.clearpane.core.deliverable.Deliverable;
+import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.markup.Mark;
 import app.clearpane.core.markup.MarkupId;
 import app.clearpane.core.markup.TaskOfMark;
 import app.clearpane.core.plan.Stage;
 import app.clearpane.core.record.event.MarkActs;
-import app.clearpane.store.deliverable.Deliverable;
 import app.clearpane.store.deliverable.Deliverables;
-import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.store.files.Vault;
-import app.clearpane.store.markup.MarkupRow;
 import app.clearpane.store.markup.Markups;
 import app.clearpane.store.plan.TaskFiles;
 import app.clearpane.usecases.markup.CutOuts;
@@ -19,7 +19,7 @@ import app.clearpane.usecases.plan.MoveTask;
 import app.clearpane.usecases.plan.PlanTask;
 import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.security.Person;
-import app.clearpane.usecases.shell.NotThere;
+import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.usecases.shell.Refused;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
@@ -77,23 +77,23 @@ public class MakeTask {
      * Makes it. @return the mark as it was @throws Refused if it has a task, or asks for nothing @throws IOException if
      * its picture cannot be kept
      */
-    public MarkupRow make(MarkupId id, Person.OfTeam by) throws IOException {
-        MarkupRow seen = NotThere.unless(markups.find(id));
+    public Mark make(MarkupId id, Person.OfTeam by) throws IOException {
+        Mark seen = NotFound.unless(markups.find(id));
         Optional<Vault.Stored> picture = picture(seen);
         transaction.executeWithoutResult(status -> make(id, picture, by));
         return seen;
     }
 
     /** The cut-out of its place, kept; empty where there is nothing to see. */
-    private Optional<Vault.Stored> picture(MarkupRow mark) throws IOException {
-        VersionRow version = deliverables.version(mark.version()).orElseThrow();
-        byte[] png = cutOuts.of(version, List.of(mark), CUT_OUT_WIDTH).get(mark.id());
+    private Optional<Vault.Stored> picture(Mark mark) throws IOException {
+        Version version = deliverables.version(mark.version()).orElseThrow();
+        byte[] png = cutOuts.cut(version, List.of(mark), CUT_OUT_WIDTH).get(mark.id());
         return png == null ? Optional.empty() : Optional.of(vault.store(new ByteArrayInputStream(png), png.length));
     }
 
     private void make(MarkupId id, Optional<Vault.Stored> picture, Person.OfTeam by) {
-        MarkupRow mark = NotThere.unless(markups.find(id));
-        VersionRow version = deliverables.version(mark.version()).orElseThrow();
+        Mark mark = NotFound.unless(markups.find(id));
+        Version version = deliverables.version(mark.version()).orElseThrow();
         Deliverable deliverable = deliverables.find(version.deliverable()).orElseThrow();
         if (mark.beside().task() != null) {
             throw Refused.because("There is a task for mark " + mark.label() + " already. Nothing was changed.");
@@ -142,7 +142,7 @@ public class MakeTask {
     }
 
     /** Its note as far as a name may be long, or where it stands if it says nothing. */
-    private static String name(MarkupRow mark, Deliverable deliverable) {
+    private static String name(Mark mark, Deliverable deliverable) {
         String line = mark.note().lines().findFirst().orElse("").strip();
         String words = line.isEmpty()
                 ? deliverable.name()
@@ -153,7 +153,7 @@ public class MakeTask {
         return mark.label() + ": " + words;
     }
 
-    private static String notes(MarkupRow mark, Deliverable deliverable, VersionRow version) {
+    private static String notes(Mark mark, Deliverable deliverable, Version version) {
         String instead = mark.replacement() == null ? "" : "\n\nInstead: " + mark.replacement();
         return mark.author().name() + " on " + deliverable.name() + ", " + version.called() + ", "
                 + MarkWords.where(mark.place()) + ":\n\n" + mark.note() + instead;

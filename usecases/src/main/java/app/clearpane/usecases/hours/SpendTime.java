@@ -6,7 +6,7 @@ import app.clearpane.store.plan.Tasks;
 import app.clearpane.store.plan.TimeSpent;
 import app.clearpane.usecases.security.Person;
 import app.clearpane.usecases.shell.Input;
-import app.clearpane.usecases.shell.NotThere;
+import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.usecases.shell.RunningClocks;
 import app.clearpane.usecases.shell.TheAgency;
 import java.time.Clock;
@@ -40,7 +40,7 @@ public class SpendTime {
     /** Writes down time that was spent. */
     @Transactional
     public void byHand(ItemId id, String time, String day, Person.OfTeam by) {
-        NotThere.unless(tasks.find(id));
+        NotFound.unless(tasks.find(id));
         Input input = new Input();
         Optional<LocalDate> on = input.day("The day", day);
         int minutes = Effort.minutes(time);
@@ -53,7 +53,7 @@ public class SpendTime {
     /** Starts somebody's clock on a task; where it ran on another, that one stops and is written down. */
     @Transactional
     public void start(ItemId id, Person.OfTeam by) {
-        NotThere.unless(tasks.find(id));
+        NotFound.unless(tasks.find(id));
         stop(by);
         timeSpent.add(id, by.memberId(), null, agency.today(), clock.instant());
         clocks.changed();
@@ -87,8 +87,8 @@ public class SpendTime {
     record Spent(List<TimeSpent.Entry> entries, int minutes, Optional<TimeSpent.Entry> mine) {}
 
     /** The time spent on a task, for one of the team. */
-    public Spent on(ItemId id, Person.OfTeam me) {
-        List<TimeSpent.Entry> entries = timeSpent.on(id);
+    public Spent spentOn(ItemId id, Person.OfTeam me) {
+        List<TimeSpent.Entry> entries = timeSpent.entriesOf(id);
         return new Spent(
                 entries,
                 entries.stream()

@@ -1,7 +1,7 @@
 package app.clearpane.usecases.house;
 
 import app.clearpane.core.people.Actor;
-import app.clearpane.core.project.Standing;
+import app.clearpane.core.project.ProjectState;
 import app.clearpane.core.record.Act;
 import app.clearpane.core.record.event.PeopleActs;
 import app.clearpane.core.signoff.SigningTerms;
@@ -30,8 +30,8 @@ import org.springframework.transaction.annotation.Transactional;
 @Component
 public class KeepHouse {
     /** The states that can be called otherwise; what was put away is called by how it ended. */
-    public static final List<Standing> NAMEABLE = Arrays.stream(Standing.values())
-            .filter(standing -> standing != Standing.ARCHIVED)
+    public static final List<ProjectState> NAMEABLE = Arrays.stream(ProjectState.values())
+            .filter(standing -> standing != ProjectState.ARCHIVED)
             .toList();
 
     private static final int LONGEST = 40;
@@ -79,9 +79,9 @@ public class KeepHouse {
     @Transactional
     public void nameStandings(Map<String, String> typed, Actor by) {
         Input input = new Input();
-        Map<Standing, String> names = new EnumMap<>(Standing.class);
+        Map<ProjectState, String> names = new EnumMap<>(ProjectState.class);
         Set<String> seen = new HashSet<>();
-        for (Standing standing : NAMEABLE) {
+        for (ProjectState standing : NAMEABLE) {
             String name = input.text(
                             "“" + StandingWords.plain(standing) + "”", typed.getOrDefault(standing.name(), ""), LONGEST)
                     .strip();

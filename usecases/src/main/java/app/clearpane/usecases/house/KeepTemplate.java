@@ -1,27 +1,27 @@
 package app.clearpane.usecases.house;
 
 import app.clearpane.core.agency.Name;
+import app.clearpane.core.calendar.WorkingCalendar;
 import app.clearpane.core.people.Actor;
+import app.clearpane.core.plan.PhaseTemplate;
+import app.clearpane.core.plan.PlannedTask;
+import app.clearpane.core.plan.ProjectPlan;
 import app.clearpane.core.plan.Stage;
 import app.clearpane.core.plan.Steps;
-import app.clearpane.core.plan.WorkingCalendar;
-import app.clearpane.core.project.PhaseTemplate;
+import app.clearpane.core.project.Milestone;
+import app.clearpane.core.project.Phase;
+import app.clearpane.core.project.Project;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.record.Act;
 import app.clearpane.core.record.event.PeopleActs;
 import app.clearpane.store.deliverable.SigningDefaults;
-import app.clearpane.store.plan.PlannedTask;
 import app.clearpane.store.plan.TaskSteps;
 import app.clearpane.store.project.HouseTemplates;
-import app.clearpane.store.project.Milestone;
-import app.clearpane.store.project.Phase;
-import app.clearpane.store.project.Project;
 import app.clearpane.store.project.Projects;
 import app.clearpane.usecases.plan.PlanBook;
-import app.clearpane.usecases.plan.ThePlan;
 import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.shell.Input;
-import app.clearpane.usecases.shell.NotThere;
+import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.usecases.shell.Refused;
 import app.clearpane.usecases.shell.TheAgency;
 import java.util.ArrayList;
@@ -85,8 +85,8 @@ public class KeepTemplate {
      */
     @Transactional
     public UUID makeFrom(ProjectId id, String name, Actor by) {
-        Project project = NotThere.unless(projects.find(id));
-        ThePlan plan = plans.of(project);
+        Project project = NotFound.unless(projects.find(id));
+        ProjectPlan plan = plans.planOf(project);
         WorkingCalendar calendar = agency.calendar();
         List<PhaseTemplate.Part> parts = new ArrayList<>();
         for (Phase phase : plan.phases()) {
@@ -125,12 +125,12 @@ public class KeepTemplate {
                         finish,
                         parts,
                         named,
-                        signing.of(id).checklist()),
+                        signing.usualOf(id).checklist()),
                 by);
     }
 
     /** Whether a task stands in a phase, by itself or by what it is a part of. */
-    private static boolean isIn(ThePlan plan, PlannedTask task, UUID phase) {
+    private static boolean isIn(ProjectPlan plan, PlannedTask task, UUID phase) {
         Optional<UUID> own = task.details().phase();
         return own.isPresent()
                 ? own.get().equals(phase)
@@ -178,7 +178,7 @@ public class KeepTemplate {
     /** Keeps a copy of one beside it. */
     @Transactional
     public UUID copy(UUID id, Actor by) {
-        PhaseTemplate template = NotThere.unless(templates.find(id)).template();
+        PhaseTemplate template = NotFound.unless(templates.find(id)).template();
         return keep(
                 new PhaseTemplate(
                         unused(template.name()),
@@ -192,7 +192,7 @@ public class KeepTemplate {
     /** Changes one. @param typed the names of its steps, by stage */
     @Transactional
     public void change(UUID id, TemplateForm form, Map<String, String> typed, Actor by) {
-        HouseTemplates.Kept kept = NotThere.unless(templates.find(id));
+        HouseTemplates.Kept kept = NotFound.unless(templates.find(id));
         Input input = new Input();
         Optional<Name> name = input.name("The template", form.name());
         Optional<Name> finish = input.name("Its last day", form.finish());
@@ -246,7 +246,7 @@ public class KeepTemplate {
     /** Keeps one no longer; projects laid out from it stay. */
     @Transactional
     public void drop(UUID id, int revision, Actor by) {
-        HouseTemplates.Kept kept = NotThere.unless(templates.find(id));
+        HouseTemplates.Kept kept = NotFound.unless(templates.find(id));
         templates.drop(new HouseTemplates.Kept(id, kept.template(), revision));
         audit.appendOfAgency(
                 agency.get().id(),

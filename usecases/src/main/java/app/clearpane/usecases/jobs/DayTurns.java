@@ -1,6 +1,6 @@
 package app.clearpane.usecases.jobs;
 
-import app.clearpane.core.plan.Today;
+import app.clearpane.core.calendar.Today;
 
 /** What follows when one day at the agency becomes another although nobody did anything. */
 public interface DayTurns {

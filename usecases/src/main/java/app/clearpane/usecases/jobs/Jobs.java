@@ -1,7 +1,7 @@
 package app.clearpane.usecases.jobs;
 
 import app.clearpane.store.post.GivenUp;
-import app.clearpane.usecases.House;
+import app.clearpane.usecases.HouseSettings;
 import com.github.kagkarlsson.scheduler.Scheduler;
 import com.github.kagkarlsson.scheduler.SchedulerClient;
 import com.github.kagkarlsson.scheduler.exceptions.TaskInstanceCurrentlyExecutingException;
@@ -49,7 +49,7 @@ public class Jobs implements SmartLifecycle {
     private final GivenUp givenUp;
     private final QueueTime time;
 
-    Jobs(DataSource dataSource, List<Job> all, QueueTime time, GivenUp givenUp, House house) {
+    Jobs(DataSource dataSource, List<Job> all, QueueTime time, GivenUp givenUp, HouseSettings house) {
         this.jobs = all.stream().collect(Collectors.toMap(Job::name, job -> job));
         this.givenUp = givenUp;
         this.time = time;

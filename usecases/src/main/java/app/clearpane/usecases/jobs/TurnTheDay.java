@@ -1,6 +1,6 @@
 package app.clearpane.usecases.jobs;
 
-import app.clearpane.core.plan.Today;
+import app.clearpane.core.calendar.Today;
 import app.clearpane.store.agency.People;
 import app.clearpane.usecases.shell.TheAgency;
 import java.time.LocalDate;
@@ -8,7 +8,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.atomic.AtomicReference;
 import org.jspecify.annotations.Nullable;
-import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 
@@ -17,7 +16,7 @@ import org.springframework.transaction.support.TransactionTemplate;
  * missed.
  */
 @Component
-public class TurnTheDay {
+public class TurnTheDay implements Recurring {
     private final People people;
     private final List<DayTurns> rooms;
     private final TheAgency agency;
@@ -31,7 +30,11 @@ public class TurnTheDay {
         this.transaction = transaction;
     }
 
-    @Scheduled(cron = "${clearpane.day:30 * * * * *}")
+    @Override
+    public Recurrence recurrence() {
+        return new Recurrence("turn of the day", "${clearpane.day:30 * * * * *}", this::goRound);
+    }
+
     void goRound() {
         if (agency.isFounded() && !agency.today().equals(known.get())) {
             turnTo(agency.day());

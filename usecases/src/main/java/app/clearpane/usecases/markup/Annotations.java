@@ -1,10 +1,10 @@
 package app.clearpane.usecases.markup;
 
 import app.clearpane.core.deliverable.PageSize;
+import app.clearpane.core.deliverable.Version;
+import app.clearpane.core.markup.Mark;
 import app.clearpane.formats.markup.Annotation;
 import app.clearpane.store.deliverable.Drawings;
-import app.clearpane.store.deliverable.VersionRow;
-import app.clearpane.store.markup.MarkupRow;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -24,14 +24,14 @@ public class Annotations {
     }
 
     /** The sizes of a version's sheets, by number. */
-    Map<Integer, PageSize> sizes(VersionRow version) {
+    Map<Integer, PageSize> sizes(Version version) {
         Map<Integer, PageSize> sizes = new HashMap<>();
         drawings.sheets(version.sha256(), SHEETS).forEach(sheet -> sizes.put(sheet.page(), sheet.size()));
         return sizes;
     }
 
     /** Those of these marks that clients see, on the sheets of a version. */
-    public List<Annotation> of(List<MarkupRow> marks, VersionRow version) {
+    public List<Annotation> annotate(List<Mark> marks, Version version) {
         Map<Integer, PageSize> sizes = sizes(version);
         PageSize first = sizes.getOrDefault(1, new PageSize(1, 1));
         return marks.stream()
@@ -40,7 +40,7 @@ public class Annotations {
                 .toList();
     }
 
-    private static Annotation annotation(MarkupRow mark, PageSize size) {
+    private static Annotation annotation(Mark mark, PageSize size) {
         return new Annotation(
                 "urn:uuid:" + mark.id(),
                 mark.label().toString(),

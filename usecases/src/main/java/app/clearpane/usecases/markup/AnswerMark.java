@@ -1,18 +1,18 @@
 package app.clearpane.usecases.markup;
 
+import app.clearpane.core.deliverable.Deliverable;
+import app.clearpane.core.deliverable.Version;
+import app.clearpane.core.markup.Mark;
 import app.clearpane.core.markup.MarkupProgress;
 import app.clearpane.core.record.Act;
 import app.clearpane.core.record.event.MarkActs;
 import app.clearpane.store.Stale;
-import app.clearpane.store.deliverable.Deliverable;
 import app.clearpane.store.deliverable.Deliverables;
-import app.clearpane.store.deliverable.VersionRow;
-import app.clearpane.store.markup.MarkupRow;
 import app.clearpane.store.markup.Markups;
 import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.said.Attached;
 import app.clearpane.usecases.said.CallByName;
-import app.clearpane.usecases.said.Side;
+import app.clearpane.usecases.said.Speaker;
 import app.clearpane.usecases.said.TellCalled;
 import app.clearpane.usecases.said.TellGuest;
 import app.clearpane.usecases.shell.Input;
@@ -81,32 +81,32 @@ public class AnswerMark {
 
     /** Does both. Whoever calls this has checked that the mark may be seen by whoever asks. */
     @Transactional
-    public void answer(MarkupRow mark, AnswerForm form, List<MarkupRow.Attachment> files, Side side) {
-        if (side instanceof Side.Client client && !client.viewer().role().mayMarkUp()) {
+    public void answer(Mark mark, AnswerForm form, List<Mark.Attachment> files, Speaker side) {
+        if (side instanceof Speaker.Client client && !client.viewer().role().mayMarkUp()) {
             throw Refused.because("Your seat is for reading. Ask us if you would like to answer.");
         }
         Optional<MarkupProgress.Act> act = Arrays.stream(MarkupProgress.Act.values())
                 .filter(known -> known.name().equals(form.act()))
                 .findFirst();
         String said = said(form, act, files);
-        VersionRow version = deliverables.version(mark.version()).orElseThrow();
+        Version version = deliverables.version(mark.version()).orElseThrow();
         Deliverable deliverable = deliverables.find(version.deliverable()).orElseThrow();
         deliverables.lock(deliverable.id());
         act.ifPresent(wanted -> move(mark, wanted, form, side));
         boolean forTeam =
-                side instanceof Side.Team && ("team".equals(form.audience()) || mark.teamOnly()) && act.isEmpty();
+                side instanceof Speaker.Team && ("team".equals(form.audience()) || mark.teamOnly()) && act.isEmpty();
         CallByName.Where where = new CallByName.Where(deliverable, version, forTeam || mark.teamOnly());
-        List<MarkupRow.Reference> called = callByName.in(said, where, side);
-        MarkupRow.Answer answer = new MarkupRow.Answer(
+        List<Mark.Reference> called = callByName.in(said, where, side);
+        Mark.Answer answer = new Mark.Answer(
                 act.map(Enum::name).orElse(null),
                 said,
                 forTeam,
                 side.author(),
                 clock.instant(),
-                new MarkupRow.With(files, called));
+                new Mark.With(files, called));
         markups.answer(mark.id(), answer);
         tellCalled.tell(mark, said, called, where, side.actor());
-        if (side instanceof Side.Team
+        if (side instanceof Speaker.Team
                 && (act.isEmpty() || act.get() == MarkupProgress.Act.FIX || TOLD_AT_ONCE.contains(act.get()))) {
             tellGuest.writeTo(mark, said, act.map(MarkWords::done), where, side.actor());
         }
@@ -139,7 +139,7 @@ public class AnswerMark {
         };
     }
 
-    private static String said(AnswerForm form, Optional<MarkupProgress.Act> act, List<MarkupRow.Attachment> files) {
+    private static String said(AnswerForm form, Optional<MarkupProgress.Act> act, List<Mark.Attachment> files) {
         Input input = new Input();
         String said = input.text("The answer", form.said() == null ? "" : form.said(), MarkForm.LONGEST_NOTE);
         input.require(act.isPresent() || !said.isEmpty() || !files.isEmpty(), "Write an answer first.");
@@ -150,14 +150,14 @@ public class AnswerMark {
         return said;
     }
 
-    private void move(MarkupRow seen, MarkupProgress.Act act, AnswerForm form, Side side) {
-        MarkupRow mark = markups.find(seen.id()).orElseThrow();
+    private void move(Mark seen, MarkupProgress.Act act, AnswerForm form, Speaker side) {
+        Mark mark = markups.find(seen.id()).orElseThrow();
         if (mark.revision() != form.revision()) {
             throw new Stale("Mark " + mark.label());
         }
         moveMark.move(mark, act, side);
         if (act == MarkupProgress.Act.TAKE_ON
-                && side instanceof Side.Team team
+                && side instanceof Speaker.Team team
                 && mark.beside().doer() == null) {
             markups.give(markups.find(mark.id()).orElseThrow(), team.member().memberId());
         }

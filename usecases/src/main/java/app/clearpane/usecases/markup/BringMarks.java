@@ -1,9 +1,12 @@
 package app.clearpane.usecases.markup;
 
 import app.clearpane.core.agency.ContactId;
+import app.clearpane.core.deliverable.Deliverable;
+import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.exposure.SeatState;
 import app.clearpane.core.files.Sha256;
+import app.clearpane.core.markup.Mark;
 import app.clearpane.core.markup.MarkupId;
 import app.clearpane.core.markup.MarkupProgress;
 import app.clearpane.core.people.Actor;
@@ -13,19 +16,16 @@ import app.clearpane.formats.apart.Wish;
 import app.clearpane.formats.deliverable.UnusableFile;
 import app.clearpane.formats.markup.BroughtMark;
 import app.clearpane.formats.markup.WebAnnotations;
-import app.clearpane.store.deliverable.Deliverable;
 import app.clearpane.store.deliverable.Deliverables;
-import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.store.exposure.SeatRow;
 import app.clearpane.store.exposure.Seats;
 import app.clearpane.store.files.Vault;
-import app.clearpane.store.markup.MarkupRow;
 import app.clearpane.store.markup.Markups;
-import app.clearpane.usecases.House;
+import app.clearpane.usecases.HouseSettings;
 import app.clearpane.usecases.compare.Writings;
 import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.shell.Lasting;
-import app.clearpane.usecases.shell.NotThere;
+import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.usecases.shell.Refused;
 import java.io.IOException;
 import java.io.InputStream;
@@ -59,7 +59,7 @@ public class BringMarks {
     private final Writings writings;
     private final Vault vault;
     private final DrawApart apart;
-    private final House house;
+    private final HouseSettings house;
     private final Lasting lasting;
     private final AuditLog audit;
     private final ApplicationEventPublisher events;
@@ -73,7 +73,7 @@ public class BringMarks {
             Writings writings,
             Vault vault,
             DrawApart apart,
-            House house,
+            HouseSettings house,
             Lasting lasting,
             AuditLog audit,
             ApplicationEventPublisher events,
@@ -103,7 +103,7 @@ public class BringMarks {
      * @param seats who could have written them
      */
     public record Preview(
-            VersionRow version,
+            Version version,
             Sha256 file,
             List<BroughtMark> fresh,
             int known,
@@ -128,10 +128,10 @@ public class BringMarks {
 
     /** What a kept file would bring. @throws Refused if it has no notes to read */
     public Preview preview(VersionId id, Sha256 file) throws IOException {
-        VersionRow version = NotThere.unless(deliverables.version(id));
+        Version version = NotFound.unless(deliverables.version(id));
         Path path = vault.path(file);
         if (!Files.exists(path)) {
-            throw new NotThere();
+            throw new NotFound();
         }
         Wish.Noted noted =
                 isPdf(path) ? readPdf(path, version) : new Wish.Noted(readText(path, version), Optional.empty());
@@ -151,13 +151,18 @@ public class BringMarks {
                         .count(),
                 read.skipped(),
                 noted.doubt(),
-                seats.of(deliverables.find(version.deliverable()).orElseThrow().pane()).stream()
+                seats
+                        .ofPane(deliverables
+                                .find(version.deliverable())
+                                .orElseThrow()
+                                .pane())
+                        .stream()
                         .filter(seat ->
                                 seat.state() != SeatState.ENDED && seat.role().mayMarkUp())
                         .toList());
     }
 
-    private Set<String> known(VersionRow version) {
+    private Set<String> known(Version version) {
         Set<String> known = new HashSet<>(markups.origins(version.deliverable()));
         markups.withoutThreads(version.deliverable()).forEach(mark -> known.add("urn:uuid:" + mark.id()));
         return known;
@@ -169,7 +174,7 @@ public class BringMarks {
         }
     }
 
-    private Wish.Noted readPdf(Path path, VersionRow version) throws IOException {
+    private Wish.Noted readPdf(Path path, Version version) throws IOException {
         try {
             return apart.notes(new Wish.Notes(
                     path,
@@ -181,7 +186,7 @@ public class BringMarks {
         }
     }
 
-    private BroughtMark.Read readText(Path path, VersionRow version) throws IOException {
+    private BroughtMark.Read readText(Path path, Version version) throws IOException {
         if (Files.size(path) > LARGEST_TEXT) {
             throw Refused.because("This is neither a PDF nor Web Annotations. Nothing was added.");
         }
@@ -245,20 +250,19 @@ public class BringMarks {
     }
 
     /** Nobody can prove who wrote what stands in a file: it is by whoever brought it. */
-    private static MarkupRow.Author saidToBeBy(Actor broughtBy, String said) {
-        return new MarkupRow.Author(
+    private static Mark.Author saidToBeBy(Actor broughtBy, String said) {
+        return new Mark.Author(
                 broughtBy.name() + ", said to be by " + said,
                 broughtBy.contact().orElse(null),
                 broughtBy.member().orElse(null));
     }
 
-    private void add(
-            BroughtMark mark, VersionRow version, Deliverable deliverable, MarkupRow.Author author, Actor broughtBy) {
+    private void add(BroughtMark mark, Version version, Deliverable deliverable, Mark.Author author, Actor broughtBy) {
         boolean draft = version.draft();
         String note = shortened(mark.note());
         MarkupId id = new MarkupId(UUID.randomUUID());
         markups.bring(
-                new MarkupRow(
+                new Mark(
                         id,
                         version.id(),
                         version.number(),
@@ -281,7 +285,7 @@ public class BringMarks {
                 .replies()
                 .forEach(reply -> markups.answer(
                         id,
-                        new MarkupRow.Answer(
+                        new Mark.Answer(
                                 null,
                                 shortened(reply.said()),
                                 draft,
@@ -291,7 +295,7 @@ public class BringMarks {
                 .state()
                 .ifPresent(state -> markups.answer(
                         id,
-                        new MarkupRow.Answer(
+                        new Mark.Answer(
                                 null,
                                 "“" + state.state() + "”, it says in the file.",
                                 draft,
@@ -300,7 +304,7 @@ public class BringMarks {
     }
 
     /** Whoever brought something, said to be by somebody on a day; a file proves neither. */
-    private MarkupRow.Author said(Actor broughtBy, String name, Optional<Instant> at) {
+    private Mark.Author said(Actor broughtBy, String name, Optional<Instant> at) {
         return saidToBeBy(
                 broughtBy,
                 (name.isBlank() ? "somebody" : name)

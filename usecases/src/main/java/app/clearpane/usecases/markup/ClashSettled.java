@@ -1,9 +1,9 @@
 package app.clearpane.usecases.markup;
 
+import app.clearpane.core.deliverable.Deliverable;
+import app.clearpane.core.deliverable.Version;
+import app.clearpane.core.markup.Mark;
 import app.clearpane.core.people.Actor;
-import app.clearpane.store.deliverable.Deliverable;
-import app.clearpane.store.deliverable.VersionRow;
-import app.clearpane.store.markup.MarkupRow;
 
 /**
  * Tells that a clash was ruled on.
@@ -12,5 +12,4 @@ import app.clearpane.store.markup.MarkupRow;
  * @param loses the one that was set aside
  * @param reason why; empty if none was given
  */
-public record ClashSettled(
-        Deliverable deliverable, VersionRow version, MarkupRow holds, MarkupRow loses, String reason, Actor by) {}
+public record ClashSettled(Deliverable deliverable, Version version, Mark holds, Mark loses, String reason, Actor by) {}

@@ -1,5 +1,6 @@
 package app.clearpane.usecases.markup;
 
+import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.exposure.PaneId;
@@ -7,14 +8,13 @@ import app.clearpane.core.exposure.SeatState;
 import app.clearpane.core.files.Sha256;
 import app.clearpane.core.markup.Clash;
 import app.clearpane.core.markup.Intent;
+import app.clearpane.core.markup.Mark;
 import app.clearpane.core.markup.MarkupId;
 import app.clearpane.core.markup.Place;
+import app.clearpane.core.signoff.Round;
 import app.clearpane.store.deliverable.Drawings;
-import app.clearpane.store.deliverable.Round;
-import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.store.exposure.SeatRow;
 import app.clearpane.store.exposure.Seats;
-import app.clearpane.store.markup.MarkupRow;
 import app.clearpane.store.markup.Rulings;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
@@ -56,7 +56,7 @@ public class Clashes {
      *
      * @param first the one placed earlier
      */
-    public record Open(MarkupRow first, MarkupRow second) {
+    public record Open(Mark first, Mark second) {
         /** The page it is on. */
         public int page() {
             return first.place().page();
@@ -68,19 +68,19 @@ public class Clashes {
         }
 
         /** Both, in their order. */
-        public List<MarkupRow> both() {
+        public List<Mark> both() {
             return List.of(first, second);
         }
     }
 
     /** Those on a version, as far as its marks at one pane go. @param marks of any versions, with or without threads */
-    public List<Open> of(VersionRow version, PaneId pane, List<MarkupRow> marks) {
-        return of(version, pane, marks, () -> ruledOn(List.of(version.deliverable())));
+    public List<Open> openOn(Version version, PaneId pane, List<Mark> marks) {
+        return openOn(version, pane, marks, () -> ruledOn(List.of(version.deliverable())));
     }
 
     /** Those that wait in a round. @param marks of any versions, with or without threads */
-    public static List<Open> waiting(Round round, List<MarkupRow> marks) {
-        Map<MarkupId, MarkupRow> byId = marks.stream().collect(Collectors.toMap(MarkupRow::id, Function.identity()));
+    public static List<Open> waiting(Round round, List<Mark> marks) {
+        Map<MarkupId, Mark> byId = marks.stream().collect(Collectors.toMap(Mark::id, Function.identity()));
         return round.clashes().stream()
                 .filter(turn -> turn.waits()
                         && byId.containsKey(turn.clash().first())
@@ -93,19 +93,21 @@ public class Clashes {
 
     /** Those of the marks of some deliverables that were ruled on. */
     public Set<Clash> ruledOn(Collection<ItemId> deliverables) {
-        return rulings.of(deliverables).stream().map(Rulings.Ruling::clash).collect(Collectors.toSet());
+        return rulings.rulingsOf(deliverables).stream()
+                .map(Rulings.Ruling::clash)
+                .collect(Collectors.toSet());
     }
 
     /** The same, where it is known, or can be asked, which were ruled on. */
-    public List<Open> of(VersionRow version, PaneId pane, List<MarkupRow> marks, Supplier<Set<Clash>> ruledOn) {
-        List<MarkupRow> standing = standing(version.id(), pane, marks);
+    public List<Open> openOn(Version version, PaneId pane, List<Mark> marks, Supplier<Set<Clash>> ruledOn) {
+        List<Mark> standing = standing(version.id(), pane, marks);
         if (standing.stream().noneMatch(mark -> mark.intent() == Intent.CHANGE)
                 || standing.stream().noneMatch(mark -> mark.intent() == Intent.KEEP || mark.replacement() != null)) {
             return List.of();
         }
         List<Clash> all = Clash.among(wishes(version, standing));
         Set<Clash> ruled = all.isEmpty() ? Set.of() : ruledOn.get();
-        Map<MarkupId, MarkupRow> byId = standing.stream().collect(Collectors.toMap(MarkupRow::id, Function.identity()));
+        Map<MarkupId, Mark> byId = standing.stream().collect(Collectors.toMap(Mark::id, Function.identity()));
         return all.stream()
                 .filter(clash -> !ruled.contains(clash))
                 .map(clash -> new Open(
@@ -115,8 +117,8 @@ public class Clashes {
     }
 
     /** Pairs of marks by two people that ask for a change at one place. */
-    public List<Clash> sameWishes(VersionRow version, PaneId pane, List<MarkupRow> marks) {
-        List<MarkupRow> changes = standing(version.id(), pane, marks).stream()
+    public List<Clash> sameWishes(Version version, PaneId pane, List<Mark> marks) {
+        List<Mark> changes = standing(version.id(), pane, marks).stream()
                 .filter(mark -> mark.intent() == Intent.CHANGE)
                 .toList();
         return changes.stream().map(Clashes::person).distinct().count() < 2
@@ -125,8 +127,8 @@ public class Clashes {
     }
 
     /** Marks by two people that ask for a change at one place and were not joined yet. */
-    public List<Open> notJoined(VersionRow version, PaneId pane, List<MarkupRow> marks) {
-        Map<MarkupId, MarkupRow> byId = marks.stream().collect(Collectors.toMap(MarkupRow::id, Function.identity()));
+    public List<Open> notJoined(Version version, PaneId pane, List<Mark> marks) {
+        Map<MarkupId, Mark> byId = marks.stream().collect(Collectors.toMap(Mark::id, Function.identity()));
         return sameWishes(version, pane, marks).stream()
                 .map(pair -> new Open(
                         Objects.requireNonNull(byId.get(pair.first())),
@@ -135,7 +137,7 @@ public class Clashes {
                 .toList();
     }
 
-    private List<Clash.Wish> wishes(VersionRow version, List<MarkupRow> marks) {
+    private List<Clash.Wish> wishes(Version version, List<Mark> marks) {
         boolean onWords = marks.stream().allMatch(mark -> mark.place() instanceof Place.TextRange);
         Map<Integer, Double> ratios =
                 onWords ? Map.of() : Objects.requireNonNullElse(ratiosOf.get(version.sha256(), this::ratios), Map.of());
@@ -162,18 +164,18 @@ public class Clashes {
                         Drawings.Sheet::page, sheet -> sheet.size().ratio()));
     }
 
-    private static List<MarkupRow> standing(VersionId version, PaneId pane, List<MarkupRow> marks) {
+    private static List<Mark> standing(VersionId version, PaneId pane, List<Mark> marks) {
         return marks.stream()
                 .filter(mark -> mark.version().equals(version)
                         && mark.pane().equals(pane)
                         && !mark.teamOnly()
                         && mark.progress().carriesOver())
-                .sorted(Comparator.comparing(MarkupRow::createdAt))
+                .sorted(Comparator.comparing(Mark::createdAt))
                 .toList();
     }
 
     /** Whose wish it is; what one of the team brought along for two people are the wishes of two. */
-    private static Object person(MarkupRow mark) {
+    private static Object person(Mark mark) {
         return mark.author().contact() == null
                 ? Arrays.asList(mark.author().member(), mark.author().name())
                 : mark.author().contact();
@@ -181,7 +183,7 @@ public class Clashes {
 
     /** Who speaks for the client at a pane; empty if nobody does, and the manager rules. */
     public Optional<SeatRow> leadVoice(PaneId pane) {
-        return seats.of(pane).stream()
+        return seats.ofPane(pane).stream()
                 .filter(seat -> seat.leadVoice() && seat.state() != SeatState.ENDED)
                 .findFirst();
     }

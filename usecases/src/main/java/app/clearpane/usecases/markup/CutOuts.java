@@ -1,13 +1,13 @@
 package app.clearpane.usecases.markup;
 
+import app.clearpane.core.deliverable.Version;
+import app.clearpane.core.markup.Mark;
 import app.clearpane.core.markup.MarkupId;
 import app.clearpane.formats.apart.DrawApart;
 import app.clearpane.formats.apart.Wish;
 import app.clearpane.formats.deliverable.UnusableFile;
 import app.clearpane.store.deliverable.Drawings;
-import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.store.files.Vault;
-import app.clearpane.store.markup.MarkupRow;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -36,10 +36,10 @@ public class CutOuts {
      * Those of marks on a version, as PNG; without those where there is nothing to see. @param widest of each, in
      * pixels
      */
-    public Map<MarkupId, byte[]> of(VersionRow version, List<MarkupRow> marks, int widest) throws IOException {
+    public Map<MarkupId, byte[]> cut(Version version, List<Mark> marks, int widest) throws IOException {
         List<MarkupId> seen = new ArrayList<>();
         List<Wish.At> places = new ArrayList<>();
-        for (MarkupRow mark : marks) {
+        for (Mark mark : marks) {
             Optional<Drawings.Sheet> sheet = MarkWords.pictured(mark.place())
                     ? drawings.sheet(version.sha256(), mark.place().page())
                     : Optional.empty();

@@ -1,17 +1,17 @@
 package app.clearpane.usecases.markup;
 
+import app.clearpane.core.deliverable.Deliverable;
+import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.markup.Intent;
+import app.clearpane.core.markup.Mark;
 import app.clearpane.core.record.event.MarkActs;
+import app.clearpane.core.signoff.CountMarks;
 import app.clearpane.store.Stale;
-import app.clearpane.store.deliverable.Deliverable;
 import app.clearpane.store.deliverable.Deliverables;
-import app.clearpane.store.deliverable.VersionRow;
-import app.clearpane.store.markup.CountMarks;
-import app.clearpane.store.markup.MarkupRow;
 import app.clearpane.store.markup.Markups;
 import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.said.CallByName;
-import app.clearpane.usecases.said.Side;
+import app.clearpane.usecases.said.Speaker;
 import app.clearpane.usecases.said.TellCalled;
 import app.clearpane.usecases.shell.Input;
 import app.clearpane.usecases.shell.Refused;
@@ -64,7 +64,7 @@ public class EditMark {
 
     /** Changes it. Whoever calls this has checked that the mark may be seen by whoever asks. */
     @Transactional
-    public void edit(MarkupRow seen, EditForm form, Side side) {
+    public void edit(Mark seen, EditForm form, Speaker side) {
         Input input = new Input();
         String note = input.text("The note", Objects.requireNonNullElse(form.note(), ""), MarkForm.LONGEST_NOTE);
         String instead =
@@ -76,10 +76,10 @@ public class EditMark {
                 .findFirst()
                 .orElseThrow(() ->
                         Refused.because("Say what the mark is: a change, a question, an idea, or something to keep."));
-        VersionRow version = deliverables.version(seen.version()).orElseThrow();
+        Version version = deliverables.version(seen.version()).orElseThrow();
         Deliverable deliverable = deliverables.find(version.deliverable()).orElseThrow();
         deliverables.lock(deliverable.id());
-        MarkupRow mark = markups.find(seen.id()).orElseThrow();
+        Mark mark = markups.find(seen.id()).orElseThrow();
         if (mark.revision() != form.revision()) {
             throw new Stale("Mark " + mark.label());
         }
@@ -89,7 +89,7 @@ public class EditMark {
             return;
         }
         CallByName.Where where = new CallByName.Where(deliverable, version, mark.teamOnly());
-        List<MarkupRow.Reference> called = callByName.in(note, where, side);
+        List<Mark.Reference> called = callByName.in(note, where, side);
         markups.edit(mark, words, called, clock.instant());
         tellCalled.tell(
                 mark,
@@ -114,9 +114,9 @@ public class EditMark {
         events.publishEvent(new MarksMoved(deliverable.id(), mark.teamOnly()));
     }
 
-    private void refuseUnlessTheirs(MarkupRow mark, VersionRow version, Side side) {
+    private void refuseUnlessTheirs(Mark mark, Version version, Speaker side) {
         if (!side.actorOn(mark).author()
-                || side instanceof Side.Client client
+                || side instanceof Speaker.Client client
                         && (client.viewer().byLink() || !client.viewer().role().mayMarkUp())) {
             throw Refused.because("Only whoever left a note can change it. Answer it instead. Nothing was changed.");
         }

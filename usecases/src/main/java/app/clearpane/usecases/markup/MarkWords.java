@@ -89,7 +89,7 @@ public final class MarkWords {
 
     /** Whether there is a picture to be cut out of where it stands. */
     public static boolean pictured(Place place) {
-        return Drawn.pictured(place);
+        return ShapeOnSheet.pictured(place);
     }
 
     /** What a button says. */

@@ -1,13 +1,13 @@
 package app.clearpane.usecases.markup;
 
+import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.deliverable.VersionId;
+import app.clearpane.core.markup.Mark;
 import app.clearpane.core.markup.MarkupProgress;
+import app.clearpane.core.signoff.Round;
 import app.clearpane.store.deliverable.Deliverables;
-import app.clearpane.store.deliverable.Round;
-import app.clearpane.store.deliverable.VersionRow;
-import app.clearpane.store.markup.MarkupRow;
 import app.clearpane.store.markup.Markups;
-import app.clearpane.usecases.said.Side;
+import app.clearpane.usecases.said.Speaker;
 import app.clearpane.usecases.shell.Refused;
 import java.time.Clock;
 import java.util.List;
@@ -36,8 +36,8 @@ public class MoveMark {
      *
      * @throws Refused if the act is not theirs, or not possible now
      */
-    void move(MarkupRow mark, MarkupProgress.Act act, Side side) {
-        if (side instanceof Side.Client client && client.viewer().byLink()) {
+    void move(Mark mark, MarkupProgress.Act act, Speaker side) {
+        if (side instanceof Speaker.Client client && client.viewer().byLink()) {
             throw Refused.because(
                     "Whoever comes by a link marks and answers. Confirming and reopening is for the people who "
                             + "have a seat; write what you think of it instead.");
@@ -45,7 +45,7 @@ public class MoveMark {
         boolean agreed = lastRound(mark)
                 .filter(round -> !round.open() && round.soFar().agreed())
                 .isPresent();
-        if (agreed && act == MarkupProgress.Act.REOPEN && side instanceof Side.Client) {
+        if (agreed && act == MarkupProgress.Act.REOPEN && side instanceof Speaker.Client) {
             throw Refused.because(
                     "This version is agreed, so nothing on it is opened again. Leave a new note: it is kept for "
                             + "the next version, and we are told of it.");
@@ -57,8 +57,8 @@ public class MoveMark {
                                 + "”, so this cannot be done to it now. Nothing was changed."));
         Optional<VersionId> fixedIn = next == MarkupProgress.FIXED ? Optional.of(fixedIn(mark)) : Optional.empty();
         move(mark, next, fixedIn, side);
-        if (!(side instanceof Side.Client)) {
-            for (MarkupRow other : alongWith(mark)) {
+        if (!(side instanceof Speaker.Client)) {
+            for (Mark other : alongWith(mark)) {
                 if (other.progress()
                         .after(act, side.actorOn(other))
                         .filter(next::equals)
@@ -66,7 +66,7 @@ public class MoveMark {
                     move(other, next, fixedIn, side);
                     markups.answer(
                             other.id(),
-                            new MarkupRow.Answer(
+                            new Mark.Answer(
                                     act.name(),
                                     "Together with " + mark.label() + ".",
                                     other.teamOnly(),
@@ -78,31 +78,31 @@ public class MoveMark {
     }
 
     /** The round of the version that was sent last. */
-    private Optional<Round> lastRound(MarkupRow mark) {
+    private Optional<Round> lastRound(Mark mark) {
         List<Round> rounds = deliverables.rounds(
                 deliverables.version(mark.version()).orElseThrow().deliverable());
         return rounds.isEmpty() ? Optional.empty() : Optional.of(rounds.get(rounds.size() - 1));
     }
 
-    private void move(MarkupRow mark, MarkupProgress next, Optional<VersionId> fixedIn, Side side) {
+    private void move(Mark mark, MarkupProgress next, Optional<VersionId> fixedIn, Speaker side) {
         markups.move(mark, next, next == MarkupProgress.CONFIRMED ? mark.fixedIn() : fixedIn.orElse(null));
         events.publishEvent(new MarkMoved(mark.id(), side.actor()));
     }
 
     /** The other marks that ask for the same. */
-    private List<MarkupRow> alongWith(MarkupRow mark) {
+    private List<Mark> alongWith(Mark mark) {
         return markups.group(mark).stream()
                 .filter(other -> !other.id().equals(mark.id()))
                 .toList();
     }
 
     /** The newest version: what was made since the mark was placed. */
-    private VersionId fixedIn(MarkupRow mark) {
-        VersionRow marked = deliverables.version(mark.version()).orElseThrow();
+    private VersionId fixedIn(Mark mark) {
+        Version marked = deliverables.version(mark.version()).orElseThrow();
         return deliverables.versions(marked.deliverable()).stream()
                 .reduce((earlier, later) -> later)
                 .filter(newest -> !newest.id().equals(marked.id()))
-                .map(VersionRow::id)
+                .map(Version::id)
                 .orElseThrow(() -> Refused.because("There is no newer version yet that mark " + mark.label()
                         + " could be fixed in. Upload it first, then say which marks it settles."));
     }

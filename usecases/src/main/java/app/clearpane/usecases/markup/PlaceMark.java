@@ -1,23 +1,23 @@
 package app.clearpane.usecases.markup;
 
+import app.clearpane.core.deliverable.Deliverable;
+import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.exposure.PaneId;
+import app.clearpane.core.markup.Mark;
 import app.clearpane.core.markup.MarkupId;
 import app.clearpane.core.markup.MarkupProgress;
 import app.clearpane.core.record.Act;
 import app.clearpane.core.record.event.MarkActs;
-import app.clearpane.store.deliverable.Deliverable;
+import app.clearpane.core.signoff.Round;
 import app.clearpane.store.deliverable.Deliverables;
 import app.clearpane.store.deliverable.Drawings;
-import app.clearpane.store.deliverable.Round;
-import app.clearpane.store.deliverable.VersionRow;
-import app.clearpane.store.markup.MarkupRow;
 import app.clearpane.store.markup.Markups;
 import app.clearpane.usecases.compare.Writings;
-import app.clearpane.usecases.post.TellManager;
+import app.clearpane.usecases.post.WriteToTeam;
 import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.said.Attached;
 import app.clearpane.usecases.said.CallByName;
-import app.clearpane.usecases.said.Side;
+import app.clearpane.usecases.said.Speaker;
 import app.clearpane.usecases.said.TellCalled;
 import app.clearpane.usecases.shell.Refused;
 import java.time.Clock;
@@ -40,7 +40,7 @@ public class PlaceMark {
     private final Clock clock;
     private final CallByName callByName;
     private final TellCalled tellCalled;
-    private final TellManager tellManager;
+    private final WriteToTeam tellManager;
 
     PlaceMark(
             Deliverables deliverables,
@@ -49,7 +49,7 @@ public class PlaceMark {
             Writings writings,
             CallByName callByName,
             TellCalled tellCalled,
-            TellManager tellManager,
+            WriteToTeam tellManager,
             AuditLog audit,
             ApplicationEventPublisher events,
             Clock clock) {
@@ -71,9 +71,8 @@ public class PlaceMark {
      * @param once the identifier that the page made for it; empty if it made none
      */
     @Transactional
-    public MarkupRow once(
-            Optional<UUID> once, VersionRow version, MarkForm form, List<MarkupRow.Attachment> files, Side side) {
-        Optional<MarkupRow> before = once.flatMap(id -> markups.find(new MarkupId(id)));
+    public Mark once(Optional<UUID> once, Version version, MarkForm form, List<Mark.Attachment> files, Speaker side) {
+        Optional<Mark> before = once.flatMap(id -> markups.find(new MarkupId(id)));
         if (before.isPresent()) {
             return before.filter(mark ->
                             mark.version().equals(version.id()) && mark.author().equals(side.author()))
@@ -89,7 +88,7 @@ public class PlaceMark {
      * cannot stand there
      */
     @Transactional
-    public MarkupRow place(VersionRow version, MarkForm form, List<MarkupRow.Attachment> files, Side side) {
+    public Mark place(Version version, MarkForm form, List<Mark.Attachment> files, Speaker side) {
         return place(new MarkupId(UUID.randomUUID()), version, form, files, side);
     }
 
@@ -99,16 +98,15 @@ public class PlaceMark {
         markups.placedBy(mark, opening);
     }
 
-    private MarkupRow place(
-            MarkupId id, VersionRow version, MarkForm form, List<MarkupRow.Attachment> files, Side side) {
+    private Mark place(MarkupId id, Version version, MarkForm form, List<Mark.Attachment> files, Speaker side) {
         Deliverable deliverable = deliverables.find(version.deliverable()).orElseThrow();
-        PaneId pane = side instanceof Side.Client client ? client.viewer().pane() : deliverable.pane();
-        boolean forTeam = side instanceof Side.Team && (form.forTeam() || version.draft());
+        PaneId pane = side instanceof Speaker.Client client ? client.viewer().pane() : deliverable.pane();
+        boolean forTeam = side instanceof Speaker.Team && (form.forTeam() || version.draft());
         refuseIfNotPossible(version, form, side);
         CallByName.Where where = new CallByName.Where(deliverable, version, forTeam);
         String said = form.said();
-        List<MarkupRow.Reference> called = callByName.in(said, where, side);
-        MarkupRow mark = new MarkupRow(
+        List<Mark.Reference> called = callByName.in(said, where, side);
+        Mark mark = new Mark(
                 id,
                 version.id(),
                 version.number(),
@@ -127,7 +125,7 @@ public class PlaceMark {
                 clock.instant(),
                 List.of(),
                 List.of(),
-                new MarkupRow.Beside(new MarkupRow.With(files, called), null, null, null));
+                new Mark.Beside(new Mark.With(files, called), null, null, null));
         markups.add(mark);
         tellCalled.tell(mark, said, called, where, side.actor());
         audit.append(
@@ -146,7 +144,7 @@ public class PlaceMark {
                         Optional.ofNullable(mark.replacement()),
                         Attached.told(files)));
         events.publishEvent(new MarksMoved(deliverable.id(), forTeam));
-        if (side instanceof Side.Client) {
+        if (side instanceof Speaker.Client) {
             deliverables
                     .round(version.id())
                     .filter(round -> !round.open())
@@ -156,7 +154,7 @@ public class PlaceMark {
     }
 
     /** What is asked for once a round is over is nobody's turn, so it is told. */
-    private void tellOfLater(Deliverable deliverable, VersionRow version, MarkupRow mark, Round round) {
+    private void tellOfLater(Deliverable deliverable, Version version, Mark mark, Round round) {
         String what = deliverable.name() + ", " + version.called();
         tellManager.tell(
                 deliverable.project(),
@@ -166,14 +164,14 @@ public class PlaceMark {
                                 + (round.soFar().agreed() ? " and it was agreed" : "") + ":",
                         "“" + mark.note() + "”",
                         "It changes nothing of what was decided, and waits for the next version."),
-                new TellManager.Leads(
+                new WriteToTeam.Leads(
                         "See it in its place",
                         "/t/versions/" + version.id() + "/light-table?page="
                                 + mark.place().page() + "#mark-" + mark.id()));
     }
 
-    private void refuseIfNotPossible(VersionRow version, MarkForm form, Side side) {
-        if (side instanceof Side.Client client && !client.viewer().role().mayMarkUp()) {
+    private void refuseIfNotPossible(Version version, MarkForm form, Speaker side) {
+        if (side instanceof Speaker.Client client && !client.viewer().role().mayMarkUp()) {
             throw Refused.because("Your seat is for reading. Ask us if you would like to leave notes.");
         }
         if (form.page() < 1

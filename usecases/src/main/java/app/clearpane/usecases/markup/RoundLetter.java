@@ -1,7 +1,7 @@
 package app.clearpane.usecases.markup;
 
-import app.clearpane.store.deliverable.VersionRow;
-import app.clearpane.store.markup.MarkupRow;
+import app.clearpane.core.deliverable.Version;
+import app.clearpane.core.markup.Mark;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
@@ -16,7 +16,7 @@ import java.util.stream.Stream;
  * @param settled how many marks were confirmed, set aside or withdrawn
  */
 record RoundLetter(
-        String deliverable, VersionRow version, List<Line> changes, List<Line> others, int toMake, int settled) {
+        String deliverable, Version version, List<Line> changes, List<Line> others, int toMake, int settled) {
 
     /**
      * One mark.
@@ -28,21 +28,21 @@ record RoundLetter(
      * @param doer who of the team sees to it, by name
      */
     record Line(
-            MarkupRow mark,
+            Mark mark,
             String progress,
             double ratio,
             List<String> also,
             Optional<String> against,
-            List<MarkupRow> joined,
+            List<Mark> joined,
             Optional<String> doer) {
         /** The names of the files that came with it, with what asks for the same, and with their answers. */
         public List<String> files() {
             return Stream.concat(Stream.of(mark), joined.stream())
                     .flatMap(one -> Stream.concat(
                             Stream.of(one.beside().with()),
-                            one.answers().stream().map(MarkupRow.Answer::with)))
+                            one.answers().stream().map(Mark.Answer::with)))
                     .flatMap(with -> with.attachments().stream())
-                    .map(MarkupRow.Attachment::name)
+                    .map(Mark.Attachment::name)
                     .toList();
         }
 
@@ -58,17 +58,17 @@ record RoundLetter(
 
         /** Whether a picture of its place says more than these words. */
         public boolean pictured() {
-            return Drawn.pictured(mark.place());
+            return ShapeOnSheet.pictured(mark.place());
         }
 
         /** What it looks like on its sheet. */
-        public Drawn drawn() {
-            return Drawn.of(mark.place(), ratio);
+        public ShapeOnSheet drawn() {
+            return ShapeOnSheet.of(mark.place(), ratio);
         }
 
         /** What of the sheet to show of it, as a view box. */
         public String cut() {
-            return Cut.around(mark.place(), ratio);
+            return ViewBox.around(mark.place(), ratio);
         }
 
         /** In one line, for a mail. */

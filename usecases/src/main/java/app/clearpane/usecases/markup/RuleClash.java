@@ -1,18 +1,18 @@
 package app.clearpane.usecases.markup;
 
+import app.clearpane.core.deliverable.Deliverable;
+import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.markup.Clash;
+import app.clearpane.core.markup.Mark;
 import app.clearpane.core.markup.MarkupId;
 import app.clearpane.core.markup.MarkupProgress;
 import app.clearpane.core.record.event.DecisionActs;
-import app.clearpane.store.deliverable.Deliverable;
 import app.clearpane.store.deliverable.Deliverables;
-import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.store.exposure.SeatRow;
-import app.clearpane.store.markup.MarkupRow;
 import app.clearpane.store.markup.Markups;
 import app.clearpane.store.markup.Rulings;
 import app.clearpane.usecases.record.AuditLog;
-import app.clearpane.usecases.said.Side;
+import app.clearpane.usecases.said.Speaker;
 import app.clearpane.usecases.shell.Input;
 import app.clearpane.usecases.shell.Refused;
 import java.time.Clock;
@@ -73,32 +73,32 @@ public class RuleClash {
      * about
      */
     @Transactional
-    public int rule(VersionRow version, RulingForm form, Side side) {
+    public int rule(Version version, RulingForm form, Speaker side) {
         Deliverable deliverable = deliverables.find(version.deliverable()).orElseThrow();
         deliverables.lock(deliverable.id());
         refuseUnlessTheirs(deliverable, side);
-        List<MarkupRow> marks = markups.of(deliverable.id());
+        List<Mark> marks = markups.marksOf(deliverable.id());
         Clash clash = new Clash(form.first(), form.second());
-        Clashes.Open open = clashes.of(version, deliverable.pane(), marks).stream()
+        Clashes.Open open = clashes.openOn(version, deliverable.pane(), marks).stream()
                 .filter(one -> one.first().id().equals(clash.first())
                         && one.second().id().equals(clash.second()))
                 .findFirst()
                 .orElseThrow(() ->
                         Refused.because("This clash is settled already, or one of its marks was taken back meanwhile. "
                                 + "Nothing was changed; look again."));
-        MarkupRow holds = open.both().stream()
+        Mark holds = open.both().stream()
                 .filter(mark -> mark.id().equals(form.holds()))
                 .findFirst()
                 .orElseThrow(() -> Refused.because("Choose which of the two marks is followed."));
-        MarkupRow loses = open.first().id().equals(holds.id()) ? open.second() : open.first();
+        Mark loses = open.first().id().equals(holds.id()) ? open.second() : open.first();
         String reason = reason(form);
         Instant now = clock.instant();
-        rulings.add(new Rulings.Ruling(clash, holds.id(), reason, side.author().name(), now));
+        rulings.add(new Rulings.Ruling(clash, holds.id(), reason, side.actor(), now));
         markups.move(loses, MarkupProgress.SET_ASIDE, null);
         events.publishEvent(new MarkMoved(loses.id(), side.actor()));
         String said = holds.label() + " is followed." + (reason.isEmpty() ? "" : " " + reason);
         markups.answer(
-                loses.id(), new MarkupRow.Answer(MarkupProgress.Act.SET_ASIDE.name(), said, false, side.author(), now));
+                loses.id(), new Mark.Answer(MarkupProgress.Act.SET_ASIDE.name(), said, false, side.author(), now));
         audit.append(
                 deliverable.project(),
                 deliverable.id().value(),
@@ -114,12 +114,12 @@ public class RuleClash {
         return open.page();
     }
 
-    private void refuseUnlessTheirs(Deliverable deliverable, Side side) {
+    private void refuseUnlessTheirs(Deliverable deliverable, Speaker side) {
         Optional<SeatRow> leadVoice = clashes.leadVoice(deliverable.pane());
-        boolean theirs = side instanceof Side.Client client
+        boolean theirs = side instanceof Speaker.Client client
                 ? client.viewer().leadVoice() && client.viewer().pane().equals(deliverable.pane())
                 : leadVoice.isEmpty()
-                        && side instanceof Side.Team team
+                        && side instanceof Speaker.Team team
                         && team.member().role().mayPublish();
         if (!theirs) {
             throw Refused.because(leadVoice

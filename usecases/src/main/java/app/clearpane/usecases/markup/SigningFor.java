@@ -2,10 +2,10 @@ package app.clearpane.usecases.markup;
 
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.project.ProjectId;
+import app.clearpane.core.signoff.Round;
 import app.clearpane.core.signoff.StandIn;
-import app.clearpane.store.deliverable.Round;
 import app.clearpane.store.deliverable.StandIns;
-import app.clearpane.store.exposure.clientside.Viewer;
+import app.clearpane.store.exposure.client.Viewer;
 import app.clearpane.usecases.shell.TheAgency;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import com.github.benmanes.caffeine.cache.LoadingCache;
@@ -27,8 +27,9 @@ public class SigningFor {
         this.known = Caffeine.newBuilder()
                 .maximumSize(PROJECTS)
                 .expireAfterWrite(KEPT)
-                .build(project ->
-                        standIns.of(project).stream().map(StandIns.Row::standIn).toList());
+                .build(project -> standIns.ofProject(project).stream()
+                        .map(StandIns.Row::standIn)
+                        .toList());
     }
 
     /** Reads anew who stands in for whom in a project. */

@@ -1,21 +1,17 @@
 package app.clearpane.usecases.markup;
 
+import app.clearpane.core.deliverable.Deliverable;
+import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.markup.Clash;
-import app.clearpane.store.agency.People;
-import app.clearpane.store.deliverable.Deliverable;
+import app.clearpane.core.signoff.Round;
 import app.clearpane.store.deliverable.Deliverables;
-import app.clearpane.store.deliverable.Round;
-import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.store.exposure.SeatRow;
 import app.clearpane.store.markup.ClashTurns;
 import app.clearpane.store.markup.Markups;
-import app.clearpane.usecases.post.Letter;
-import app.clearpane.usecases.post.WriteMail;
-import app.clearpane.usecases.security.LinkKeys;
+import app.clearpane.usecases.post.WriteToContact;
 import app.clearpane.usecases.shell.TheAgency;
 import app.clearpane.usecases.shell.Words;
-import java.time.Clock;
 import java.time.Instant;
 import java.util.Comparator;
 import java.util.List;
@@ -35,34 +31,25 @@ class TurnOnClash {
     private final Markups markups;
     private final Clashes clashes;
     private final ClashTurns turns;
-    private final People people;
-    private final LinkKeys keys;
-    private final WriteMail mail;
     private final TheAgency agency;
     private final Words words;
-    private final Clock clock;
+    private final WriteToContact toContact;
 
     TurnOnClash(
             Deliverables deliverables,
             Markups markups,
             Clashes clashes,
             ClashTurns turns,
-            People people,
-            LinkKeys keys,
-            WriteMail mail,
             TheAgency agency,
             Words words,
-            Clock clock) {
+            WriteToContact toContact) {
+        this.toContact = toContact;
         this.deliverables = deliverables;
         this.markups = markups;
         this.clashes = clashes;
         this.turns = turns;
-        this.people = people;
-        this.keys = keys;
-        this.mail = mail;
         this.agency = agency;
         this.words = words;
-        this.clock = clock;
     }
 
     /** Within whatever moved the marks: both are kept or neither is. */
@@ -75,20 +62,21 @@ class TurnOnClash {
         }
     }
 
-    private Optional<VersionRow> latest(ItemId deliverable) {
+    private Optional<Version> latest(ItemId deliverable) {
         return deliverables.versions(deliverable).stream()
                 .filter(version -> !version.draft())
-                .max(Comparator.comparing(VersionRow::number));
+                .max(Comparator.comparing(Version::number));
     }
 
-    private void follow(Deliverable deliverable, VersionRow version, Round round) {
+    private void follow(Deliverable deliverable, Version version, Round round) {
         Optional<SeatRow> leadVoice = clashes.leadVoice(deliverable.pane());
-        Set<Clash> standing = clashes.of(version, deliverable.pane(), markups.withoutThreads(deliverable.id())).stream()
-                .map(Clashes.Open::clash)
-                .collect(Collectors.toSet());
+        Set<Clash> standing =
+                clashes.openOn(version, deliverable.pane(), markups.withoutThreads(deliverable.id())).stream()
+                        .map(Clashes.Open::clash)
+                        .collect(Collectors.toSet());
         List<Round.ClashTurn> waiting =
                 round.clashes().stream().filter(Round.ClashTurn::waits).toList();
-        Instant now = clock.instant();
+        Instant now = agency.now();
         waiting.stream()
                 .filter(turn -> !standing.contains(turn.clash()) || turn.withClient() != leadVoice.isPresent())
                 .forEach(turn -> turns.settle(turn, now));
@@ -104,18 +92,15 @@ class TurnOnClash {
         }
     }
 
-    private void write(SeatRow leadVoice, Deliverable deliverable, VersionRow version, int count) {
-        people.contact(leadVoice.contact())
-                .ifPresent(contact -> mail.send(
-                        contact,
-                        new Letter(
-                                "Wishes that clash: " + deliverable.name() + ", " + version.called(),
-                                List.of("Two people want different things at one place of “" + deliverable.name() + "”"
-                                        + (count > 1 ? ", at " + words.count(count, "place", "places") : "")
-                                        + ". You speak for everybody, so please say which of them we follow."),
-                                "See both and settle it",
-                                keys.forContact(
-                                        contact.id(), "/c/panes/" + deliverable.pane() + "/versions/" + version.id()),
-                                agency.get().name())));
+    private void write(SeatRow leadVoice, Deliverable deliverable, Version version, int count) {
+        toContact.write(
+                leadVoice.contact(),
+                new WriteToContact.Note(
+                        "Wishes that clash: " + deliverable.name() + ", " + version.called(),
+                        List.of("Two people want different things at one place of “" + deliverable.name() + "”"
+                                + (count > 1 ? ", at " + words.count(count, "place", "places") : "")
+                                + ". You speak for everybody, so please say which of them we follow."),
+                        "See both and settle it",
+                        "/c/panes/" + deliverable.pane() + "/versions/" + version.id()));
     }
 }

@@ -1,18 +1,18 @@
 package app.clearpane.usecases.papers;
 
 import app.clearpane.core.files.Sha256;
+import app.clearpane.core.papers.Paper;
 import app.clearpane.core.papers.PaperId;
 import app.clearpane.core.papers.PaperKind;
 import app.clearpane.core.papers.PaperState;
 import app.clearpane.core.record.event.PaperActs;
-import app.clearpane.store.exposure.clientside.Viewer;
-import app.clearpane.store.papers.Paper;
+import app.clearpane.store.exposure.client.Viewer;
 import app.clearpane.store.papers.Papers;
-import app.clearpane.store.papers.clientside.VisiblePapers;
-import app.clearpane.usecases.post.TellManager;
+import app.clearpane.store.papers.client.VisiblePapers;
+import app.clearpane.usecases.post.WriteToTeam;
 import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.shell.Input;
-import app.clearpane.usecases.shell.NotThere;
+import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.usecases.shell.Refused;
 import app.clearpane.usecases.shell.Words;
 import java.time.Clock;
@@ -27,12 +27,12 @@ public class DeclinePaper {
     private final Papers papers;
     private final VisiblePapers visible;
     private final AuditLog audit;
-    private final TellManager tellManager;
+    private final WriteToTeam tellManager;
     private final Words words;
     private final Clock clock;
 
     DeclinePaper(
-            Papers papers, VisiblePapers visible, AuditLog audit, TellManager tellManager, Words words, Clock clock) {
+            Papers papers, VisiblePapers visible, AuditLog audit, WriteToTeam tellManager, Words words, Clock clock) {
         this.papers = papers;
         this.visible = visible;
         this.audit = audit;
@@ -44,13 +44,13 @@ public class DeclinePaper {
     /** Says no to exactly this file. @throws Refused if it says nothing why, or if it is settled or was withdrawn */
     @Transactional
     public void decline(Viewer viewer, PaperId id, Sha256 seen, String why) {
-        NotThere.unless(visible.find(viewer, id));
+        NotFound.unless(visible.find(viewer, id));
         Input input = new Input();
         String said = input.text("Why", why, LONGEST);
         input.require(!said.isEmpty(), "Say in a sentence what is not right: whoever sent it works from that.");
         input.allGood();
         papers.lock(id);
-        Paper paper = NotThere.unless(visible.find(viewer, id));
+        Paper paper = NotFound.unless(visible.find(viewer, id));
         if (!paper.state(words.today()).waits()
                 || !paper.kind().asks()
                 || !paper.sha256().equals(seen)
@@ -76,6 +76,6 @@ public class DeclinePaper {
                                 ? "It is your turn: withdraw it, or send another."
                                 : "Others may still "
                                         + (paper.kind() == PaperKind.PROPOSAL ? "agree to it." : "answer.")),
-                new TellManager.Leads("See the papers", "/t/projects/" + paper.project() + "/papers"));
+                new WriteToTeam.Leads("See the papers", "/t/projects/" + paper.project() + "/papers"));
     }
 }

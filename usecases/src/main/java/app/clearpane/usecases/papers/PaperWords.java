@@ -1,15 +1,15 @@
 package app.clearpane.usecases.papers;
 
+import app.clearpane.core.papers.Paper;
 import app.clearpane.core.papers.PaperKind;
 import app.clearpane.core.papers.PaperState;
-import app.clearpane.store.papers.Paper;
-import app.clearpane.usecases.shell.Speech;
+import app.clearpane.usecases.shell.TemplateHelper;
 import java.util.Locale;
 import org.springframework.stereotype.Component;
 
 /** What papers are called on screens and in mails. Templates call it {@code papers}. */
 @Component
-public final class PaperWords implements Speech {
+public final class PaperWords implements TemplateHelper {
     @Override
     public String name() {
         return "papers";

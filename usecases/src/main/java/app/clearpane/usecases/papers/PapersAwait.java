@@ -1,8 +1,8 @@
 package app.clearpane.usecases.papers;
 
+import app.clearpane.core.papers.Paper;
 import app.clearpane.core.papers.PaperKind;
 import app.clearpane.store.exposure.Seats;
-import app.clearpane.store.papers.Paper;
 import app.clearpane.store.papers.Papers;
 import app.clearpane.usecases.reminders.AwaitsSomebody;
 import app.clearpane.usecases.shell.TheAgency;

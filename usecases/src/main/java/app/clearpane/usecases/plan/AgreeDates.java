@@ -3,16 +3,17 @@ package app.clearpane.usecases.plan;
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.people.Actor;
+import app.clearpane.core.plan.ProjectPlan;
+import app.clearpane.core.project.Project;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.record.event.PlanActs;
 import app.clearpane.store.exposure.Panes;
 import app.clearpane.store.plan.Agreements;
-import app.clearpane.store.project.Project;
 import app.clearpane.store.project.Projects;
 import app.clearpane.usecases.exposure.NewItem;
 import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.shell.Input;
-import app.clearpane.usecases.shell.NotThere;
+import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.usecases.shell.Refused;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -63,8 +64,8 @@ public class AgreeDates {
      */
     @Transactional
     public void agree(ProjectId project, LocalDate finish, boolean withClient, Actor by) {
-        NotThere.unless(projects.find(project));
-        ThePlan plan = keepPlan.changed(project);
+        NotFound.unless(projects.find(project));
+        ProjectPlan plan = keepPlan.changed(project);
         if (finish.isBefore(plan.project().startsOn())) {
             throw Refused.because("The finish lies before the project’s start. Nothing was changed.");
         }
@@ -74,7 +75,7 @@ public class AgreeDates {
                         UUID.randomUUID(),
                         finish,
                         plan.today(),
-                        by.name(),
+                        by,
                         withClient,
                         PlanBook.text(plan).write()),
                 by);
@@ -86,14 +87,20 @@ public class AgreeDates {
      */
     @Transactional
     public void asAsked(ProjectId project, Agreements.Asked asked, String agreed, Actor by) {
-        ThePlan plan = keepPlan.changed(project);
+        ProjectPlan plan = keepPlan.changed(project);
         agree(
                 plan,
-                new Agreements.Agreement(UUID.randomUUID(), asked.finish(), plan.today(), agreed, true, asked.plan()),
+                new Agreements.Agreement(
+                        UUID.randomUUID(),
+                        asked.finish(),
+                        plan.today(),
+                        agreed.equals(by.name()) ? by : Actor.kept(agreed),
+                        true,
+                        asked.plan()),
                 by);
     }
 
-    private void agree(ThePlan plan, Agreements.Agreement agreement, Actor by) {
+    private void agree(ProjectPlan plan, Agreements.Agreement agreement, Actor by) {
         ProjectId project = plan.project().id();
         if (agreements.account(project).isEmpty()) {
             ItemId account = newItem.add(project, ContentKind.DATES, "Where the days went", Optional.empty(), by);
@@ -116,7 +123,7 @@ public class AgreeDates {
         String why = input.text("The reason", because, 400);
         input.require(!why.isEmpty(), "Say why the project rests; it stands in the Record.");
         input.allGood();
-        Project project = NotThere.unless(projects.find(id));
+        Project project = NotFound.unless(projects.find(id));
         projects.pause(project, clock.instant(), why);
         keepPlan.changed(id);
         audit.append(id, id.value(), new PlanActs.ProjectPaused(by, project.name(), why));
@@ -125,7 +132,7 @@ public class AgreeDates {
     /** Lets it go on. */
     @Transactional
     public void goOn(ProjectId id, Actor by) {
-        Project project = NotThere.unless(projects.find(id));
+        Project project = NotFound.unless(projects.find(id));
         projects.pause(project, null, "");
         keepPlan.changed(id);
         audit.append(id, id.value(), new PlanActs.ProjectGoesOn(by, project.name()));

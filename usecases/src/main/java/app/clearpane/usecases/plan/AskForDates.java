@@ -1,5 +1,6 @@
 package app.clearpane.usecases.plan;
 
+import app.clearpane.core.agency.Contact;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.exposure.SeatRole;
@@ -7,29 +8,28 @@ import app.clearpane.core.exposure.SeatState;
 import app.clearpane.core.papers.PaperId;
 import app.clearpane.core.papers.PaperKind;
 import app.clearpane.core.people.Actor;
+import app.clearpane.core.plan.ProjectPlan;
+import app.clearpane.core.project.Milestone;
+import app.clearpane.core.project.Phase;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.formats.clearance.PdfWriter;
-import app.clearpane.store.agency.Contact;
 import app.clearpane.store.agency.People;
 import app.clearpane.store.exposure.Panes;
 import app.clearpane.store.exposure.SeatRow;
 import app.clearpane.store.exposure.Seats;
-import app.clearpane.store.exposure.clientside.Viewer;
-import app.clearpane.store.exposure.clientside.Viewers;
+import app.clearpane.store.exposure.client.Viewer;
+import app.clearpane.store.exposure.client.Viewers;
 import app.clearpane.store.plan.Agreements;
-import app.clearpane.store.project.Milestone;
-import app.clearpane.store.project.Phase;
-import app.clearpane.store.project.clientside.VisibleDates;
-import app.clearpane.usecases.papers.HandlePaper;
+import app.clearpane.store.project.client.VisibleDates;
 import app.clearpane.usecases.papers.PaperSettled;
+import app.clearpane.usecases.papers.SendDrawnUp;
 import app.clearpane.usecases.shell.Input;
-import app.clearpane.usecases.shell.NotThere;
+import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.usecases.shell.Pages;
 import app.clearpane.usecases.shell.Refused;
 import app.clearpane.usecases.shell.TheAgency;
 import app.clearpane.usecases.shell.Words;
 import java.io.IOException;
-import java.time.Clock;
 import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;
@@ -56,11 +56,10 @@ public class AskForDates {
     private final Agreements agreements;
     private final AgreeDates agreeDates;
     private final People people;
-    private final HandlePaper papers;
+    private final SendDrawnUp papers;
     private final Pages pages;
     private final TheAgency agency;
     private final Words words;
-    private final Clock clock;
 
     AskForDates(
             Panes panes,
@@ -72,11 +71,10 @@ public class AskForDates {
             Agreements agreements,
             AgreeDates agreeDates,
             People people,
-            HandlePaper papers,
+            SendDrawnUp papers,
             Pages pages,
             TheAgency agency,
-            Words words,
-            Clock clock) {
+            Words words) {
         this.panes = panes;
         this.seats = seats;
         this.viewers = viewers;
@@ -90,7 +88,6 @@ public class AskForDates {
         this.pages = pages;
         this.agency = agency;
         this.words = words;
-        this.clock = clock;
     }
 
     /** A day on the paper. */
@@ -127,10 +124,10 @@ public class AskForDates {
         Optional<LocalDate> typed = input.day("The finish", finish);
         input.allGood();
         LocalDate day = typed.orElseThrow();
-        Askable asked = NotThere.unless(askable(project).stream()
+        Askable asked = NotFound.unless(askable(project).stream()
                 .filter(one -> one.pane().id().equals(pane))
                 .findFirst());
-        ThePlan plan = book.fresh(project);
+        ProjectPlan plan = book.fresh(project);
         if (day.isBefore(plan.project().startsOn())) {
             throw Refused.because("The finish lies before the project’s start. Nobody was asked.");
         }
@@ -145,9 +142,9 @@ public class AskForDates {
     }
 
     /** What all of them see, and nothing that one of them does not. */
-    private Map<String, Object> paper(ThePlan plan, Askable asked, LocalDate finish) {
+    private Map<String, Object> paper(ProjectPlan plan, Askable asked, LocalDate finish) {
         List<Viewer> readers = asked.signatories().stream()
-                .map(seat -> viewers.lookingThrough(seat.id(), Viewer.Sight.NOW, clock.instant()))
+                .map(seat -> viewers.lookingThrough(seat.id(), Viewer.Sight.NOW, agency.now()))
                 .flatMap(Optional::stream)
                 .toList();
         List<Milestone> milestones = readers.stream()

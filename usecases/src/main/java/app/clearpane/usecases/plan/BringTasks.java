@@ -2,15 +2,15 @@ package app.clearpane.usecases.plan;
 
 import app.clearpane.core.agency.Name;
 import app.clearpane.core.plan.Task;
+import app.clearpane.core.project.Phase;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.record.event.PlanActs;
 import app.clearpane.formats.plan.TaskTable;
 import app.clearpane.store.plan.BroughtTables;
-import app.clearpane.store.project.Phase;
 import app.clearpane.store.project.Projects;
 import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.security.Person;
-import app.clearpane.usecases.shell.NotThere;
+import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.usecases.shell.Refused;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -44,12 +44,13 @@ public class BringTasks {
             DateTimeFormatter.ofPattern("d MMM uuuu", Locale.UK));
     private final BroughtTables tables;
     private final Projects projects;
-    private final Doers doers;
+    private final Assignees doers;
     private final PlanTask planTask;
     private final AuditLog audit;
     private final Clock clock;
 
-    BringTasks(BroughtTables tables, Projects projects, Doers doers, PlanTask planTask, AuditLog audit, Clock clock) {
+    BringTasks(
+            BroughtTables tables, Projects projects, Assignees doers, PlanTask planTask, AuditLog audit, Clock clock) {
         this.tables = tables;
         this.projects = projects;
         this.doers = doers;
@@ -111,7 +112,7 @@ public class BringTasks {
     /** Keeps a table. @return where it waits */
     @Transactional
     public UUID bring(ProjectId project, String fileName, byte[] bytes, Person.OfTeam by) {
-        NotThere.unless(projects.find(project));
+        NotFound.unless(projects.find(project));
         if (bytes.length == 0 || bytes.length > LARGEST) {
             throw Refused.because(
                     bytes.length == 0
@@ -136,7 +137,7 @@ public class BringTasks {
 
     /** What would become of each row. @param asked the column of each field, by its name; what is missing is guessed */
     public Preview preview(UUID id, Map<String, String> asked, Person.OfTeam by) {
-        BroughtTables.Brought brought = NotThere.unless(tables.find(id, by.memberId()));
+        BroughtTables.Brought brought = NotFound.unless(tables.find(id, by.memberId()));
         TaskTable table = TaskTable.read(brought.content());
         Map<Field, Integer> columns = new EnumMap<>(Field.class);
         for (Field field : Field.values()) {
@@ -148,7 +149,7 @@ public class BringTasks {
         }
         List<Good> good = new ArrayList<>();
         List<Bad> bad = new ArrayList<>();
-        List<Doers.Doer> known = doers.of(brought.project());
+        List<Assignees.Doer> known = doers.ofProject(brought.project());
         List<Phase> phases = projects.phases(brought.project());
         for (TaskTable.Row row : table.rows()) {
             try {
@@ -173,9 +174,9 @@ public class BringTasks {
     }
 
     private static PlanTask.Wanted wanted(
-            TaskTable.Row row, Map<Field, Integer> columns, List<Doers.Doer> known, List<Phase> phases) {
+            TaskTable.Row row, Map<Field, Integer> columns, List<Assignees.Doer> known, List<Phase> phases) {
         String name = new Name(row.cell(Objects.requireNonNull(columns.get(Field.NAME)))).value();
-        Doers.Doer doer = doer(row.cell(Objects.requireNonNull(columns.get(Field.WHO))), known);
+        Assignees.Doer doer = doer(row.cell(Objects.requireNonNull(columns.get(Field.WHO))), known);
         Optional<UUID> phase = phase(row.cell(Objects.requireNonNull(columns.get(Field.PHASE))), phases);
         return new PlanTask.Wanted(
                 name,
@@ -189,8 +190,8 @@ public class BringTasks {
                 Optional.empty());
     }
 
-    private static Doers.Doer doer(String who, List<Doers.Doer> known) {
-        List<Doers.Doer> found = known.stream()
+    private static Assignees.Doer doer(String who, List<Assignees.Doer> known) {
+        List<Assignees.Doer> found = known.stream()
                 .filter(doer -> who.isEmpty()
                         ? doer.value().equals("us")
                         : doer.name().toLowerCase(Locale.ROOT).startsWith(who.toLowerCase(Locale.ROOT)))

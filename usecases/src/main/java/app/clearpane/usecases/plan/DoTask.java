@@ -1,12 +1,12 @@
 package app.clearpane.usecases.plan;
 
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.plan.PlannedTask;
 import app.clearpane.core.plan.Stage;
-import app.clearpane.store.exposure.clientside.Viewer;
-import app.clearpane.store.plan.PlannedTask;
+import app.clearpane.store.exposure.client.Viewer;
 import app.clearpane.store.plan.Tasks;
-import app.clearpane.store.plan.clientside.VisibleTasks;
-import app.clearpane.usecases.shell.NotThere;
+import app.clearpane.store.plan.client.VisibleTasks;
+import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.usecases.shell.Refused;
 import java.io.IOException;
 import java.io.InputStream;
@@ -23,9 +23,9 @@ public class DoTask {
     private final Tasks tasks;
     private final MoveTask moveTask;
     private final SayOfTask sayOfTask;
-    private final PutBeside putBeside;
+    private final AttachFilesToTask putBeside;
 
-    DoTask(VisibleTasks visible, Tasks tasks, MoveTask moveTask, SayOfTask sayOfTask, PutBeside putBeside) {
+    DoTask(VisibleTasks visible, Tasks tasks, MoveTask moveTask, SayOfTask sayOfTask, AttachFilesToTask putBeside) {
         this.visible = visible;
         this.tasks = tasks;
         this.moveTask = moveTask;
@@ -45,7 +45,7 @@ public class DoTask {
                     "We took this off the list meanwhile, so there is nothing to do. Nothing was changed.");
         }
         Stage was = moveTask.move(id, stage, viewer.actor()).was();
-        PlannedTask task = NotThere.unless(tasks.find(id));
+        PlannedTask task = NotFound.unless(tasks.find(id));
         if (stage == Stage.DONE && was != Stage.DONE) {
             sayOfTask.tellManager(
                     task, "Done: " + task.name(), viewer.name() + " has done “" + task.name() + "”.", viewer);
@@ -54,7 +54,7 @@ public class DoTask {
     }
 
     private VisibleTasks.Row theirs(Viewer viewer, ItemId id) {
-        VisibleTasks.Row row = NotThere.unless(visible.find(viewer, id));
+        VisibleTasks.Row row = NotFound.unless(visible.find(viewer, id));
         if (!row.yours()) {
             throw Refused.because("This was given to somebody else. Nothing was changed; you can leave a comment.");
         }
@@ -76,7 +76,7 @@ public class DoTask {
         mayAdd(viewer, id);
         putBeside.put(
                 id,
-                new PutBeside.Arriving(fileName, content, false, viewer.actor()),
+                new AttachFilesToTask.Arriving(fileName, content, false, viewer.actor()),
                 task -> sayOfTask.tellManager(
                         task,
                         "A file for “" + task.name() + "”",
@@ -85,7 +85,7 @@ public class DoTask {
     }
 
     private void mayAdd(Viewer viewer, ItemId id) {
-        VisibleTasks.Row row = NotThere.unless(visible.find(viewer, id));
+        VisibleTasks.Row row = NotFound.unless(visible.find(viewer, id));
         if (!row.yours() && (!viewer.role().mayMarkUp() || viewer.byLink())) {
             throw Refused.because("You look on here. Nothing was saved; write to the one who sent you the link.");
         }

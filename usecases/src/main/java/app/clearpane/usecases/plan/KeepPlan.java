@@ -1,19 +1,20 @@
 package app.clearpane.usecases.plan;
 
+import app.clearpane.core.calendar.Today;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.plan.Due;
+import app.clearpane.core.plan.PlannedTask;
+import app.clearpane.core.plan.ProjectPlan;
 import app.clearpane.core.plan.Stage;
-import app.clearpane.core.plan.Today;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.record.event.PlanActs;
 import app.clearpane.store.plan.Agreements;
-import app.clearpane.store.plan.PlannedTask;
 import app.clearpane.store.plan.Tasks;
 import app.clearpane.store.project.Projects;
+import app.clearpane.usecases.exposure.WatchArrivals;
 import app.clearpane.usecases.jobs.DayTurns;
 import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.shell.TheAgency;
-import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
 import org.springframework.stereotype.Component;
@@ -30,45 +31,45 @@ public class KeepPlan implements DayTurns {
     private final Tasks tasks;
     private final Agreements agreements;
     private final PlanBook book;
+    private final WatchArrivals arrivals;
     private final AuditLog audit;
     private final TheAgency agency;
-    private final Clock clock;
 
     KeepPlan(
             Projects projects,
             Tasks tasks,
             Agreements agreements,
             PlanBook book,
+            WatchArrivals arrivals,
             AuditLog audit,
-            TheAgency agency,
-            Clock clock) {
+            TheAgency agency) {
         this.audit = audit;
         this.agency = agency;
-        this.clock = clock;
         this.projects = projects;
         this.tasks = tasks;
         this.agreements = agreements;
         this.book = book;
+        this.arrivals = arrivals;
     }
 
     /** Called in the transaction of the change, after it. */
     @Transactional(propagation = Propagation.MANDATORY)
-    public ThePlan changed(ProjectId project) {
+    public ProjectPlan changed(ProjectId project) {
         projects.planChanged(project);
-        ThePlan plan = book.fresh(project);
+        ProjectPlan plan = book.fresh(project);
         for (PlannedTask task : plan.tasks()) {
             Stage stage = plan.outline().stage(task.id());
             if (!plan.outline().isLeaf(task.id()) && task.task().stage() != stage) {
                 tasks.gathered(task.id(), stage);
             }
         }
-        ThePlan kept = reckoned(plan);
+        ProjectPlan kept = reckoned(plan);
         agreements.endOfDay(project, kept.today(), PlanBook.text(kept).write());
         return kept;
     }
 
     /** Moves the days of what is due before something else begins; each is in the Record with its reason. */
-    private ThePlan reckoned(ThePlan plan) {
+    private ProjectPlan reckoned(ProjectPlan plan) {
         List<PlannedTask> moved = plan.open().stream()
                 .filter(task -> task.details()
                                 .by()
@@ -79,7 +80,7 @@ public class KeepPlan implements DayTurns {
                 .toList();
         for (PlannedTask task : moved) {
             LocalDate day = reckoned(task, plan).day().orElseThrow();
-            tasks.dueMoved(task.id(), day, clock.instant());
+            tasks.dueMoved(task.id(), day, agency.now());
             String before =
                     plan.nameOf(task.details().by().before().orElseThrow().activity());
             audit.append(
@@ -95,7 +96,7 @@ public class KeepPlan implements DayTurns {
         return moved.isEmpty() ? plan : book.fresh(plan.project().id());
     }
 
-    private static Due reckoned(PlannedTask task, ThePlan plan) {
+    private static Due reckoned(PlannedTask task, ProjectPlan plan) {
         return task.details()
                 .by()
                 .reckoned(
@@ -109,6 +110,9 @@ public class KeepPlan implements DayTurns {
      */
     @Override
     public void turned(Today from, Today to) {
-        tasks.withDueBefore().forEach(this::changed);
+        tasks.withDueBefore().forEach(project -> {
+            arrivals.watch(project, new Actor.House(agency.get().name()));
+            changed(project);
+        });
     }
 }

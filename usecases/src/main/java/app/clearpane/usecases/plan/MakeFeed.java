@@ -1,17 +1,17 @@
 package app.clearpane.usecases.plan;
 
 import app.clearpane.core.agency.TeamMemberId;
-import app.clearpane.core.exposure.SeatId;
 import app.clearpane.core.files.Sha256;
+import app.clearpane.core.people.SeatId;
+import app.clearpane.core.project.Project;
 import app.clearpane.core.project.ProjectId;
-import app.clearpane.store.exposure.clientside.Viewer;
+import app.clearpane.store.exposure.client.Viewer;
 import app.clearpane.store.plan.Feeds;
-import app.clearpane.store.project.Project;
 import app.clearpane.store.project.Projects;
-import app.clearpane.usecases.House;
+import app.clearpane.usecases.HouseSettings;
 import app.clearpane.usecases.security.LinkKeys;
 import app.clearpane.usecases.security.Person;
-import app.clearpane.usecases.shell.NotThere;
+import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.usecases.shell.Refused;
 import java.time.Clock;
 import java.util.Optional;
@@ -26,10 +26,10 @@ public class MakeFeed {
     private final Feeds feeds;
     private final Projects projects;
     private final LinkKeys keys;
-    private final House house;
+    private final HouseSettings house;
     private final Clock clock;
 
-    MakeFeed(Feeds feeds, Projects projects, LinkKeys keys, House house, Clock clock) {
+    MakeFeed(Feeds feeds, Projects projects, LinkKeys keys, HouseSettings house, Clock clock) {
         this.feeds = feeds;
         this.projects = projects;
         this.keys = keys;
@@ -52,7 +52,7 @@ public class MakeFeed {
     /** Of a project, as the team sees it. @return its address */
     @Transactional
     public String ofProject(ProjectId id, Person.OfTeam me) {
-        Project project = NotThere.unless(projects.find(id));
+        Project project = NotFound.unless(projects.find(id));
         return make(me.memberId(), id, null, false, project.fullName());
     }
 
@@ -86,7 +86,7 @@ public class MakeFeed {
     /** Takes one of one's own back, at once. */
     @Transactional
     public void revoke(UUID id, Person.OfTeam me) {
-        NotThere.unless(Optional.of(id).filter(one -> feeds.revoke(one, me.memberId(), clock.instant())));
+        NotFound.unless(Optional.of(id).filter(one -> feeds.revoke(one, me.memberId(), clock.instant())));
     }
 
     /** What an address opens, by its key. */

@@ -3,6 +3,8 @@ package app.clearpane.usecases.plan;
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.people.Actor;
+import app.clearpane.core.plan.PlannedTask;
+import app.clearpane.core.plan.ProjectPlan;
 import app.clearpane.core.plan.Side;
 import app.clearpane.core.plan.Stage;
 import app.clearpane.core.plan.Steps;
@@ -12,16 +14,14 @@ import app.clearpane.core.record.Act;
 import app.clearpane.core.record.event.PlanActs;
 import app.clearpane.core.turns.TurnEvent;
 import app.clearpane.formats.plan.Repeats;
-import app.clearpane.store.plan.PlannedTask;
 import app.clearpane.store.plan.TaskSteps;
 import app.clearpane.store.plan.Tasks;
 import app.clearpane.usecases.exposure.NewItem;
 import app.clearpane.usecases.exposure.WatchArrivals;
 import app.clearpane.usecases.record.AuditLog;
-import app.clearpane.usecases.shell.NotThere;
+import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.usecases.shell.Refused;
 import app.clearpane.usecases.shell.TheAgency;
-import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
@@ -41,7 +41,6 @@ public class MoveTask {
     private final TheAgency agency;
     private final AuditLog audit;
     private final ApplicationEventPublisher events;
-    private final Clock clock;
 
     MoveTask(
             Tasks tasks,
@@ -52,8 +51,7 @@ public class MoveTask {
             TellDoer tellDoer,
             TheAgency agency,
             AuditLog audit,
-            ApplicationEventPublisher events,
-            Clock clock) {
+            ApplicationEventPublisher events) {
         this.events = events;
         this.tasks = tasks;
         this.steps = steps;
@@ -63,7 +61,6 @@ public class MoveTask {
         this.tellDoer = tellDoer;
         this.agency = agency;
         this.audit = audit;
-        this.clock = clock;
     }
 
     /**
@@ -72,9 +69,9 @@ public class MoveTask {
      */
     @Transactional
     public Moved move(ItemId id, Stage stage, Actor by) {
-        PlannedTask task = NotThere.unless(tasks.find(id));
+        PlannedTask task = NotFound.unless(tasks.find(id));
         arrivals.watch(task.project(), by);
-        ThePlan before = keepPlan.changed(task.project());
+        ProjectPlan before = keepPlan.changed(task.project());
         Stage was = before.outline().stage(id);
         List<Task> leaves = before.outline().leavesOf(id);
         leaves.forEach(leaf -> move(before.task(leaf.id()).orElseThrow(), stage, by));
@@ -105,15 +102,15 @@ public class MoveTask {
      */
     @Transactional
     public Stepped toStep(ItemId id, String step, Actor by) {
-        PlannedTask task = NotThere.unless(tasks.find(id));
+        PlannedTask task = NotFound.unless(tasks.find(id));
         TaskSteps.OfProject known = steps.ofProject(task.project());
         Steps.Step wanted = known.steps()
                 .read(step)
                 .orElseThrow(() -> Refused.changedMeanwhile(
                         "There is no such step any more; the names of the steps were changed meanwhile. "
                                 + "Nothing was moved."));
-        ThePlan before = keepPlan.changed(task.project());
-        Steps.Step was = known.of(id, before.outline().stage(id));
+        ProjectPlan before = keepPlan.changed(task.project());
+        Steps.Step was = known.stepOf(id, before.outline().stage(id));
         move(id, wanted.stage(), by);
         before.outline().leavesOf(id).forEach(leaf -> steps.put(leaf.id(), wanted));
         keepPlan.changed(task.project());
@@ -155,7 +152,7 @@ public class MoveTask {
                         began,
                         stage == Stage.DONE ? Optional.of(today) : Optional.empty(),
                         stage.open() && stage != Stage.TO_DO ? task.actual().remaining() : Optional.empty()));
-        tasks.change(planned.with(moved), clock.instant());
+        tasks.change(planned.with(moved), agency.now());
         events.publishEvent(new TaskMoved(task.id(), stage, by));
         if (stage.open() != task.stage().open()) {
             tasks.turned(
@@ -164,11 +161,11 @@ public class MoveTask {
                             ? TurnEvent.TASK_DONE
                             : stage == Stage.DROPPED
                                     ? TurnEvent.TASK_DROPPED
-                                    : ThePlan.isClientsTurn(planned.with(moved))
+                                    : ProjectPlan.isClientsTurn(planned.with(moved))
                                             ? TurnEvent.TASK_GIVEN_TO_CLIENT
                                             : TurnEvent.TASK_WITH_US,
-                    by.name(),
-                    clock.instant());
+                    by,
+                    agency.now());
         }
         if (stage == Stage.DONE && !planned.details().repeats().isEmpty()) {
             again(planned, by);
@@ -217,7 +214,7 @@ public class MoveTask {
 
     /** What waited for it may begin: what the client's people are to do is sent to them. */
     private void after(ProjectId project, Actor by) {
-        ThePlan plan = keepPlan.changed(project);
+        ProjectPlan plan = keepPlan.changed(project);
         boolean sent = false;
         for (PlannedTask task : plan.open()) {
             sent |= tellDoer.ifReady(plan, task, by);

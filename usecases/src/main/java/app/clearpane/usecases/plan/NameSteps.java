@@ -3,13 +3,13 @@ package app.clearpane.usecases.plan;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.plan.Stage;
 import app.clearpane.core.plan.Steps;
+import app.clearpane.core.project.Project;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.record.event.PlanActs;
 import app.clearpane.store.plan.TaskSteps;
-import app.clearpane.store.project.Project;
 import app.clearpane.store.project.Projects;
 import app.clearpane.usecases.record.AuditLog;
-import app.clearpane.usecases.shell.NotThere;
+import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.usecases.shell.Refused;
 import java.util.Arrays;
 import java.util.EnumMap;
@@ -39,7 +39,7 @@ public class NameSteps {
      */
     @Transactional
     public void typed(ProjectId id, Map<String, String> typed, Actor by) {
-        Project project = NotThere.unless(projects.find(id));
+        Project project = NotFound.unless(projects.find(id));
         if (Arrays.stream(Stage.values()).noneMatch(stage -> typed.containsKey(stage.name()))) {
             throw Refused.because("No step was said. Nothing was changed.");
         }

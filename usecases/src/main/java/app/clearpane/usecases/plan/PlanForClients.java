@@ -2,11 +2,12 @@ package app.clearpane.usecases.plan;
 
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.plan.ProjectPlan;
 import app.clearpane.core.plan.Slip;
 import app.clearpane.core.plan.SlipLedger;
-import app.clearpane.store.exposure.clientside.Viewer;
-import app.clearpane.store.project.Milestone;
-import app.clearpane.store.project.Phase;
+import app.clearpane.core.project.Milestone;
+import app.clearpane.core.project.Phase;
+import app.clearpane.store.exposure.client.Viewer;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -48,7 +49,7 @@ public class PlanForClients {
         if (!viewer.open(ContentKind.STATUS)) {
             return HowFar.UNTOLD;
         }
-        ThePlan plan = book.of(viewer.project(), viewer.planRevision());
+        ProjectPlan plan = book.planOf(viewer.project(), viewer.planRevision());
         Map<UUID, Integer> byPhase = new HashMap<>();
         plan.phases()
                 .forEach(phase -> plan.percentOf(phase.id()).ifPresent(percent -> byPhase.put(phase.id(), percent)));
@@ -81,7 +82,7 @@ public class PlanForClients {
 
     /** The account since the latest agreement. @param seen the tasks the viewer sees, by their names */
     public Optional<Account> account(Viewer viewer, Map<ItemId, String> seen) {
-        ThePlan plan = book.of(viewer.project(), viewer.planRevision());
+        ProjectPlan plan = book.planOf(viewer.project(), viewer.planRevision());
         return slips.latest(plan).map(ledger -> {
             List<DayLost> days = new ArrayList<>();
             for (SlipLedger.Day day : ledger.days()) {
@@ -92,7 +93,7 @@ public class PlanForClients {
                 add(days, new DayLost(day.on(), day.slip().team(), "team", because));
                 add(days, new DayLost(day.on(), day.slip().planChange(), "plan", ""));
             }
-            ThePlan.Agreed agreed = plan.agreed().orElseThrow();
+            ProjectPlan.Agreed agreed = plan.agreed().orElseThrow();
             return new Account(
                     agreed.setOn(),
                     agreed.finish(),
@@ -114,7 +115,7 @@ public class PlanForClients {
     public Map<ItemId, LocalDate> days(Viewer viewer, List<Milestone> seen) {
         Map<ItemId, LocalDate> days = new HashMap<>();
         if (!seen.isEmpty()) {
-            ThePlan plan = book.of(viewer.project(), viewer.planRevision());
+            ProjectPlan plan = book.planOf(viewer.project(), viewer.planRevision());
             seen.stream()
                     .filter(one -> plan.hasDays(one.id()))
                     .forEach(one -> days.put(one.id(), one.reached() ? one.fallsOn() : plan.lastDay(one.id())));

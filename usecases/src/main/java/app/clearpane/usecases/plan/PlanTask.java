@@ -14,10 +14,14 @@ import app.clearpane.core.people.Actor;
 import app.clearpane.core.plan.Due;
 import app.clearpane.core.plan.Network;
 import app.clearpane.core.plan.Outline;
+import app.clearpane.core.plan.PlannedTask;
+import app.clearpane.core.plan.ProjectPlan;
 import app.clearpane.core.plan.Side;
 import app.clearpane.core.plan.Stage;
 import app.clearpane.core.plan.Task;
 import app.clearpane.core.plan.TaskLine;
+import app.clearpane.core.project.Phase;
+import app.clearpane.core.project.Project;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.record.event.PlanActs;
 import app.clearpane.core.turns.TurnEvent;
@@ -25,20 +29,16 @@ import app.clearpane.store.exposure.Items;
 import app.clearpane.store.exposure.Panes;
 import app.clearpane.store.exposure.SeatRow;
 import app.clearpane.store.exposure.Seats;
-import app.clearpane.store.plan.PlannedTask;
 import app.clearpane.store.plan.Tasks;
-import app.clearpane.store.project.Phase;
-import app.clearpane.store.project.Project;
 import app.clearpane.store.project.Projects;
 import app.clearpane.usecases.exposure.DeleteItem;
 import app.clearpane.usecases.exposure.NewItem;
 import app.clearpane.usecases.exposure.WatchArrivals;
 import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.security.Person;
-import app.clearpane.usecases.shell.NotThere;
+import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.usecases.shell.Refused;
 import app.clearpane.usecases.shell.TheAgency;
-import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -61,13 +61,12 @@ public class PlanTask {
     private final Projects projects;
     private final Panes panes;
     private final Seats seats;
-    private final Doers doers;
+    private final Assignees doers;
     private final TellDoer tellDoer;
     private final KeepPlan keepPlan;
     private final PlanBook book;
     private final TheAgency agency;
     private final AuditLog audit;
-    private final Clock clock;
 
     PlanTask(
             Tasks tasks,
@@ -78,13 +77,12 @@ public class PlanTask {
             Projects projects,
             Panes panes,
             Seats seats,
-            Doers doers,
+            Assignees doers,
             TellDoer tellDoer,
             KeepPlan keepPlan,
             PlanBook book,
             TheAgency agency,
-            AuditLog audit,
-            Clock clock) {
+            AuditLog audit) {
         this.tasks = tasks;
         this.items = items;
         this.deleteItem = deleteItem;
@@ -99,7 +97,6 @@ public class PlanTask {
         this.book = book;
         this.agency = agency;
         this.audit = audit;
-        this.clock = clock;
     }
 
     /**
@@ -152,7 +149,7 @@ public class PlanTask {
     @Transactional
     public ItemId line(
             ProjectId project, String line, Optional<ItemId> parent, Optional<UUID> phase, Person.OfTeam by) {
-        NotThere.unless(projects.find(project));
+        NotFound.unless(projects.find(project));
         TaskLine read;
         try {
             read = TaskLine.parse(line, agency.today(), agency.calendar());
@@ -166,7 +163,7 @@ public class PlanTask {
         } catch (IllegalArgumentException e) {
             throw Refused.because("The task: " + e.getMessage());
         }
-        Optional<Doers.Doer> doer = read.who().map(who -> doers.named(project, who));
+        Optional<Assignees.Doer> doer = read.who().map(who -> doers.named(project, who));
         return add(
                 project,
                 new Wanted(
@@ -175,8 +172,8 @@ public class PlanTask {
                         phase,
                         read.days().orElse(1),
                         read.due(),
-                        doer.map(Doers.Doer::side).orElse(Side.OURS),
-                        doer.map(Doers.Doer::hands).orElse(PlannedTask.Hands.NOBODY),
+                        doer.map(Assignees.Doer::side).orElse(Side.OURS),
+                        doer.map(Assignees.Doer::hands).orElse(PlannedTask.Hands.NOBODY),
                         List.of(),
                         Optional.empty()),
                 by);
@@ -208,7 +205,7 @@ public class PlanTask {
     @Transactional
     public ItemId add(ProjectId project, Wanted wanted, Person.OfTeam by) {
         ItemId id = make(project, wanted, tasks.nextPosition(project), by);
-        ThePlan plan = keepPlan.changed(project);
+        ProjectPlan plan = keepPlan.changed(project);
         audit.append(
                 project, id.value(), new PlanActs.TaskAdded(by.actor(), wanted.name(), wanted.days(), wanted.side()));
         given(plan, id, Optional.empty(), by.actor());
@@ -223,13 +220,13 @@ public class PlanTask {
         for (Wanted wanted : all) {
             made.add(make(project, wanted, position++, by));
         }
-        ThePlan plan = keepPlan.changed(project);
+        ProjectPlan plan = keepPlan.changed(project);
         made.forEach(id -> given(plan, id, Optional.empty(), by.actor()));
     }
 
     private ItemId make(ProjectId project, Wanted wanted, int position, Person.OfTeam by) {
         wanted.parent()
-                .ifPresent(parent -> NotThere.unless(
+                .ifPresent(parent -> NotFound.unless(
                         tasks.find(parent).filter(found -> found.project().equals(project))));
         ItemId id = newItem.add(project, ContentKind.TASKS, wanted.name(), wanted.parent(), by.actor());
         Task task = new Task(
@@ -256,12 +253,12 @@ public class PlanTask {
         return id;
     }
 
-    /** Changes a task. @throws Refused if it would wait for itself, naming the circle */
+    /** TaskDifferences a task. @throws Refused if it would wait for itself, naming the circle */
     @Transactional
     public ProjectId change(ItemId id, TaskForm form, DueForm due, AgainForm again, Person.OfTeam by) {
-        PlannedTask before = NotThere.unless(tasks.find(id));
+        PlannedTask before = NotFound.unless(tasks.find(id));
         TaskForm.Read read = form.read(before.task().stage(), due, again);
-        Doers.Doer doer = doers.chosen(before.project(), form.doer());
+        Assignees.Doer doer = doers.chosen(before.project(), form.doer());
         Task old = before.task();
         Optional<Task.Remaining> remaining = read.remaining().isEmpty()
                 ? Optional.empty()
@@ -330,7 +327,7 @@ public class PlanTask {
     private PlannedTask.Also also(PlannedTask before, TaskForm form, List<UUID> alsoPhases) {
         Set<UUID> phases =
                 projects.phases(before.project()).stream().map(Phase::id).collect(Collectors.toSet());
-        List<PlannedTask.Helper> team = doers.of(before.project()).stream()
+        List<PlannedTask.Helper> team = doers.ofProject(before.project()).stream()
                 .filter(doer -> form.alsoMembers().contains(doer.value())
                         && !doer.value().equals(form.doer()))
                 .flatMap(doer -> doer.hands().member().map(id -> new PlannedTask.Helper(id, doer.name())).stream())
@@ -349,27 +346,27 @@ public class PlanTask {
         }
         noCircle(wanted);
         arrivals.watch(before.project(), by.actor());
-        tasks.change(wanted, clock.instant());
-        ThePlan plan = keepPlan.changed(before.project());
+        tasks.change(wanted, agency.now());
+        ProjectPlan plan = keepPlan.changed(before.project());
         audit.append(
                 before.project(),
                 before.id().value(),
-                new PlanActs.TaskChanged(by.actor(), wanted.name(), Changes.between(before, wanted)));
+                new PlanActs.TaskChanged(by.actor(), wanted.name(), TaskDifferences.between(before, wanted)));
         given(plan, before.id(), Optional.of(before), by.actor());
     }
 
     /** Moves or stretches a task in time. @param from the first day it may begin @param days how long it takes */
     @Transactional
     public ProjectId reshape(ItemId id, LocalDate from, int days, int revision, Person.OfTeam by) {
-        PlannedTask before = NotThere.unless(tasks.find(id));
+        PlannedTask before = NotFound.unless(tasks.find(id));
         save(before, reshaped(before, from, days, revision), by);
         return before.project();
     }
 
     /** The plan as it would be with a task moved or stretched; nothing is saved. */
-    public ThePlan ifReshaped(ItemId id, LocalDate from, int days) {
-        PlannedTask before = NotThere.unless(tasks.find(id));
-        ThePlan plan = book.of(NotThere.unless(projects.find(before.project())));
+    public ProjectPlan ifReshaped(ItemId id, LocalDate from, int days) {
+        PlannedTask before = NotFound.unless(tasks.find(id));
+        ProjectPlan plan = book.planOf(NotFound.unless(projects.find(before.project())));
         return plan.with(reshaped(before, from, days, before.revision()));
     }
 
@@ -437,7 +434,7 @@ public class PlanTask {
         }
         heldBack(task).ifPresent(verdict -> {
             throw Refused.because("“" + verdict.source().orElse(task.name()) + "” is held back by "
-                    + verdict.setting().orElseThrow().by() + ", so it cannot be given to "
+                    + verdict.setting().orElseThrow().by().name() + ", so it cannot be given to "
                     + task.hands().name() + ". Nothing was saved; let it go on the Panes page first.");
         });
     }
@@ -474,7 +471,7 @@ public class PlanTask {
                                         seat.role(),
                                         SeatState.ACCEPTED,
                                         seat.leadVoice())),
-                                clock.instant())));
+                                agency.now())));
             }
         }
         boolean everywhere = !verdicts.isEmpty()
@@ -484,7 +481,7 @@ public class PlanTask {
     }
 
     /** After a task was given to somebody else: whose turn it is, when it began for the client, and a mail. */
-    private void given(ThePlan plan, ItemId id, Optional<PlannedTask> before, Actor by) {
+    private void given(ProjectPlan plan, ItemId id, Optional<PlannedTask> before, Actor by) {
         PlannedTask task = plan.task(id).orElseThrow();
         boolean same = before.filter(was -> was.hands().equals(task.hands())
                         && was.task().side() == task.task().side())
@@ -492,22 +489,22 @@ public class PlanTask {
         if (same) {
             return;
         }
-        Side was = before.map(one -> ThePlan.isClientsTurn(one) ? Side.CLIENTS : Side.OURS)
+        Side was = before.map(one -> ProjectPlan.isClientsTurn(one) ? Side.CLIENTS : Side.OURS)
                 .orElse(Side.OURS);
         if (task.hands().contact().isPresent()) {
             if (tellDoer.ifReady(plan, task, by)) {
                 keepPlan.changed(task.project());
             }
         } else if (was == Side.CLIENTS) {
-            tasks.turned(id, TurnEvent.TASK_WITH_US, by.name(), clock.instant());
+            tasks.turned(id, TurnEvent.TASK_WITH_US, by, agency.now());
         }
     }
 
     /** Gives a task to somebody else of the team, or to nobody in person. @param doer as forms name them */
     @Transactional
     public void handOn(ItemId id, String doer, Person.OfTeam by) {
-        PlannedTask before = NotThere.unless(tasks.find(id));
-        Doers.Doer chosen = doers.chosen(before.project(), doer);
+        PlannedTask before = NotFound.unless(tasks.find(id));
+        Assignees.Doer chosen = doers.chosen(before.project(), doer);
         if (chosen.side() != Side.OURS || before.task().side() != Side.OURS) {
             throw Refused.because(
                     "Only what we do ourselves is handed on here; open the task to give it to somebody at the "
@@ -546,7 +543,7 @@ public class PlanTask {
     /** Lets a milestone wait for a task. */
     @Transactional
     public void waitsFor(ItemId milestone, ItemId id, Person.OfTeam by) {
-        PlannedTask before = NotThere.unless(tasks.find(id));
+        PlannedTask before = NotFound.unless(tasks.find(id));
         PlannedTask.Details was = before.details();
         save(
                 before,
@@ -572,7 +569,7 @@ public class PlanTask {
     /** Takes a task away with its parts; it can be brought back. */
     @Transactional
     public ProjectId delete(ItemId id, Actor by) {
-        PlannedTask task = NotThere.unless(tasks.find(id));
+        PlannedTask task = NotFound.unless(tasks.find(id));
         deleteItem.delete(id, by);
         keepPlan.changed(task.project());
         audit.append(task.project(), id.value(), new PlanActs.TaskDeleted(by, task.name()));
@@ -587,7 +584,7 @@ public class PlanTask {
     /** Brings it back. @param sure whether it was said who will see it at once, and confirmed */
     @Transactional
     public ProjectId restore(ItemId id, boolean sure, Actor by) {
-        Items.Row item = NotThere.unless(items.find(id).filter(row -> row.kind() == ContentKind.TASKS));
+        Items.Row item = NotFound.unless(items.find(id).filter(row -> row.kind() == ContentKind.TASKS));
         deleteItem.restore(id, sure, by);
         keepPlan.changed(item.project());
         audit.append(item.project(), id.value(), new PlanActs.TaskRestored(by, item.name()));

@@ -4,12 +4,12 @@ import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.plan.Due;
+import app.clearpane.core.plan.PlannedTask;
 import app.clearpane.core.plan.Side;
 import app.clearpane.core.plan.Stage;
 import app.clearpane.core.plan.Task;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.turns.TurnEvent;
-import app.clearpane.store.plan.PlannedTask;
 import app.clearpane.store.plan.Tasks;
 import app.clearpane.usecases.exposure.NewItem;
 import app.clearpane.usecases.exposure.WatchArrivals;
@@ -48,7 +48,7 @@ public class ReviewsFollow {
         this.clock = clock;
     }
 
-    private List<PlannedTask> of(ProjectId project, ItemId deliverable) {
+    private List<PlannedTask> reviewsOf(ProjectId project, ItemId deliverable) {
         return tasks.ofProject(project).stream()
                 .filter(task ->
                         task.details().deliverable().filter(deliverable::equals).isPresent()
@@ -62,7 +62,7 @@ public class ReviewsFollow {
      */
     @Transactional(propagation = Propagation.MANDATORY)
     public void sent(ProjectId project, ItemId deliverable, Optional<LocalDate> decidedBy, Actor by) {
-        List<PlannedTask> open = of(project, deliverable);
+        List<PlannedTask> open = reviewsOf(project, deliverable);
         open.stream()
                 .filter(task -> task.task().side() == Side.OURS)
                 .forEach(task -> move(task, Stage.DONE, TurnEvent.TASK_DONE, by));
@@ -84,7 +84,7 @@ public class ReviewsFollow {
     /** A round closed. @param round its number @param agreed whether it was signed */
     @Transactional(propagation = Propagation.MANDATORY)
     public void closed(ProjectId project, ItemId deliverable, int round, boolean agreed, Actor by) {
-        of(project, deliverable).stream()
+        reviewsOf(project, deliverable).stream()
                 .filter(task -> task.task().side() == Side.CLIENTS
                         && task.task().actual().began().isPresent())
                 .findFirst()
@@ -100,7 +100,7 @@ public class ReviewsFollow {
     /** A version was recalled: its review waits to be sent again, and what had been made for it is being made. */
     @Transactional(propagation = Propagation.MANDATORY)
     public void recalled(ProjectId project, ItemId deliverable, Actor by) {
-        of(project, deliverable).stream()
+        reviewsOf(project, deliverable).stream()
                 .filter(task -> task.task().side() == Side.CLIENTS
                         && task.task().actual().began().isPresent())
                 .findFirst()
@@ -132,7 +132,7 @@ public class ReviewsFollow {
                         Stage.TO_DO,
                         Task.Actual.NONE)),
                 clock.instant());
-        tasks.turned(task.id(), TurnEvent.TASK_WITH_US, by.name(), clock.instant());
+        tasks.turned(task.id(), TurnEvent.TASK_WITH_US, by, clock.instant());
     }
 
     /**
@@ -216,7 +216,7 @@ public class ReviewsFollow {
                         remaining));
         arrivals.watch(planned.project(), by);
         tasks.change(planned.with(moved), clock.instant());
-        tasks.turned(task.id(), what, by.name(), clock.instant());
+        tasks.turned(task.id(), what, by, clock.instant());
     }
 
     /** What waited for the review waits for the next one from now on. */

@@ -1,15 +1,15 @@
 package app.clearpane.usecases.plan;
 
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.plan.PlannedTask;
 import app.clearpane.core.record.event.PlanActs;
-import app.clearpane.store.exposure.clientside.Viewer;
-import app.clearpane.store.plan.PlannedTask;
+import app.clearpane.store.exposure.client.Viewer;
 import app.clearpane.store.plan.Tasks;
-import app.clearpane.usecases.post.TellManager;
+import app.clearpane.usecases.post.WriteToTeam;
 import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.security.Person;
 import app.clearpane.usecases.shell.Input;
-import app.clearpane.usecases.shell.NotThere;
+import app.clearpane.usecases.shell.NotFound;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.util.List;
@@ -22,11 +22,11 @@ import org.springframework.transaction.annotation.Transactional;
 public class SayOfTask {
     private static final int LONGEST = 4_000;
     private final Tasks tasks;
-    private final TellManager tellManager;
+    private final WriteToTeam tellManager;
     private final AuditLog audit;
     private final Clock clock;
 
-    SayOfTask(Tasks tasks, TellManager tellManager, AuditLog audit, Clock clock) {
+    SayOfTask(Tasks tasks, WriteToTeam tellManager, AuditLog audit, Clock clock) {
         this.tasks = tasks;
         this.tellManager = tellManager;
         this.audit = audit;
@@ -36,7 +36,7 @@ public class SayOfTask {
     /** By one of the team. */
     @Transactional
     public void byTeam(ItemId id, String said, boolean teamOnly, Person.OfTeam by) {
-        PlannedTask task = NotThere.unless(tasks.find(id));
+        PlannedTask task = NotFound.unless(tasks.find(id));
         tasks.say(id, words(said), teamOnly, new Tasks.Author(by.fullName(), null, by.memberId()), clock.instant());
         if (!teamOnly) {
             audit.append(task.project(), id.value(), new PlanActs.TaskSaid(by.actor(), task.name(), words(said)));
@@ -46,7 +46,7 @@ public class SayOfTask {
     /** By somebody of the clients' side, who sees the task. The manager gets a mail. */
     @Transactional
     public void byClient(ItemId id, String said, Viewer viewer) {
-        PlannedTask task = NotThere.unless(tasks.find(id));
+        PlannedTask task = NotFound.unless(tasks.find(id));
         String text = words(said);
         tasks.say(id, text, false, new Tasks.Author(viewer.name(), viewer.contact(), null), clock.instant());
         audit.append(task.project(), id.value(), new PlanActs.TaskSaid(viewer.actor(), task.name(), text));
@@ -64,7 +64,7 @@ public class SayOfTask {
                 tellManager.letter(
                         subject,
                         List.of(sentence),
-                        new TellManager.Leads("See " + task.name(), "/t/tasks/" + task.id())));
+                        new WriteToTeam.Leads("See " + task.name(), "/t/tasks/" + task.id())));
     }
 
     private static String words(String said) {

@@ -1,9 +1,10 @@
 package app.clearpane.usecases.plan;
 
+import app.clearpane.core.calendar.Timeline;
+import app.clearpane.core.calendar.WorkingCalendar;
 import app.clearpane.core.plan.Network;
+import app.clearpane.core.plan.ProjectPlan;
 import app.clearpane.core.plan.SlipLedger;
-import app.clearpane.core.plan.Timeline;
-import app.clearpane.core.plan.WorkingCalendar;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.formats.plan.PlanText;
 import app.clearpane.store.plan.Agreements;
@@ -31,10 +32,10 @@ public class SlipBook {
         this.agency = agency;
     }
 
-    private record Remembered(ThePlan plan, Optional<SlipLedger> ledger) {}
+    private record Remembered(ProjectPlan plan, Optional<SlipLedger> ledger) {}
 
     /** Since the latest agreement; empty where nothing was agreed on yet. */
-    public Optional<SlipLedger> latest(ThePlan plan) {
+    public Optional<SlipLedger> latest(ProjectPlan plan) {
         if (plan.agreed().isEmpty()) {
             return Optional.empty();
         }
@@ -56,21 +57,21 @@ public class SlipBook {
      *
      * @param until the day on which the next one was made, where it ends; empty for today
      */
-    public SlipLedger since(ThePlan plan, Agreements.Agreement agreement, Optional<LocalDate> until) {
+    public SlipLedger since(ProjectPlan plan, Agreements.Agreement agreement, Optional<LocalDate> until) {
         WorkingCalendar calendar = agency.calendar();
         States states = new States(calendar);
         TreeMap<LocalDate, String> days = agreements.days(plan.project().id(), agreement.setOn());
         LocalDate last = until.orElse(plan.today());
         List<SlipLedger.State> all = new ArrayList<>();
         LocalDate worked = calendar.rollForward(agreement.setOn());
-        all.add(states.on(worked, agreement.plan()));
+        all.add(states.stateOn(worked, agreement.plan()));
         for (LocalDate morning = next(calendar, worked);
                 !morning.isAfter(until.isEmpty() ? calendar.rollForward(last) : last);
                 morning = next(calendar, morning)) {
             String known = before(days, morning).orElse(agreement.plan());
             String planned = before(days, worked.plusDays(1)).orElse(agreement.plan());
-            SlipLedger.State state = states.on(morning, planned);
-            all.add(known.equals(planned) ? state : state.knowing(states.on(morning, known)));
+            SlipLedger.State state = states.stateOn(morning, planned);
+            all.add(known.equals(planned) ? state : state.knowing(states.stateOn(morning, known)));
             worked = morning;
         }
         if (until.isEmpty()) {
@@ -104,7 +105,7 @@ public class SlipBook {
             this.calendar = calendar;
         }
 
-        SlipLedger.State on(LocalDate morning, String text) {
+        SlipLedger.State stateOn(LocalDate morning, String text) {
             SlipLedger.State state = read.computeIfAbsent(text, this::state);
             return new SlipLedger.State(morning, state.timeline(), state.activities(), state.holders(), state.paused());
         }

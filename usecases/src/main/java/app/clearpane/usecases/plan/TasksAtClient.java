@@ -4,16 +4,17 @@ import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.exposure.SeatState;
 import app.clearpane.core.people.Actor;
+import app.clearpane.core.plan.PlannedTask;
+import app.clearpane.core.plan.ProjectPlan;
 import app.clearpane.core.plan.Task;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.record.event.PlanActs;
 import app.clearpane.core.turns.TurnEvent;
 import app.clearpane.store.exposure.Seats;
-import app.clearpane.store.plan.PlannedTask;
 import app.clearpane.store.plan.Tasks;
 import app.clearpane.usecases.exposure.WaitsAtClient;
 import app.clearpane.usecases.record.AuditLog;
-import app.clearpane.usecases.shell.NotThere;
+import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.usecases.shell.Words;
 import java.time.Clock;
 import java.util.List;
@@ -42,7 +43,7 @@ class TasksAtClient implements WaitsAtClient {
     @Override
     public List<Waiting> in(ProjectId project, Optional<PaneId> pane) {
         return tasks.ofProject(project).stream()
-                .filter(task -> ThePlan.isClientsTurn(task)
+                .filter(task -> ProjectPlan.isClientsTurn(task)
                         && task.hands().contact().isPresent()
                         && (pane.isEmpty() || seesOnlyThrough(task, pane.get())))
                 .map(task -> new Waiting(
@@ -63,7 +64,7 @@ class TasksAtClient implements WaitsAtClient {
     /** It is as if it had not been sent; once it is let go again it can be sent anew. */
     @Override
     public void bringBack(ItemId id, String because, Actor by) {
-        PlannedTask planned = NotThere.unless(tasks.find(id));
+        PlannedTask planned = NotFound.unless(tasks.find(id));
         Task task = planned.task();
         tasks.change(
                 planned.with(new Task(
@@ -75,7 +76,7 @@ class TasksAtClient implements WaitsAtClient {
                         task.stage(),
                         Task.Actual.NONE)),
                 clock.instant());
-        tasks.turned(id, TurnEvent.TASK_WITH_US, by.name(), clock.instant());
+        tasks.turned(id, TurnEvent.TASK_WITH_US, by, clock.instant());
         keepPlan.changed(planned.project());
         audit.append(
                 planned.project(),

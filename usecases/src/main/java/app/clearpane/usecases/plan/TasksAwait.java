@@ -1,8 +1,8 @@
 package app.clearpane.usecases.plan;
 
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.plan.PlannedTask;
 import app.clearpane.store.exposure.Seats;
-import app.clearpane.store.plan.PlannedTask;
 import app.clearpane.store.plan.Tasks;
 import app.clearpane.usecases.reminders.AwaitsSomebody;
 import app.clearpane.usecases.shell.TheAgency;

@@ -1,24 +1,21 @@
 package app.clearpane.usecases.plan;
 
+import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.exposure.SeatState;
 import app.clearpane.core.people.Actor;
+import app.clearpane.core.plan.PlannedTask;
+import app.clearpane.core.plan.ProjectPlan;
 import app.clearpane.core.plan.Task;
 import app.clearpane.core.turns.TurnEvent;
-import app.clearpane.store.agency.Contact;
-import app.clearpane.store.agency.People;
 import app.clearpane.store.exposure.SeatRow;
 import app.clearpane.store.exposure.Seats;
-import app.clearpane.store.exposure.clientside.Viewer;
-import app.clearpane.store.exposure.clientside.Viewers;
-import app.clearpane.store.plan.PlannedTask;
+import app.clearpane.store.exposure.client.Viewer;
+import app.clearpane.store.exposure.client.Viewers;
 import app.clearpane.store.plan.Tasks;
-import app.clearpane.store.plan.clientside.VisibleTasks;
-import app.clearpane.usecases.post.Letter;
-import app.clearpane.usecases.post.WriteMail;
-import app.clearpane.usecases.security.LinkKeys;
+import app.clearpane.store.plan.client.VisibleTasks;
+import app.clearpane.usecases.post.WriteToContact;
 import app.clearpane.usecases.shell.Lasting;
 import app.clearpane.usecases.shell.TheAgency;
-import java.time.Clock;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
@@ -33,38 +30,29 @@ class TellDoer {
     private final Viewers viewers;
     private final VisibleTasks visible;
     private final Seats seats;
-    private final People people;
-    private final LinkKeys keys;
-    private final WriteMail mail;
     private final TheAgency agency;
     private final Lasting lasting;
-    private final Clock clock;
+    private final WriteToContact toContact;
 
     TellDoer(
             Tasks tasks,
             Viewers viewers,
             VisibleTasks visible,
             Seats seats,
-            People people,
-            LinkKeys keys,
-            WriteMail mail,
             TheAgency agency,
             Lasting lasting,
-            Clock clock) {
+            WriteToContact toContact) {
+        this.toContact = toContact;
         this.tasks = tasks;
         this.viewers = viewers;
         this.visible = visible;
         this.seats = seats;
-        this.people = people;
-        this.keys = keys;
-        this.mail = mail;
         this.agency = agency;
         this.lasting = lasting;
-        this.clock = clock;
     }
 
     /** Whether a task waits for nothing any more. */
-    private static boolean isReady(ThePlan plan, PlannedTask task) {
+    private static boolean isReady(ProjectPlan plan, PlannedTask task) {
         Task activity = plan.forecast().network().activities().stream()
                 .filter(one -> one.id().equals(task.id()))
                 .findFirst()
@@ -79,7 +67,7 @@ class TellDoer {
     }
 
     /** Sends it, if it is ready and was not sent yet. @return whether it was sent */
-    boolean ifReady(ThePlan plan, PlannedTask task, Actor by) {
+    boolean ifReady(ProjectPlan plan, PlannedTask task, Actor by) {
         if (task.hands().contact().isEmpty()
                 || task.task().actual().began().isPresent()
                 || !task.task().stage().open()
@@ -100,9 +88,9 @@ class TellDoer {
                 new Task.Actual(Optional.of(plan.today()), Optional.empty(), Optional.empty()));
         tasks.change(
                 new PlannedTask(sent, task.project(), task.position(), task.hands(), task.details(), task.revision()),
-                clock.instant());
-        tasks.turned(task.id(), TurnEvent.TASK_GIVEN_TO_CLIENT, by.name(), clock.instant());
-        people.contact(task.hands().contact().get()).ifPresent(contact -> write(plan, task, contact, seat.get()));
+                agency.now());
+        tasks.turned(task.id(), TurnEvent.TASK_GIVEN_TO_CLIENT, by, agency.now());
+        write(plan, task, task.hands().contact().get(), seat.get());
         return true;
     }
 
@@ -115,17 +103,17 @@ class TellDoer {
                 .filter(seat ->
                         task.hands().contact().filter(seat.contact()::equals).isPresent()
                                 && seat.state() != SeatState.ENDED)
-                .filter(seat -> viewers.lookingThrough(seat.id(), Viewer.Sight.NOW, clock.instant())
+                .filter(seat -> viewers.lookingThrough(seat.id(), Viewer.Sight.NOW, agency.now())
                         .flatMap(viewer -> visible.find(viewer, task.id()))
                         .isPresent())
                 .findFirst();
     }
 
-    private void write(ThePlan plan, PlannedTask task, Contact contact, SeatRow seat) {
-        seats.invited(seat.id(), clock.instant());
-        mail.send(
+    private void write(ProjectPlan plan, PlannedTask task, ContactId contact, SeatRow seat) {
+        seats.invited(seat.id(), agency.now());
+        toContact.write(
                 contact,
-                new Letter(
+                new WriteToContact.Note(
                         "For you: " + task.name(),
                         List.of("We would like you to do something for “"
                                 + plan.project().name() + "”: " + task.name() + "."
@@ -135,7 +123,6 @@ class TellDoer {
                                         .map(until -> " It should be done by " + lasting.due(until) + ".")
                                         .orElse("")),
                         "See what to do",
-                        keys.forContact(contact.id(), "/c/panes/" + seat.pane() + "/tasks/" + task.id()),
-                        agency.get().name()));
+                        "/c/panes/" + seat.pane() + "/tasks/" + task.id()));
     }
 }

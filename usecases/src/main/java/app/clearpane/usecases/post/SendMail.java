@@ -1,8 +1,10 @@
 package app.clearpane.usecases.post;
 
 import app.clearpane.store.post.Mails;
-import app.clearpane.usecases.House;
+import app.clearpane.usecases.HouseSettings;
 import app.clearpane.usecases.jobs.Job;
+import app.clearpane.usecases.jobs.Recurrence;
+import app.clearpane.usecases.jobs.Recurring;
 import jakarta.mail.MessagingException;
 import jakarta.mail.internet.InternetAddress;
 import jakarta.mail.internet.MimeMessage;
@@ -15,19 +17,18 @@ import java.util.UUID;
 import org.springframework.mail.MailException;
 import org.springframework.mail.javamail.JavaMailSender;
 import org.springframework.mail.javamail.MimeMessageHelper;
-import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 
 /** Hands a mail to the mail server. */
 @Component
-public class SendMail implements Job {
+public class SendMail implements Job, Recurring {
     public static final String NAME = "send-mail";
     private final Mails mails;
     private final JavaMailSender sender;
-    private final House house;
+    private final HouseSettings house;
     private final Clock clock;
 
-    SendMail(Mails mails, JavaMailSender sender, House house, Clock clock) {
+    SendMail(Mails mails, JavaMailSender sender, HouseSettings house, Clock clock) {
         this.mails = mails;
         this.sender = sender;
         this.house = house;
@@ -63,8 +64,12 @@ public class SendMail implements Job {
         });
     }
 
+    @Override
+    public Recurrence recurrence() {
+        return new Recurrence("old mails", "0 27 3 * * *", this::forgetOld);
+    }
+
     /** Links in mails live two weeks; a mail that waited longer holds nothing worth keeping. */
-    @Scheduled(cron = "0 27 3 * * *")
     void forgetOld() {
         mails.forgetWrittenBefore(clock.instant().minus(Duration.ofDays(14)));
     }

@@ -1,11 +1,11 @@
 package app.clearpane.usecases.post;
 
+import app.clearpane.core.agency.Contact;
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.agency.Name;
-import app.clearpane.store.agency.Contact;
-import app.clearpane.store.agency.TeamMember;
+import app.clearpane.core.agency.TeamMember;
 import app.clearpane.store.post.Mails;
-import app.clearpane.usecases.House;
+import app.clearpane.usecases.HouseSettings;
 import app.clearpane.usecases.jobs.Jobs;
 import app.clearpane.usecases.shell.Pages;
 import java.time.Clock;
@@ -25,10 +25,10 @@ public class WriteMail {
     private final Mails mails;
     private final Jobs jobs;
     private final Pages pages;
-    private final House house;
+    private final HouseSettings house;
     private final Clock clock;
 
-    public WriteMail(Mails mails, Jobs jobs, Pages pages, House house, Clock clock) {
+    public WriteMail(Mails mails, Jobs jobs, Pages pages, HouseSettings house, Clock clock) {
         this.house = house;
         this.mails = mails;
         this.jobs = jobs;

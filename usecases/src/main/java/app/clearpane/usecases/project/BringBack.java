@@ -12,7 +12,7 @@ import app.clearpane.usecases.files.AddFile;
 import app.clearpane.usecases.plan.KeepPlan;
 import app.clearpane.usecases.plan.PlanTask;
 import app.clearpane.usecases.record.AuditLog;
-import app.clearpane.usecases.shell.NotThere;
+import app.clearpane.usecases.shell.NotFound;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -52,7 +52,7 @@ public class BringBack {
      */
     @Transactional
     public ProjectId item(ItemId id, boolean sure, Actor by) {
-        Items.Row item = NotThere.unless(items.find(id).filter(Items.Row::deleted));
+        Items.Row item = NotFound.unless(items.find(id).filter(Items.Row::deleted));
         if (item.kind() == ContentKind.TASKS) {
             return planTask.restore(id, sure, by);
         }

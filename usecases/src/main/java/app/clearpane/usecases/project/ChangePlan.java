@@ -2,25 +2,25 @@ package app.clearpane.usecases.project;
 
 import app.clearpane.core.agency.ClientId;
 import app.clearpane.core.agency.Name;
+import app.clearpane.core.agency.TeamMember;
 import app.clearpane.core.agency.TeamMemberId;
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.project.Covers;
+import app.clearpane.core.project.Milestone;
+import app.clearpane.core.project.Phase;
+import app.clearpane.core.project.Project;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.record.event.PlanActs;
 import app.clearpane.store.agency.People;
-import app.clearpane.store.agency.TeamMember;
-import app.clearpane.store.project.Milestone;
-import app.clearpane.store.project.Phase;
-import app.clearpane.store.project.Project;
 import app.clearpane.store.project.Projects;
 import app.clearpane.usecases.exposure.DeleteItem;
 import app.clearpane.usecases.exposure.NewItem;
 import app.clearpane.usecases.plan.KeepPlan;
 import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.shell.Input;
-import app.clearpane.usecases.shell.NotThere;
+import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.usecases.shell.Refused;
 import java.math.BigDecimal;
 import java.time.Clock;
@@ -65,7 +65,7 @@ public class ChangePlan {
 
     @Transactional
     public void phase(ProjectId project, UUID id, PhaseForm form, Actor by) {
-        Phase phase = NotThere.unless(projects.phase(project, id));
+        Phase phase = NotFound.unless(projects.phase(project, id));
         Input input = new Input();
         Optional<LocalDate> starts = input.day("The first day", form.startsOn());
         Optional<LocalDate> ends = input.day("The last day", form.endsOn());
@@ -93,7 +93,7 @@ public class ChangePlan {
     /** Adds a phase behind the others. */
     @Transactional
     public void addPhase(ProjectId project, String name, String startsOn, String endsOn, Actor by) {
-        NotThere.unless(projects.find(project));
+        NotFound.unless(projects.find(project));
         Input input = new Input();
         Optional<Name> named = input.name("The phase", name);
         Optional<LocalDate> starts = input.day("The first day", startsOn);
@@ -117,7 +117,7 @@ public class ChangePlan {
     /** Puts a phase before the one that it follows. */
     @Transactional
     public void putEarlier(ProjectId project, UUID id, Actor by) {
-        Phase phase = NotThere.unless(projects.phase(project, id));
+        Phase phase = NotFound.unless(projects.phase(project, id));
         List<UUID> order =
                 new ArrayList<>(projects.phases(project).stream().map(Phase::id).toList());
         int at = order.indexOf(id);
@@ -131,7 +131,7 @@ public class ChangePlan {
                     new PlanActs.PhasePutEarlier(
                             by,
                             phase.name(),
-                            NotThere.unless(projects.phase(project, order.get(at)))
+                            NotFound.unless(projects.phase(project, order.get(at)))
                                     .name()));
         }
     }
@@ -139,7 +139,7 @@ public class ChangePlan {
     /** Deletes a phase. @throws Refused while tasks stand in it */
     @Transactional
     public void deletePhase(ProjectId project, UUID id, int revision, Actor by) {
-        Phase phase = NotThere.unless(projects.phase(project, id));
+        Phase phase = NotFound.unless(projects.phase(project, id));
         if (!projects.emptyPhases(project).contains(id)) {
             throw Refused.because("Tasks stand in " + phase.name()
                     + " (deleted ones count too). Put them into another phase first; nothing was changed.");
@@ -153,7 +153,7 @@ public class ChangePlan {
     /** Deletes a milestone. @throws Refused if it is the last: a project ends with one */
     @Transactional
     public void deleteMilestone(ProjectId project, ItemId id, Actor by) {
-        Milestone milestone = NotThere.unless(milestone(project, id));
+        Milestone milestone = NotFound.unless(milestone(project, id));
         if (projects.milestones(project).size() == 1) {
             throw Refused.because(milestone.name()
                     + " is the only milestone, and the project ends with it. Rename or move it instead.");
@@ -172,7 +172,7 @@ public class ChangePlan {
     /** Changes what a project is called, how it is reckoned, its cover and who manages it. */
     @Transactional
     public void details(ProjectId id, DetailsForm form, Actor by) {
-        Project project = NotThere.unless(projects.find(id));
+        Project project = NotFound.unless(projects.find(id));
         Input input = new Input();
         Optional<Name> name = input.name("The project", form.name());
         Reckoned.requireCurrency(input, form.currency());
@@ -250,7 +250,7 @@ public class ChangePlan {
 
     @Transactional
     public void addMilestone(ProjectId project, String name, String fallsOn, Actor by) {
-        NotThere.unless(projects.find(project));
+        NotFound.unless(projects.find(project));
         Input input = new Input();
         Optional<Name> named = input.name("The milestone", name);
         Optional<LocalDate> day = input.day("Its day", fallsOn);
@@ -271,7 +271,7 @@ public class ChangePlan {
     /** Changes a milestone. */
     @Transactional
     public void milestone(ProjectId project, ItemId id, MilestoneForm form, Actor by) {
-        Milestone milestone = NotThere.unless(milestone(project, id));
+        Milestone milestone = NotFound.unless(milestone(project, id));
         Input input = new Input();
         Optional<Name> name = input.name("The milestone", form.name() == null ? milestone.name() : form.name());
         Optional<LocalDate> day = input.day("The day of " + milestone.name(), form.fallsOn());

@@ -1,23 +1,21 @@
 package app.clearpane.usecases.project;
 
+import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.people.Actor;
-import app.clearpane.core.plan.Stage;
-import app.clearpane.core.plan.Task;
+import app.clearpane.core.plan.LeftOpen;
 import app.clearpane.core.project.Ending;
+import app.clearpane.core.project.Project;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.record.event.PlanActs;
-import app.clearpane.store.deliverable.Deliverable;
 import app.clearpane.store.deliverable.Deliverables;
-import app.clearpane.store.deliverable.VersionRow;
-import app.clearpane.store.project.Project;
 import app.clearpane.store.project.Projects;
 import app.clearpane.usecases.exposure.WhatEnds;
 import app.clearpane.usecases.plan.PlanBook;
 import app.clearpane.usecases.record.AuditLog;
-import app.clearpane.usecases.shell.AskFirst;
 import app.clearpane.usecases.shell.Input;
-import app.clearpane.usecases.shell.NotThere;
+import app.clearpane.usecases.shell.NeedsConfirmation;
+import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.usecases.shell.Words;
 import java.time.Clock;
 import java.util.ArrayList;
@@ -61,11 +59,11 @@ public class CloseProject {
      *
      * @param ended how it ended, as typed
      * @param sure whether what is left open was read
-     * @throws AskFirst if it was not
+     * @throws NeedsConfirmation if it was not
      */
     @Transactional
     public void close(ProjectId id, String ended, String because, boolean sure, Actor by) {
-        Project project = NotThere.unless(projects.find(id));
+        Project project = NotFound.unless(projects.find(id));
         if (project.archivedAt() != null) {
             return;
         }
@@ -75,7 +73,7 @@ public class CloseProject {
         input.allGood();
         List<String> open = open(project);
         if (!sure) {
-            throw new AskFirst(
+            throw new NeedsConfirmation(
                     Stream.concat(ours(open).stream(), whatEnds.byArchiving(id).stream())
                             .toList(),
                     "Close it as " + how.orElseThrow().word());
@@ -103,26 +101,19 @@ public class CloseProject {
                 (open.size() == 1 ? "This is left open: " : "These are left open: ") + Words.listed(named) + ".");
     }
 
-    /** The tasks that are not done, and the deliverables that were not released. */
     private List<String> open(Project project) {
         Set<ItemId> released = deliverables.versionsOf(project.id()).stream()
                 .filter(version -> deliverables.isReleased(version.id()))
-                .map(VersionRow::deliverable)
+                .map(Version::deliverable)
                 .collect(Collectors.toSet());
-        return Stream.concat(
-                        plans.of(project).outline().activities().stream()
-                                .filter(task -> task.stage() != Stage.DONE && task.stage() != Stage.DROPPED)
-                                .map(Task::name),
-                        deliverables.of(project.id()).stream()
-                                .filter(one -> !released.contains(one.id()))
-                                .map(Deliverable::name))
-                .toList();
+        return LeftOpen.of(
+                plans.planOf(project).outline().activities(), deliverables.ofProject(project.id()), released);
     }
 
     /** Takes it up again. */
     @Transactional
     public void reopen(ProjectId id, Actor by) {
-        Project project = NotThere.unless(projects.find(id));
+        Project project = NotFound.unless(projects.find(id));
         projects.restore(project);
         audit.append(id, id.value(), new PlanActs.ProjectRestored(by, project.fullName()));
     }

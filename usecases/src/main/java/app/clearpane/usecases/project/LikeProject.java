@@ -1,30 +1,29 @@
 package app.clearpane.usecases.project;
 
+import app.clearpane.core.agency.TeamMember;
 import app.clearpane.core.agency.TeamMemberId;
+import app.clearpane.core.calendar.WorkingCalendar;
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.plan.Due;
+import app.clearpane.core.plan.PhaseTemplate;
+import app.clearpane.core.plan.PlannedTask;
 import app.clearpane.core.plan.Stage;
 import app.clearpane.core.plan.Steps;
 import app.clearpane.core.plan.Task;
-import app.clearpane.core.plan.WorkingCalendar;
-import app.clearpane.core.project.PhaseTemplate;
+import app.clearpane.core.project.Milestone;
+import app.clearpane.core.project.Phase;
+import app.clearpane.core.project.Project;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.agency.People;
-import app.clearpane.store.agency.TeamMember;
 import app.clearpane.store.deliverable.SigningDefaults;
-import app.clearpane.store.plan.PlannedTask;
 import app.clearpane.store.plan.TaskSteps;
 import app.clearpane.store.plan.Tasks;
-import app.clearpane.store.project.Milestone;
-import app.clearpane.store.project.Phase;
-import app.clearpane.store.project.Project;
 import app.clearpane.store.project.Projects;
 import app.clearpane.usecases.exposure.NewItem;
 import app.clearpane.usecases.plan.KeepPlan;
 import app.clearpane.usecases.shell.TheAgency;
-import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayDeque;
 import java.util.Deque;
@@ -53,7 +52,6 @@ class LikeProject {
     private final NewItem newItem;
     private final KeepPlan keepPlan;
     private final TheAgency agency;
-    private final Clock clock;
 
     LikeProject(
             Projects projects,
@@ -63,8 +61,7 @@ class LikeProject {
             People people,
             NewItem newItem,
             KeepPlan keepPlan,
-            TheAgency agency,
-            Clock clock) {
+            TheAgency agency) {
         this.projects = projects;
         this.tasks = tasks;
         this.steps = steps;
@@ -73,7 +70,6 @@ class LikeProject {
         this.newItem = newItem;
         this.keepPlan = keepPlan;
         this.agency = agency;
-        this.clock = clock;
     }
 
     /** The first day of a project that takes as many working days as an earlier one and ends on this day. */
@@ -92,12 +88,12 @@ class LikeProject {
         Map<UUID, UUID> phases = phases(like, wanted);
         Map<ItemId, ItemId> milestones = milestones(like, wanted, by);
         tasks(like.id(), wanted.id(), new Places(phases, milestones), withPeople, by);
-        SigningDefaults.Usual usual = signing.of(like.id());
+        SigningDefaults.Usual usual = signing.usualOf(like.id());
         signing.set(new SigningDefaults.Usual(
                 wanted.id(),
                 usual.terms(),
                 usual.checklist(),
-                signing.of(wanted.id()).revision()));
+                signing.usualOf(wanted.id()).revision()));
         steps.set(
                 wanted.id(),
                 Steps.PLAIN.named(
@@ -216,7 +212,7 @@ class LikeProject {
             if (before.isPresent() && made.containsKey(task.id())) {
                 PlannedTask copy = tasks.find(made.get(task.id())).orElseThrow();
                 tasks.change(
-                        copy.with(copy.details().with(new Due(Optional.empty(), by.hour(), before))), clock.instant());
+                        copy.with(copy.details().with(new Due(Optional.empty(), by.hour(), before))), agency.now());
             }
         }
     }
@@ -239,7 +235,7 @@ class LikeProject {
                                 shape(plain, links),
                                 plain.stage(),
                                 plain.actual())),
-                        clock.instant());
+                        agency.now());
             }
         }
     }

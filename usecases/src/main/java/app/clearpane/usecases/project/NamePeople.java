@@ -1,19 +1,19 @@
 package app.clearpane.usecases.project;
 
+import app.clearpane.core.agency.TeamMember;
 import app.clearpane.core.agency.TeamMemberId;
 import app.clearpane.core.people.Actor;
+import app.clearpane.core.project.Project;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.record.Act;
 import app.clearpane.core.record.event.PeopleActs;
 import app.clearpane.store.agency.People;
-import app.clearpane.store.agency.TeamMember;
-import app.clearpane.store.project.Project;
 import app.clearpane.store.project.ProjectPeople;
 import app.clearpane.store.project.Projects;
 import app.clearpane.usecases.record.AuditLog;
-import app.clearpane.usecases.shell.AskFirst;
 import app.clearpane.usecases.shell.Input;
-import app.clearpane.usecases.shell.NotThere;
+import app.clearpane.usecases.shell.NeedsConfirmation;
+import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.usecases.shell.Words;
 import java.util.List;
 import java.util.Optional;
@@ -39,7 +39,7 @@ public class NamePeople {
     /** Names somebody, or says otherwise what they do there. */
     @Transactional
     public void name(ProjectId project, String member, String does, boolean shown, Actor by) {
-        NotThere.unless(projects.find(project));
+        NotFound.unless(projects.find(project));
         Input input = new Input();
         Optional<TeamMember> who =
                 input.one("Who it is", member, TeamMemberId::of).flatMap(people::member);
@@ -57,7 +57,7 @@ public class NamePeople {
     /** Names somebody no longer; what they were given stays with them. */
     @Transactional
     public void drop(ProjectId project, TeamMemberId member, Actor by) {
-        ProjectPeople.OfUs found = NotThere.unless(onProject.find(project, member));
+        ProjectPeople.OfUs found = NotFound.unless(onProject.find(project, member));
         onProject.remove(project, member);
         audit.append(
                 project,
@@ -69,11 +69,11 @@ public class NamePeople {
      * Closes a project to the rest of the team, or opens it.
      *
      * @param sure whether it was read who sees it no more
-     * @throws AskFirst if it was not
+     * @throws NeedsConfirmation if it was not
      */
     @Transactional
     public void close(ProjectId id, boolean closed, boolean sure, Actor by) {
-        Project project = NotThere.unless(projects.find(id));
+        Project project = NotFound.unless(projects.find(id));
         if (onProject.isClosed(id) == closed) {
             return;
         }
@@ -87,7 +87,7 @@ public class NamePeople {
                                             one.id().equals(project.manager())))
                     .map(TeamMember::name)
                     .toList();
-            throw new AskFirst(
+            throw new NeedsConfirmation(
                     List.of(
                             lose.isEmpty()
                                     ? "Everybody of us who sees it goes on seeing it."
@@ -113,7 +113,7 @@ public class NamePeople {
     /** Lets what is said of tasks start for the client, or for the team. */
     @Transactional
     public void sayToClient(ProjectId id, boolean toClient, Actor by) {
-        Project project = NotThere.unless(projects.find(id));
+        Project project = NotFound.unless(projects.find(id));
         onProject.sayToClient(id, toClient);
         audit.append(
                 id,
@@ -131,7 +131,7 @@ public class NamePeople {
     /** Lets clients read how many hours went into a project, or no more. */
     @Transactional
     public void showHours(ProjectId project, boolean shown, Actor by) {
-        NotThere.unless(projects.find(project));
+        NotFound.unless(projects.find(project));
         onProject.showHours(project, shown);
         audit.append(
                 project,

@@ -1,32 +1,31 @@
 package app.clearpane.usecases.project;
 
 import app.clearpane.core.agency.ClientId;
+import app.clearpane.core.agency.Contact;
 import app.clearpane.core.agency.EmailAddress;
 import app.clearpane.core.agency.Name;
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.plan.PhaseTemplate;
+import app.clearpane.core.plan.PlannedTask;
 import app.clearpane.core.plan.Steps;
 import app.clearpane.core.plan.Task;
-import app.clearpane.core.project.PhaseTemplate;
+import app.clearpane.core.project.Phase;
+import app.clearpane.core.project.Project;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.record.event.PlanActs;
-import app.clearpane.store.agency.Contact;
 import app.clearpane.store.agency.People;
 import app.clearpane.store.deliverable.SigningDefaults;
-import app.clearpane.store.plan.PlannedTask;
 import app.clearpane.store.plan.TaskSteps;
-import app.clearpane.store.project.Phase;
-import app.clearpane.store.project.Project;
 import app.clearpane.store.project.Projects;
 import app.clearpane.usecases.exposure.NewItem;
 import app.clearpane.usecases.plan.PlanTask;
 import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.security.Person;
-import app.clearpane.usecases.shell.NotThere;
+import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.usecases.shell.Refused;
 import app.clearpane.usecases.shell.TheAgency;
 import java.math.BigDecimal;
-import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
@@ -49,7 +48,6 @@ public class OpenProject {
     private final TaskSteps steps;
     private final SigningDefaults signing;
     private final AuditLog audit;
-    private final Clock clock;
 
     OpenProject(
             Projects projects,
@@ -60,8 +58,7 @@ public class OpenProject {
             LikeProject likeProject,
             TaskSteps steps,
             SigningDefaults signing,
-            AuditLog audit,
-            Clock clock) {
+            AuditLog audit) {
         this.projects = projects;
         this.people = people;
         this.newItem = newItem;
@@ -71,7 +68,6 @@ public class OpenProject {
         this.steps = steps;
         this.signing = signing;
         this.audit = audit;
-        this.clock = clock;
     }
 
     /** Somebody at the client. */
@@ -109,11 +105,11 @@ public class OpenProject {
     /** Opens it. @throws Refused if an address belongs to somebody at another client */
     @Transactional
     public ProjectId open(Wanted asked, Person.OfTeam by) {
-        Optional<Project> earlier = asked.like().map(like -> NotThere.unless(projects.find(like.project())));
+        Optional<Project> earlier = asked.like().map(like -> NotFound.unless(projects.find(like.project())));
         Wanted wanted = earlier.isPresent() && asked.like().orElseThrow().backwards()
                 ? asked.from(likeProject.startFor(earlier.get(), asked.agreedOn()))
                 : asked;
-        Instant now = clock.instant();
+        Instant now = agency.now();
         ClientId client =
                 wanted.client().map(named -> people.clientNamed(named, now)).orElseGet(() -> people.ownWork(now));
         Project project = new Project(
@@ -206,6 +202,6 @@ public class OpenProject {
                     + " at another client. Nothing was saved; use another address.");
         }
         return known.orElseGet(
-                () -> people.addContact(client, contact.name(), contact.email(), contact.says(), clock.instant()));
+                () -> people.addContact(client, contact.name(), contact.email(), contact.says(), agency.now()));
     }
 }

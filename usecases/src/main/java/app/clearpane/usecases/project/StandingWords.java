@@ -1,6 +1,6 @@
 package app.clearpane.usecases.project;
 
-import app.clearpane.core.project.Standing;
+import app.clearpane.core.project.ProjectState;
 import app.clearpane.store.project.HouseHabits;
 import java.util.Map;
 import java.util.Optional;
@@ -12,15 +12,15 @@ import org.springframework.stereotype.Component;
 @Component
 public class StandingWords {
     private final HouseHabits habits;
-    private final AtomicReference<@Nullable Map<Standing, String>> known = new AtomicReference<>();
+    private final AtomicReference<@Nullable Map<ProjectState, String>> known = new AtomicReference<>();
 
     StandingWords(HouseHabits habits) {
         this.habits = habits;
     }
 
     /** The house's own name; empty where a state goes by its plain one. */
-    public Optional<String> own(Standing standing) {
-        Map<Standing, String> names = known.get();
+    public Optional<String> own(ProjectState standing) {
+        Map<ProjectState, String> names = known.get();
         if (names == null) {
             names = habits.standings();
             known.set(names);
@@ -29,12 +29,12 @@ public class StandingWords {
     }
 
     /** What it is called here. */
-    public String of(Standing standing) {
+    public String inWords(ProjectState standing) {
         return own(standing).orElseGet(() -> plain(standing));
     }
 
     /** What it is called where nothing else was said. */
-    public static String plain(Standing standing) {
+    public static String plain(ProjectState standing) {
         return switch (standing) {
             case ARCHIVED -> "archived";
             case PAUSED -> "paused";

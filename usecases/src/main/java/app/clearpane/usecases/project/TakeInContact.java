@@ -1,20 +1,20 @@
 package app.clearpane.usecases.project;
 
 import app.clearpane.core.agency.ClientId;
+import app.clearpane.core.agency.Contact;
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.agency.EmailAddress;
 import app.clearpane.core.agency.Name;
 import app.clearpane.core.people.Actor;
+import app.clearpane.core.project.Project;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.record.event.PeopleActs;
-import app.clearpane.store.agency.Contact;
 import app.clearpane.store.agency.People;
-import app.clearpane.store.agency.WaysIn;
-import app.clearpane.store.project.Project;
+import app.clearpane.store.agency.SignInLinks;
 import app.clearpane.store.project.Projects;
 import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.shell.Input;
-import app.clearpane.usecases.shell.NotThere;
+import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.usecases.shell.Refused;
 import java.time.Clock;
 import java.util.Optional;
@@ -27,12 +27,17 @@ public class TakeInContact {
     private final Projects projects;
     private final People people;
     private final OpenProject openProject;
-    private final WaysIn waysIn;
+    private final SignInLinks waysIn;
     private final AuditLog audit;
     private final Clock clock;
 
     TakeInContact(
-            Projects projects, People people, OpenProject openProject, WaysIn waysIn, AuditLog audit, Clock clock) {
+            Projects projects,
+            People people,
+            OpenProject openProject,
+            SignInLinks waysIn,
+            AuditLog audit,
+            Clock clock) {
         this.projects = projects;
         this.people = people;
         this.openProject = openProject;
@@ -51,7 +56,7 @@ public class TakeInContact {
      */
     @Transactional
     public void change(ProjectId project, ContactId id, Typed typed, Actor by) {
-        Contact contact = NotThere.unless(people.contact(id));
+        Contact contact = NotFound.unless(people.contact(id));
         Input input = new Input();
         Optional<Name> name = input.name("The name", typed.name());
         Optional<EmailAddress> email = input.email("The mail address", typed.email());
@@ -85,7 +90,7 @@ public class TakeInContact {
     /** Takes them in. */
     @Transactional
     public Contact takeIn(ProjectId id, Typed typed, Actor by) {
-        Project project = NotThere.unless(projects.find(id));
+        Project project = NotFound.unless(projects.find(id));
         Input input = new Input();
         Optional<Name> organisation =
                 typed.client().isBlank() ? Optional.empty() : input.name("Where they work", typed.client());

@@ -1,7 +1,7 @@
 package app.clearpane.usecases.record;
 
 import app.clearpane.core.project.ProjectId;
-import app.clearpane.core.record.GoesOut;
+import app.clearpane.core.record.BundledEntries;
 import app.clearpane.core.record.RecordChain;
 import app.clearpane.store.record.Records;
 import java.util.UUID;
@@ -24,12 +24,12 @@ public class RecordLines {
 
     /** One line for each entry of the project, oldest first. */
     @Transactional(readOnly = true)
-    public String of(ProjectId project, UUID about) {
+    public String linesOf(ProjectId project, UUID about) {
         try (Stream<Records.Line> all = records.whole(project.value())) {
             return all.map(line -> line(
                             line,
                             line.about().equals(about)
-                                    && GoesOut.told(
+                                    && BundledEntries.told(
                                             line.stored().entry().act(),
                                             line.stored().payload().orElseThrow())))
                     .collect(Collectors.joining("\n", "", "\n"));

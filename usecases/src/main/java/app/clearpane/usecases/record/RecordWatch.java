@@ -2,9 +2,11 @@ package app.clearpane.usecases.record;
 
 import app.clearpane.core.agency.TeamRole;
 import app.clearpane.store.agency.People;
-import app.clearpane.store.record.ReadOver;
+import app.clearpane.store.record.ChainReader;
 import app.clearpane.store.record.Records;
-import app.clearpane.usecases.House;
+import app.clearpane.usecases.HouseSettings;
+import app.clearpane.usecases.jobs.Recurrence;
+import app.clearpane.usecases.jobs.Recurring;
 import app.clearpane.usecases.post.Letter;
 import app.clearpane.usecases.post.WriteMail;
 import java.time.Clock;
@@ -16,7 +18,6 @@ import org.slf4j.LoggerFactory;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.scheduling.annotation.EnableScheduling;
-import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 
@@ -26,24 +27,29 @@ import org.springframework.transaction.support.TransactionTemplate;
  */
 @Component
 @EnableScheduling
-public class RecordWatch {
+public class RecordWatch implements Recurring {
     private static final Logger LOG = LoggerFactory.getLogger(RecordWatch.class);
     /** How many of the newest entries of each chain are read when the house opens. */
     private static final long TAIL = 200;
 
     private final Records records;
-    private final ReadOver readOver;
+    private final ChainReader readOver;
     private final People people;
     private final WriteMail mail;
-    private final House house;
+    private final HouseSettings house;
     private final TransactionTemplate transaction;
     private final Clock clock;
     private volatile List<Records.Fault> faults = List.of();
 
     RecordWatch(
-            Records records, People people, WriteMail mail, House house, TransactionTemplate transaction, Clock clock) {
+            Records records,
+            People people,
+            WriteMail mail,
+            HouseSettings house,
+            TransactionTemplate transaction,
+            Clock clock) {
         this.records = records;
-        this.readOver = new ReadOver(records);
+        this.readOver = new ChainReader(records);
         this.people = people;
         this.mail = mail;
         this.house = house;
@@ -62,8 +68,12 @@ public class RecordWatch {
         read(TAIL);
     }
 
+    @Override
+    public Recurrence recurrence() {
+        return new Recurrence("reading over", "0 41 2 * * *", this::nightly);
+    }
+
     /** Every night. */
-    @Scheduled(cron = "0 41 2 * * *")
     public void nightly() {
         read(Long.MAX_VALUE);
     }

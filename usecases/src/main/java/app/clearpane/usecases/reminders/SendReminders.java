@@ -1,23 +1,22 @@
 package app.clearpane.usecases.reminders;
 
+import app.clearpane.core.agency.Contact;
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.people.Actor;
+import app.clearpane.core.project.Project;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.record.event.PeopleActs;
 import app.clearpane.core.reminders.Rhythm;
-import app.clearpane.store.agency.Contact;
 import app.clearpane.store.agency.People;
-import app.clearpane.store.project.Project;
 import app.clearpane.store.project.Projects;
 import app.clearpane.store.reminders.Reminders;
-import app.clearpane.usecases.post.Letter;
-import app.clearpane.usecases.post.WriteMail;
+import app.clearpane.usecases.jobs.Recurrence;
+import app.clearpane.usecases.jobs.Recurring;
+import app.clearpane.usecases.post.WriteToContact;
 import app.clearpane.usecases.record.AuditLog;
-import app.clearpane.usecases.security.LinkKeys;
 import app.clearpane.usecases.shell.Lasting;
 import app.clearpane.usecases.shell.TheAgency;
 import app.clearpane.usecases.shell.Words;
-import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -29,52 +28,45 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /** Reminds people of what waits for them, in one mail each, at the hour and in the rhythm the agency has set (Q2). */
 @Component
-public class SendReminders {
+public class SendReminders implements Recurring {
     private final List<AwaitsSomebody> rooms;
     private static final Logger LOG = LoggerFactory.getLogger(SendReminders.class);
     private final Projects projects;
     private final Reminders reminders;
     private final People people;
-    private final LinkKeys keys;
-    private final WriteMail mail;
     private final AuditLog audit;
     private final TheAgency agency;
     private final Words words;
     private final Lasting lasting;
     private final TransactionTemplate transaction;
-    private final Clock clock;
+    private final WriteToContact toContact;
 
     SendReminders(
             List<AwaitsSomebody> rooms,
             Projects projects,
             Reminders reminders,
             People people,
-            LinkKeys keys,
-            WriteMail mail,
             AuditLog audit,
             TheAgency agency,
             Words words,
             Lasting lasting,
             TransactionTemplate transaction,
-            Clock clock) {
+            WriteToContact toContact) {
+        this.toContact = toContact;
         this.rooms = rooms;
         this.projects = projects;
         this.reminders = reminders;
         this.people = people;
-        this.keys = keys;
-        this.mail = mail;
         this.audit = audit;
         this.agency = agency;
         this.words = words;
         this.lasting = lasting;
         this.transaction = transaction;
-        this.clock = clock;
     }
 
     private record Reminder(AwaitsSomebody room, AwaitsSomebody.Thing thing, Rhythm.Occasion occasion) {
@@ -83,11 +75,15 @@ public class SendReminders {
         }
     }
 
+    @Override
+    public Recurrence recurrence() {
+        return new Recurrence("reminders", "${clearpane.reminders}", this::goRound);
+    }
+
     /** Every ten minutes: those that have come since and did not go out yet. */
-    @Scheduled(cron = "${clearpane.reminders}")
     public void goRound() {
         if (agency.isFounded()) {
-            sendDue(clock.instant());
+            sendDue(agency.now());
         }
     }
 
@@ -130,8 +126,8 @@ public class SendReminders {
         List<Reminder> own =
                 theirs.stream().filter(one -> reminders.add(one.key(), now)).toList();
         if (!own.isEmpty()) {
-            UUID written = mail.send(
-                    person, letter(person, own.stream().map(Reminder::thing).toList(), now));
+            UUID written = toContact.write(
+                    person.id(), note(own.stream().map(Reminder::thing).toList(), now));
             own.forEach(one -> {
                 reminders.carried(one.key(), written);
                 audit.append(
@@ -147,16 +143,15 @@ public class SendReminders {
         }
     }
 
-    private Letter letter(Contact person, List<AwaitsSomebody.Thing> things, Instant now) {
+    private WriteToContact.Note note(List<AwaitsSomebody.Thing> things, Instant now) {
         boolean only = things.size() == 1;
-        return new Letter(
+        return new WriteToContact.Note(
                 only
                         ? "Reminder: " + things.get(0).what()
                         : words.count(things.size(), "thing waits", "things wait") + " for you",
                 lines(things, now),
                 only ? "Go there" : "See them all",
-                keys.forContact(person.id(), only ? things.get(0).address() : "/c"),
-                agency.get().name());
+                only ? things.get(0).address() : "/c");
     }
 
     private List<String> lines(List<AwaitsSomebody.Thing> things, Instant now) {

@@ -1,6 +1,6 @@
 package app.clearpane.usecases.said;
 
-import app.clearpane.store.markup.MarkupRow;
+import app.clearpane.core.markup.Mark;
 import java.util.List;
 import java.util.Optional;
 
@@ -9,7 +9,7 @@ public final class Attached {
     private Attached() {}
 
     /** Each file's name and digest; empty if there is none. */
-    public static Optional<List<String>> told(List<MarkupRow.Attachment> files) {
+    public static Optional<List<String>> told(List<Mark.Attachment> files) {
         return files.isEmpty()
                 ? Optional.empty()
                 : Optional.of(files.stream()

@@ -2,27 +2,27 @@ package app.clearpane.usecases.said;
 
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.agency.Name;
+import app.clearpane.core.agency.TeamMember;
 import app.clearpane.core.agency.TeamMemberId;
+import app.clearpane.core.deliverable.Deliverable;
+import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
-import app.clearpane.core.exposure.SeatId;
 import app.clearpane.core.exposure.SeatState;
+import app.clearpane.core.markup.Mark;
 import app.clearpane.core.markup.Naming;
+import app.clearpane.core.people.SeatId;
+import app.clearpane.core.project.Project;
+import app.clearpane.core.signoff.Round;
 import app.clearpane.store.agency.People;
-import app.clearpane.store.agency.TeamMember;
-import app.clearpane.store.deliverable.Deliverable;
-import app.clearpane.store.deliverable.Round;
-import app.clearpane.store.deliverable.VersionRow;
-import app.clearpane.store.deliverable.clientside.VisibleDeliverables;
+import app.clearpane.store.deliverable.client.VisibleDeliverables;
 import app.clearpane.store.exposure.Items;
 import app.clearpane.store.exposure.SeatRow;
 import app.clearpane.store.exposure.Seats;
-import app.clearpane.store.exposure.clientside.Viewer;
-import app.clearpane.store.exposure.clientside.Viewers;
-import app.clearpane.store.exposure.clientside.VisibleNames;
-import app.clearpane.store.markup.MarkupRow;
-import app.clearpane.store.markup.clientside.VisibleMarkups;
-import app.clearpane.store.project.Project;
+import app.clearpane.store.exposure.client.Viewer;
+import app.clearpane.store.exposure.client.Viewers;
+import app.clearpane.store.exposure.client.VisibleNames;
+import app.clearpane.store.markup.client.VisibleMarkups;
 import app.clearpane.store.project.Projects;
 import app.clearpane.usecases.shell.TeamSight;
 import java.time.Clock;
@@ -81,11 +81,11 @@ public class CallByName {
     }
 
     /** Where something is said. @param forTeam whether clients never see it */
-    public record Where(Deliverable deliverable, VersionRow version, boolean forTeam) {}
+    public record Where(Deliverable deliverable, Version version, boolean forTeam) {}
 
     /** Whom and what a text calls by name, each once. */
-    public List<MarkupRow.Reference> in(String text, Where where, Side side) {
-        List<Naming.Known<MarkupRow.Reference>> known = new ArrayList<>();
+    public List<Mark.Reference> in(String text, Where where, Speaker side) {
+        List<Naming.Known<Mark.Reference>> known = new ArrayList<>();
         if (text.indexOf(Naming.PERSON) >= 0) {
             known.addAll(people(where, side));
         }
@@ -94,19 +94,18 @@ public class CallByName {
         }
         return Naming.cut(text, known).stream()
                 .flatMap(piece -> piece.named().stream()
-                        .map(named ->
-                                new MarkupRow.Reference(piece.text(), named.item(), named.member(), named.contact())))
+                        .map(named -> new Mark.Reference(piece.text(), named.item(), named.member(), named.contact())))
                 .distinct()
                 .toList();
     }
 
     /** What to offer somebody who has begun to write a name, with its sign; at most a few. */
-    public List<String> offered(String begun, Where where, Side side) {
+    public List<String> offered(String begun, Where where, Speaker side) {
         if (begun.isEmpty()) {
             return List.of();
         }
         String words = begun.substring(1).toLowerCase(Locale.ROOT);
-        List<Naming.Known<MarkupRow.Reference>> all =
+        List<Naming.Known<Mark.Reference>> all =
                 switch (begun.charAt(0)) {
                     case Naming.PERSON -> people(where, side);
                     case Naming.THING -> things(where, side);
@@ -127,7 +126,7 @@ public class CallByName {
         return written.substring(1).toLowerCase(Locale.ROOT).startsWith(words);
     }
 
-    private static Object what(MarkupRow.Reference reference) {
+    private static Object what(Mark.Reference reference) {
         return Stream.of(reference.item(), reference.member(), reference.contact())
                 .filter(java.util.Objects::nonNull)
                 .findFirst()
@@ -141,22 +140,20 @@ public class CallByName {
                 .isPresent();
     }
 
-    private List<Naming.Known<MarkupRow.Reference>> people(Where where, Side side) {
-        if (side instanceof Side.Client client && client.viewer().byLink()) {
+    private List<Naming.Known<Mark.Reference>> people(Where where, Speaker side) {
+        if (side instanceof Speaker.Client client && client.viewer().byLink()) {
             return List.of();
         }
-        Map<MarkupRow.Reference, String> named = new LinkedHashMap<>();
-        if (side instanceof Side.Client client) {
+        Map<Mark.Reference, String> named = new LinkedHashMap<>();
+        if (side instanceof Speaker.Client client) {
             met(where, client.viewer())
-                    .forEach(author -> named.put(
-                            new MarkupRow.Reference("", null, author.member(), author.contact()), author.name()));
+                    .forEach(author ->
+                            named.put(new Mark.Reference("", null, author.member(), author.contact()), author.name()));
         } else {
-            people.team()
-                    .forEach(member -> named.put(new MarkupRow.Reference("", null, member.id(), null), member.name()));
+            people.team().forEach(member -> named.put(new Mark.Reference("", null, member.id(), null), member.name()));
             if (!where.forTeam()) {
                 seeing(where)
-                        .forEach(seat ->
-                                named.put(new MarkupRow.Reference("", null, null, seat.contact()), seat.name()));
+                        .forEach(seat -> named.put(new Mark.Reference("", null, null, seat.contact()), seat.name()));
             }
         }
         Map<TeamMemberId, TeamMember> team =
@@ -170,7 +167,7 @@ public class CallByName {
         Map<String, Long> firsts = named.values().stream()
                 .map(name -> new Name(name).first().toLowerCase(Locale.ROOT))
                 .collect(Collectors.groupingBy(Function.identity(), Collectors.counting()));
-        List<Naming.Known<MarkupRow.Reference>> known = new ArrayList<>();
+        List<Naming.Known<Mark.Reference>> known = new ArrayList<>();
         named.forEach((reference, name) -> {
             known.add(new Naming.Known<>(Naming.PERSON, name, reference));
             String first = new Name(name).first();
@@ -185,22 +182,22 @@ public class CallByName {
      * Those a viewer knows of anyway: who manages the project, who has said something they read, who is asked to sign
      * what they see.
      */
-    private Set<MarkupRow.Author> met(Where where, Viewer viewer) {
-        Stream<MarkupRow.Author> manager =
+    private Set<Mark.Author> met(Where where, Viewer viewer) {
+        Stream<Mark.Author> manager =
                 projects
                         .find(viewer.project())
                         .map(Project::manager)
                         .flatMap(people::member)
                         .map(CallByName::author)
                         .stream();
-        Stream<MarkupRow.Author> wrote = visibleMarks
-                .of(viewer, where.deliverable().id())
+        Stream<Mark.Author> wrote = visibleMarks
+                .marksOf(viewer, where.deliverable().id())
                 .stream()
                 .flatMap(mark -> Stream.concat(
-                        Stream.of(mark.author()), mark.answers().stream().map(MarkupRow.Answer::author)));
-        Stream<MarkupRow.Author> sign =
+                        Stream.of(mark.author()), mark.answers().stream().map(Mark.Answer::author)));
+        Stream<Mark.Author> sign =
                 visible.round(viewer, where.version().id()).map(Round::signatories).orElse(List.of()).stream()
-                        .map(seat -> new MarkupRow.Author(seat.name(), seat.contact(), null));
+                        .map(seat -> new Mark.Author(seat.name(), seat.contact(), null));
         return Stream.of(manager, sign, wrote)
                 .flatMap(Function.identity())
                 .filter(author -> author.member() != null
@@ -208,19 +205,19 @@ public class CallByName {
                 .collect(Collectors.toCollection(java.util.LinkedHashSet::new));
     }
 
-    private static MarkupRow.Author author(TeamMember member) {
-        return new MarkupRow.Author(member.name(), null, member.id());
+    private static Mark.Author author(TeamMember member) {
+        return new Mark.Author(member.name(), null, member.id());
     }
 
     /** Those with a seat through which the version is seen now, their link opened or not. */
     private List<SeatRow> seeing(Where where) {
-        return seats.of(where.deliverable().pane()).stream()
+        return seats.ofPane(where.deliverable().pane()).stream()
                 .filter(seat -> seat.state() != SeatState.ENDED)
                 .filter(seat -> sees(seat, where.version()))
                 .toList();
     }
 
-    private boolean sees(SeatRow seat, VersionRow version) {
+    private boolean sees(SeatRow seat, Version version) {
         return viewers.lookingThrough(seat.id(), Viewer.Sight.NOW, clock.instant())
                 .flatMap(viewer -> visible.version(viewer, version.id()))
                 .isPresent();
@@ -230,7 +227,7 @@ public class CallByName {
     public Optional<SeatRow> reads(ContactId contact, Where where) {
         return where.forTeam()
                 ? Optional.empty()
-                : seats.of(where.deliverable().pane()).stream()
+                : seats.ofPane(where.deliverable().pane()).stream()
                         .filter(seat -> seat.contact().equals(contact)
                                 && seat.state() != SeatState.ENDED
                                 && sees(seat, where.version()))
@@ -242,18 +239,18 @@ public class CallByName {
         return people.member(id);
     }
 
-    private List<Naming.Known<MarkupRow.Reference>> things(Where where, Side side) {
-        Stream<VisibleNames.Named> all = side instanceof Side.Client client
+    private List<Naming.Known<Mark.Reference>> things(Where where, Speaker side) {
+        Stream<VisibleNames.Named> all = side instanceof Speaker.Client client
                 ? visibleNames.all(client.viewer()).stream()
                 : items.named(where.deliverable().project()).stream()
                         .map(row -> new VisibleNames.Named(row.id(), row.kind(), row.name()));
         return all.map(one ->
-                        new Naming.Known<>(Naming.THING, one.name(), new MarkupRow.Reference("", one.id(), null, null)))
+                        new Naming.Known<>(Naming.THING, one.name(), new Mark.Reference("", one.id(), null, null)))
                 .toList();
     }
 
     /** Where what is called by name in some marks is found, for the team. */
-    public Function<ItemId, Optional<String>> waysOfTeam(List<MarkupRow> marks) {
+    public Function<ItemId, Optional<String>> waysOfTeam(List<Mark> marks) {
         Set<ItemId> called = called(marks);
         Map<ItemId, String> ways = called.isEmpty()
                 ? Map.of()
@@ -275,11 +272,11 @@ public class CallByName {
 
     /** The same for a viewer: only what they see. @param versions all they see, oldest first */
     public Function<ItemId, Optional<String>> ways(
-            Viewer viewer, String base, List<MarkupRow> marks, List<VersionRow> versions) {
+            Viewer viewer, String base, List<Mark> marks, List<Version> versions) {
         Set<ItemId> called = called(marks);
         Map<ItemId, ContentKind> kinds = called.isEmpty()
                 ? Map.of()
-                : visibleNames.of(viewer, called).stream()
+                : visibleNames.namesOf(viewer, called).stream()
                         .collect(Collectors.toMap(VisibleNames.Named::id, VisibleNames.Named::kind));
         return id -> Optional.ofNullable(kinds.get(id)).flatMap(kind -> switch (kind) {
             case DELIVERABLES ->
@@ -293,12 +290,12 @@ public class CallByName {
         });
     }
 
-    private static Set<ItemId> called(List<MarkupRow> marks) {
+    private static Set<ItemId> called(List<Mark> marks) {
         return marks.stream()
                 .flatMap(mark -> Stream.concat(
-                        Stream.of(mark.beside().with()), mark.answers().stream().map(MarkupRow.Answer::with)))
+                        Stream.of(mark.beside().with()), mark.answers().stream().map(Mark.Answer::with)))
                 .flatMap(with -> with.references().stream())
-                .map(MarkupRow.Reference::item)
+                .map(Mark.Reference::item)
                 .filter(java.util.Objects::nonNull)
                 .collect(Collectors.toSet());
     }

@@ -1,8 +1,8 @@
 package app.clearpane.usecases.said;
 
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.markup.Mark;
 import app.clearpane.core.markup.Naming;
-import app.clearpane.store.markup.MarkupRow;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
@@ -21,8 +21,8 @@ public record Spoken(String text, boolean called, @Nullable String href) {
      * @param with what is called there
      * @param ways the address of a thing; empty if whoever reads does not see it
      */
-    public static List<Spoken> of(String text, MarkupRow.With with, Function<ItemId, Optional<String>> ways) {
-        List<Naming.Known<MarkupRow.Reference>> known = with.references().stream()
+    public static List<Spoken> of(String text, Mark.With with, Function<ItemId, Optional<String>> ways) {
+        List<Naming.Known<Mark.Reference>> known = with.references().stream()
                 .map(one -> new Naming.Known<>(
                         one.written().charAt(0), one.written().substring(1), one))
                 .toList();
@@ -31,7 +31,7 @@ public record Spoken(String text, boolean called, @Nullable String href) {
                 .toList();
     }
 
-    private static Spoken spoken(Naming.Piece<MarkupRow.Reference> piece, Function<ItemId, Optional<String>> ways) {
+    private static Spoken spoken(Naming.Piece<Mark.Reference> piece, Function<ItemId, Optional<String>> ways) {
         if (piece.named().isEmpty()) {
             return new Spoken(piece.text(), false, null);
         }

@@ -1,9 +1,9 @@
 package app.clearpane.usecases.said;
 
+import app.clearpane.core.markup.Mark;
 import app.clearpane.core.people.Actor;
 import app.clearpane.store.agency.People;
-import app.clearpane.store.markup.MarkupRow;
-import app.clearpane.usecases.House;
+import app.clearpane.usecases.HouseSettings;
 import app.clearpane.usecases.post.Letter;
 import app.clearpane.usecases.post.WriteMail;
 import app.clearpane.usecases.security.LinkKeys;
@@ -28,7 +28,7 @@ public class TellCalled {
     private final WriteMail mail;
     private final TheAgency agency;
     private final CallsOfTheHour hour;
-    private final House house;
+    private final HouseSettings house;
 
     TellCalled(
             CallByName callByName,
@@ -37,7 +37,7 @@ public class TellCalled {
             WriteMail mail,
             TheAgency agency,
             CallsOfTheHour hour,
-            House house) {
+            HouseSettings house) {
         this.callByName = callByName;
         this.people = people;
         this.keys = keys;
@@ -48,7 +48,7 @@ public class TellCalled {
     }
 
     /** Writes to each of them but the one who wrote it. @param mark on which it was said @param by who called them */
-    public void tell(MarkupRow mark, String said, List<MarkupRow.Reference> called, CallByName.Where where, Actor by) {
+    public void tell(Mark mark, String said, List<Mark.Reference> called, CallByName.Where where, Actor by) {
         String at = "?page=" + mark.place().page() + "#mark-" + mark.id();
         called.stream()
                 .flatMap(
@@ -97,13 +97,13 @@ public class TellCalled {
      * @param done what was done to it, as "set it aside"; empty if something was only said
      */
     public void writerOf(
-            MarkupRow mark,
+            Mark mark,
             String said,
             Optional<String> done,
-            List<MarkupRow.Reference> called,
+            List<Mark.Reference> called,
             CallByName.Where where,
             Actor by) {
-        MarkupRow.Author writer = mark.author();
+        Mark.Author writer = mark.author();
         boolean own = writer.contact() != null && Optional.of(writer.contact()).equals(by.contact())
                 || writer.member() != null && Optional.of(writer.member()).equals(by.member());
         boolean knows = called.stream()
@@ -147,19 +147,13 @@ public class TellCalled {
     }
 
     private Letter answered(
-            MarkupRow mark, String said, Optional<String> done, CallByName.Where where, Actor by, String link) {
+            Mark mark, String said, Optional<String> done, CallByName.Where where, Actor by, String link) {
         return answered(mark, said, done, where, by, link, agency.get().name());
     }
 
     /** That a note was answered. @param from who writes */
     static Letter answered(
-            MarkupRow mark,
-            String said,
-            Optional<String> done,
-            CallByName.Where where,
-            Actor by,
-            String link,
-            String from) {
+            Mark mark, String said, Optional<String> done, CallByName.Where where, Actor by, String link, String from) {
         List<String> lines = Stream.of(
                         Optional.of(by.name() + " " + done.map(act -> act + ":").orElse("answered")
                                 + " what you noted on “" + where.deliverable().name() + "”, "
@@ -177,7 +171,7 @@ public class TellCalled {
 
     private record Addressee(String name, String email) {}
 
-    private Letter letter(MarkupRow mark, String said, CallByName.Where where, Actor by, Supplier<String> link) {
+    private Letter letter(Mark mark, String said, CallByName.Where where, Actor by, Supplier<String> link) {
         return new Letter(
                 by.name() + " asks for you: " + where.deliverable().name() + ", " + mark.label(),
                 List.of(

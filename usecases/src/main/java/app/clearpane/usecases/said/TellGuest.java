@@ -1,9 +1,9 @@
 package app.clearpane.usecases.said;
 
+import app.clearpane.core.markup.Mark;
 import app.clearpane.core.people.Actor;
 import app.clearpane.store.exposure.LinkSeats;
 import app.clearpane.store.files.Seal;
-import app.clearpane.store.markup.MarkupRow;
 import app.clearpane.store.markup.Markups;
 import app.clearpane.usecases.post.WriteMail;
 import app.clearpane.usecases.shell.TheAgency;
@@ -33,7 +33,7 @@ public class TellGuest {
      * Writes that it was answered or fixed. @param done what was done to it, as "fixed it"; empty if something was only
      * said
      */
-    public void writeTo(MarkupRow mark, String said, Optional<String> done, CallByName.Where where, Actor by) {
+    public void writeTo(Mark mark, String said, Optional<String> done, CallByName.Where where, Actor by) {
         if (mark.author().contact() == null && mark.author().member() == null && !where.forTeam()) {
             markups.guestOf(mark.id())
                     .filter(guest -> callByName.readsByLink(guest.link(), where))

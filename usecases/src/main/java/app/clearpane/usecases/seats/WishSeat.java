@@ -1,27 +1,27 @@
 package app.clearpane.usecases.seats;
 
+import app.clearpane.core.agency.Contact;
 import app.clearpane.core.agency.EmailAddress;
 import app.clearpane.core.agency.Name;
-import app.clearpane.core.exposure.SeatId;
 import app.clearpane.core.exposure.SeatRole;
 import app.clearpane.core.exposure.SeatState;
 import app.clearpane.core.people.Actor;
+import app.clearpane.core.people.SeatId;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.record.Act;
 import app.clearpane.core.record.event.PeopleActs;
-import app.clearpane.store.agency.Contact;
 import app.clearpane.store.agency.People;
 import app.clearpane.store.exposure.Panes;
 import app.clearpane.store.exposure.SeatWish;
 import app.clearpane.store.exposure.SeatWishes;
 import app.clearpane.store.exposure.Seats;
-import app.clearpane.store.exposure.clientside.Viewer;
+import app.clearpane.store.exposure.client.Viewer;
 import app.clearpane.usecases.exposure.GiveSeat;
-import app.clearpane.usecases.post.TellManager;
+import app.clearpane.usecases.post.WriteToTeam;
 import app.clearpane.usecases.project.TakeInContact;
 import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.shell.Input;
-import app.clearpane.usecases.shell.NotThere;
+import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.usecases.shell.Refused;
 import java.time.Clock;
 import java.util.List;
@@ -42,7 +42,7 @@ public class WishSeat {
     private final People people;
     private final TakeInContact takeIn;
     private final GiveSeat giveSeat;
-    private final TellManager tellManager;
+    private final WriteToTeam tellManager;
     private final AuditLog audit;
     private final Clock clock;
 
@@ -53,7 +53,7 @@ public class WishSeat {
             People people,
             TakeInContact takeIn,
             GiveSeat giveSeat,
-            TellManager tellManager,
+            WriteToTeam tellManager,
             AuditLog audit,
             Clock clock) {
         this.wishes = wishes;
@@ -74,7 +74,7 @@ public class WishSeat {
     @Transactional
     public void name(Viewer viewer, Typed typed, Actor by) {
         if (!viewer.leadVoice() || !viewer.mayAct()) {
-            throw new NotThere();
+            throw new NotFound();
         }
         Input input = new Input();
         Optional<Name> name = input.name("The name", typed.name());
@@ -83,8 +83,8 @@ public class WishSeat {
         Optional<SeatRole> role = input.one("What they shall do", typed.role(), SeatRole::valueOf);
         input.allGood();
         String address = email.orElseThrow().value();
-        Panes.Row pane = NotThere.unless(panes.find(viewer.pane()));
-        if (seats.of(pane.id()).stream()
+        Panes.Row pane = NotFound.unless(panes.find(viewer.pane()));
+        if (seats.ofPane(pane.id()).stream()
                 .anyMatch(
                         seat -> seat.state() != SeatState.ENDED && seat.email().equalsIgnoreCase(address))) {
             throw Refused.because(address + " sees this page already. Nothing was changed.");
@@ -125,7 +125,7 @@ public class WishSeat {
                                 + (says.isEmpty() ? "" : ", " + says) + ") to have a seat at “" + pane.name() + "”, as "
                                 + inWords(role.orElseThrow()) + ".",
                         "Nothing is shown to them until you give it."),
-                new TellManager.Leads("Give the seat, or answer", "/t/projects/" + pane.project() + "/people#wishes"));
+                new WriteToTeam.Leads("Give the seat, or answer", "/t/projects/" + pane.project() + "/people#wishes"));
     }
 
     private static String inWords(SeatRole role) {
@@ -174,7 +174,7 @@ public class WishSeat {
     }
 
     private SeatWish unanswered(UUID id) {
-        SeatWish wish = NotThere.unless(wishes.find(id));
+        SeatWish wish = NotFound.unless(wishes.find(id));
         if (wish.settledAt() != null) {
             throw Refused.changedMeanwhile("This was answered already. Nothing was changed.");
         }

@@ -1,8 +1,8 @@
 package app.clearpane.usecases.security;
 
 import app.clearpane.core.files.Sha256;
-import app.clearpane.store.agency.WaysIn;
-import app.clearpane.usecases.House;
+import app.clearpane.store.agency.SignInLinks;
+import app.clearpane.usecases.HouseSettings;
 import java.security.SecureRandom;
 import java.time.Clock;
 import java.time.Duration;
@@ -17,11 +17,11 @@ public class LinkKeys {
     private static final Duration GOOD_FOR = Duration.ofDays(14);
     private static final Duration DEMO_GOOD_FOR = Duration.ofDays(400);
     private static final SecureRandom RANDOM = new SecureRandom();
-    private final WaysIn waysIn;
-    private final House house;
+    private final SignInLinks waysIn;
+    private final HouseSettings house;
     private final Clock clock;
 
-    LinkKeys(WaysIn waysIn, House house, Clock clock) {
+    LinkKeys(SignInLinks waysIn, HouseSettings house, Clock clock) {
         this.waysIn = waysIn;
         this.house = house;
         this.clock = clock;
@@ -30,17 +30,17 @@ public class LinkKeys {
     /** A link that opens a page once for a contact, within two weeks. */
     public String forContact(app.clearpane.core.agency.ContactId contact, String leadsTo) {
         Instant now = clock.instant();
-        return keep(new WaysIn.Grant(contact, null, leadsTo, now.plus(GOOD_FOR), false));
+        return keep(new SignInLinks.Grant(contact, null, leadsTo, now.plus(GOOD_FOR), false));
     }
 
     /** A link that opens a page for one of the team once. */
     public String forMember(app.clearpane.core.agency.TeamMemberId member, String leadsTo) {
-        return keep(new WaysIn.Grant(null, member, leadsTo, clock.instant().plus(GOOD_FOR), false));
+        return keep(new SignInLinks.Grant(null, member, leadsTo, clock.instant().plus(GOOD_FOR), false));
     }
 
     /** A link of the demo, which may be used again and again. */
-    public String lasting(WaysIn.Grant grant) {
-        return keep(new WaysIn.Grant(
+    public String lasting(SignInLinks.Grant grant) {
+        return keep(new SignInLinks.Grant(
                 grant.contact(),
                 grant.member(),
                 grant.leadsTo(),
@@ -73,7 +73,7 @@ public class LinkKeys {
         return Base64.getUrlEncoder().withoutPadding().encodeToString(bytes);
     }
 
-    private String keep(WaysIn.Grant grant) {
+    private String keep(SignInLinks.Grant grant) {
         String key = key();
         waysIn.add(Sha256.ofText(key), grant, clock.instant());
         return house.address() + "/p/" + key;

@@ -1,6 +1,6 @@
 package app.clearpane.usecases.shell;
 
-import app.clearpane.store.Writes;
+import app.clearpane.store.WriteCounter;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.function.Function;
@@ -12,12 +12,12 @@ import java.util.function.Function;
  * @param <V> what was read; never changed afterwards
  */
 public final class KeptReading<K, V> {
-    private final Writes writes;
+    private final WriteCounter writes;
     private final Function<K, V> read;
     private final Cache<K, Kept<V>> kept;
 
     /** @param most how many of them are kept at a time */
-    public KeptReading(Writes writes, int most, Function<K, V> read) {
+    public KeptReading(WriteCounter writes, int most, Function<K, V> read) {
         this.writes = writes;
         this.read = read;
         this.kept = Caffeine.newBuilder().maximumSize(most).build();
@@ -27,7 +27,7 @@ public final class KeptReading<K, V> {
     private record Kept<V>(long asOf, V value) {}
 
     /** What was read, or is read now. */
-    public V of(K key) {
+    public V read(K key) {
         long asOf = writes.count();
         Kept<V> found = kept.getIfPresent(key);
         if (found == null || found.asOf() != asOf) {

@@ -13,7 +13,7 @@ import org.springframework.stereotype.Component;
  * year. Templates call it {@code lasting}.
  */
 @Component
-public class Lasting implements Speech {
+public class Lasting implements TemplateHelper {
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM uuuu", Locale.UK);
     private static final DateTimeFormatter CLOCK = DateTimeFormatter.ofPattern("HH:mm", Locale.UK);
     private final TheAgency agency;
@@ -34,12 +34,12 @@ public class Lasting implements Speech {
 
     /** The day of an instant, where the agency is. */
     public String dayOf(Instant instant) {
-        return day(at(instant).toLocalDate());
+        return day(inZone(instant).toLocalDate());
     }
 
     /** "Thu 14 May 2027, 17:30", where the zone is named beside it. */
     public String when(Instant instant) {
-        return day(at(instant).toLocalDate()) + ", " + CLOCK.format(at(instant));
+        return day(inZone(instant).toLocalDate()) + ", " + CLOCK.format(inZone(instant));
     }
 
     /** "Thu 14 May 2027, 17:30 (Europe/London)". */
@@ -49,13 +49,13 @@ public class Lasting implements Speech {
 
     /** When something is due, as {@link #zoned}. Midnight is the end of the day before it, which is said alone. */
     public String due(Instant due) {
-        ZonedDateTime local = at(due);
+        ZonedDateTime local = inZone(due);
         return local.toLocalTime().equals(LocalTime.MIDNIGHT)
                 ? day(local.toLocalDate().minusDays(1))
                 : zoned(due);
     }
 
-    private ZonedDateTime at(Instant instant) {
+    private ZonedDateTime inZone(Instant instant) {
         return instant.atZone(agency.get().zone());
     }
 }

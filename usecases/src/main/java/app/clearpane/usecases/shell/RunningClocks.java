@@ -21,7 +21,7 @@ public class RunningClocks {
     }
 
     /** Somebody's. */
-    public Optional<TimeSpent.Running> of(TeamMemberId member) {
+    public Optional<TimeSpent.Running> runningOf(TeamMemberId member) {
         Map<TeamMemberId, TimeSpent.Running> clocks = known.get();
         if (clocks == null) {
             clocks = timeSpent.clocks();

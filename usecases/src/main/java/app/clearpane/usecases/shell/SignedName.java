@@ -13,7 +13,7 @@ public final class SignedName {
      * @param own the signer's own name
      * @param sure whether they said that another name is meant
      * @throws Refused if it is missing or too long
-     * @throws AskFirst if it is not theirs, as far as can be told
+     * @throws NeedsConfirmation if it is not theirs, as far as can be told
      */
     public static void check(String typed, String own, boolean sure) {
         Input input = new Input();
@@ -21,7 +21,7 @@ public final class SignedName {
         input.require(typed.length() <= Name.LONGEST, "Your name may have " + Name.LONGEST + " characters.");
         input.allGood();
         if (!sure && !new Name(own).isMeantBy(typed)) {
-            throw new AskFirst(
+            throw new NeedsConfirmation(
                     List.of(
                             "You typed “" + typed.strip() + "”, but this is the page of " + own
                                     + ". Nothing was signed yet.",

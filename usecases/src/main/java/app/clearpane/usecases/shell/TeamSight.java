@@ -1,10 +1,10 @@
 package app.clearpane.usecases.shell;
 
+import app.clearpane.core.agency.TeamMember;
 import app.clearpane.core.agency.TeamMemberId;
 import app.clearpane.core.agency.TeamRole;
 import app.clearpane.core.project.ProjectId;
-import app.clearpane.store.Writes;
-import app.clearpane.store.agency.TeamMember;
+import app.clearpane.store.WriteCounter;
 import app.clearpane.store.project.ProjectPeople;
 import java.util.List;
 import java.util.Optional;
@@ -22,7 +22,7 @@ public class TeamSight {
     private final TheTeam team;
     private final Looking looking;
 
-    TeamSight(ProjectPeople people, TheTeam team, Looking looking, Writes writes) {
+    TeamSight(ProjectPeople people, TheTeam team, Looking looking, WriteCounter writes) {
         this.looking = looking;
         this.team = team;
         this.all = new KeptReading<>(writes, 1, everything -> people.sights());
@@ -37,7 +37,7 @@ public class TeamSight {
     public Set<ProjectId> hiddenFrom(TeamMemberId member, TeamRole role) {
         return role == TeamRole.OWNER
                 ? Set.of()
-                : all.of("all").stream()
+                : all.read("all").stream()
                         .filter(one -> !one.seenBy(member, role))
                         .map(ProjectPeople.Sight::project)
                         .collect(Collectors.toUnmodifiableSet());
@@ -65,7 +65,7 @@ public class TeamSight {
 
     /** Whether what is said in a project starts for the client. */
     public boolean saysToClient(ProjectId project) {
-        return all.of("all").stream()
+        return all.read("all").stream()
                 .filter(one -> one.project().equals(project))
                 .anyMatch(ProjectPeople.Sight::saysToClient);
     }

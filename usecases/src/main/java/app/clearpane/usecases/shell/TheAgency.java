@@ -1,11 +1,12 @@
 package app.clearpane.usecases.shell;
 
-import app.clearpane.core.plan.Today;
-import app.clearpane.core.plan.WorkingCalendar;
-import app.clearpane.store.agency.Agency;
+import app.clearpane.core.agency.Agency;
+import app.clearpane.core.calendar.Today;
+import app.clearpane.core.calendar.WorkingCalendar;
 import app.clearpane.store.agency.People;
 import app.clearpane.store.plan.Agreements;
 import java.time.Clock;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.concurrent.atomic.AtomicReference;
 import org.jspecify.annotations.Nullable;
@@ -26,11 +27,11 @@ public class TheAgency {
         this.clock = clock;
     }
 
-    /** The agency. @throws NotThere before it was founded */
+    /** The agency. @throws NotFound before it was founded */
     public Agency get() {
         Agency agency = known.get();
         if (agency == null) {
-            agency = NotThere.unless(people.agency());
+            agency = NotFound.unless(people.agency());
             known.set(agency);
         }
         return agency;
@@ -56,6 +57,11 @@ public class TheAgency {
     /** Reads its free days anew, after they changed. */
     public void freeDaysChanged() {
         working.set(null);
+    }
+
+    /** This instant. */
+    public Instant now() {
+        return clock.instant();
     }
 
     /** The day it is there. */

@@ -1,9 +1,9 @@
 package app.clearpane.usecases.shell;
 
+import app.clearpane.core.agency.TeamMember;
 import app.clearpane.core.agency.TeamMemberId;
-import app.clearpane.store.Writes;
+import app.clearpane.store.WriteCounter;
 import app.clearpane.store.agency.People;
-import app.clearpane.store.agency.TeamMember;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -14,13 +14,13 @@ import org.springframework.stereotype.Component;
 public class TheTeam {
     private final KeptReading<String, List<TeamMember>> kept;
 
-    TheTeam(People people, Writes writes) {
+    TheTeam(People people, WriteCounter writes) {
         this.kept = new KeptReading<>(writes, 1, everybody -> List.copyOf(people.team()));
     }
 
     /** All of them, by name. */
     public List<TeamMember> members() {
-        return kept.of("everybody");
+        return kept.read("everybody");
     }
 
     /** Their names, in the same order. */

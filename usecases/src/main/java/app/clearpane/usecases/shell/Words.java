@@ -14,7 +14,7 @@ import org.springframework.stereotype.Component;
 
 /** How dates, times, sizes and lists are written for people. Templates call it {@code words}. */
 @Component
-public class Words implements Speech {
+public class Words implements TemplateHelper {
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM", Locale.UK);
     private static final DateTimeFormatter DAY_WITH_YEAR = DateTimeFormatter.ofPattern("EEE d MMM uuuu", Locale.UK);
     private static final DateTimeFormatter CLOCK = DateTimeFormatter.ofPattern("HH:mm", Locale.UK);
@@ -68,7 +68,7 @@ public class Words implements Speech {
     }
 
     /** By when: "Thu 14 May", or "Thu 14 May, 15:00". */
-    public String by(LocalDate day, @Nullable LocalTime hour) {
+    public String dueBy(LocalDate day, @Nullable LocalTime hour) {
         return hour == null ? day(day) : day(day) + ", " + CLOCK.format(hour);
     }
 

@@ -1,21 +1,17 @@
 package app.clearpane.usecases.signoff;
 
 import app.clearpane.core.agency.ContactId;
+import app.clearpane.core.markup.Mark;
 import app.clearpane.core.record.event.DecisionActs;
 import app.clearpane.core.signoff.Decision;
-import app.clearpane.store.agency.People;
+import app.clearpane.core.signoff.Round;
 import app.clearpane.store.deliverable.Deliverables;
-import app.clearpane.store.deliverable.Round;
-import app.clearpane.store.markup.MarkupRow;
 import app.clearpane.usecases.markup.ClashSettled;
-import app.clearpane.usecases.post.Letter;
-import app.clearpane.usecases.post.TellManager;
-import app.clearpane.usecases.post.WriteMail;
+import app.clearpane.usecases.post.WriteToContact;
+import app.clearpane.usecases.post.WriteToTeam;
 import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.said.CallByName;
-import app.clearpane.usecases.security.LinkKeys;
 import app.clearpane.usecases.shell.TheAgency;
-import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
@@ -31,36 +27,27 @@ import org.springframework.stereotype.Component;
 class AfterRuling {
     private final Deliverables deliverables;
     private final AskToSign ask;
-    private final People people;
     private final CallByName readers;
-    private final TellManager tellManager;
-    private final WriteMail mail;
-    private final LinkKeys keys;
+    private final WriteToTeam tellManager;
     private final TheAgency agency;
     private final AuditLog audit;
-    private final Clock clock;
+    private final WriteToContact toContact;
 
     AfterRuling(
             Deliverables deliverables,
             AskToSign ask,
-            People people,
             CallByName readers,
-            TellManager tellManager,
-            WriteMail mail,
-            LinkKeys keys,
+            WriteToTeam tellManager,
             TheAgency agency,
             AuditLog audit,
-            Clock clock) {
+            WriteToContact toContact) {
+        this.toContact = toContact;
         this.deliverables = deliverables;
         this.ask = ask;
-        this.people = people;
         this.readers = readers;
         this.tellManager = tellManager;
-        this.mail = mail;
-        this.keys = keys;
         this.agency = agency;
         this.audit = audit;
-        this.clock = clock;
     }
 
     /** Within the ruling. */
@@ -77,7 +64,7 @@ class AfterRuling {
                             sentence(event),
                             again.map(said -> said.by() + " had sent it back and is asked again.")
                                     .orElse("Nobody’s decision changes by it.")),
-                    new TellManager.Leads(
+                    new WriteToTeam.Leads(
                             "See it in its place",
                             "/t/versions/" + event.version().id() + "/light-table?page="
                                     + event.holds().place().page() + "#mark-"
@@ -102,7 +89,7 @@ class AfterRuling {
 
     private void ask(ClashSettled event, Round.Said said) {
         Round round = deliverables.round(event.version().id()).orElseThrow();
-        deliverables.takeBack(round.id(), said, clock.instant());
+        deliverables.takeBack(round.id(), said, agency.now());
         audit.append(
                 event.deliverable().project(),
                 event.deliverable().id().value(),
@@ -125,27 +112,24 @@ class AfterRuling {
                                 + "not count any more: please decide again."));
     }
 
-    private void write(ClashSettled event, MarkupRow mark) {
+    private void write(ClashSettled event, Mark mark) {
         ContactId writer = mark.author().contact();
         if (writer == null || event.by().contact().equals(Optional.of(writer))) {
             return;
         }
         readers.reads(writer, new CallByName.Where(event.deliverable(), event.version(), false))
-                .flatMap(seat -> people.contact(writer)
-                        .map(contact -> new Letter(
+                .ifPresent(seat -> toContact.write(
+                        writer,
+                        new WriteToContact.Note(
                                 "Settled: " + called(event),
                                 lines(event, mark),
                                 "See it in its place",
-                                keys.forContact(
-                                        contact.id(),
-                                        "/c/panes/" + seat.pane() + "/versions/"
-                                                + event.version().id() + "?page="
-                                                + mark.place().page() + "#mark-" + mark.id()),
-                                agency.get().name())))
-                .ifPresent(letter -> mail.send(people.contact(writer).orElseThrow(), letter));
+                                "/c/panes/" + seat.pane() + "/versions/"
+                                        + event.version().id() + "?page="
+                                        + mark.place().page() + "#mark-" + mark.id())));
     }
 
-    private static List<String> lines(ClashSettled event, MarkupRow mark) {
+    private static List<String> lines(ClashSettled event, Mark mark) {
         List<String> lines = new ArrayList<>(List.of(sentence(event)));
         lines.add(
                 mark.id().equals(event.holds().id())

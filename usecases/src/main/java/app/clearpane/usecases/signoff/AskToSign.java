@@ -1,13 +1,13 @@
 package app.clearpane.usecases.signoff;
 
+import app.clearpane.core.agency.Contact;
 import app.clearpane.core.agency.ContactId;
+import app.clearpane.core.deliverable.Deliverable;
+import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.exposure.SeatState;
+import app.clearpane.core.signoff.Round;
 import app.clearpane.core.signoff.TakingBack;
-import app.clearpane.store.agency.Contact;
 import app.clearpane.store.agency.People;
-import app.clearpane.store.deliverable.Deliverable;
-import app.clearpane.store.deliverable.Round;
-import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.store.exposure.Seats;
 import app.clearpane.usecases.markup.SigningFor;
 import app.clearpane.usecases.post.Letter;
@@ -51,7 +51,7 @@ class AskToSign {
     }
 
     /** What is to be signed. @param round as it stands now */
-    record What(Deliverable deliverable, VersionRow version, Round round) {}
+    record What(Deliverable deliverable, Version version, Round round) {}
 
     /**
      * Asks whoever is next in order, once the decision before theirs cannot be taken back. @param before the round as
@@ -86,7 +86,7 @@ class AskToSign {
     /** Who decides for a signatory; empty if they have no way in any more. */
     private Optional<Contact> doing(What what, ContactId signatory) {
         ContactId doing = signing.deciding(what.deliverable().project(), signatory);
-        return seats.at(what.deliverable().pane(), doing)
+        return seats.seatOf(what.deliverable().pane(), doing)
                 .filter(seat -> seat.state() != SeatState.ENDED)
                 .flatMap(seat -> people.contact(doing));
     }

@@ -2,26 +2,26 @@ package app.clearpane.usecases.signoff;
 
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.deliverable.Allowance;
+import app.clearpane.core.deliverable.Deliverable;
+import app.clearpane.core.deliverable.Rule;
+import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.money.TypedAmount;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.record.event.DecisionActs;
-import app.clearpane.core.signoff.Rule;
+import app.clearpane.core.signoff.Round;
 import app.clearpane.core.signoff.Signatories;
 import app.clearpane.core.signoff.SigningTerms;
-import app.clearpane.store.deliverable.Deliverable;
 import app.clearpane.store.deliverable.Deliverables;
-import app.clearpane.store.deliverable.Round;
 import app.clearpane.store.deliverable.SigningDefaults;
-import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.store.exposure.SeatRow;
 import app.clearpane.store.exposure.Seats;
 import app.clearpane.usecases.deliverable.Readers;
 import app.clearpane.usecases.plan.ReviewsFollow;
 import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.shell.Input;
-import app.clearpane.usecases.shell.NotThere;
+import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.usecases.shell.Refused;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
@@ -161,9 +161,9 @@ public class ChangeSigning {
     /** Works out what a change would mean. @throws Refused if it cannot be */
     @Transactional(readOnly = true)
     public Meaning meaning(ItemId id, SigningForm form) {
-        Deliverable deliverable = NotThere.unless(deliverables.find(id));
+        Deliverable deliverable = NotFound.unless(deliverables.find(id));
         SigningTerms terms = form.terms();
-        List<SeatRow> may = seats.of(deliverable.pane()).stream()
+        List<SeatRow> may = seats.ofPane(deliverable.pane()).stream()
                 .filter(seat -> seat.role().maySign())
                 .toList();
         Deliverable wanted = new Deliverable(
@@ -260,7 +260,7 @@ public class ChangeSigning {
                         .map(seat -> new Round.Signatory(seat.contact(), seat.name(), seat.leadVoice()))
                         .toList());
         if (change.closes()) {
-            deliverables.close(round.id(), change.after(), by.name(), "who signs was changed", clock.instant());
+            deliverables.close(round.id(), change.after(), by, "who signs was changed", clock.instant());
             reviewsFollow.closed(
                     wanted.project(),
                     wanted.id(),
@@ -279,7 +279,7 @@ public class ChangeSigning {
                             Optional.of("who signs was changed")));
             return;
         }
-        VersionRow version = deliverables.version(round.version()).orElseThrow();
+        Version version = deliverables.version(round.version()).orElseThrow();
         Round after = deliverables.round(version.id()).orElseThrow();
         after.askedNow().stream()
                 .filter(contact -> !round.askedNow().contains(contact))

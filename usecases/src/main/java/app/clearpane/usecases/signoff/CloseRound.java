@@ -1,21 +1,21 @@
 package app.clearpane.usecases.signoff;
 
+import app.clearpane.core.deliverable.Deliverable;
+import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.record.event.DecisionActs;
 import app.clearpane.core.signoff.Outcome;
+import app.clearpane.core.signoff.Round;
 import app.clearpane.core.signoff.RoundState;
-import app.clearpane.store.deliverable.Deliverable;
 import app.clearpane.store.deliverable.Deliverables;
-import app.clearpane.store.deliverable.Round;
-import app.clearpane.store.deliverable.VersionRow;
-import app.clearpane.store.deliverable.clientside.VisibleDeliverables;
-import app.clearpane.store.exposure.clientside.Viewer;
+import app.clearpane.store.deliverable.client.VisibleDeliverables;
+import app.clearpane.store.exposure.client.Viewer;
 import app.clearpane.usecases.plan.ReviewsFollow;
-import app.clearpane.usecases.post.TellManager;
+import app.clearpane.usecases.post.WriteToTeam;
 import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.shell.Input;
-import app.clearpane.usecases.shell.NotThere;
+import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.usecases.shell.Refused;
 import java.time.Clock;
 import java.util.List;
@@ -33,7 +33,7 @@ public class CloseRound {
     private static final int LONGEST_REASON = 400;
     private final VisibleDeliverables visible;
     private final Deliverables deliverables;
-    private final TellManager tellManager;
+    private final WriteToTeam tellManager;
     private final ReviewsFollow reviewsFollow;
     private final AuditLog audit;
     private final Clock clock;
@@ -41,7 +41,7 @@ public class CloseRound {
     CloseRound(
             VisibleDeliverables visible,
             Deliverables deliverables,
-            TellManager tellManager,
+            WriteToTeam tellManager,
             ReviewsFollow reviewsFollow,
             AuditLog audit,
             Clock clock) {
@@ -61,14 +61,14 @@ public class CloseRound {
         input.require(
                 !why.isEmpty(), "Say why the round is closed before everybody has decided; it stands in the Record.");
         input.allGood();
-        close(NotThere.unless(deliverables.version(id)), why, by);
+        close(NotFound.unless(deliverables.version(id)), why, by);
     }
 
     /** By the lead voice, once they have decided. */
     @Transactional
     public void byLeadVoice(Viewer viewer, VersionId id) {
-        VersionRow version = NotThere.unless(visible.version(viewer, id));
-        Round round = NotThere.unless(visible.round(viewer, id));
+        Version version = NotFound.unless(visible.version(viewer, id));
+        Round round = NotFound.unless(visible.round(viewer, id));
         if (!viewer.leadVoice() || round.saidBy(viewer.contact()).isEmpty()) {
             throw Refused.because(
                     "Only the one who speaks for everybody can close the round, after deciding. Nothing was changed.");
@@ -80,19 +80,19 @@ public class CloseRound {
                 "Round closed: " + deliverable.name() + ", version " + version.number(),
                 List.of(viewer.name() + " closed the round without waiting for the others. It "
                         + DecisionWords.outcome(outcome) + "."),
-                new TellManager.Leads("See " + deliverable.name(), "/t/deliverables/" + deliverable.id()));
+                new WriteToTeam.Leads("See " + deliverable.name(), "/t/deliverables/" + deliverable.id()));
     }
 
-    private Outcome close(VersionRow version, String reason, Actor by) {
+    private Outcome close(Version version, String reason, Actor by) {
         Deliverable deliverable = deliverables.find(version.deliverable()).orElseThrow();
         deliverables.lock(deliverable.id());
-        Round round = NotThere.unless(deliverables.round(version.id()));
+        Round round = NotFound.unless(deliverables.round(version.id()));
         if (!round.open()) {
             throw Refused.changedMeanwhile("This round is closed already. Nothing was changed.");
         }
         Outcome outcome =
                 new RoundState(version.sha256(), false, round.panel(), round.decisions(), 0, 0, 0).closedByHand();
-        deliverables.close(round.id(), outcome, by.name(), reason, clock.instant());
+        deliverables.close(round.id(), outcome, by, reason, clock.instant());
         reviewsFollow.closed(deliverable.project(), deliverable.id(), round.number(), outcome.agreed(), by);
         audit.append(
                 deliverable.project(),

@@ -1,24 +1,25 @@
 package app.clearpane.usecases.signoff;
 
 import app.clearpane.core.agency.ContactId;
+import app.clearpane.core.deliverable.Deliverable;
+import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.record.event.DecisionActs;
 import app.clearpane.core.reminders.Silence;
-import app.clearpane.store.deliverable.Deliverable;
+import app.clearpane.core.signoff.Round;
 import app.clearpane.store.deliverable.Deliverables;
-import app.clearpane.store.deliverable.Round;
-import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.store.project.Projects;
 import app.clearpane.store.reminders.Reminders;
 import app.clearpane.store.reminders.SilenceTerms;
-import app.clearpane.usecases.post.TellManager;
+import app.clearpane.usecases.jobs.Recurrence;
+import app.clearpane.usecases.jobs.Recurring;
+import app.clearpane.usecases.post.WriteToTeam;
 import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.shell.Input;
-import app.clearpane.usecases.shell.NotThere;
+import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.usecases.shell.TheAgency;
-import java.time.Clock;
 import java.time.Instant;
 import java.util.HashMap;
 import java.util.List;
@@ -26,14 +27,13 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
-import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /** Where it was agreed in writing, counts the silence of those who were reminded and said nothing as a yes (R4). */
 @Component
-public class CountSilence {
+public class CountSilence implements Recurring {
     private static final int LONGEST = 400;
     private final SilenceTerms terms;
     private final Reminders reminders;
@@ -41,11 +41,10 @@ public class CountSilence {
     private final WeighDecision weigh;
     private final KeepDecision keep;
     private final Projects projects;
-    private final TellManager tellManager;
+    private final WriteToTeam tellManager;
     private final AuditLog audit;
     private final TheAgency agency;
     private final TransactionTemplate transaction;
-    private final Clock clock;
 
     CountSilence(
             SilenceTerms terms,
@@ -54,11 +53,10 @@ public class CountSilence {
             WeighDecision weigh,
             KeepDecision keep,
             Projects projects,
-            TellManager tellManager,
+            WriteToTeam tellManager,
             AuditLog audit,
             TheAgency agency,
-            TransactionTemplate transaction,
-            Clock clock) {
+            TransactionTemplate transaction) {
         this.terms = terms;
         this.reminders = reminders;
         this.deliverables = deliverables;
@@ -69,12 +67,11 @@ public class CountSilence {
         this.audit = audit;
         this.agency = agency;
         this.transaction = transaction;
-        this.clock = clock;
     }
 
     /** What was agreed in a project; empty where silence is no answer. */
-    public Optional<SilenceTerms.Terms> of(ProjectId project) {
-        return terms.of(project);
+    public Optional<SilenceTerms.Terms> termsOf(ProjectId project) {
+        return terms.termsOf(project);
     }
 
     /**
@@ -82,7 +79,7 @@ public class CountSilence {
      */
     @Transactional
     public void agree(ProjectId project, String days, String agreedWhere, Actor by) {
-        String name = NotThere.unless(projects.find(project)).fullName();
+        String name = NotFound.unless(projects.find(project)).fullName();
         Input input = new Input();
         String where = input.text("Where it was agreed", agreedWhere, LONGEST);
         Optional<Integer> counted =
@@ -91,9 +88,7 @@ public class CountSilence {
                 days.isBlank() || !where.isEmpty(),
                 "Say where it was agreed in writing; without that, silence is no answer.");
         input.allGood();
-        terms.set(
-                project,
-                counted.map(number -> new SilenceTerms.Terms(new Silence(number), where, by.name(), clock.instant())));
+        terms.set(project, counted.map(number -> new SilenceTerms.Terms(new Silence(number), where, by, agency.now())));
         audit.append(
                 project,
                 project.value(),
@@ -101,10 +96,14 @@ public class CountSilence {
                         by, name, counted.map(String::valueOf).orElse("off"), where));
     }
 
+    @Override
+    public Recurrence recurrence() {
+        return new Recurrence("silence", "${clearpane.silence}", this::goRound);
+    }
+
     /** Every hour. */
-    @Scheduled(cron = "${clearpane.silence}")
     public void goRound() {
-        countAt(clock.instant());
+        countAt(agency.now());
     }
 
     /** Whose silence has counted at an instant. */
@@ -116,7 +115,7 @@ public class CountSilence {
     }
 
     private void count(Round seen, SilenceTerms.Terms agreed, Instant now) {
-        VersionRow version = deliverables.version(seen.version()).orElseThrow();
+        Version version = deliverables.version(seen.version()).orElseThrow();
         deliverables.lock(version.deliverable());
         Deliverable deliverable = deliverables.find(version.deliverable()).orElseThrow();
         for (Optional<Round> round = open(version); round.isPresent(); ) {
@@ -133,7 +132,7 @@ public class CountSilence {
         }
     }
 
-    private Optional<Round> open(VersionRow version) {
+    private Optional<Round> open(Version version) {
         return deliverables.round(version.id()).filter(Round::open);
     }
 
@@ -156,7 +155,7 @@ public class CountSilence {
                         + ", was reminded, and it is past due by more than was agreed. That counts as a sign-off, "
                         + "as it stands in “"
                         + agreed.agreedWhere() + "”."),
-                new TellManager.Leads(
+                new WriteToTeam.Leads(
                         "See " + ready.deliverable().name(),
                         "/t/deliverables/" + ready.deliverable().id()));
     }

@@ -3,18 +3,18 @@ package app.clearpane.usecases.signoff;
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.deliverable.RoundId;
 import app.clearpane.core.deliverable.VersionId;
+import app.clearpane.core.project.Project;
 import app.clearpane.core.signoff.Decision;
 import app.clearpane.core.signoff.Outcome;
 import app.clearpane.core.signoff.RoundState;
 import app.clearpane.core.signoff.TakingBack;
 import app.clearpane.store.agency.People;
-import app.clearpane.store.exposure.clientside.Viewer;
-import app.clearpane.store.project.Project;
+import app.clearpane.store.exposure.client.Viewer;
 import app.clearpane.store.project.Projects;
-import app.clearpane.usecases.House;
+import app.clearpane.usecases.HouseSettings;
 import app.clearpane.usecases.post.Letter;
 import app.clearpane.usecases.post.WriteMail;
-import app.clearpane.usecases.shell.NotThere;
+import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.usecases.shell.Refused;
 import app.clearpane.usecases.shell.TheAgency;
 import java.nio.charset.StandardCharsets;
@@ -34,7 +34,7 @@ public class DecideOnVersion {
     private final People people;
     private final WriteMail mail;
     private final TheAgency agency;
-    private final House house;
+    private final HouseSettings house;
 
     DecideOnVersion(
             WeighDecision weigh,
@@ -43,7 +43,7 @@ public class DecideOnVersion {
             People people,
             WriteMail mail,
             TheAgency agency,
-            House house) {
+            HouseSettings house) {
         this.weigh = weigh;
         this.keep = keep;
         this.projects = projects;
@@ -86,7 +86,7 @@ public class DecideOnVersion {
                 ready.add(weigh.weigh(viewer, pick.version(), pick.form()));
             } catch (Refused refused) {
                 leftOut.add(new LeftOut(pick.name(), String.join(" ", refused.sentences())));
-            } catch (NotThere gone) {
+            } catch (NotFound gone) {
                 leftOut.add(new LeftOut(pick.name(), "It is not there for you any more."));
             }
         }

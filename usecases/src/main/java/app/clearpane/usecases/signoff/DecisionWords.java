@@ -3,16 +3,16 @@ package app.clearpane.usecases.signoff;
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.signoff.Decision;
 import app.clearpane.core.signoff.Outcome;
+import app.clearpane.core.signoff.Round;
 import app.clearpane.core.signoff.Signatories;
-import app.clearpane.store.deliverable.Round;
-import app.clearpane.usecases.shell.Speech;
+import app.clearpane.usecases.shell.TemplateHelper;
 import app.clearpane.usecases.shell.Words;
 import java.util.List;
 import org.springframework.stereotype.Component;
 
 /** What decisions are called on screens, in mails and on certificates. Templates call it {@code decisions}. */
 @Component
-public final class DecisionWords implements Speech {
+public final class DecisionWords implements TemplateHelper {
 
     @Override
     public String name() {

@@ -1,17 +1,18 @@
 package app.clearpane.usecases.signoff;
 
 import app.clearpane.core.agency.ContactId;
+import app.clearpane.core.deliverable.Deliverable;
+import app.clearpane.core.deliverable.ExtraRound;
 import app.clearpane.core.files.Sha256;
+import app.clearpane.core.markup.Mark;
 import app.clearpane.core.markup.MarkupProgress;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.record.event.DecisionActs;
 import app.clearpane.core.signoff.DrawnSignature;
-import app.clearpane.store.deliverable.Deliverable;
+import app.clearpane.core.signoff.Round;
 import app.clearpane.store.deliverable.Deliverables;
 import app.clearpane.store.deliverable.ExtraRounds;
-import app.clearpane.store.deliverable.Round;
-import app.clearpane.store.exposure.clientside.Viewer;
-import app.clearpane.store.markup.MarkupRow;
+import app.clearpane.store.exposure.client.Viewer;
 import app.clearpane.store.markup.Markups;
 import app.clearpane.usecases.plan.ReviewsFollow;
 import app.clearpane.usecases.record.AuditLog;
@@ -123,7 +124,7 @@ class KeepDecision {
                         decider.silent() ? Optional.of(true) : Optional.empty(),
                         Optional.ofNullable(batch).map(UUID::toString)));
         if (ready.taken().closes()) {
-            deliverables.close(round.id(), ready.taken().outcome(), "the last decision", null, now);
+            deliverables.close(round.id(), ready.taken().outcome(), decider.actor(), null, now);
             reviewsFollow.closed(
                     deliverable.project(),
                     deliverable.id(),
@@ -155,8 +156,8 @@ class KeepDecision {
     }
 
     private void accept(Decider decider, Deliverable deliverable, int number, Instant now) {
-        if (extraRounds.accept(new ExtraRounds.Accepted(
-                deliverable.id(), number, deliverable.allowance().fee(), decider.contact(), decider.name(), now))) {
+        if (extraRounds.accept(new ExtraRound(
+                deliverable.id(), number, deliverable.allowance().fee(), decider.contact(), decider.actor(), now))) {
             audit.append(
                     deliverable.project(),
                     deliverable.id().value(),
@@ -180,11 +181,11 @@ class KeepDecision {
                     markups.move(mark, MarkupProgress.CONFIRMED, mark.fixedIn());
                     markups.answer(
                             mark.id(),
-                            new MarkupRow.Answer(
+                            new Mark.Answer(
                                     MarkupProgress.Act.CONFIRM.name(),
                                     "",
                                     false,
-                                    new MarkupRow.Author(decider.name(), decider.contact(), null),
+                                    new Mark.Author(decider.name(), decider.contact(), null),
                                     now));
                 });
     }

@@ -1,7 +1,7 @@
 package app.clearpane.usecases.signoff;
 
+import app.clearpane.core.signoff.Round;
 import app.clearpane.core.signoff.RoundState;
-import app.clearpane.store.deliverable.Round;
 import app.clearpane.usecases.shell.Refused;
 import java.util.List;
 

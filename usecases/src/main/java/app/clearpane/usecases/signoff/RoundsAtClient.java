@@ -1,14 +1,14 @@
 package app.clearpane.usecases.signoff;
 
+import app.clearpane.core.deliverable.Deliverable;
+import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.project.ProjectId;
-import app.clearpane.store.deliverable.Deliverable;
+import app.clearpane.core.signoff.Round;
 import app.clearpane.store.deliverable.Deliverables;
-import app.clearpane.store.deliverable.Round;
-import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.usecases.exposure.WaitsAtClient;
 import app.clearpane.usecases.shell.Words;
 import java.util.List;
@@ -35,10 +35,10 @@ class RoundsAtClient implements WaitsAtClient {
 
     @Override
     public List<Waiting> in(ProjectId project, Optional<PaneId> pane) {
-        Map<ItemId, Deliverable> byId =
-                deliverables.of(project).stream().collect(Collectors.toMap(Deliverable::id, Function.identity()));
-        Map<?, VersionRow> versions = deliverables.versionsOf(project).stream()
-                .collect(Collectors.toMap(VersionRow::id, Function.identity()));
+        Map<ItemId, Deliverable> byId = deliverables.ofProject(project).stream()
+                .collect(Collectors.toMap(Deliverable::id, Function.identity()));
+        Map<?, Version> versions =
+                deliverables.versionsOf(project).stream().collect(Collectors.toMap(Version::id, Function.identity()));
         return deliverables.roundsOf(project).stream()
                 .filter(Round::open)
                 .map(round -> new Open(round, Objects.requireNonNull(versions.get(round.version()))))
@@ -57,14 +57,14 @@ class RoundsAtClient implements WaitsAtClient {
                 .toList();
     }
 
-    private record Open(Round round, VersionRow version) {}
+    private record Open(Round round, Version version) {}
 
     @Override
     public void bringBack(ItemId id, String because, Actor by) {
         ProjectId project = deliverables.find(id).orElseThrow().project();
         Set<VersionId> versions = deliverables.versionsOf(project).stream()
                 .filter(version -> version.deliverable().equals(id))
-                .map(VersionRow::id)
+                .map(Version::id)
                 .collect(Collectors.toSet());
         deliverables.roundsOf(project).stream()
                 .filter(round -> round.open() && versions.contains(round.version()))

@@ -5,11 +5,11 @@ import app.clearpane.core.exposure.SeatState;
 import app.clearpane.store.deliverable.StandIns;
 import app.clearpane.store.exposure.SeatRow;
 import app.clearpane.store.exposure.Seats;
-import app.clearpane.store.exposure.clientside.Viewer;
-import app.clearpane.store.exposure.clientside.Viewers;
-import app.clearpane.usecases.post.TellManager;
+import app.clearpane.store.exposure.client.Viewer;
+import app.clearpane.store.exposure.client.Viewers;
+import app.clearpane.usecases.post.WriteToTeam;
 import app.clearpane.usecases.shell.Lasting;
-import app.clearpane.usecases.shell.NotThere;
+import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.usecases.shell.Refused;
 import app.clearpane.usecases.shell.Words;
 import java.util.HashMap;
@@ -27,7 +27,7 @@ public class SayAway {
     private final SetStandIn setStandIn;
     private final Seats seats;
     private final Viewers viewers;
-    private final TellManager tellManager;
+    private final WriteToTeam tellManager;
     private final Words words;
     private final Lasting lasting;
 
@@ -35,7 +35,7 @@ public class SayAway {
             SetStandIn setStandIn,
             Seats seats,
             Viewers viewers,
-            TellManager tellManager,
+            WriteToTeam tellManager,
             Words words,
             Lasting lasting) {
         this.setStandIn = setStandIn;
@@ -47,7 +47,7 @@ public class SayAway {
     }
 
     /** The page's model. */
-    public Map<String, Object> of(Viewer viewer, String base) {
+    public Map<String, Object> page(Viewer viewer, String base) {
         return new HashMap<>(Map.of(
                 "others",
                 others(viewer),
@@ -71,7 +71,7 @@ public class SayAway {
 
     /** Those who sign at the same pane: whoever signs there knows of them anyway. */
     private List<SeatRow> others(Viewer viewer) {
-        return seats.of(viewer.pane()).stream()
+        return seats.ofPane(viewer.pane()).stream()
                 .filter(seat -> seat.state() != SeatState.ENDED
                         && seat.role() == SeatRole.SIGNATORY
                         && !seat.contact().equals(viewer.contact()))
@@ -79,7 +79,7 @@ public class SayAway {
     }
 
     private List<StandIns.Row> own(Viewer viewer) {
-        return setStandIn.of(viewer.project()).stream()
+        return setStandIn.ofProject(viewer.project()).stream()
                 .filter(row -> row.standIn().away().equals(viewer.contact())
                         && !row.standIn().until().isBefore(words.today()))
                 .toList();
@@ -113,10 +113,10 @@ public class SayAway {
                         + " decides for them on those days.");
     }
 
-    /** They are back. @throws NotThere if it is not theirs */
+    /** They are back. @throws NotFound if it is not theirs */
     @Transactional
     public void end(Viewer viewer, UUID id) {
-        NotThere.unless(own(viewer).stream()
+        NotFound.unless(own(viewer).stream()
                 .filter(row -> row.id().equals(id) && signs(viewer))
                 .findFirst());
         setStandIn.end(id, viewer.actor());
@@ -128,6 +128,6 @@ public class SayAway {
                 viewer.project(),
                 subject,
                 List.of(sentence),
-                new TellManager.Leads("See who stands in for whom", "/t/projects/" + viewer.project() + "/stand-ins"));
+                new WriteToTeam.Leads("See who stands in for whom", "/t/projects/" + viewer.project() + "/stand-ins"));
     }
 }

@@ -13,7 +13,7 @@ import app.clearpane.store.exposure.Seats;
 import app.clearpane.usecases.markup.SigningFor;
 import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.shell.Input;
-import app.clearpane.usecases.shell.NotThere;
+import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.usecases.shell.Refused;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -56,15 +56,15 @@ public class SetStandIn {
     /** Everybody with a seat at one of a project's panes, by contact. */
     public Map<String, String> seated(ProjectId project) {
         Map<String, String> names = new LinkedHashMap<>();
-        panes.ofProject(project).forEach(pane -> seats.of(pane.id()).stream()
+        panes.ofProject(project).forEach(pane -> seats.ofPane(pane.id()).stream()
                 .filter(seat -> seat.state() != SeatState.ENDED)
                 .forEach((SeatRow seat) -> names.put(seat.contact().toString(), seat.name())));
         return names;
     }
 
     /** Those of a project that were not ended. */
-    public List<StandIns.Row> of(ProjectId project) {
-        return standIns.of(project);
+    public List<StandIns.Row> ofProject(ProjectId project) {
+        return standIns.ofProject(project);
     }
 
     /** Adds them. @throws Refused if that cannot be */
@@ -87,13 +87,13 @@ public class SetStandIn {
         StandIn wanted =
                 new StandIn(ContactId.of(away), ContactId.of(standsIn), from.orElseThrow(), until.orElseThrow());
         List<StandIn> others =
-                standIns.of(project).stream().map(StandIns.Row::standIn).toList();
+                standIns.ofProject(project).stream().map(StandIns.Row::standIn).toList();
         if (!wanted.fits(others)) {
             throw Refused.because("On some of these days " + names.get(standsIn)
                     + " is away too, or somebody stands in for " + names.get(away) + " already, or " + names.get(away)
                     + " stands in for somebody. A stand-in has no stand-in. Nothing was changed.");
         }
-        standIns.add(UUID.randomUUID(), project, wanted, by.name());
+        standIns.add(UUID.randomUUID(), project, wanted, by);
         signing.changed(project);
         audit.append(
                 project,
@@ -109,7 +109,7 @@ public class SetStandIn {
     /** Ends one. @return its project */
     @Transactional
     public ProjectId end(UUID id, Actor by) {
-        StandIns.Row row = NotThere.unless(standIns.find(id));
+        StandIns.Row row = NotFound.unless(standIns.find(id));
         standIns.end(id, clock.instant());
         signing.changed(row.project());
         audit.append(

@@ -1,14 +1,14 @@
 package app.clearpane.usecases.signoff;
 
+import app.clearpane.core.deliverable.Deliverable;
+import app.clearpane.core.deliverable.Rule;
+import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.exposure.SeatState;
-import app.clearpane.core.signoff.Rule;
+import app.clearpane.core.signoff.Round;
 import app.clearpane.core.signoff.StandIn;
-import app.clearpane.store.deliverable.Deliverable;
 import app.clearpane.store.deliverable.Deliverables;
-import app.clearpane.store.deliverable.Round;
 import app.clearpane.store.deliverable.StandIns;
-import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.store.exposure.SeatRow;
 import app.clearpane.store.exposure.Seats;
 import app.clearpane.usecases.reminders.AwaitsSomebody;
@@ -46,8 +46,8 @@ class SignOffsAwait implements AwaitsSomebody {
     public List<Thing> now() {
         Map<ItemId, Deliverable> byId = deliverables.ofActiveProjects().stream()
                 .collect(Collectors.toMap(Deliverable::id, Function.identity()));
-        Map<?, VersionRow> versions = deliverables.versionsOfActiveProjects().stream()
-                .collect(Collectors.toMap(VersionRow::id, Function.identity()));
+        Map<?, Version> versions = deliverables.versionsOfActiveProjects().stream()
+                .collect(Collectors.toMap(Version::id, Function.identity()));
         Map<Object, List<StandIn>> away = new HashMap<>();
         return deliverables.roundsOfActiveProjects().stream()
                 .filter(Round::open)
@@ -61,16 +61,17 @@ class SignOffsAwait implements AwaitsSomebody {
                                 away.computeIfAbsent(
                                         Objects.requireNonNull(byId.get(version.deliverable()))
                                                 .project(),
-                                        project -> standIns
-                                                .of(byId.get(version.deliverable())
-                                                        .project())
-                                                .stream()
-                                                .map(StandIns.Row::standIn)
-                                                .toList()))))
+                                        project ->
+                                                standIns
+                                                        .ofProject(byId.get(version.deliverable())
+                                                                .project())
+                                                        .stream()
+                                                        .map(StandIns.Row::standIn)
+                                                        .toList()))))
                 .toList();
     }
 
-    private Stream<Thing> things(Round round, VersionRow version, Deliverable deliverable, List<StandIn> away) {
+    private Stream<Thing> things(Round round, Version version, Deliverable deliverable, List<StandIn> away) {
         return round.askedNow().stream()
                 .map(contact -> new Thing(
                         deliverable.id().value(),
@@ -93,7 +94,7 @@ class SignOffsAwait implements AwaitsSomebody {
     public boolean reaches(Thing thing) {
         return deliverables
                         .find(new ItemId(thing.about()))
-                        .flatMap(deliverable -> seats.at(deliverable.pane(), thing.contact()))
+                        .flatMap(deliverable -> seats.seatOf(deliverable.pane(), thing.contact()))
                         .filter((SeatRow seat) -> seat.state() != SeatState.ENDED)
                         .isPresent()
                 && seats.wayIn(thing.project(), thing.contact(), clock.instant())

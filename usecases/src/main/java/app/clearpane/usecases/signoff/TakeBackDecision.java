@@ -1,28 +1,23 @@
 package app.clearpane.usecases.signoff;
 
+import app.clearpane.core.deliverable.Deliverable;
+import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.markup.MarkupProgress;
 import app.clearpane.core.record.event.DecisionActs;
+import app.clearpane.core.signoff.Round;
 import app.clearpane.core.signoff.TakingBack;
-import app.clearpane.store.agency.People;
-import app.clearpane.store.deliverable.Deliverable;
 import app.clearpane.store.deliverable.Deliverables;
 import app.clearpane.store.deliverable.ExtraRounds;
-import app.clearpane.store.deliverable.Round;
-import app.clearpane.store.deliverable.VersionRow;
-import app.clearpane.store.deliverable.clientside.VisibleDeliverables;
-import app.clearpane.store.exposure.clientside.Viewer;
+import app.clearpane.store.deliverable.client.VisibleDeliverables;
+import app.clearpane.store.exposure.client.Viewer;
 import app.clearpane.store.markup.Markups;
-import app.clearpane.store.project.Projects;
-import app.clearpane.usecases.House;
 import app.clearpane.usecases.plan.ReviewsFollow;
-import app.clearpane.usecases.post.Letter;
-import app.clearpane.usecases.post.WriteMail;
+import app.clearpane.usecases.post.WriteToTeam;
 import app.clearpane.usecases.record.AuditLog;
-import app.clearpane.usecases.shell.NotThere;
+import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.usecases.shell.Refused;
 import app.clearpane.usecases.shell.TheAgency;
-import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
 import java.util.Objects;
@@ -41,13 +36,9 @@ public class TakeBackDecision {
     private final ExtraRounds extraRounds;
     private final Markups markups;
     private final ReviewsFollow reviewsFollow;
-    private final Projects projects;
-    private final People people;
-    private final WriteMail mail;
     private final TheAgency agency;
-    private final House house;
     private final AuditLog audit;
-    private final Clock clock;
+    private final WriteToTeam toTeam;
 
     TakeBackDecision(
             VisibleDeliverables visible,
@@ -55,36 +46,28 @@ public class TakeBackDecision {
             ExtraRounds extraRounds,
             Markups markups,
             ReviewsFollow reviewsFollow,
-            Projects projects,
-            People people,
-            WriteMail mail,
             TheAgency agency,
-            House house,
             AuditLog audit,
-            Clock clock) {
+            WriteToTeam toTeam) {
+        this.toTeam = toTeam;
         this.visible = visible;
         this.deliverables = deliverables;
         this.extraRounds = extraRounds;
         this.markups = markups;
         this.reviewsFollow = reviewsFollow;
-        this.projects = projects;
-        this.people = people;
-        this.mail = mail;
         this.agency = agency;
-        this.house = house;
         this.audit = audit;
-        this.clock = clock;
     }
 
     /** Takes back the latest that a viewer said. @throws Refused if it is too late, or something was built on it */
     @Transactional
     public void takeBack(Viewer viewer, VersionId id) {
-        VersionRow version = NotThere.unless(visible.version(viewer, id));
+        Version version = NotFound.unless(visible.version(viewer, id));
         Deliverable deliverable = deliverables.find(version.deliverable()).orElseThrow();
         deliverables.lock(deliverable.id());
-        Round round = NotThere.unless(deliverables.round(id));
-        Round.Said said = NotThere.unless(round.madeBy(viewer.contact()));
-        if (round.mayTakeBackUntil(viewer.contact(), clock.instant()).isEmpty()) {
+        Round round = NotFound.unless(deliverables.round(id));
+        Round.Said said = NotFound.unless(round.madeBy(viewer.contact()));
+        if (round.mayTakeBackUntil(viewer.contact(), agency.now()).isEmpty()) {
             throw Refused.because(
                     "A decision can be taken back for ten minutes, as long as nobody went on from it. Write to us "
                             + "if it was a mistake. Nothing was changed.");
@@ -94,7 +77,7 @@ public class TakeBackDecision {
                 round.open(),
                 deliverables.isReleased(id),
                 deliverables.versions(deliverable.id()).stream()
-                        .map(VersionRow::createdAt)
+                        .map(Version::createdAt)
                         .toList())) {
             throw Refused.changedMeanwhile(
                     "We have gone on from your decision already, so it cannot be taken back. Write to us if it was "
@@ -103,10 +86,10 @@ public class TakeBackDecision {
         takeBack(viewer, deliverable, version, round, said);
     }
 
-    private void takeBack(Viewer viewer, Deliverable deliverable, VersionRow version, Round round, Round.Said said) {
-        deliverables.takeBack(round.id(), said, clock.instant());
+    private void takeBack(Viewer viewer, Deliverable deliverable, Version version, Round round, Round.Said said) {
+        deliverables.takeBack(round.id(), said, agency.now());
         extraRounds.takeBack(deliverable.id(), viewer.contact(), said.at());
-        markups.of(deliverable.id()).stream()
+        markups.marksOf(deliverable.id()).stream()
                 .filter(mark -> mark.progress() == MarkupProgress.CONFIRMED
                         && !mark.answers().isEmpty())
                 .filter(mark ->
@@ -131,28 +114,24 @@ public class TakeBackDecision {
                         said.decision(),
                         round.number(),
                         said.at()));
-        boolean dropped = mail.takeBack(DecideOnVersion.about(round.id(), viewer.contact(), said.at()));
+        boolean dropped = toTeam.takeBack(DecideOnVersion.about(round.id(), viewer.contact(), said.at()));
         if (!dropped || said.batch() != null) {
             tellManager(viewer, deliverable, version, said);
         }
     }
 
     /** Where they were told of it already, or are about to be with others. */
-    private void tellManager(Viewer viewer, Deliverable deliverable, VersionRow version, Round.Said said) {
+    private void tellManager(Viewer viewer, Deliverable deliverable, Version version, Round.Said said) {
         String what = deliverable.name() + ", version " + version.number();
         Instant told = said.batch() == null ? Instant.EPOCH : said.at().plus(TakingBack.WITHIN);
-        projects.find(viewer.project())
-                .flatMap(project -> people.member(project.manager()))
-                .ifPresent(manager -> mail.onceCertain(
-                        manager,
-                        new Letter(
-                                "Taken back: " + what,
-                                List.of(viewer.name() + " took back what was decided on " + what
-                                        + " a few minutes ago. The round is open, and it is their turn again."),
-                                "See " + deliverable.name(),
-                                house.address() + "/t/deliverables/" + deliverable.id(),
-                                agency.get().name()),
-                        UUID.randomUUID(),
-                        told));
+        toTeam.onceCertain(
+                viewer.project(),
+                toTeam.letter(
+                        "Taken back: " + what,
+                        List.of(viewer.name() + " took back what was decided on " + what
+                                + " a few minutes ago. The round is open, and it is their turn again."),
+                        new WriteToTeam.Leads("See " + deliverable.name(), "/t/deliverables/" + deliverable.id())),
+                UUID.randomUUID(),
+                told);
     }
 }

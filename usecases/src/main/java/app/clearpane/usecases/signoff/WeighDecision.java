@@ -2,26 +2,26 @@ package app.clearpane.usecases.signoff;
 
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.agency.Name;
+import app.clearpane.core.deliverable.Deliverable;
+import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.files.Sha256;
 import app.clearpane.core.markup.Intent;
+import app.clearpane.core.markup.Mark;
 import app.clearpane.core.markup.MarkupProgress;
 import app.clearpane.core.signoff.Attempt;
+import app.clearpane.core.signoff.CountMarks;
 import app.clearpane.core.signoff.Decision;
+import app.clearpane.core.signoff.Round;
 import app.clearpane.core.signoff.RoundState;
-import app.clearpane.store.deliverable.Deliverable;
 import app.clearpane.store.deliverable.Deliverables;
-import app.clearpane.store.deliverable.Round;
-import app.clearpane.store.deliverable.VersionRow;
-import app.clearpane.store.deliverable.clientside.VisibleDeliverables;
-import app.clearpane.store.exposure.clientside.Viewer;
-import app.clearpane.store.markup.CountMarks;
-import app.clearpane.store.markup.MarkupRow;
+import app.clearpane.store.deliverable.client.VisibleDeliverables;
+import app.clearpane.store.exposure.client.Viewer;
 import app.clearpane.store.markup.Markups;
 import app.clearpane.usecases.markup.Clashes;
 import app.clearpane.usecases.markup.SigningFor;
 import app.clearpane.usecases.shell.Input;
-import app.clearpane.usecases.shell.NotThere;
+import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.usecases.shell.Refused;
 import app.clearpane.usecases.shell.SignedName;
 import java.util.List;
@@ -65,12 +65,12 @@ public class WeighDecision {
      */
     record Ready(
             Deliverable deliverable,
-            VersionRow version,
+            Version version,
             Round round,
             ContactId signer,
             DecisionForm form,
             String sentence,
-            List<MarkupRow> marks,
+            List<Mark> marks,
             RoundState.Answer.Taken taken,
             List<Integer> accepts) {
         /** The signatory's name. */
@@ -88,12 +88,12 @@ public class WeighDecision {
      * refuses. @throws Refused with what stands in the way
      */
     public Ready weigh(Viewer viewer, VersionId id, DecisionForm form) {
-        VersionRow version = NotThere.unless(visible.version(viewer, id));
+        Version version = NotFound.unless(visible.version(viewer, id));
         Deliverable deliverable = deliverables.find(version.deliverable()).orElseThrow();
         deliverables.lock(deliverable.id());
-        Round round = NotThere.unless(deliverables.round(id));
+        Round round = NotFound.unless(deliverables.round(id));
         String sentence = checked(form);
-        List<MarkupRow> marks = seen(deliverable);
+        List<Mark> marks = seen(deliverable);
         ContactId signer = signing.signer(viewer, round);
         RoundState.Answer answer = state(viewer.contact(), signer, version, round, deliverable, marks)
                 .answer(new Attempt(signer, form.decision(), form.sha256(), sentence));
@@ -112,8 +112,8 @@ public class WeighDecision {
                 deliverable, version, round, signer, form, sentence, marks, (RoundState.Answer.Taken) answer, extra);
     }
 
-    private List<MarkupRow> seen(Deliverable deliverable) {
-        return markups.of(deliverable.id()).stream()
+    private List<Mark> seen(Deliverable deliverable) {
+        return markups.marksOf(deliverable.id()).stream()
                 .filter(m -> m.pane().equals(deliverable.pane()) && !m.teamOnly())
                 .toList();
     }
@@ -122,8 +122,8 @@ public class WeighDecision {
      * Weighs the yes of somebody who says nothing, on a deliverable that is locked; empty where it cannot stand, or
      * would cost what nobody accepted.
      */
-    Optional<Ready> silence(Deliverable deliverable, VersionRow version, Round round, ContactId signer) {
-        List<MarkupRow> marks = seen(deliverable);
+    Optional<Ready> silence(Deliverable deliverable, Version version, Round round, ContactId signer) {
+        List<Mark> marks = seen(deliverable);
         DecisionForm form = new DecisionForm(Decision.SIGN_OFF, version.sha256(), "", "", false);
         boolean costs = !toAccept(deliverable, round, form.decision()).isEmpty();
         return !costs
@@ -147,13 +147,13 @@ public class WeighDecision {
     private RoundState state(
             ContactId decider,
             ContactId signer,
-            VersionRow version,
+            Version version,
             Round round,
             Deliverable deliverable,
-            List<MarkupRow> marks) {
-        List<MarkupRow> changes =
+            List<Mark> marks) {
+        List<Mark> changes =
                 marks.stream().filter(m -> m.intent() == Intent.CHANGE).toList();
-        VersionRow current = deliverables.versions(version.deliverable()).stream()
+        Version current = deliverables.versions(version.deliverable()).stream()
                 .filter(v -> !v.draft())
                 .reduce((earlier, later) ->
                         Objects.requireNonNull(later.number()) > Objects.requireNonNull(earlier.number())
@@ -171,7 +171,7 @@ public class WeighDecision {
                                         || signer.equals(m.author().contact()))
                                 && m.progress() != MarkupProgress.WITHDRAWN)
                         .count(),
-                clashes.of(version, deliverable.pane(), marks).size());
+                clashes.openOn(version, deliverable.pane(), marks).size());
     }
 
     /**

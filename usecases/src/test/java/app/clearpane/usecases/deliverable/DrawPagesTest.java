@@ -33,7 +33,7 @@ class DrawPagesTest {
     private final Vault vault = mock(Vault.class);
     private final DrawApart apart = mock(DrawApart.class);
     private final DrawPages draw =
-            new DrawPages(drawings, vault, apart, mock(Progress.class), mock(ApplicationEventPublisher.class));
+            new DrawPages(drawings, vault, apart, mock(DrawingProgress.class), mock(ApplicationEventPublisher.class));
 
     @BeforeEach
     void aFileOfFivePages() throws Exception {

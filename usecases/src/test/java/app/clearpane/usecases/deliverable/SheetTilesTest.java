@@ -7,7 +7,7 @@ import static org.mockito.Mockito.when;
 import app.clearpane.formats.apart.DrawApart;
 import app.clearpane.store.deliverable.Drawings;
 import app.clearpane.store.files.Vault;
-import app.clearpane.usecases.House;
+import app.clearpane.usecases.HouseSettings;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -35,7 +35,7 @@ class SheetTilesTest {
     }
 
     private SheetTiles tiles() {
-        House house = mock(House.class);
+        HouseSettings house = mock(HouseSettings.class);
         when(house.workshop()).thenReturn(data.resolve("workshop"));
         return new SheetTiles(
                 mock(Drawings.class),

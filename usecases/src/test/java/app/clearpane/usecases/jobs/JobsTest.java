@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.awaitility.Awaitility.await;
 
 import app.clearpane.store.post.GivenUp;
-import app.clearpane.usecases.House;
+import app.clearpane.usecases.HouseSettings;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.PreparedStatement;
@@ -31,7 +31,7 @@ import org.springframework.util.unit.DataSize;
 
 /** Work is done once, tried again, given up visibly, and never held up by mail. */
 class JobsTest {
-    private static final House HOUSE = new House(
+    static final HouseSettings HOUSE = new HouseSettings(
             Path.of("data"),
             "http://localhost",
             "studio@clear-pane.example",
@@ -46,7 +46,7 @@ class JobsTest {
     private final Set<String> done = ConcurrentHashMap.newKeySet();
     private @org.jspecify.annotations.Nullable Jobs jobs;
 
-    private static DataSource migrated() {
+    static DataSource migrated() {
         DataSource source = JdbcConnectionPool.create(
                 "jdbc:h2:mem:" + UUID.randomUUID()
                         + ";MODE=PostgreSQL;DATABASE_TO_LOWER=TRUE;DEFAULT_NULL_ORDERING=HIGH"

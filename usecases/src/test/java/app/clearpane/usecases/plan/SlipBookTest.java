@@ -5,17 +5,19 @@ import static org.mockito.ArgumentMatchers.any;
 import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.when;
 
+import app.clearpane.core.calendar.WorkingCalendar;
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.people.Actor;
+import app.clearpane.core.plan.ProjectPlan;
 import app.clearpane.core.plan.Side;
 import app.clearpane.core.plan.Slip;
 import app.clearpane.core.plan.SlipLedger;
 import app.clearpane.core.plan.Stage;
 import app.clearpane.core.plan.Task;
-import app.clearpane.core.plan.WorkingCalendar;
+import app.clearpane.core.project.Project;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.formats.plan.PlanText;
 import app.clearpane.store.plan.Agreements;
-import app.clearpane.store.project.Project;
 import app.clearpane.usecases.shell.TheAgency;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
@@ -56,7 +58,7 @@ class SlipBookTest {
         Task.Actual began = new Task.Actual(Optional.of(MONDAY), Optional.empty(), Optional.empty());
         TreeMap<LocalDate, String> days = new TreeMap<>(
                 Map.of(MONDAY, plan(10, Stage.UNDER_WAY, began), changed, plan(12, Stage.UNDER_WAY, began)));
-        ThePlan plan = mock(ThePlan.class);
+        ProjectPlan plan = mock(ProjectPlan.class);
         Project project = mock(Project.class);
         when(plan.project()).thenReturn(project);
         when(plan.today()).thenReturn(LocalDate.of(2027, 3, 10));
@@ -67,7 +69,7 @@ class SlipBookTest {
                 UUID.randomUUID(),
                 LocalDate.of(2027, 3, 15),
                 MONDAY,
-                "Ines",
+                Actor.kept("Ines"),
                 true,
                 plan(10, Stage.TO_DO, Task.Actual.NONE));
         SlipLedger ledger =

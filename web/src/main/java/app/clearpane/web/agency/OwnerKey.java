@@ -1,8 +1,8 @@
 package app.clearpane.web.agency;
 
+import app.clearpane.core.agency.TeamMember;
 import app.clearpane.core.agency.TeamRole;
 import app.clearpane.core.files.Sha256;
-import app.clearpane.store.agency.TeamMember;
 import app.clearpane.store.backup.StoppedHouse;
 import app.clearpane.usecases.security.LinkKeys;
 import app.clearpane.web.record.Verify;

@@ -1,14 +1,14 @@
 package app.clearpane.web.clearance;
 
 import app.clearpane.store.clearance.Checklists;
-import app.clearpane.usecases.shell.Speech;
+import app.clearpane.usecases.shell.TemplateHelper;
 import java.util.Collection;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 
 /** Checklists in words. Templates call it {@code checked}. */
 @Component
-class ChecklistWords implements Speech {
+public class ChecklistWords implements TemplateHelper {
     @Override
     public String name() {
         return "checked";
@@ -19,7 +19,7 @@ class ChecklistWords implements Speech {
         return inOneLine(lines);
     }
 
-    static String inOneLine(Collection<Checklists.Line> lines) {
+    public static String inOneLine(Collection<Checklists.Line> lines) {
         return lines.stream().map(Checklists.Line::words).collect(Collectors.joining("; "));
     }
 }

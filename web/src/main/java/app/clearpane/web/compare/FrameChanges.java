@@ -39,7 +39,7 @@ public class FrameChanges {
     }
 
     /** Compares them. @throws Refused if one cannot be read */
-    public Found of(MultipartFile before, MultipartFile after) throws IOException {
+    public Found compare(MultipartFile before, MultipartFile after) throws IOException {
         try {
             ChangeMap map = apart.changes(new Wish.Frames(before.getBytes(), after.getBytes(), MOST_PIXELS));
             return new Found(

@@ -1,12 +1,12 @@
 package app.clearpane.web.concern;
 
 import app.clearpane.core.project.Gravity;
-import app.clearpane.usecases.shell.Speech;
+import app.clearpane.usecases.shell.TemplateHelper;
 import org.springframework.stereotype.Component;
 
 /** Concerns in words. Templates call it {@code concernWords}. */
 @Component
-public final class ConcernWords implements Speech {
+public final class ConcernWords implements TemplateHelper {
     @Override
     public String name() {
         return "concernWords";

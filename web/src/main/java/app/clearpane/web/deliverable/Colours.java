@@ -1,15 +1,15 @@
 package app.clearpane.web.deliverable;
 
-import app.clearpane.core.deliverable.Palette;
+import app.clearpane.core.compare.Palette;
+import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.files.Sha256;
 import app.clearpane.formats.apart.DrawApart;
 import app.clearpane.formats.apart.Wish;
 import app.clearpane.formats.deliverable.PaletteFile;
 import app.clearpane.formats.deliverable.UnusableFile;
 import app.clearpane.store.deliverable.Drawings;
-import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.store.files.Vault;
-import app.clearpane.usecases.shell.NotThere;
+import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.usecases.shell.Refused;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
@@ -50,7 +50,7 @@ public class Colours {
      * @param pages how many sheets there are
      */
     public record OfSheet(
-            String base, String deliverable, VersionRow version, int page, int pages, List<Palette.Colour> colours) {
+            String base, String deliverable, Version version, int page, int pages, List<Palette.Colour> colours) {
         /** The contrast of a pair to one decimal, and whether text in one is read on the other. */
         public String contrast(Palette.Colour one, Palette.Colour other) {
             return String.format(Locale.ROOT, "%.1f", one.contrast(other));
@@ -76,9 +76,9 @@ public class Colours {
         }
     }
 
-    /** Those of a sheet. @throws NotThere if it is not drawn */
-    public OfSheet of(String base, String deliverable, VersionRow version, int page) {
-        Drawings.Sheet sheet = NotThere.unless(drawings.sheet(version.sha256(), page));
+    /** Those of a sheet. @throws NotFound if it is not drawn */
+    public OfSheet read(String base, String deliverable, Version version, int page) {
+        Drawings.Sheet sheet = NotFound.unless(drawings.sheet(version.sha256(), page));
         int pages = drawings.find(version.sha256()).map(Drawings.Drawing::pages).orElse(1);
         return new OfSheet(
                 base,
@@ -99,9 +99,9 @@ public class Colours {
         }
     }
 
-    /** The same as a file. @throws NotThere if nobody knows such files */
+    /** The same as a file. @throws NotFound if nobody knows such files */
     public ResponseEntity<byte[]> file(OfSheet of, String ending) {
-        PaletteFile file = NotThere.unless(Arrays.stream(PaletteFile.values())
+        PaletteFile file = NotFound.unless(Arrays.stream(PaletteFile.values())
                 .filter(known -> known.ending().equals(ending))
                 .findFirst());
         String name = of.version().fileName().replaceAll("\\.[^.]*$", "") + "-colours." + file.ending();

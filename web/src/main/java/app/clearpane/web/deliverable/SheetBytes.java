@@ -1,13 +1,13 @@
 package app.clearpane.web.deliverable;
 
+import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.files.Sha256;
+import app.clearpane.core.markup.Mark;
 import app.clearpane.store.agency.HousePicture;
 import app.clearpane.store.deliverable.Drawings;
-import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.store.files.Vault;
-import app.clearpane.store.markup.MarkupRow;
 import app.clearpane.usecases.deliverable.SheetTiles;
-import app.clearpane.usecases.shell.NotThere;
+import app.clearpane.usecases.shell.NotFound;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.Optional;
@@ -45,7 +45,7 @@ public class SheetBytes {
 
     /** A page of a file as a picture. */
     public ResponseEntity<Resource> sheet(Sha256 source, int page, Size size) {
-        Drawings.Sheet sheet = NotThere.unless(drawings.sheet(source, page));
+        Drawings.Sheet sheet = NotFound.unless(drawings.sheet(source, page));
         return answer(size == Size.large ? sheet.large() : sheet.small(), sheet.mediaType(), Optional.empty());
     }
 
@@ -86,16 +86,16 @@ public class SheetBytes {
      * A file that came with a note. @param look to see it in its place, which only pictures are; anything else is kept
      * by whoever asks
      */
-    public ResponseEntity<Resource> attached(MarkupRow.Attachment file, boolean look) {
+    public ResponseEntity<Resource> attached(Mark.Attachment file, boolean look) {
         return look && file.picture()
                 ? answer(file.sha256(), file.mediaType(), Optional.empty())
                 : download(file.sha256(), file.name());
     }
 
     /** Something that is played, in the parts that a browser asks for. */
-    public ResponseEntity<Resource> played(VersionRow version) {
+    public ResponseEntity<Resource> played(Version version) {
         if (!version.kind().played()) {
-            throw new NotThere();
+            throw new NotFound();
         }
         return answer(version.sha256(), version.mediaType(), Optional.empty());
     }

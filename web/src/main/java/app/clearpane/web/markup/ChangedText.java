@@ -5,9 +5,9 @@ import app.clearpane.core.compare.TextChanges.Passage;
 import app.clearpane.core.compare.TextChanges.Run;
 import app.clearpane.core.compare.Touch;
 import app.clearpane.core.markup.Intent;
+import app.clearpane.core.markup.Mark;
 import app.clearpane.core.markup.Place;
 import app.clearpane.core.markup.Writing;
-import app.clearpane.store.markup.MarkupRow;
 import app.clearpane.usecases.markup.MarkWords;
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -49,7 +49,7 @@ public record ChangedText(List<Row> rows, int changes, List<Asked> asked) {
      * A mark on the earlier text, and what became of its words. @param covered how many of its characters went, in
      * percent
      */
-    public record Asked(MarkupRow mark, Touch.Kind kind, String became, long covered, String where) {
+    public record Asked(Mark mark, Touch.Kind kind, String became, long covered, String where) {
         /** "change", "question", "idea" or "keep". */
         public String intent() {
             return MarkWords.intent(mark.intent());
@@ -68,8 +68,8 @@ public record ChangedText(List<Row> rows, int changes, List<Asked> asked) {
     }
 
     /** Lays it out. @param marks those that stand on the earlier text */
-    static ChangedText of(Writing before, Writing after, TextChanges changes, List<MarkupRow> marks) {
-        List<MarkupRow> placed = marks.stream()
+    static ChangedText of(Writing before, Writing after, TextChanges changes, List<Mark> marks) {
+        List<Mark> placed = marks.stream()
                 .filter(mark -> mark.place() instanceof Place.TextRange)
                 .toList();
         List<Place.TextRange> asking = placed.stream()
@@ -131,7 +131,7 @@ public record ChangedText(List<Row> rows, int changes, List<Asked> asked) {
         return asking.stream().noneMatch(range -> range.start() < end && range.end() > start);
     }
 
-    private static Asked asked(MarkupRow mark, TextChanges changes, Writing before) {
+    private static Asked asked(Mark mark, TextChanges changes, Writing before) {
         Touch touch = changes.touch((Place.TextRange) mark.place(), before);
         return new Asked(
                 mark,

@@ -1,20 +1,20 @@
 package app.clearpane.web.markup;
 
 import app.clearpane.core.agency.ContactId;
+import app.clearpane.core.deliverable.Deliverable;
+import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.deliverable.VersionId;
+import app.clearpane.core.markup.Mark;
 import app.clearpane.core.markup.MarkupId;
+import app.clearpane.core.signoff.CountMarks;
+import app.clearpane.core.signoff.Round;
 import app.clearpane.core.signoff.TakingBack;
-import app.clearpane.store.deliverable.Deliverable;
 import app.clearpane.store.deliverable.Deliverables;
 import app.clearpane.store.deliverable.Drawings;
-import app.clearpane.store.deliverable.Round;
-import app.clearpane.store.deliverable.VersionRow;
-import app.clearpane.store.deliverable.clientside.VisibleDeliverables;
-import app.clearpane.store.exposure.clientside.Viewer;
-import app.clearpane.store.exposure.clientside.Viewers;
-import app.clearpane.store.markup.CountMarks;
-import app.clearpane.store.markup.MarkupRow;
-import app.clearpane.store.markup.clientside.VisibleMarkups;
+import app.clearpane.store.deliverable.client.VisibleDeliverables;
+import app.clearpane.store.exposure.client.Viewer;
+import app.clearpane.store.exposure.client.Viewers;
+import app.clearpane.store.markup.client.VisibleMarkups;
 import app.clearpane.usecases.compare.Compared;
 import app.clearpane.usecases.compare.Writings;
 import app.clearpane.usecases.markup.AnswerMark;
@@ -25,12 +25,12 @@ import app.clearpane.usecases.markup.PlaceMark;
 import app.clearpane.usecases.markup.RuleClash;
 import app.clearpane.usecases.markup.SigningFor;
 import app.clearpane.usecases.said.CallByName;
-import app.clearpane.usecases.said.Side;
+import app.clearpane.usecases.said.Speaker;
 import app.clearpane.usecases.shell.Lasting;
-import app.clearpane.usecases.shell.NotThere;
+import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.usecases.shell.Refused;
 import app.clearpane.web.compare.FrameChanges;
-import app.clearpane.web.exposure.clientside.Looks;
+import app.clearpane.web.exposure.client.Looks;
 import app.clearpane.web.said.Attach;
 import java.io.IOException;
 import java.time.Clock;
@@ -174,8 +174,8 @@ public class ClientTable {
         }
     }
 
-    /** The table's page. @throws NotThere if they do not see the version */
-    public Map<String, Object> of(
+    /** The table's page. @throws NotFound if they do not see the version */
+    public Map<String, Object> page(
             Viewer viewer,
             String base,
             VersionId id,
@@ -183,17 +183,17 @@ public class ClientTable {
             @Nullable Integer atX,
             @Nullable Integer atY,
             @Nullable MarkupId note) {
-        List<VersionRow> all = deliverables.versions(viewer);
-        VersionRow version =
+        List<Version> all = deliverables.versions(viewer);
+        Version version =
                 all.stream().filter(one -> one.id().equals(id)).findFirst().orElseThrow(() -> recalled(viewer, id));
-        VisibleDeliverables.Row deliverable = NotThere.unless(deliverables.find(viewer, version.deliverable()));
+        VisibleDeliverables.Row deliverable = NotFound.unless(deliverables.find(viewer, version.deliverable()));
         looks.opened(viewer, deliverable.id());
-        List<VersionRow> versions = all.stream()
+        List<Version> versions = all.stream()
                 .filter(one -> one.deliverable().equals(version.deliverable()))
                 .toList();
         Drawings.Drawing drawing = drawings.find(version.sha256()).orElseThrow();
         int shown = Math.max(1, Math.min(page, drawing.pages()));
-        List<MarkupRow> marks = markups.of(viewer, version.deliverable());
+        List<Mark> marks = markups.marksOf(viewer, version.deliverable());
         Optional<Round> reviewed = deliverables.round(viewer, version.id());
         LightTable table = LightTable.of(
                 base,
@@ -205,12 +205,12 @@ public class ClientTable {
                 drawings.sheet(version.sha256(), shown),
                 marks,
                 compared.across(versions),
-                writings.of(version),
+                writings.writingOf(version),
                 LightTable.Around.ofViewer(callByName.ways(viewer, base, marks, all), marks, note, reviewed),
-                new Side.Client(viewer));
+                new Speaker.Client(viewer));
         List<Clashes.Open> open = reviewed.filter(own -> deliverable.own())
                 .map(own -> Clashes.waiting(own, marks))
-                .orElseGet(() -> clashes.of(version, viewer.pane(), marks));
+                .orElseGet(() -> clashes.openOn(version, viewer.pane(), marks));
         Bar bar = bar(viewer, version, versions, marks, reviewed, open.size());
         Map<String, Object> model = new HashMap<>(Map.of(
                 "table",
@@ -232,7 +232,7 @@ public class ClientTable {
                         .filter(Round.Signatory::leadVoice)
                         .findFirst())
                 .ifPresent(seat -> model.put("leadVoice", seat.name()));
-        Spot.of(atX, atY, table).ifPresent(spot -> model.put("spot", spot));
+        ChosenSpot.of(atX, atY, table).ifPresent(spot -> model.put("spot", spot));
         return model;
     }
 
@@ -243,14 +243,14 @@ public class ClientTable {
                 .<RuntimeException>map(one -> Refused.because(one.name() + ", " + one.called()
                         + ", was sent by mistake and recalled on " + lasting.dayOf(one.at()) + ": “" + one.reason()
                         + "”. There is nothing for you to do; another version follows."))
-                .orElseGet(NotThere::new);
+                .orElseGet(NotFound::new);
     }
 
     private Bar bar(
             Viewer viewer,
-            VersionRow version,
-            List<VersionRow> versions,
-            List<MarkupRow> marks,
+            Version version,
+            List<Version> versions,
+            List<Mark> marks,
             Optional<Round> round,
             int clashes) {
         ContactId signer = round.map(r -> signing.signer(viewer, r)).orElse(viewer.contact());
@@ -310,13 +310,13 @@ public class ClientTable {
     }
 
     /** Whether we have gone on from what somebody decided, so that it cannot be taken back. */
-    private boolean isBuiltOn(VersionRow version, Round round, ContactId contact) {
+    private boolean isBuiltOn(Version version, Round round, ContactId contact) {
         return TakingBack.isBuiltOn(
                 round.madeBy(contact).orElseThrow().at(),
                 round.open(),
                 terms.isReleased(version.id()),
                 terms.versions(version.deliverable()).stream()
-                        .map(VersionRow::createdAt)
+                        .map(Version::createdAt)
                         .toList());
     }
 
@@ -326,27 +326,33 @@ public class ClientTable {
                 .map(terms.allowance()::inWords));
     }
 
-    /** What changed since an earlier version. @throws NotThere if they do not see both */
+    /** What changed since an earlier version. @throws NotFound if they do not see both */
     public Map<String, Object> changes(Viewer viewer, String base, VersionId id, LayChanges.Wish wish) {
-        VersionRow version = NotThere.unless(deliverables.version(viewer, id));
-        VisibleDeliverables.Row deliverable = NotThere.unless(deliverables.find(viewer, version.deliverable()));
+        Version version = NotFound.unless(deliverables.version(viewer, id));
+        VisibleDeliverables.Row deliverable = NotFound.unless(deliverables.find(viewer, version.deliverable()));
         looks.opened(viewer, deliverable.id());
-        List<VersionRow> versions = deliverables.versions(viewer).stream()
+        List<Version> versions = deliverables.versions(viewer).stream()
                 .filter(one -> one.deliverable().equals(version.deliverable()))
                 .toList();
-        Changes changes = layChanges.lay(
-                base, false, deliverable.name(), version, versions, markups.of(viewer, version.deliverable()), wish);
+        ChangesView changes = layChanges.lay(
+                base,
+                false,
+                deliverable.name(),
+                version,
+                versions,
+                markups.marksOf(viewer, version.deliverable()),
+                wish);
         return Map.of("changes", changes, "viewer", viewer, "heading", viewers.heading(viewer));
     }
 
     /**
-     * What differs between two pictures of films that they look at side by side. @throws NotThere if they do not see
+     * What differs between two pictures of films that they look at side by side. @throws NotFound if they do not see
      * the version
      */
     public FrameChanges.Found frames(Viewer viewer, VersionId version, MultipartFile before, MultipartFile after)
             throws IOException {
-        NotThere.unless(deliverables.version(viewer, version));
-        return frames.of(before, after);
+        NotFound.unless(deliverables.version(viewer, version));
+        return frames.compare(before, after);
     }
 
     /**
@@ -356,8 +362,8 @@ public class ClientTable {
     public MarkupId place(
             Viewer viewer, VersionId version, Optional<UUID> once, MarkForm form, @Nullable List<MultipartFile> files)
             throws IOException {
-        VersionRow found = NotThere.unless(deliverables.version(viewer, version));
-        Side side = new Side.Client(viewer);
+        Version found = NotFound.unless(deliverables.version(viewer, version));
+        Speaker side = new Speaker.Client(viewer);
         return placeMark
                 .once(once, found, form, attach.kept(viewer.project(), side, files), side)
                 .id();
@@ -371,7 +377,7 @@ public class ClientTable {
     /** Watches what others do on a version. */
     public SseEmitter live(Viewer viewer, VersionId version) {
         return liveMarks.watch(
-                NotThere.unless(deliverables.version(viewer, version)).deliverable(),
+                NotFound.unless(deliverables.version(viewer, version)).deliverable(),
                 viewer.actor(),
                 () -> viewers.again(viewer, clock.instant())
                         .flatMap(now -> deliverables.version(now, version))
@@ -380,7 +386,7 @@ public class ClientTable {
 
     /** Settles a clash. @return the page it was about */
     public int rule(Viewer viewer, VersionId version, RuleClash.RulingForm form) {
-        return ruleClash.rule(NotThere.unless(deliverables.version(viewer, version)), form, new Side.Client(viewer));
+        return ruleClash.rule(NotFound.unless(deliverables.version(viewer, version)), form, new Speaker.Client(viewer));
     }
 
     /**
@@ -389,16 +395,16 @@ public class ClientTable {
      */
     public int answer(Viewer viewer, MarkupId mark, AnswerMark.AnswerForm form, @Nullable List<MultipartFile> files)
             throws IOException {
-        MarkupRow found = NotThere.unless(markups.find(viewer, mark));
-        Side side = new Side.Client(viewer);
+        Mark found = NotFound.unless(markups.find(viewer, mark));
+        Speaker side = new Speaker.Client(viewer);
         answerMark.answer(found, form, attach.kept(viewer.project(), side, files), side);
         return found.place().page();
     }
 
-    /** Changes what a mark says. @return the page it stands on */
+    /** ChangesView what a mark says. @return the page it stands on */
     public int edit(Viewer viewer, MarkupId mark, EditMark.EditForm form) {
-        MarkupRow found = NotThere.unless(markups.find(viewer, mark));
-        editMark.edit(found, form, new Side.Client(viewer));
+        Mark found = NotFound.unless(markups.find(viewer, mark));
+        editMark.edit(found, form, new Speaker.Client(viewer));
         return found.place().page();
     }
 }

@@ -3,15 +3,15 @@ package app.clearpane.web.markup;
 import app.clearpane.core.compare.Comparison;
 import app.clearpane.core.compare.PageMatch;
 import app.clearpane.core.compare.TextChanges;
+import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.deliverable.VersionId;
+import app.clearpane.core.markup.Mark;
 import app.clearpane.store.compare.Comparisons;
 import app.clearpane.store.deliverable.Drawings;
-import app.clearpane.store.deliverable.VersionRow;
-import app.clearpane.store.markup.MarkupRow;
 import app.clearpane.usecases.compare.Compared;
 import app.clearpane.usecases.compare.Writings;
-import app.clearpane.usecases.markup.Standing;
-import app.clearpane.usecases.shell.NotThere;
+import app.clearpane.usecases.markup.StandingMarks;
+import app.clearpane.usecases.shell.NotFound;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
@@ -23,9 +23,9 @@ public class LayChanges {
     private final Compared compared;
     private final Writings writings;
     private final Drawings drawings;
-    private final Standing standing;
+    private final StandingMarks standing;
 
-    LayChanges(Compared compared, Writings writings, Drawings drawings, Standing standing) {
+    LayChanges(Compared compared, Writings writings, Drawings drawings, StandingMarks standing) {
         this.standing = standing;
         this.compared = compared;
         this.writings = writings;
@@ -49,26 +49,26 @@ public class LayChanges {
      *
      * @param versions those that may be looked at, oldest first
      * @param marks those that may be seen, on any of these versions
-     * @throws NotThere if there is no such earlier version
+     * @throws NotFound if there is no such earlier version
      */
-    Changes lay(
+    public ChangesView lay(
             String base,
             boolean ofTeam,
             String deliverable,
-            VersionRow after,
-            List<VersionRow> versions,
-            List<MarkupRow> marks,
+            Version after,
+            List<Version> versions,
+            List<Mark> marks,
             Wish wish) {
-        VersionRow before = NotThere.unless(earlier(after, versions, wish.since()));
-        Changes.As as = Changes.As.of(wish.as());
+        Version before = NotFound.unless(earlier(after, versions, wish.since()));
+        ChangesView.As as = ChangesView.As.of(wish.as());
         Optional<TextChanges> words = writings.changes(before, after);
         if (words.isPresent() || before.kind().played() && before.kind() == after.kind()) {
             Optional<ChangedText> text = words.map(found -> ChangedText.of(
-                    writings.of(before).orElseThrow(),
-                    writings.of(after).orElseThrow(),
+                    writings.writingOf(before).orElseThrow(),
+                    writings.writingOf(after).orElseThrow(),
                     found,
-                    standing.on(before, versions, marks)));
-            return new Changes(
+                    standing.standingOn(before, versions, marks)));
+            return new ChangesView(
                     base,
                     ofTeam,
                     deliverable,
@@ -86,7 +86,7 @@ public class LayChanges {
         Optional<Comparison> done =
                 kept.filter(known -> known.state() == Comparisons.State.DONE).map(compared::result);
         if (done.isEmpty()) {
-            return new Changes(
+            return new ChangesView(
                     base,
                     ofTeam,
                     deliverable,
@@ -100,16 +100,16 @@ public class LayChanges {
                     Optional.empty(),
                     Optional.empty());
         }
-        List<Changes.Tab> tabs = Changes.tabs(done.get());
+        List<ChangesView.Tab> tabs = ChangesView.tabs(done.get());
         int chosen = wish.page() == null
                 ? tabs.stream()
-                        .filter(Changes.Tab::changed)
-                        .map(Changes.Tab::number)
+                        .filter(ChangesView.Tab::changed)
+                        .map(ChangesView.Tab::number)
                         .findFirst()
                         .orElse(1)
                 : Math.max(1, Math.min(wish.page(), tabs.size()));
         Comparison.Page page = done.get().pages().get(chosen - 1);
-        return new Changes(
+        return new ChangesView(
                 base,
                 ofTeam,
                 deliverable,
@@ -120,19 +120,19 @@ public class LayChanges {
                 kept,
                 tabs,
                 chosen,
-                Optional.of(Changes.leaf(page, standing.on(before, versions, marks), ratio(page, before, after))),
+                Optional.of(ChangesView.leaf(
+                        page, standing.standingOn(before, versions, marks), ratio(page, before, after))),
                 Optional.empty());
     }
 
-    private static Optional<VersionRow> earlier(
-            VersionRow after, List<VersionRow> versions, @Nullable VersionId since) {
-        List<VersionId> order = versions.stream().map(VersionRow::id).toList();
+    private static Optional<Version> earlier(Version after, List<Version> versions, @Nullable VersionId since) {
+        List<VersionId> order = versions.stream().map(Version::id).toList();
         int at = order.indexOf(after.id());
         int wanted = since == null ? at - 1 : order.indexOf(since);
         return wanted >= 0 && wanted < at ? Optional.of(versions.get(wanted)) : Optional.empty();
     }
 
-    private double ratio(Comparison.Page page, VersionRow before, VersionRow after) {
+    private double ratio(Comparison.Page page, Version before, Version after) {
         Optional<Drawings.Sheet> sheet = page.match() instanceof PageMatch.Inserted added
                 ? drawings.sheet(after.sha256(), added.after())
                 : page.match() instanceof PageMatch.Removed gone

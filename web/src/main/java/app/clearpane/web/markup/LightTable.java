@@ -2,24 +2,24 @@ package app.clearpane.web.markup;
 
 import app.clearpane.core.agency.TeamMemberId;
 import app.clearpane.core.compare.Touch;
+import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.markup.Mark;
 import app.clearpane.core.markup.MarkupId;
 import app.clearpane.core.markup.MarkupProgress;
 import app.clearpane.core.markup.Place;
 import app.clearpane.core.markup.ReadingOrder;
 import app.clearpane.core.markup.Writing;
+import app.clearpane.core.signoff.CountMarks;
+import app.clearpane.core.signoff.Round;
 import app.clearpane.store.deliverable.Drawings;
-import app.clearpane.store.deliverable.Round;
-import app.clearpane.store.deliverable.VersionRow;
-import app.clearpane.store.markup.CountMarks;
-import app.clearpane.store.markup.MarkupRow;
 import app.clearpane.usecases.compare.Across;
 import app.clearpane.usecases.deliverable.SheetTiles;
-import app.clearpane.usecases.markup.Cut;
-import app.clearpane.usecases.markup.Drawn;
 import app.clearpane.usecases.markup.MarkWords;
-import app.clearpane.usecases.markup.Standing;
-import app.clearpane.usecases.said.Side;
+import app.clearpane.usecases.markup.ShapeOnSheet;
+import app.clearpane.usecases.markup.StandingMarks;
+import app.clearpane.usecases.markup.ViewBox;
+import app.clearpane.usecases.said.Speaker;
 import app.clearpane.usecases.said.Spoken;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -50,8 +50,8 @@ import org.jspecify.annotations.Nullable;
 public record LightTable(
         String base,
         String deliverable,
-        VersionRow version,
-        List<VersionRow> versions,
+        Version version,
+        List<Version> versions,
         int page,
         int pages,
         Optional<Drawings.Sheet> sheet,
@@ -96,7 +96,7 @@ public record LightTable(
      * @param around what its words and its threads lead to
      */
     public record Note(
-            MarkupRow mark,
+            Mark mark,
             Optional<Place> at,
             boolean carried,
             Optional<Touch> touch,
@@ -133,7 +133,7 @@ public record LightTable(
         }
 
         /** The same of an answer. */
-        public List<Spoken> words(MarkupRow.Answer answer) {
+        public List<Spoken> words(Mark.Answer answer) {
             return Spoken.of(answer.said(), answer.with(), around.ways());
         }
 
@@ -181,19 +181,19 @@ public record LightTable(
         }
 
         /** The heading of an answer that did something. */
-        public String done(MarkupRow.Answer answer) {
+        public String done(Mark.Answer answer) {
             return MarkWords.done(MarkupProgress.Act.valueOf(Objects.requireNonNull(answer.act())));
         }
 
         /** What the mark looks like on the sheet, in thousandths of its width. */
-        public Optional<Drawn> drawn(Drawings.Sheet sheet) {
-            return at.flatMap(place -> Drawn.shape(place, sheet.size().ratio()));
+        public Optional<ShapeOnSheet> drawn(Drawings.Sheet sheet) {
+            return at.flatMap(place -> ShapeOnSheet.shape(place, sheet.size().ratio()));
         }
 
         /** Where it is in a text or in what is played, in words; empty on a sheet, where a leader shows it. */
         public Optional<String> where() {
             Place place = at.orElse(mark.place());
-            return Drawn.pictured(place) ? Optional.empty() : Optional.of(MarkWords.where(place));
+            return ShapeOnSheet.pictured(place) ? Optional.empty() : Optional.of(MarkWords.where(place));
         }
 
         /** Its moment or span; empty unless it is of something that is played. */
@@ -260,11 +260,11 @@ public record LightTable(
             @Nullable MarkupId open,
             Optional<Round> closed) {
         /** For one of the team. */
-        static Around ofTeam(
+        public static Around ofTeam(
                 Function<ItemId, Optional<String>> ways,
                 Map<TeamMemberId, String> team,
                 TeamMemberId me,
-                List<MarkupRow> marks,
+                List<Mark> marks,
                 @Nullable MarkupId open,
                 Optional<Round> round) {
             return new Around(ways, team, me, joined(marks), open, round.filter(one -> !one.open()));
@@ -273,13 +273,13 @@ public record LightTable(
         /** For a viewer. */
         static Around ofViewer(
                 Function<ItemId, Optional<String>> ways,
-                List<MarkupRow> marks,
+                List<Mark> marks,
                 @Nullable MarkupId open,
                 Optional<Round> round) {
             return new Around(ways, Map.of(), null, joined(marks), open, round.filter(one -> !one.open()));
         }
 
-        private static Map<MarkupId, List<Named>> joined(List<MarkupRow> marks) {
+        private static Map<MarkupId, List<Named>> joined(List<Mark> marks) {
             Set<MarkupId> ahead = marks.stream()
                     .map(mark -> mark.beside().joinedTo())
                     .filter(Objects::nonNull)
@@ -287,7 +287,7 @@ public record LightTable(
             return marks.stream()
                     .filter(mark -> ahead.contains(mark.ahead()))
                     .collect(Collectors.groupingBy(
-                            MarkupRow::ahead,
+                            Mark::ahead,
                             Collectors.mapping(
                                     mark -> new Named(mark.id(), mark.label().toString()), Collectors.toList())));
         }
@@ -304,22 +304,22 @@ public record LightTable(
      * @param writing the version's text, if it is one
      * @param around what the notes lead to
      */
-    static LightTable of(
+    public static LightTable of(
             String base,
             String deliverable,
-            VersionRow version,
-            List<VersionRow> versions,
+            Version version,
+            List<Version> versions,
             int page,
             Drawings.Drawing drawing,
             Optional<Drawings.Sheet> sheet,
-            List<MarkupRow> all,
+            List<Mark> all,
             Across across,
             Optional<Writing> writing,
             Around around,
-            Side side) {
-        boolean ofTeam = side instanceof Side.Team;
+            Speaker side) {
+        boolean ofTeam = side instanceof Speaker.Team;
         List<Note> notes = all.stream()
-                .filter(mark -> Standing.stands(mark, version, versions))
+                .filter(mark -> StandingMarks.stands(mark, version, versions))
                 .map(mark -> note(mark, version, versions, across, around, side))
                 .sorted(Comparator.comparing(
                                 (Note note) -> note.at().orElse(note.mark().place()), ReadingOrder.BY_BANDS)
@@ -334,7 +334,7 @@ public record LightTable(
                         p, (int) notes.stream().filter(note -> note.page() == p).count()))
                 .toList();
         boolean mayMarkUp = ofTeam
-                || side instanceof Side.Client client
+                || side instanceof Speaker.Client client
                         && client.viewer().role().mayMarkUp()
                         && client.viewer().mayAct();
         return new LightTable(
@@ -381,7 +381,7 @@ public record LightTable(
         return passages;
     }
 
-    private static String confirmedBy(MarkupRow mark) {
+    private static String confirmedBy(Mark mark) {
         return mark.answers().stream()
                 .filter(answer -> MarkupProgress.Act.CONFIRM.name().equals(answer.act()))
                 .reduce((earlier, later) -> later)
@@ -390,8 +390,8 @@ public record LightTable(
     }
 
     private static Note note(
-            MarkupRow mark, VersionRow version, List<VersionRow> versions, Across across, Around around, Side side) {
-        boolean ofTeam = side instanceof Side.Team;
+            Mark mark, Version version, List<Version> versions, Across across, Around around, Speaker side) {
+        boolean ofTeam = side instanceof Speaker.Team;
         boolean newer = !versions.get(versions.size() - 1).id().equals(mark.version());
         MarkupProgress told = ofTeam ? mark.progress() : mark.told();
         String progress = MarkWords.progress(told)
@@ -400,7 +400,7 @@ public record LightTable(
                         : told != MarkupProgress.FIXED
                                 ? ""
                                 : mark.fixedInNumber() == null ? " in the draft" : " in " + mark.fixedInNumber());
-        List<Button> buttons = side instanceof Side.Client client
+        List<Button> buttons = side instanceof Speaker.Client client
                         && (!client.viewer().role().mayMarkUp()
                                 || !client.viewer().mayAct())
                 ? List.of()
@@ -441,8 +441,8 @@ public record LightTable(
     }
 
     /** The version before this one that may be looked at; empty for the first. */
-    public Optional<VersionRow> earlier() {
-        int at = versions.stream().map(VersionRow::id).toList().indexOf(version.id());
+    public Optional<Version> earlier() {
+        int at = versions.stream().map(Version::id).toList().indexOf(version.id());
         return at > 0 ? Optional.of(versions.get(at - 1)) : Optional.empty();
     }
 
@@ -462,18 +462,18 @@ public record LightTable(
     }
 
     /** What a mark that was placed on this version looks like on its sheet. */
-    public Drawn drawn(MarkupRow mark) {
-        return Drawn.of(mark.place(), sheet.orElseThrow().size().ratio());
+    public ShapeOnSheet drawn(Mark mark) {
+        return ShapeOnSheet.of(mark.place(), sheet.orElseThrow().size().ratio());
     }
 
     /** Where a mark is, in words. */
-    public String where(MarkupRow mark) {
+    public String where(Mark mark) {
         return MarkWords.where(mark.place());
     }
 
     /** What of the sheet to show of such a mark, as a view box. */
-    public String cut(MarkupRow mark) {
-        return Cut.around(mark.place(), sheet.orElseThrow().size().ratio());
+    public String cut(Mark mark) {
+        return ViewBox.around(mark.place(), sheet.orElseThrow().size().ratio());
     }
 
     /** The pages before and after. */

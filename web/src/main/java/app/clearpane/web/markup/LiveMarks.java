@@ -3,7 +3,7 @@ package app.clearpane.web.markup;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.people.Actor;
 import app.clearpane.usecases.markup.MarksMoved;
-import app.clearpane.web.layout.Streams;
+import app.clearpane.web.shell.streams.Streams;
 import java.io.IOException;
 import java.time.Duration;
 import java.util.List;
@@ -42,7 +42,7 @@ public class LiveMarks {
     private record Watcher(String who, SseEmitter emitter, boolean ofTeam, BooleanSupplier sees) {}
 
     /** Watches a deliverable for one of the team. */
-    SseEmitter watchByTeam(ItemId deliverable, Actor who) {
+    public SseEmitter watchByTeam(ItemId deliverable, Actor who) {
         return watch(deliverable, new Watcher(who.key(), streams.open(LONGEST), true, () -> true));
     }
 

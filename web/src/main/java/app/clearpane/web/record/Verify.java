@@ -4,7 +4,7 @@ import app.clearpane.core.files.Sha256;
 import app.clearpane.store.backup.StoppedHouse;
 import app.clearpane.store.files.ProjectFiles;
 import app.clearpane.store.files.Vault;
-import app.clearpane.store.record.ReadOver;
+import app.clearpane.store.record.ChainReader;
 import app.clearpane.store.record.Records;
 import ch.qos.logback.classic.Level;
 import java.io.IOException;
@@ -24,14 +24,14 @@ import org.slf4j.LoggerFactory;
 /** Checks the whole house: every entry of every Record, and every file of the vault that the database names. */
 public final class Verify {
     private final Records records;
-    private final ReadOver readOver;
+    private final ChainReader readOver;
     private final ProjectFiles files;
     private final Vault vault;
     private final PrintStream out;
 
     Verify(DSLContext db, Vault vault, PrintStream out) {
         this.records = new Records(db);
-        this.readOver = new ReadOver(records);
+        this.readOver = new ChainReader(records);
         this.files = new ProjectFiles(db);
         this.vault = vault;
         this.out = out;
@@ -82,7 +82,7 @@ public final class Verify {
         long entries = 0;
         List<UUID> chains = records.chains();
         for (UUID chain : chains) {
-            Optional<ReadOver.Found> fault = readOver.whole(chain);
+            Optional<ChainReader.Found> fault = readOver.whole(chain);
             if (fault.isPresent()) {
                 out.println("FAULT in the Record " + chain + ", entry "
                         + fault.get().sequence() + ": its " + fault.get().said() + ".");

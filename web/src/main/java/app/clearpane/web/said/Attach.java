@@ -1,20 +1,17 @@
 package app.clearpane.web.said;
 
+import app.clearpane.core.markup.Mark;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.project.ProjectId;
-import app.clearpane.formats.deliverable.ContentType;
-import app.clearpane.store.files.Vault;
-import app.clearpane.store.markup.MarkupRow;
 import app.clearpane.usecases.files.FileNames;
-import app.clearpane.usecases.files.TakeInFile;
-import app.clearpane.usecases.said.Side;
+import app.clearpane.usecases.said.AttachFile;
+import app.clearpane.usecases.said.Speaker;
 import app.clearpane.usecases.shell.Refused;
 import java.io.IOException;
 import java.io.InputStream;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
-import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.springframework.web.multipart.MultipartFile;
@@ -25,12 +22,10 @@ public class Attach {
     /** More files than this do not come with one note. */
     static final int MOST = 10;
 
-    private final Vault vault;
-    private final TakeInFile takeIn;
+    private final AttachFile attach;
 
-    Attach(Vault vault, TakeInFile takeIn) {
-        this.vault = vault;
-        this.takeIn = takeIn;
+    Attach(AttachFile attach) {
+        this.attach = attach;
     }
 
     /**
@@ -40,7 +35,7 @@ public class Attach {
      * @throws IOException if one cannot be written
      * @throws Refused if one is empty or there are too many; nothing is kept
      */
-    public List<MarkupRow.Attachment> kept(ProjectId project, Side side, @Nullable List<MultipartFile> files)
+    public List<Mark.Attachment> kept(ProjectId project, Speaker side, @Nullable List<MultipartFile> files)
             throws IOException {
         List<MultipartFile> chosen = files == null
                 ? List.of()
@@ -49,7 +44,7 @@ public class Attach {
                                 .isEmpty())
                         .toList();
         if (!chosen.isEmpty()
-                && side instanceof Side.Client client
+                && side instanceof Speaker.Client client
                 && !client.viewer().role().mayMarkUp()) {
             throw Refused.because(
                     "Your seat is for reading. Nothing was saved; ask us if you would like to leave notes.");
@@ -58,14 +53,14 @@ public class Attach {
             throw Refused.because("Up to " + MOST + " files go with one note, and these are " + chosen.size()
                     + ". Nothing was saved; leave some for another note, or put them in one archive.");
         }
-        List<MarkupRow.Attachment> kept = new ArrayList<>();
+        List<Mark.Attachment> kept = new ArrayList<>();
         for (MultipartFile file : chosen) {
             kept.add(kept(project, side.actor(), file));
         }
         return kept;
     }
 
-    private MarkupRow.Attachment kept(ProjectId project, Actor by, MultipartFile file) throws IOException {
+    private Mark.Attachment kept(ProjectId project, Actor by, MultipartFile file) throws IOException {
         String name = FileNames.safe(Objects.requireNonNull(file.getOriginalFilename()));
         if (file.isEmpty()) {
             throw Refused.because("“" + name
@@ -73,14 +68,7 @@ public class Attach {
                     + "choose it once more.");
         }
         try (InputStream content = file.getInputStream()) {
-            return kept(project, by, name, content);
+            return attach.attach(project, by, name, content);
         }
-    }
-
-    /** Stores one file. @param name as it may stand on a page @throws IOException if it cannot be written */
-    public MarkupRow.Attachment kept(ProjectId project, Actor by, String name, InputStream content) throws IOException {
-        Vault.Stored stored = takeIn.take(project, by, content);
-        return new MarkupRow.Attachment(
-                UUID.randomUUID(), stored.sha256(), name, ContentType.of(vault.path(stored.sha256())), stored.size());
     }
 }

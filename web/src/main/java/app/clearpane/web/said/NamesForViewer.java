@@ -1,13 +1,13 @@
 package app.clearpane.web.said;
 
+import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.store.deliverable.Deliverables;
-import app.clearpane.store.deliverable.VersionRow;
-import app.clearpane.store.deliverable.clientside.VisibleDeliverables;
-import app.clearpane.store.exposure.clientside.Viewer;
+import app.clearpane.store.deliverable.client.VisibleDeliverables;
+import app.clearpane.store.exposure.client.Viewer;
 import app.clearpane.usecases.said.CallByName;
-import app.clearpane.usecases.said.Side;
-import app.clearpane.usecases.shell.NotThere;
+import app.clearpane.usecases.said.Speaker;
+import app.clearpane.usecases.shell.NotFound;
 import java.util.List;
 import org.springframework.stereotype.Component;
 
@@ -24,15 +24,15 @@ public class NamesForViewer {
         this.callByName = callByName;
     }
 
-    /** Those to offer after some letters. @throws NotThere if they do not see the version */
+    /** Those to offer after some letters. @throws NotFound if they do not see the version */
     public List<String> offered(Viewer viewer, VersionId version, String begun) {
-        VersionRow found = NotThere.unless(visible.version(viewer, version));
+        Version found = NotFound.unless(visible.version(viewer, version));
         return viewer.role().mayMarkUp()
                 ? callByName.offered(
                         begun,
                         new CallByName.Where(
                                 deliverables.find(found.deliverable()).orElseThrow(), found, false),
-                        new Side.Client(viewer))
+                        new Speaker.Client(viewer))
                 : List.of();
     }
 }

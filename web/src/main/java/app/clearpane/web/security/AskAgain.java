@@ -3,8 +3,8 @@ package app.clearpane.web.security;
 import app.clearpane.core.agency.EmailAddress;
 import app.clearpane.store.agency.People;
 import app.clearpane.usecases.security.Person;
-import app.clearpane.web.layout.AsksAgain;
-import app.clearpane.web.layout.Typed;
+import app.clearpane.web.shell.access.NeedsPassword;
+import app.clearpane.web.shell.forms.Typed;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import jakarta.servlet.http.HttpSession;
@@ -61,7 +61,7 @@ class AskAgain implements HandlerInterceptor, WebMvcConfigurer {
     @Override
     public boolean preHandle(HttpServletRequest request, HttpServletResponse response, Object handler)
             throws ModelAndViewDefiningException {
-        if (!(handler instanceof HandlerMethod method) || !method.hasMethodAnnotation(AsksAgain.class)) {
+        if (!(handler instanceof HandlerMethod method) || !method.hasMethodAnnotation(NeedsPassword.class)) {
             return true;
         }
         HttpSession session = request.getSession();

@@ -65,8 +65,8 @@ class ComeByLink {
     }
 
     /** The link with this key, if it opens anything. */
-    Optional<LinkSeats.Link> at(String key) {
-        return links.at(Sha256.ofText(key)).filter(link -> link.opensAt(clock.instant()));
+    Optional<LinkSeats.Link> findLink(String key) {
+        return links.findByKey(Sha256.ofText(key)).filter(link -> link.opensAt(clock.instant()));
     }
 
     /** Lets them in. @return why not; empty if they are in */

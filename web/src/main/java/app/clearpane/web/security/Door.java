@@ -1,9 +1,9 @@
 package app.clearpane.web.security;
 
+import app.clearpane.core.agency.TeamMember;
 import app.clearpane.store.agency.SecondFactors;
 import app.clearpane.store.agency.Sessions;
 import app.clearpane.store.agency.SignIns;
-import app.clearpane.store.agency.TeamMember;
 import java.time.Clock;
 import org.springframework.security.core.Authentication;
 import org.springframework.stereotype.Component;

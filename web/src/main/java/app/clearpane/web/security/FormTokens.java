@@ -24,22 +24,22 @@ final class FormTokens implements CsrfTokenRepository {
         inCookie.setCookieCustomizer(cookie -> cookie.httpOnly(true).sameSite("Lax"));
     }
 
-    private CsrfTokenRepository of(HttpServletRequest request) {
+    private CsrfTokenRepository repositoryFor(HttpServletRequest request) {
         return request.getSession(false) == null ? inCookie : inSession;
     }
 
     @Override
     public CsrfToken generateToken(HttpServletRequest request) {
-        return of(request).generateToken(request);
+        return repositoryFor(request).generateToken(request);
     }
 
     @Override
     public void saveToken(@Nullable CsrfToken token, HttpServletRequest request, HttpServletResponse response) {
-        of(request).saveToken(token, request, response);
+        repositoryFor(request).saveToken(token, request, response);
     }
 
     @Override
     public @Nullable CsrfToken loadToken(HttpServletRequest request) {
-        return of(request).loadToken(request);
+        return repositoryFor(request).loadToken(request);
     }
 }

@@ -1,6 +1,6 @@
 package app.clearpane.web.security;
 
-import app.clearpane.usecases.House;
+import app.clearpane.usecases.HouseSettings;
 import app.clearpane.usecases.security.Person;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
@@ -54,7 +54,7 @@ class SecuritySetup {
             SecurityContextRepository contexts,
             Limits limits,
             Door door,
-            House house)
+            HouseSettings house)
             throws Exception {
         http.authorizeHttpRequests(requests -> requests.requestMatchers("/t", "/t/**")
                 .hasRole("TEAM")
@@ -111,7 +111,10 @@ class SecuritySetup {
      * long, or was too large to be read, is told so.
      */
     private static void notTheirs(
-            HttpServletRequest request, HttpServletResponse response, AccessDeniedException failure, House house)
+            HttpServletRequest request,
+            HttpServletResponse response,
+            AccessDeniedException failure,
+            HouseSettings house)
             throws IOException {
         if (request.getUserPrincipal() instanceof Authentication someone && someone.getPrincipal() instanceof HalfIn) {
             response.sendRedirect(CODE_PAGE);

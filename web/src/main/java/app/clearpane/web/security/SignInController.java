@@ -1,6 +1,7 @@
 package app.clearpane.web.security;
 
 import app.clearpane.store.agency.People;
+import app.clearpane.usecases.post.SendLink;
 import app.clearpane.usecases.security.Person;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
@@ -17,12 +18,12 @@ import org.springframework.web.bind.annotation.RequestParam;
 @Controller
 class SignInController {
     private final People people;
-    private final ComeIn comeIn;
+    private final SendLink sendLink;
     private final Limits limits;
 
-    SignInController(People people, ComeIn comeIn, Limits limits) {
+    SignInController(People people, SendLink sendLink, Limits limits) {
         this.people = people;
-        this.comeIn = comeIn;
+        this.sendLink = sendLink;
         this.limits = limits;
     }
 
@@ -61,7 +62,7 @@ class SignInController {
             response.setStatus(HttpStatus.TOO_MANY_REQUESTS.value());
             return "security/too-often";
         }
-        comeIn.sendTo(email);
+        sendLink.sendTo(email);
         return "security/mail-sent";
     }
 }

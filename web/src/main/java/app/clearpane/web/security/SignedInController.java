@@ -2,7 +2,7 @@ package app.clearpane.web.security;
 
 import app.clearpane.store.agency.Sessions;
 import app.clearpane.usecases.security.Person;
-import app.clearpane.usecases.shell.NotThere;
+import app.clearpane.usecases.shell.NotFound;
 import jakarta.servlet.http.HttpSession;
 import java.time.Instant;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -25,7 +25,7 @@ class SignedInController {
     String places(@AuthenticationPrincipal Person me, HttpSession session, Model model) {
         model.addAttribute(
                 "places",
-                sessions.of(me.getName()).stream()
+                sessions.placesOf(me.getName()).stream()
                         .map(place -> new Shown(
                                 place.session(),
                                 Browser.of(place.browser()).inWords(),
@@ -44,7 +44,7 @@ class SignedInController {
     @PostMapping("/signed-in/{place}/end")
     String end(@PathVariable String place, @AuthenticationPrincipal Person me) {
         if (!sessions.endOne(me.getName(), place)) {
-            throw new NotThere();
+            throw new NotFound();
         }
         return "redirect:/signed-in";
     }

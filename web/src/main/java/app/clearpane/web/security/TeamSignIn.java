@@ -1,10 +1,10 @@
 package app.clearpane.web.security;
 
 import app.clearpane.core.agency.EmailAddress;
+import app.clearpane.core.agency.TeamMember;
 import app.clearpane.core.agency.TeamMemberId;
 import app.clearpane.core.files.Sha256;
 import app.clearpane.store.agency.People;
-import app.clearpane.store.agency.TeamMember;
 import app.clearpane.usecases.security.Person;
 import java.time.Clock;
 import java.util.Locale;

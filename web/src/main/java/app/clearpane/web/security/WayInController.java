@@ -1,8 +1,9 @@
 package app.clearpane.web.security;
 
 import app.clearpane.core.files.Sha256;
-import app.clearpane.store.agency.WaysIn;
+import app.clearpane.store.agency.SignInLinks;
 import app.clearpane.store.exposure.LinkSeats;
+import app.clearpane.usecases.post.SendLink;
 import app.clearpane.usecases.security.Person;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
@@ -20,15 +21,18 @@ import org.springframework.web.bind.annotation.PostMapping;
 /** Links from mails. Opening one shows a page that comes in by itself; programs that only fetch links use none up. */
 @Controller
 class WayInController {
-    private final WaysIn waysIn;
+    private final SignInLinks waysIn;
     private final ComeIn comeIn;
+    private final SendLink sendLink;
     private final ComeByLink comeByLink;
     private final Limits limits;
     private final Clock clock;
 
-    WayInController(WaysIn waysIn, ComeIn comeIn, ComeByLink comeByLink, Limits limits, Clock clock) {
+    WayInController(
+            SignInLinks waysIn, ComeIn comeIn, SendLink sendLink, ComeByLink comeByLink, Limits limits, Clock clock) {
         this.waysIn = waysIn;
         this.comeIn = comeIn;
+        this.sendLink = sendLink;
         this.comeByLink = comeByLink;
         this.limits = limits;
         this.clock = clock;
@@ -44,13 +48,13 @@ class WayInController {
         if (!limits.link(request.getRemoteAddr())) {
             return tooOften(response);
         }
-        Optional<WaysIn.WayIn> wayIn = waysIn.find(Sha256.ofText(key));
+        Optional<SignInLinks.WayIn> wayIn = waysIn.find(Sha256.ofText(key));
         if (person != null
                 && wayIn.filter(way -> way.revokedAt() == null && ComeIn.isFor(way, person))
                         .isPresent()) {
             return "redirect:" + wayIn.get().leadsTo();
         }
-        Optional<LinkSeats.Link> link = wayIn.isEmpty() ? comeByLink.at(key) : Optional.empty();
+        Optional<LinkSeats.Link> link = wayIn.isEmpty() ? comeByLink.findLink(key) : Optional.empty();
         if (link.isPresent()) {
             return person instanceof Person.ByLink guest && guest.key().equals(Sha256.ofText(key))
                     ? "redirect:/c/panes/" + guest.paneId()
@@ -101,7 +105,7 @@ class WayInController {
         if (!limits.link(request.getRemoteAddr())) {
             return tooOften(response);
         }
-        Optional<LinkSeats.Link> link = comeByLink.at(key);
+        Optional<LinkSeats.Link> link = comeByLink.findLink(key);
         if (link.isPresent()) {
             String wrong = comeByLink.comeIn(key, link.get(), given, request, response);
             return wrong.isEmpty()
@@ -118,7 +122,7 @@ class WayInController {
         if (!limits.mail(request.getRemoteAddr())) {
             return tooOften(response);
         }
-        comeIn.sendAnother(Sha256.ofText(key));
+        sendLink.sendAnother(Sha256.ofText(key));
         return "security/mail-sent";
     }
 }

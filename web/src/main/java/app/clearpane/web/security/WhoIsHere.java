@@ -2,14 +2,14 @@ package app.clearpane.web.security;
 
 import app.clearpane.core.files.Sha256;
 import app.clearpane.usecases.security.Person;
-import app.clearpane.usecases.shell.Speech;
+import app.clearpane.usecases.shell.TemplateHelper;
 import org.springframework.security.core.Authentication;
 import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.stereotype.Component;
 
 /** Whoever looks at a page. Templates call it {@code here}. */
 @Component
-public class WhoIsHere implements Speech {
+public class WhoIsHere implements TemplateHelper {
     private static final int LETTERS = 12;
 
     @Override

@@ -1,20 +1,20 @@
 package app.clearpane.web.signoff;
 
 import app.clearpane.core.agency.ContactId;
+import app.clearpane.core.deliverable.Deliverable;
+import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.markup.AskedFor;
+import app.clearpane.core.markup.Mark;
+import app.clearpane.core.signoff.CountMarks;
 import app.clearpane.core.signoff.Decision;
-import app.clearpane.store.deliverable.Deliverable;
+import app.clearpane.core.signoff.Round;
 import app.clearpane.store.deliverable.Deliverables;
 import app.clearpane.store.deliverable.Drawings;
-import app.clearpane.store.deliverable.Round;
-import app.clearpane.store.deliverable.VersionRow;
-import app.clearpane.store.deliverable.clientside.VisibleDeliverables;
-import app.clearpane.store.exposure.clientside.Viewer;
-import app.clearpane.store.exposure.clientside.Viewers;
-import app.clearpane.store.markup.CountMarks;
-import app.clearpane.store.markup.MarkupRow;
-import app.clearpane.store.markup.clientside.VisibleMarkups;
+import app.clearpane.store.deliverable.client.VisibleDeliverables;
+import app.clearpane.store.exposure.client.Viewer;
+import app.clearpane.store.exposure.client.Viewers;
+import app.clearpane.store.markup.client.VisibleMarkups;
 import app.clearpane.usecases.markup.Clashes;
 import app.clearpane.usecases.markup.SigningFor;
 import app.clearpane.usecases.shell.Input;
@@ -77,7 +77,7 @@ public class ToSign {
      */
     public record Waiting(
             String name,
-            VersionRow version,
+            Version version,
             Round round,
             Optional<Drawings.Sheet> thumbnail,
             int openMarks,
@@ -87,7 +87,7 @@ public class ToSign {
             Optional<String> anyway) {}
 
     /** The sheet's model. */
-    public Map<String, Object> of(Viewer viewer, String base) {
+    public Map<String, Object> page(Viewer viewer, String base) {
         List<Waiting> waiting = waiting(viewer);
         boolean extra = waiting.stream()
                 .anyMatch(one -> one.extra().isPresent() && one.why().isEmpty());
@@ -109,17 +109,17 @@ public class ToSign {
     }
 
     private List<Waiting> waiting(Viewer viewer) {
-        List<VersionRow> versions = visible.versions(viewer);
-        Map<Object, VersionRow> newest = new HashMap<>();
+        List<Version> versions = visible.versions(viewer);
+        Map<Object, Version> newest = new HashMap<>();
         versions.forEach(version -> newest.merge(
                 version.deliverable(),
                 version,
                 (a, b) -> Objects.requireNonNull(a.number()) > Objects.requireNonNull(b.number()) ? a : b));
         Map<?, Drawings.Sheet> thumbnails = drawings.firstSheets(
-                newest.values().stream().map(VersionRow::sha256).toList());
+                newest.values().stream().map(Version::sha256).toList());
         List<Waiting> result = new ArrayList<>();
         for (Round round : visible.rounds(viewer)) {
-            Optional<VersionRow> version = newest.values().stream()
+            Optional<Version> version = newest.values().stream()
                     .filter(one -> one.id().equals(round.version()))
                     .findFirst();
             if (viewer.rest().isEmpty()
@@ -136,8 +136,8 @@ public class ToSign {
         return result;
     }
 
-    private Waiting waiting(Viewer viewer, VersionRow version, Round round, Optional<Drawings.Sheet> thumbnail) {
-        List<MarkupRow> marks = markups.of(viewer, version.deliverable());
+    private Waiting waiting(Viewer viewer, Version version, Round round, Optional<Drawings.Sheet> thumbnail) {
+        List<Mark> marks = markups.marksOf(viewer, version.deliverable());
         AskedFor asked = CountMarks.forClients(marks, viewer.pane(), List.of(round));
         int changes = asked.blocking();
         ContactId signer = signing.signer(viewer, round);
@@ -145,7 +145,7 @@ public class ToSign {
                         ? Optional.of(
                                 (changes == 1 ? "A change is" : changes + " changes are") + " still asked for on it.")
                         : Optional.<String>empty())
-                .or(() -> clashes.of(version, viewer.pane(), marks).isEmpty()
+                .or(() -> clashes.openOn(version, viewer.pane(), marks).isEmpty()
                         ? Optional.empty()
                         : Optional.of("Two people want different things on it; that is settled first."));
         Deliverable deliverable = deliverables.find(version.deliverable()).orElseThrow();

@@ -7,12 +7,13 @@ import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.exposure.Pane;
 import app.clearpane.core.exposure.SeatState;
 import app.clearpane.core.exposure.Visibility;
+import app.clearpane.core.project.Project;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.exposure.SeatRow;
 import app.clearpane.store.exposure.Seats;
-import app.clearpane.store.project.Project;
 import app.clearpane.web.DemoHouse;
 import app.clearpane.web.Visitor;
+import app.clearpane.web.exposure.team.Windows;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
@@ -80,7 +81,7 @@ class LittleWindowTest extends DemoHouse {
     /** The windows of lists that reach over projects are those of the project's own lists. */
     @Test
     void windowsReadByThemselvesAreThoseOfTheProject() {
-        Map<ItemId, Windows.Window> whole = windows.of(project());
+        Map<ItemId, Windows.Window> whole = windows.windowsOf(project());
         assertThat(windows.across(whole.keySet())).isEqualTo(whole);
         whole.forEach((item, window) ->
                 assertThat(windows.across(List.of(item)).get(item)).isEqualTo(window));

@@ -14,15 +14,16 @@ import app.clearpane.core.exposure.Pane;
 import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.exposure.PaneSettings;
 import app.clearpane.core.exposure.Seat;
-import app.clearpane.core.exposure.SeatId;
 import app.clearpane.core.exposure.SeatRole;
 import app.clearpane.core.exposure.SeatState;
 import app.clearpane.core.exposure.Setting;
 import app.clearpane.core.exposure.Showing;
 import app.clearpane.core.exposure.Visibility;
 import app.clearpane.core.exposure.Why;
+import app.clearpane.core.people.Actor;
+import app.clearpane.core.people.SeatId;
 import app.clearpane.usecases.exposure.ReasonWords;
-import app.clearpane.web.layout.WordsOfATest;
+import app.clearpane.web.shell.WordsOfATest;
 import java.time.Instant;
 import java.util.Arrays;
 import java.util.EnumSet;
@@ -43,8 +44,8 @@ class ReasonWordsTest {
     private static final ContactId JASPER = new ContactId(UUID.randomUUID());
     private static final ItemId FOLDER = new ItemId(UUID.randomUUID());
     private static final ItemId MAP = new ItemId(UUID.randomUUID());
-    private static final Setting HELD = new Setting(Showing.HELD_BACK, "Teo Brandt", NOW);
-    private static final Setting SHOWN = new Setting(Showing.SHOWN, "Teo Brandt", NOW);
+    private static final Setting HELD = new Setting(Showing.HELD_BACK, Actor.kept("Teo Brandt"), NOW);
+    private static final Setting SHOWN = new Setting(Showing.SHOWN, Actor.kept("Teo Brandt"), NOW);
     private final ReasonWords reasons = new ReasonWords(WordsOfATest.at(NOW));
 
     private static Item file(Item.State state, ContactId... to) {
@@ -66,7 +67,7 @@ class ReasonWordsTest {
     }
 
     private String of(Item item, Pane pane, Optional<Seat> seat) {
-        return reasons.of(Visibility.decide(item, pane, seat, NOW));
+        return reasons.inWords(Visibility.decide(item, pane, seat, NOW));
     }
 
     private String seated(Item item, PaneSettings both, Ceilings ceilings) {

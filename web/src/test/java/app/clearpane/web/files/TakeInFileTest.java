@@ -4,14 +4,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.awaitility.Awaitility.await;
 
-import app.clearpane.core.exposure.SeatId;
 import app.clearpane.core.files.Sha256;
 import app.clearpane.core.people.Actor;
+import app.clearpane.core.people.SeatId;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.files.ProjectFiles;
 import app.clearpane.store.files.Uploads;
 import app.clearpane.store.files.Vault;
-import app.clearpane.usecases.House;
+import app.clearpane.usecases.HouseSettings;
 import app.clearpane.usecases.files.LookAfterVault;
 import app.clearpane.usecases.files.TakeInFile;
 import app.clearpane.usecases.shell.Refused;
@@ -38,7 +38,7 @@ class TakeInFileTest extends DemoHouse {
     private Uploads uploads;
 
     @Autowired
-    private House house;
+    private HouseSettings house;
 
     @Autowired
     private LookAfterVault lookAfterVault;
@@ -100,7 +100,7 @@ class TakeInFileTest extends DemoHouse {
         lookAfterVault.sweep();
         assertThat(vault.path(unnamed.sha256())).doesNotExist();
         assertThat(lookAfterVault.scrub()).isEmpty();
-        Path one = vault.path(files.of(projects.active().get(0).id()).stream()
+        Path one = vault.path(files.ofProject(projects.active().get(0).id()).stream()
                 .findFirst()
                 .map(file -> file.sha256())
                 .orElseGet(() -> files.named().iterator().next()));

@@ -4,11 +4,11 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.awaitility.Awaitility.await;
 
+import app.clearpane.core.deliverable.Deliverable;
+import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.project.ProjectId;
-import app.clearpane.store.deliverable.Deliverable;
 import app.clearpane.store.deliverable.Deliverables;
-import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.store.exposure.Panes;
 import app.clearpane.store.exposure.SeatRow;
 import app.clearpane.store.exposure.Seats;
@@ -58,14 +58,14 @@ class ManySignaturesJourneyTest extends Journey {
                 "/t/projects/" + mill + "/deliverables",
                 ines.token(),
                 Map.of("name", name, "pane", pane.id().toString(), "about", "", "rule", rule, "reviewDays", "3"));
-        return deliverables.of(mill).stream()
+        return deliverables.ofProject(mill).stream()
                 .filter(one -> one.name().equals(name))
                 .map(Deliverable::id)
                 .findFirst()
                 .orElseThrow();
     }
 
-    private VersionRow sent(ItemId deliverable, String file) throws Exception {
+    private Version sent(ItemId deliverable, String file) throws Exception {
         byte[] bytes = Files.readAllBytes(demoFile(file, file));
         ines.upload(
                 "/t/deliverables/" + deliverable + "/versions",
@@ -73,15 +73,15 @@ class ManySignaturesJourneyTest extends Journey {
                 "mill-" + file,
                 () -> new ByteArrayInputStream(bytes),
                 Map.of("whatChanged", "another weight"));
-        VersionRow draft = deliverables.versions(deliverable).stream()
-                .filter(VersionRow::draft)
+        Version draft = deliverables.versions(deliverable).stream()
+                .filter(Version::draft)
                 .findFirst()
                 .orElseThrow();
         ines.post("/t/versions/" + draft.id() + "/send", ines.token(), Map.of());
         return deliverables.version(draft.id()).orElseThrow();
     }
 
-    private String mark(Visitor who, VersionRow version, String intent) throws Exception {
+    private String mark(Visitor who, Version version, String intent) throws Exception {
         Map<String, String> form = new HashMap<>(Map.of(
                 "page",
                 "1",
@@ -107,7 +107,7 @@ class ManySignaturesJourneyTest extends Journey {
     }
 
     private String contact(String name) {
-        return seats.of(pane.id()).stream()
+        return seats.ofPane(pane.id()).stream()
                 .filter(seat -> seat.name().startsWith(name))
                 .map(SeatRow::contact)
                 .findFirst()
@@ -117,7 +117,7 @@ class ManySignaturesJourneyTest extends Journey {
 
     @Test
     void twelveAreSignedAtOnceAndTheOneThatClashesIsLeftOut() throws Exception {
-        VersionRow last = null;
+        Version last = null;
         for (int bag = 1; bag <= BAGS; bag++) {
             last = sent(deliverable("Sack " + bag, "ANY"), "flour-spelt-1.pdf");
         }
@@ -181,7 +181,7 @@ class ManySignaturesJourneyTest extends Journey {
                 "revision",
                 String.valueOf(deliverables.find(bag).orElseThrow().revision()));
         ines.post("/t/deliverables/" + bag + "/signing", ines.token(), terms);
-        VersionRow version = sent(bag, "flour-spelt-1.pdf");
+        Version version = sent(bag, "flour-spelt-1.pdf");
         Someone imre = onPhone().comesBy(linkOf("imre@hobandbarley.example"));
         imre.goes("/c/panes/" + pane.id() + "/versions/" + version.id())
                 .atTheTable()
@@ -200,7 +200,7 @@ class ManySignaturesJourneyTest extends Journey {
     @Test
     void oneSignsInOrderInAnothersPlace() throws Exception {
         ItemId bag = deliverable("Ordered sack", "IN_ORDER");
-        VersionRow version = sent(bag, "flour-spelt-1.pdf");
+        Version version = sent(bag, "flour-spelt-1.pdf");
         String today = today().toString();
         try {
             ines.post(
@@ -236,7 +236,7 @@ class ManySignaturesJourneyTest extends Journey {
     @Test
     void whatWasRecalledIsReleasedAgainInItsPlace() throws Exception {
         ItemId bag = deliverable("Recalled sack", "ANY");
-        VersionRow version = sent(bag, "flour-spelt-1.pdf");
+        Version version = sent(bag, "flour-spelt-1.pdf");
         Visitor imre = Visitor.by(address(), linkOf("imre@hobandbarley.example"));
         imre.post(
                 "/c/panes/" + pane.id() + "/versions/" + version.id() + "/decisions",

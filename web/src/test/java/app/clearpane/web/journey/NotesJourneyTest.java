@@ -3,16 +3,16 @@ package app.clearpane.web.journey;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.clearpane.core.deliverable.Deliverable;
+import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.markup.Intent;
+import app.clearpane.core.markup.Mark;
 import app.clearpane.core.markup.MarkupId;
 import app.clearpane.core.markup.MarkupProgress;
 import app.clearpane.core.markup.Place;
-import app.clearpane.store.deliverable.Deliverable;
 import app.clearpane.store.deliverable.Deliverables;
-import app.clearpane.store.deliverable.VersionRow;
-import app.clearpane.store.markup.MarkupRow;
 import app.clearpane.store.markup.Markups;
 import com.microsoft.playwright.Keyboard;
 import com.microsoft.playwright.Locator;
@@ -127,12 +127,12 @@ class NotesJourneyTest extends Journey {
     @Test
     void theFormsOfACrowdedSheetComeWhenTheyAreAskedFor() {
         Deliverable samples = projects.active().stream()
-                .flatMap(project -> deliverables.of(project.id()).stream())
+                .flatMap(project -> deliverables.ofProject(project.id()).stream())
                 .filter(one -> one.name().equals("Star-hall panels"))
                 .findFirst()
                 .orElseThrow();
-        List<VersionRow> versions = deliverables.versions(samples.id());
-        VersionRow version = versions.get(versions.size() - 1);
+        List<Version> versions = deliverables.versions(samples.id());
+        Version version = versions.get(versions.size() - 1);
         for (int i = 0; i < 34; i++) {
             crowd(version.id(), version.number(), samples.pane(), i);
         }
@@ -153,7 +153,7 @@ class NotesJourneyTest extends Journey {
     }
 
     private void crowd(VersionId version, Integer number, PaneId pane, int i) {
-        markups.add(new MarkupRow(
+        markups.add(new Mark(
                 new MarkupId(UUID.randomUUID()),
                 version,
                 number,
@@ -165,7 +165,7 @@ class NotesJourneyTest extends Journey {
                 MarkupProgress.OPEN,
                 "Crowded " + i + ".",
                 null,
-                new MarkupRow.Author("Teo Brandt", null, null),
+                new Mark.Author("Teo Brandt", null, null),
                 null,
                 null,
                 1,

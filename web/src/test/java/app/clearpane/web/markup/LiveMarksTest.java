@@ -2,13 +2,13 @@ package app.clearpane.web.markup;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.clearpane.core.deliverable.Deliverable;
+import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.exposure.Aperture;
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.project.ProjectId;
-import app.clearpane.store.deliverable.Deliverable;
 import app.clearpane.store.deliverable.Deliverables;
-import app.clearpane.store.deliverable.VersionRow;
 import app.clearpane.store.exposure.AgencyApertures;
 import app.clearpane.store.exposure.Panes;
 import app.clearpane.usecases.exposure.MakeLink;
@@ -64,8 +64,8 @@ class LiveMarksTest extends DemoHouse {
                 .orElseThrow();
     }
 
-    private VersionRow map() {
-        ItemId id = deliverables.of(board().project()).stream()
+    private Version map() {
+        ItemId id = deliverables.ofProject(board().project()).stream()
                 .filter(one -> one.name().equals("Visitor map"))
                 .map(Deliverable::id)
                 .findFirst()

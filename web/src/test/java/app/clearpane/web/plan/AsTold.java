@@ -1,11 +1,11 @@
 package app.clearpane.web.plan;
 
+import app.clearpane.core.plan.ProjectPlan;
 import app.clearpane.core.plan.SlipLedger;
-import app.clearpane.store.project.Project;
+import app.clearpane.core.project.Project;
 import app.clearpane.store.project.Projects;
 import app.clearpane.usecases.plan.PlanBook;
 import app.clearpane.usecases.plan.SlipBook;
-import app.clearpane.usecases.plan.ThePlan;
 import java.util.HashMap;
 import java.util.Map;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
@@ -19,7 +19,7 @@ public class AsTold {
     private final Projects projects;
     private final PlanBook book;
     private final SlipBook slips;
-    final Map<String, ThePlan> plans = new HashMap<>();
+    final Map<String, ProjectPlan> plans = new HashMap<>();
     final Map<String, SlipLedger> ledgers = new HashMap<>();
 
     AsTold(Projects projects, PlanBook book, SlipBook slips) {
@@ -32,7 +32,7 @@ public class AsTold {
     @Order(1)
     void look() {
         for (Project project : projects.active()) {
-            ThePlan plan = book.of(project);
+            ProjectPlan plan = book.planOf(project);
             plans.put(project.name(), plan);
             slips.latest(plan).ifPresent(ledger -> ledgers.put(project.name(), ledger));
         }

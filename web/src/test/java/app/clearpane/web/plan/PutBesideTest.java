@@ -7,7 +7,7 @@ import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.plan.TaskFiles;
 import app.clearpane.store.plan.Tasks;
-import app.clearpane.usecases.plan.PutBeside;
+import app.clearpane.usecases.plan.AttachFilesToTask;
 import app.clearpane.web.Acting;
 import app.clearpane.web.DemoHouse;
 import java.io.ByteArrayInputStream;
@@ -19,7 +19,7 @@ import org.springframework.beans.factory.annotation.Autowired;
 /** A file beside a task, what the Record tells of it and the mail about it are there together or not at all. */
 class PutBesideTest extends DemoHouse {
     @Autowired
-    private PutBeside putBeside;
+    private AttachFilesToTask putBeside;
 
     @Autowired
     private Tasks tasks;
@@ -38,17 +38,17 @@ class PutBesideTest extends DemoHouse {
                 .orElseThrow()
                 .id();
         ItemId task = tasks.ofProject(project).get(0).id();
-        List<TaskFiles.TaskFile> before = files.on(task);
+        List<TaskFiles.TaskFile> before = files.filesOf(task);
         int told = db.fetchCount(db.selectFrom("record_entry"));
         assertThatThrownBy(() -> putBeside.put(
                         task,
-                        new PutBeside.Arriving(
+                        new AttachFilesToTask.Arriving(
                                 "list.txt", new ByteArrayInputStream(new byte[] {65}), false, Acting.team("Teo")),
                         about -> {
                             throw new IllegalStateException("the mail could not be put in its queue");
                         }))
                 .hasMessageContaining("queue");
-        assertThat(files.on(task)).isEqualTo(before);
+        assertThat(files.filesOf(task)).isEqualTo(before);
         assertThat(db.fetchCount(db.selectFrom("record_entry"))).isEqualTo(told);
     }
 }

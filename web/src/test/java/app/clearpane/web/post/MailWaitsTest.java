@@ -4,10 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.awaitility.Awaitility.await;
 
 import app.clearpane.core.agency.EmailAddress;
+import app.clearpane.core.agency.TeamMember;
 import app.clearpane.store.agency.People;
-import app.clearpane.store.agency.TeamMember;
 import app.clearpane.store.post.Mails;
-import app.clearpane.usecases.House;
+import app.clearpane.usecases.HouseSettings;
 import app.clearpane.usecases.jobs.Jobs;
 import app.clearpane.usecases.post.Letter;
 import app.clearpane.usecases.post.WriteMail;
@@ -35,7 +35,7 @@ class MailWaitsTest extends DemoHouse {
     private Pages pages;
 
     @Autowired
-    private House house;
+    private HouseSettings house;
 
     @Autowired
     private People team;
@@ -49,7 +49,7 @@ class MailWaitsTest extends DemoHouse {
                 mails,
                 jobs,
                 pages,
-                new House(
+                new HouseSettings(
                         house.data(),
                         house.address(),
                         house.from(),

@@ -8,14 +8,14 @@ import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.when;
 
 import app.clearpane.core.agency.EmailAddress;
+import app.clearpane.core.agency.TeamMember;
 import app.clearpane.store.agency.People;
 import app.clearpane.store.agency.SecondFactors;
 import app.clearpane.store.agency.Sessions;
 import app.clearpane.store.agency.SignIns;
-import app.clearpane.store.agency.TeamMember;
 import app.clearpane.web.DemoHouse;
 import app.clearpane.web.Visitor;
-import app.clearpane.web.layout.AsksAgain;
+import app.clearpane.web.shell.access.NeedsPassword;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.ZoneOffset;
@@ -105,7 +105,7 @@ class AskAgainTest extends DemoHouse {
 
     /** Something that matters. */
     static class Matters {
-        @AsksAgain
+        @NeedsPassword
         public void release() {
             // only its annotation is asked for
         }

@@ -1,0 +1,42 @@
+package app.clearpane.core.turns;
+
+/**
+ * How much each side holds.
+ *
+ * @param ours deliverables that are our turn
+ * @param clients deliverables that are the client's turn
+ * @param nobodys deliverables with which nothing is to be done
+ * @param ourTasks leaves of the plan that we are on or could begin
+ * @param clientTasks those that were given to the client and are not done
+ * @param afterwards of those that nobody holds, how many something was asked for once they were agreed
+ * @param papers that wait for the client
+ * @param declined papers that the client said no to
+ */
+public record TurnTally(
+        int ours, int clients, int nobodys, int ourTasks, int clientTasks, int afterwards, int papers, int declined) {
+    /** Nothing at all. */
+    public static final TurnTally NONE = new TurnTally(0, 0, 0, 0, 0, 0, 0, 0);
+
+    /** These and those. */
+    public TurnTally plus(TurnTally more) {
+        return new TurnTally(
+                ours + more.ours,
+                clients + more.clients,
+                nobodys + more.nobodys,
+                ourTasks + more.ourTasks,
+                clientTasks + more.clientTasks,
+                afterwards + more.afterwards,
+                papers + more.papers,
+                declined + more.declined);
+    }
+
+    /** All that is our turn. */
+    public int allOurs() {
+        return ours + ourTasks + afterwards + declined;
+    }
+
+    /** All that is the clients’ turn. */
+    public int allClients() {
+        return clients + clientTasks + papers;
+    }
+}

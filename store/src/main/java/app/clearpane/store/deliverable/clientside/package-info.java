@@ -1,5 +1,0 @@
-/** Deliverables and versions, as far as a viewer sees them. */
-@NullMarked
-package app.clearpane.store.deliverable.clientside;
-
-import org.jspecify.annotations.NullMarked;

@@ -1,5 +1,0 @@
-/** What a viewer is, and what their pane looks like: the clients' door. */
-@NullMarked
-package app.clearpane.store.exposure.clientside;
-
-import org.jspecify.annotations.NullMarked;

@@ -1,5 +1,0 @@
-/** Marks, as far as a viewer sees them. */
-@NullMarked
-package app.clearpane.store.markup.clientside;
-
-import org.jspecify.annotations.NullMarked;

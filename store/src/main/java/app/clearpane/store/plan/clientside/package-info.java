@@ -1,5 +1,0 @@
-/** Tasks as far as a viewer sees them. */
-@NullMarked
-package app.clearpane.store.plan.clientside;
-
-import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,22 @@
+-- Who did something is kept as kind, identifier and the name they had then, in one text; what was kept before is a name.
+alter table silence_terms alter column set_by set data type varchar(540);
+alter table file alter column added_by set data type varchar(540);
+alter table showing alter column set_by set data type varchar(540);
+alter table held_back_everywhere alter column set_by set data type varchar(540);
+alter table version alter column made_by set data type varchar(540);
+alter table round alter column closed_by set data type varchar(540);
+alter table release alter column released_by set data type varchar(540);
+alter table release alter column recalled_by set data type varchar(540);
+alter table project_said alter column said_by set data type varchar(540);
+alter table item alter column deleted_by set data type varchar(540);
+alter table agency_aperture alter column set_by set data type varchar(540);
+alter table pane_arrival alter column set_by set data type varchar(540);
+alter table link_seat alter column created_by set data type varchar(540);
+alter table task_turn alter column turned_by set data type varchar(540);
+alter table agreement alter column set_by set data type varchar(540);
+alter table ruling alter column ruled_by set data type varchar(540);
+alter table extra_round alter column accepted_by set data type varchar(540);
+alter table waiver alter column waived_by set data type varchar(540);
+alter table checklist_tick alter column ticked_by set data type varchar(540);
+alter table stand_in alter column set_by set data type varchar(540);
+alter table paper alter column made_by set data type varchar(540);

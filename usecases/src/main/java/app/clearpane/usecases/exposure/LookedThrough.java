@@ -1,0 +1,7 @@
+package app.clearpane.usecases.exposure;
+
+import app.clearpane.store.exposure.client.Viewer;
+import app.clearpane.usecases.security.Person;
+
+/** One of the team looked through somebody's seat. */
+public record LookedThrough(Person.OfTeam member, Viewer viewer) {}

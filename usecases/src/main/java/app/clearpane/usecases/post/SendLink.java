@@ -1,0 +1,60 @@
+package app.clearpane.usecases.post;
+
+import app.clearpane.core.agency.Contact;
+import app.clearpane.core.agency.EmailAddress;
+import app.clearpane.core.files.Sha256;
+import app.clearpane.store.agency.People;
+import app.clearpane.store.agency.SignInLinks;
+import app.clearpane.usecases.security.LinkKeys;
+import java.util.List;
+import java.util.Objects;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Mails a contact a link that lets them in. */
+@Component
+public class SendLink {
+    private final SignInLinks waysIn;
+    private final People people;
+    private final WriteMail mail;
+    private final LinkKeys keys;
+
+    SendLink(SignInLinks waysIn, People people, WriteMail mail, LinkKeys keys) {
+        this.waysIn = waysIn;
+        this.people = people;
+        this.mail = mail;
+        this.keys = keys;
+    }
+
+    /** Mails a new link for the same page to the person an old link was for. */
+    @Transactional
+    public void sendAnother(Sha256 keyHash) {
+        waysIn.find(keyHash)
+                .filter(way -> way.revokedAt() == null && way.contact() != null)
+                .ifPresent(way -> people.contact(Objects.requireNonNull(way.contact()))
+                        .ifPresent(contact -> send(contact, way.leadsTo())));
+    }
+
+    /** Mails a link to whoever has this address, if anybody has. */
+    @Transactional
+    public void sendTo(String address) {
+        try {
+            people.contactAt(new EmailAddress(address)).ifPresent(contact -> send(contact, "/c"));
+        } catch (IllegalArgumentException notAnAddress) {
+            // The answer is the same whether an address is known or not.
+        }
+    }
+
+    private void send(Contact contact, String leadsTo) {
+        String agency = people.agency().orElseThrow().name();
+        mail.send(
+                contact,
+                new Letter(
+                        "Your link to " + agency,
+                        List.of("You asked for a new link. It opens your page once, within two weeks; after that "
+                                + "you can ask for another."),
+                        "Open my page",
+                        keys.forContact(contact.id(), leadsTo),
+                        agency));
+    }
+}

@@ -1,5 +1,0 @@
-/** Faces, logos, covers and the agency's colour. */
-@NullMarked
-package app.clearpane.web.brand;
-
-import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,93 @@
+package app.clearpane.web.exposure.client;
+
+import app.clearpane.core.deliverable.VersionId;
+import app.clearpane.store.exposure.client.Viewer;
+import app.clearpane.store.exposure.client.Viewers;
+import app.clearpane.store.plan.client.VisibleTasks;
+import app.clearpane.usecases.security.Person;
+import app.clearpane.usecases.shell.NotFound;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.security.web.csrf.CsrfToken;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** A client's home and their panes. */
+@Controller
+class ClientPaneController {
+    private final Viewers viewers;
+    private final PanePage panePage;
+    private final WrittenPane written;
+    private final Looks looks;
+    private final Clock clock;
+
+    ClientPaneController(Viewers viewers, PanePage panePage, WrittenPane written, Looks looks, Clock clock) {
+        this.viewers = viewers;
+        this.panePage = panePage;
+        this.written = written;
+        this.looks = looks;
+        this.clock = clock;
+    }
+
+    /**
+     * A pane on the home page. @param waiting how many things await the reader there @param several whether they see
+     * its project through others too
+     */
+    record Tile(Viewers.Heading heading, int waiting, Optional<Viewer.Rest> rest, String base, boolean several) {}
+
+    @GetMapping("/c")
+    String home(@AuthenticationPrincipal Person person, Model model) {
+        if (person instanceof Person.ByLink guest) {
+            return "redirect:/c/panes/" + guest.paneId();
+        }
+        Person.OfClient me = (Person.OfClient) person;
+        List<Tile> tiles = new ArrayList<>();
+        for (Viewers.Heading heading : viewers.panesOf(me.contactId(), clock.instant())) {
+            Viewer viewer = NotFound.unless(viewers.viewerAt(heading.id(), me.contactId(), clock.instant()));
+            tiles.add(new Tile(
+                    heading,
+                    panePage.waitingCount(viewer),
+                    viewer.rest(),
+                    Through.base(viewer),
+                    !viewers.others(viewer, clock.instant()).isEmpty()));
+        }
+        if (tiles.size() == 1) {
+            return "redirect:" + tiles.get(0).base();
+        }
+        model.addAttribute("me", me);
+        model.addAttribute("tiles", tiles);
+        return "exposure/client/home";
+    }
+
+    @GetMapping({"/c/panes/{pane}", "/t/look/{seat}/{sight}"})
+    String pane(
+            Viewer viewer,
+            @RequestParam(required = false) @Nullable String decided,
+            @RequestParam(required = false) @Nullable VersionId on,
+            @RequestParam(required = false) @Nullable String did,
+            @RequestParam(required = false) @Nullable String was,
+            CsrfToken token,
+            Model model) {
+        PanePage.Page page = panePage.show(viewer);
+        looks.listed(viewer, panePage.items(page));
+        VisibleTasks.Row moved = page.tasks().stream()
+                .filter(task -> task.id().toString().equals(did))
+                .findFirst()
+                .orElse(null);
+        WrittenPane.Said said = new WrittenPane.Said(
+                decided,
+                on,
+                moved,
+                was != null && Set.of("TO_DO", "UNDER_WAY", "DONE").contains(was) ? was : "TO_DO");
+        model.addAttribute("title", page.heading().project());
+        model.addAttribute("written", written.html(page, said, token.getToken()));
+        return "exposure/client/pane";
+    }
+}

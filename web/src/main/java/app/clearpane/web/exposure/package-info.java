@@ -1,5 +1,0 @@
-/** Panes and seats: what each audience may see, and publishing it. */
-@NullMarked
-package app.clearpane.web.exposure;
-
-import org.jspecify.annotations.NullMarked;

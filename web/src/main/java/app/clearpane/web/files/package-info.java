@@ -1,5 +1,0 @@
-/** The files of a project. */
-@NullMarked
-package app.clearpane.web.files;
-
-import org.jspecify.annotations.NullMarked;

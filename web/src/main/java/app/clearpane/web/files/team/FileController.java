@@ -1,0 +1,142 @@
+package app.clearpane.web.files.team;
+
+import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.files.ProjectFile;
+import app.clearpane.core.project.ProjectId;
+import app.clearpane.store.files.ProjectFiles;
+import app.clearpane.usecases.exposure.WatchArrivals;
+import app.clearpane.usecases.files.AddFile;
+import app.clearpane.usecases.security.Person;
+import app.clearpane.usecases.shell.Input;
+import app.clearpane.usecases.shell.NotFound;
+import app.clearpane.web.deliverable.SheetBytes;
+import app.clearpane.web.project.team.ProjectFrame;
+import app.clearpane.web.shell.access.ForOutsideMakers;
+import app.clearpane.web.shell.frame.TeamController;
+import app.clearpane.web.shell.rendering.RenderedRows;
+import java.io.IOException;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.springframework.core.io.Resource;
+import org.springframework.http.ResponseEntity;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.security.web.csrf.CsrfToken;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
+
+/** The files of a project. */
+@TeamController
+@ForOutsideMakers
+class FileController {
+    private final ProjectFrame frame;
+    private final ProjectFiles files;
+    private final FileWindows windows;
+    private final AddFile addFile;
+    private final SheetBytes bytes;
+    private final RenderedRows rows;
+    private final WatchArrivals arrivals;
+
+    FileController(
+            ProjectFrame frame,
+            ProjectFiles files,
+            FileWindows windows,
+            AddFile addFile,
+            SheetBytes bytes,
+            RenderedRows rows,
+            WatchArrivals arrivals) {
+        this.frame = frame;
+        this.files = files;
+        this.windows = windows;
+        this.addFile = addFile;
+        this.bytes = bytes;
+        this.rows = rows;
+        this.arrivals = arrivals;
+    }
+
+    @GetMapping("/t/projects/{project}/files")
+    String all(@PathVariable ProjectId project, @RequestParam Optional<ItemId> deleted, CsrfToken token, Model model) {
+        frame.above(model, project, "Files");
+        List<FileWindows.Line> lines = windows.linesOf(project);
+        model.addAttribute("files", lines);
+        model.addAttribute("rows", rows.html("files/_row", lines, token.getToken()));
+        model.addAttribute("folders", files.folders(project));
+        model.addAttribute("deleted", deleted.flatMap(files::find).orElse(null));
+        model.addAttribute(
+                "seenAgain",
+                deleted.map(file -> arrivals.ifBroughtBack(project, file)).orElse(List.of()));
+        return "files/list";
+    }
+
+    @PostMapping("/t/projects/{project}/files")
+    String add(
+            @PathVariable ProjectId project,
+            @RequestParam MultipartFile file,
+            @RequestParam String folder,
+            @AuthenticationPrincipal Person me)
+            throws IOException {
+        Input input = new Input();
+        String name = Optional.ofNullable(file.getOriginalFilename()).orElse("");
+        input.require(!name.isEmpty(), "Choose a file first.");
+        Optional<ItemId> into = folder.isEmpty() ? Optional.empty() : input.one("The folder", folder, ItemId::of);
+        input.allGood();
+        addFile.add(project, into, name, file.getInputStream(), me.actor());
+        return "redirect:/t/projects/" + project + "/files";
+    }
+
+    @PostMapping("/t/projects/{project}/folders")
+    String addFolder(@PathVariable ProjectId project, @RequestParam String name, @AuthenticationPrincipal Person me) {
+        addFile.folder(project, name, me.actor());
+        return "redirect:/t/projects/" + project + "/files";
+    }
+
+    @PostMapping("/t/files/{file}/delete")
+    String delete(@PathVariable ItemId file, @AuthenticationPrincipal Person me) {
+        return "redirect:/t/projects/" + addFile.delete(file, me.actor()) + "/files?deleted=" + file;
+    }
+
+    @PostMapping("/t/files/{file}/restore")
+    String restore(
+            @PathVariable ItemId file,
+            @RequestParam(defaultValue = "false") boolean sure,
+            @AuthenticationPrincipal Person me) {
+        return "redirect:/t/projects/" + addFile.restore(file, sure, me.actor()) + "/files";
+    }
+
+    @PostMapping("/t/projects/{project}/files/move")
+    String move(
+            @PathVariable ProjectId project,
+            @RequestParam(name = "file", required = false) List<String> chosen,
+            @RequestParam String folder,
+            @RequestParam(defaultValue = "false") boolean sure,
+            @AuthenticationPrincipal Person me) {
+        Input input = new Input();
+        Set<ItemId> some = chosen == null
+                ? Set.of()
+                : chosen.stream()
+                        .flatMap(one -> input.one("A file", one, ItemId::of).stream())
+                        .collect(Collectors.toSet());
+        input.require(!some.isEmpty(), "Tick the files to move first.");
+        Optional<ItemId> into = folder.isEmpty() ? Optional.empty() : input.one("The folder", folder, ItemId::of);
+        input.allGood();
+        addFile.move(project, some, into, sure, me.actor());
+        return "redirect:/t/projects/" + project + "/files";
+    }
+
+    /** The first page of a file that was drawn, small. */
+    @GetMapping("/t/files/{file}/picture")
+    ResponseEntity<Resource> picture(@PathVariable ItemId file) {
+        return bytes.sheet(NotFound.unless(files.find(file)).sha256(), 1, SheetBytes.Size.small);
+    }
+
+    @GetMapping("/t/files/{file}/content")
+    ResponseEntity<Resource> content(@PathVariable ItemId file) {
+        ProjectFile found = NotFound.unless(files.find(file));
+        return bytes.download(found.sha256(), found.name());
+    }
+}

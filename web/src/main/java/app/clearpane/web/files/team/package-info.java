@@ -1,0 +1,5 @@
+/** The files of a project. */
+@NullMarked
+package app.clearpane.web.files.team;
+
+import org.jspecify.annotations.NullMarked;

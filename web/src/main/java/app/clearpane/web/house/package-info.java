@@ -1,5 +1,0 @@
-/** How the house works: what it usually reckons with, what it calls things, and the templates it keeps. */
-@NullMarked
-package app.clearpane.web.house;
-
-import org.jspecify.annotations.NullMarked;

@@ -1,5 +1,0 @@
-/** The frame around every page, words and dates for people, and what is said when something goes wrong. */
-@NullMarked
-package app.clearpane.web.layout;
-
-import org.jspecify.annotations.NullMarked;

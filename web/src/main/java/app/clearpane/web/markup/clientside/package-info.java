@@ -1,5 +1,0 @@
-/** The light table as a client sees it. */
-@NullMarked
-package app.clearpane.web.markup.clientside;
-
-import org.jspecify.annotations.NullMarked;

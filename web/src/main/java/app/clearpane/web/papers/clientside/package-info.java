@@ -1,5 +1,0 @@
-/** Papers for those they were sent to. */
-@NullMarked
-package app.clearpane.web.papers.clientside;
-
-import org.jspecify.annotations.NullMarked;

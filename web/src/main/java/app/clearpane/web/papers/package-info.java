@@ -1,5 +1,0 @@
-/** Proposals, contracts and invoices. */
-@NullMarked
-package app.clearpane.web.papers;
-
-import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,5 @@
+/** Proposals, contracts and invoices. */
+@NullMarked
+package app.clearpane.web.papers.team;
+
+import org.jspecify.annotations.NullMarked;

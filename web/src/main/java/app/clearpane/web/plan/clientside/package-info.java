@@ -1,5 +1,0 @@
-/** Tasks as a client sees and does them. */
-@NullMarked
-package app.clearpane.web.plan.clientside;
-
-import org.jspecify.annotations.NullMarked;

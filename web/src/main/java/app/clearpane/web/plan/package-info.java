@@ -1,5 +1,0 @@
-/** The plan of a project: its tasks four ways, what was agreed, what is forecast, and where the days went. */
-@NullMarked
-package app.clearpane.web.plan;
-
-import org.jspecify.annotations.NullMarked;

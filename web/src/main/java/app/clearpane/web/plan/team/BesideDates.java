@@ -1,0 +1,42 @@
+package app.clearpane.web.plan.team;
+
+import app.clearpane.core.project.Covers;
+import app.clearpane.core.project.Ending;
+import app.clearpane.core.project.ProjectId;
+import app.clearpane.store.project.Projects;
+import app.clearpane.usecases.plan.AskForDates;
+import app.clearpane.usecases.shell.TheTeam;
+import java.util.Map;
+import org.springframework.stereotype.Component;
+
+/**
+ * What can be chosen beside the dates of a project: who is asked to agree to them, who manages it, its cover, and which
+ * phases can go.
+ */
+@Component
+class BesideDates {
+    private final AskForDates askForDates;
+    private final TheTeam team;
+    private final Projects projects;
+
+    BesideDates(AskForDates askForDates, TheTeam team, Projects projects) {
+        this.askForDates = askForDates;
+        this.team = team;
+        this.projects = projects;
+    }
+
+    /** For a page. */
+    Map<String, Object> read(ProjectId project) {
+        return Map.of(
+                "askable",
+                askForDates.askable(project),
+                "managers",
+                team.members().stream().filter(one -> one.role().mayPublish()).toList(),
+                "covers",
+                Covers.ALL,
+                "emptyPhases",
+                projects.emptyPhases(project),
+                "endings",
+                Ending.values());
+    }
+}

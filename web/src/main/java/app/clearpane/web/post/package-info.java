@@ -1,5 +1,0 @@
-/** Mail, and the post room that stands in for the world in the demo. */
-@NullMarked
-package app.clearpane.web.post;
-
-import org.jspecify.annotations.NullMarked;

@@ -1,5 +1,0 @@
-/** Where a lead voice names people of their own side. */
-@NullMarked
-package app.clearpane.web.seats.clientside;
-
-import org.jspecify.annotations.NullMarked;

@@ -1,5 +1,0 @@
-/** Seats that clients wish for, and what becomes of the wishes. */
-@NullMarked
-package app.clearpane.web.seats;
-
-import org.jspecify.annotations.NullMarked;

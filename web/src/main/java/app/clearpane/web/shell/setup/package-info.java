@@ -1,0 +1,5 @@
+/** How requests are let in. */
+@NullMarked
+package app.clearpane.web.shell.setup;
+
+import org.jspecify.annotations.NullMarked;

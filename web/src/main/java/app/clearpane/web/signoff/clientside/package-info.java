@@ -1,5 +1,0 @@
-/** A client's decision. */
-@NullMarked
-package app.clearpane.web.signoff.clientside;
-
-import org.jspecify.annotations.NullMarked;
