@@ -40,7 +40,9 @@ import app.clearpane.usecases.clearance.ReleaseVersion;
 import app.clearpane.usecases.deliverable.AddDeliverable;
 import app.clearpane.usecases.deliverable.SendVersion;
 import app.clearpane.usecases.deliverable.StoreVersion;
+import app.clearpane.usecases.exposure.EndSeat;
 import app.clearpane.usecases.exposure.GiveSeat;
+import app.clearpane.usecases.exposure.InviteToPane;
 import app.clearpane.usecases.exposure.MakeLink;
 import app.clearpane.usecases.exposure.PublishPane;
 import app.clearpane.usecases.exposure.SetForAllPanes;
@@ -128,6 +130,8 @@ class Cast {
     private final List<Later> later = new ArrayList<>();
     private final Map<Everybody, TeamMember> team = new EnumMap<>(Everybody.class);
     private final Map<Everybody, Contact> contacts = new EnumMap<>(Everybody.class);
+    private final InviteToPane inviteToPane;
+    private final EndSeat endSeat;
 
     Cast(
             DemoClock clock,
@@ -164,7 +168,11 @@ class Cast {
             Deliverables deliverables,
             Markups markups,
             AttachFile attach,
-            Paperwork paperwork) {
+            Paperwork paperwork,
+            InviteToPane inviteToPane,
+            EndSeat endSeat) {
+        this.endSeat = endSeat;
+        this.inviteToPane = inviteToPane;
         this.paperwork = paperwork;
         this.clock = clock;
         this.attach = attach;
@@ -425,7 +433,7 @@ class Cast {
 
     void publish(PaneId pane) {
         publishPane.publish(pane, panes.find(pane).orElseThrow().revision(), Optional.empty(), actor(Everybody.INES));
-        giveSeat.sendLinksToNewcomers(pane, actor(Everybody.INES));
+        inviteToPane.sendLinksToNewcomers(pane, actor(Everybody.INES));
     }
 
     void comesIn(Everybody person) {
@@ -433,7 +441,7 @@ class Cast {
     }
 
     void endSeat(app.clearpane.core.people.SeatId seat) {
-        giveSeat.end(seat, true, actor(Everybody.INES));
+        endSeat.end(seat, true, actor(Everybody.INES));
     }
 
     void show(PaneId pane, ItemId item, Showing showing) {

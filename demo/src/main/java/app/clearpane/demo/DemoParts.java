@@ -24,6 +24,7 @@ public final class DemoParts implements ApplicationContextInitializer<GenericApp
             WordsOfStory.class,
             DemoStory.class,
             StartDemo.class,
+            WaysToSignIn.class,
             PostRoomController.class);
     /** What the demo has its own of, by name. */
     public static final List<String> NOT_IN_THE_DEMO =

@@ -9,10 +9,11 @@ import app.clearpane.core.project.Phase;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.project.Projects;
 import app.clearpane.usecases.plan.AgreeDates;
-import app.clearpane.usecases.plan.MoveTask;
 import app.clearpane.usecases.plan.NameSteps;
-import app.clearpane.usecases.plan.PlanTask;
 import app.clearpane.usecases.plan.SayOfTask;
+import app.clearpane.usecases.plan.task.AddTask;
+import app.clearpane.usecases.plan.task.ChangeTask;
+import app.clearpane.usecases.plan.task.MoveTask;
 import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;
@@ -28,24 +29,27 @@ import java.util.UUID;
 class PlanStory {
     private static final int TODAY = 50;
     private final Cast cast;
-    private final PlanTask planTask;
     private final MoveTask moveTask;
     private final AgreeDates agreeDates;
     private final NameSteps nameSteps;
     private final SayOfTask sayOfTask;
     private final Projects projects;
     private final Map<String, ItemId> tasks = new HashMap<>();
+    private final AddTask addTask;
+    private final ChangeTask changeTask;
 
     PlanStory(
             Cast cast,
-            PlanTask planTask,
             MoveTask moveTask,
             AgreeDates agreeDates,
             NameSteps nameSteps,
             SayOfTask sayOfTask,
-            Projects projects) {
+            Projects projects,
+            AddTask addTask,
+            ChangeTask changeTask) {
+        this.changeTask = changeTask;
+        this.addTask = addTask;
         this.cast = cast;
-        this.planTask = planTask;
         this.moveTask = moveTask;
         this.agreeDates = agreeDates;
         this.nameSteps = nameSteps;
@@ -190,9 +194,9 @@ class PlanStory {
     }
 
     private ItemId given(ProjectId project, String phase, String name, Everybody person, LocalDate due, int days) {
-        return planTask.add(
+        return addTask.add(
                 project,
-                new PlanTask.Wanted(
+                new AddTask.Wanted(
                         name,
                         Optional.empty(),
                         phaseOf(project, phase),
@@ -249,9 +253,9 @@ class PlanStory {
                 .filter(tasks::containsKey)
                 .map(before -> new Task.After(task(before), 0))
                 .toList();
-        ItemId id = planTask.add(
+        ItemId id = addTask.add(
                 project,
-                new PlanTask.Wanted(name, parent, phase, days, Optional.empty(), side, hands, links, Optional.empty()),
+                new AddTask.Wanted(name, parent, phase, days, Optional.empty(), side, hands, links, Optional.empty()),
                 cast.as(Everybody.INES));
         tasks.put(name, id);
         return id;
@@ -284,7 +288,7 @@ class PlanStory {
                 .id();
         for (String task : waitsFor) {
             if (tasks.containsKey(task)) {
-                planTask.waitsFor(id, task(task), cast.as(Everybody.INES));
+                changeTask.waitsFor(id, task(task), cast.as(Everybody.INES));
             }
         }
     }

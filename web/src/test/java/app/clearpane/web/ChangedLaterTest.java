@@ -11,7 +11,7 @@ import app.clearpane.core.project.Phase;
 import app.clearpane.core.project.Project;
 import app.clearpane.store.agency.People;
 import app.clearpane.store.plan.Tasks;
-import app.clearpane.usecases.plan.PlanTask;
+import app.clearpane.usecases.plan.task.ChangeTask;
 import app.clearpane.usecases.security.Person;
 import java.time.DayOfWeek;
 import java.time.temporal.TemporalAdjusters;
@@ -30,7 +30,7 @@ class ChangedLaterTest extends AtTheMill {
     private Tasks tasks;
 
     @Autowired
-    private PlanTask planTask;
+    private ChangeTask changeTask;
 
     @Autowired
     People people;
@@ -216,7 +216,7 @@ class ChangedLaterTest extends AtTheMill {
                 .filter(one -> one.name().equals("Whitewash the mill"))
                 .findFirst()
                 .orElseThrow();
-        planTask.waitsFor(
+        changeTask.waitsFor(
                 day.id(),
                 long320.id(),
                 new Person.OfTeam(

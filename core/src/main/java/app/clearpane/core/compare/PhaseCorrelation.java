@@ -1,6 +1,8 @@
 package app.clearpane.core.compare;
 
 import app.clearpane.core.compare.AreaMean.Grey;
+import org.jtransforms.fft.FloatFFT_2D;
+import pl.edu.icm.jlargearrays.ConcurrencyUtils;
 
 /**
  * By how much one picture is moved against another, from the phases of their spectra (Kuglin and Hines, 1975).
@@ -10,6 +12,10 @@ import app.clearpane.core.compare.AreaMean.Grey;
  * peak and its neighbours gives parts of a pixel.
  */
 final class PhaseCorrelation {
+    static {
+        ConcurrencyUtils.setNumberOfThreads(1);
+    }
+
     /** How far the spectrum is let through, in periods per pixel: what is finer is mostly noise and edges. */
     private static final double SOFT = 0.22;
 
@@ -38,13 +44,30 @@ final class PhaseCorrelation {
     static Found between(Grey a, Grey b, Reach reach) {
         int width = powerOfTwo(Math.max(a.width(), b.width()));
         int height = powerOfTwo(Math.max(a.height(), b.height()));
-        Fourier fourier = new Fourier(width, height);
-        float[] real = windowed(a, width, height);
-        float[] imaginary = windowed(b, width, height);
-        fourier.forward(real, imaginary);
-        double whole = crossPower(real, imaginary, width, height);
-        fourier.back(real, imaginary);
-        return peak(real, width, height, reach, whole);
+        FloatFFT_2D fourier = new FloatFFT_2D(height, width);
+        float[] both = packed(windowed(a, width, height), windowed(b, width, height));
+        fourier.complexForward(both);
+        double whole = crossPower(both, width, height);
+        fourier.complexInverse(both, false);
+        return peak(realPartOf(both), width, height, reach, whole);
+    }
+
+    /** Two pictures as the real and the imaginary parts of complex numbers. */
+    private static float[] packed(float[] real, float[] imaginary) {
+        float[] both = new float[2 * real.length];
+        for (int i = 0; i < real.length; i++) {
+            both[2 * i] = real[i];
+            both[2 * i + 1] = imaginary[i];
+        }
+        return both;
+    }
+
+    private static float[] realPartOf(float[] both) {
+        float[] real = new float[both.length / 2];
+        for (int i = 0; i < real.length; i++) {
+            real[i] = both[2 * i];
+        }
+        return real;
     }
 
     private static int powerOfTwo(int least) {
@@ -84,31 +107,26 @@ final class PhaseCorrelation {
      * Parts the two spectra, which are packed in one, and leaves their cross power spectrum. @return the height a
      * perfect peak would have
      */
-    private static double crossPower(float[] re, float[] im, int width, int height) {
-        float[] real = new float[re.length];
-        float[] imaginary = new float[re.length];
+    private static double crossPower(float[] both, int width, int height) {
+        float[] spectra = both.clone();
         double whole = 0;
         for (int v = 0; v < height; v++) {
             for (int u = 0; u < width; u++) {
-                int at = v * width + u;
-                int mirrored = (height - v & height - 1) * width + (width - u & width - 1);
-                double aRe = (re[at] + re[mirrored]) / 2.0;
-                double aIm = (im[at] - im[mirrored]) / 2.0;
-                double bRe = (im[at] + im[mirrored]) / 2.0;
-                double bIm = (re[mirrored] - re[at]) / 2.0;
+                int at = 2 * (v * width + u);
+                int mirrored = 2 * ((height - v & height - 1) * width + (width - u & width - 1));
+                double aRe = (spectra[at] + spectra[mirrored]) / 2.0;
+                double aIm = (spectra[at + 1] - spectra[mirrored + 1]) / 2.0;
+                double bRe = (spectra[at + 1] + spectra[mirrored + 1]) / 2.0;
+                double bIm = (spectra[mirrored] - spectra[at]) / 2.0;
                 double crossRe = bRe * aRe + bIm * aIm;
                 double crossIm = bIm * aRe - bRe * aIm;
                 double length = Math.hypot(crossRe, crossIm);
-                double weight = soft(u, width) * soft(v, height);
-                if (length > 1e-3 && at != 0) {
-                    real[at] = (float) (crossRe / length * weight);
-                    imaginary[at] = (float) (crossIm / length * weight);
-                    whole += weight;
-                }
+                double weight = length > 1e-3 && at != 0 ? soft(u, width) * soft(v, height) / length : 0;
+                both[at] = (float) (crossRe * weight);
+                both[at + 1] = (float) (crossIm * weight);
+                whole += length * weight;
             }
         }
-        System.arraycopy(real, 0, re, 0, re.length);
-        System.arraycopy(imaginary, 0, im, 0, im.length);
         return whole;
     }
 

@@ -1,12 +1,19 @@
 package app.clearpane.core.record;
 
 import java.io.IOException;
+import java.io.StringWriter;
+import java.time.temporal.Temporal;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
 import java.util.Map;
-import java.util.stream.Collectors;
 import org.erdtman.jcs.JsonCanonicalizer;
+import tools.jackson.core.JsonGenerator;
+import tools.jackson.core.JsonParser;
+import tools.jackson.core.JsonToken;
+import tools.jackson.core.ObjectReadContext;
+import tools.jackson.core.ObjectWriteContext;
+import tools.jackson.core.json.JsonFactory;
 
 /**
  * JSON in its one canonical form (RFC 8785), so that the same content always has the same bytes and the same digest.
@@ -14,10 +21,7 @@ import org.erdtman.jcs.JsonCanonicalizer;
  * @param text the canonical text
  */
 public record CanonicalJson(String text) {
-    /** What may stand behind a backslash, and in the same order what it means. */
-    private static final String ESCAPES = "bfnrt\"\\/";
-
-    private static final String ESCAPED = "\b\f\n\r\t\"\\/";
+    private static final JsonFactory JSON = new JsonFactory();
 
     /**
      * Brings JSON text to its canonical form.
@@ -49,29 +53,18 @@ public record CanonicalJson(String text) {
 
     /** A string as it stands in canonical text, with its quotes. */
     public static String string(String value) {
-        String list = parse("[" + quoted(value) + "]").text();
+        String list = parse(json(List.of(value))).text();
         return list.substring(1, list.length() - 1);
     }
 
     /** The strings that stand in it as values, not as names, in their order. */
     public List<String> strings() {
         List<String> values = new ArrayList<>();
-        StringBuilder inside = new StringBuilder();
-        for (int i = text.indexOf('"'); i >= 0; i = text.indexOf('"', i)) {
-            inside.setLength(0);
-            for (i++; text.charAt(i) != '"'; i++) {
-                if (text.charAt(i) != '\\') {
-                    inside.append(text.charAt(i));
-                } else if (text.charAt(++i) == 'u') {
-                    inside.append((char) Integer.parseInt(text.substring(i + 1, i + 5), 16));
-                    i += 4;
-                } else {
-                    inside.append(ESCAPED.charAt(ESCAPES.indexOf(text.charAt(i))));
+        try (JsonParser parser = JSON.createParser(ObjectReadContext.empty(), text)) {
+            for (JsonToken token = parser.nextToken(); token != null; token = parser.nextToken()) {
+                if (token == JsonToken.VALUE_STRING) {
+                    values.add(parser.getString());
                 }
-            }
-            i++;
-            if (i == text.length() || text.charAt(i) != ':') {
-                values.add(inside.toString());
             }
         }
         return values;
@@ -79,59 +72,50 @@ public record CanonicalJson(String text) {
 
     /** Whether the object itself, and nothing within it, has a field of this name that is true. */
     public boolean isTrue(String name) {
-        String wanted = string(name) + ":true";
-        int depth = 0;
-        boolean inString = false;
-        for (int i = 0; i < text.length(); i++) {
-            char c = text.charAt(i);
-            if (inString) {
-                i += c == '\\' ? 1 : 0;
-                inString = c != '"';
-            } else if (c == '"') {
-                if (depth == 1 && text.startsWith(wanted, i) && ",{".indexOf(text.charAt(i - 1)) >= 0) {
+        try (JsonParser parser = JSON.createParser(ObjectReadContext.empty(), text)) {
+            if (parser.nextToken() != JsonToken.START_OBJECT) {
+                return false;
+            }
+            for (String field = parser.nextName(); field != null; field = parser.nextName()) {
+                if (parser.nextToken() == JsonToken.VALUE_TRUE && field.equals(name)) {
                     return true;
                 }
-                inString = true;
-            } else {
-                depth += "{[".indexOf(c) >= 0 ? 1 : "}]".indexOf(c) >= 0 ? -1 : 0;
+                parser.skipChildren();
             }
+            return false;
         }
-        return false;
     }
 
     private static String json(Object value) {
+        StringWriter text = new StringWriter();
+        try (JsonGenerator generator = JSON.createGenerator(ObjectWriteContext.empty(), text)) {
+            write(value, generator);
+        }
+        return text.toString();
+    }
+
+    private static void write(Object value, JsonGenerator to) {
         if (value instanceof Map<?, ?> map) {
-            return map.entrySet().stream()
-                    .map(e -> quoted(e.getKey().toString()) + ":" + json(e.getValue()))
-                    .collect(Collectors.joining(",", "{", "}"));
-        }
-        if (value instanceof Collection<?> list) {
-            return list.stream().map(CanonicalJson::json).collect(Collectors.joining(",", "[", "]"));
-        }
-        if (value instanceof Boolean) {
-            return value.toString();
-        }
-        if (value instanceof CharSequence
+            to.writeStartObject();
+            map.forEach((name, within) -> {
+                to.writeName(name.toString());
+                write(within, to);
+            });
+            to.writeEndObject();
+        } else if (value instanceof Collection<?> list) {
+            to.writeStartArray();
+            list.forEach(within -> write(within, to));
+            to.writeEndArray();
+        } else if (value instanceof Boolean flag) {
+            to.writeBoolean(flag);
+        } else if (value instanceof CharSequence
                 || value instanceof Number
                 || value instanceof Enum<?>
                 || value instanceof Record
-                || value instanceof java.time.temporal.Temporal) {
-            return quoted(value.toString());
+                || value instanceof Temporal) {
+            to.writeString(value.toString());
+        } else {
+            throw new IllegalArgumentException("cannot be written into the Record: " + value.getClass());
         }
-        throw new IllegalArgumentException("cannot be written into the Record: " + value.getClass());
-    }
-
-    private static String quoted(String text) {
-        StringBuilder out = new StringBuilder("\"");
-        text.chars().forEach(c -> {
-            if (c == '"' || c == '\\') {
-                out.append('\\').append((char) c);
-            } else if (c < 0x20 || Character.isSurrogate((char) c)) {
-                out.append("\\u%04x".formatted(c));
-            } else {
-                out.append((char) c);
-            }
-        });
-        return out.append('"').toString();
     }
 }

@@ -13,7 +13,7 @@ import app.clearpane.core.signoff.Round;
 import app.clearpane.store.agency.Directory;
 import app.clearpane.store.agency.SignInLinks;
 import app.clearpane.store.deliverable.Deliverables;
-import app.clearpane.usecases.exposure.GiveSeat;
+import app.clearpane.usecases.exposure.EndSeat;
 import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.shell.Input;
 import app.clearpane.usecases.shell.NeedsConfirmation;
@@ -35,23 +35,23 @@ import org.springframework.transaction.annotation.Transactional;
 public class KeepClient {
     private final Directory directory;
     private final Deliverables deliverables;
-    private final GiveSeat giveSeat;
     private final SignInLinks waysIn;
     private final TheAgency agency;
     private final AuditLog audit;
     private final Clock clock;
+    private final EndSeat endSeat;
 
     KeepClient(
             Directory directory,
             Deliverables deliverables,
-            GiveSeat giveSeat,
             SignInLinks waysIn,
             TheAgency agency,
             AuditLog audit,
-            Clock clock) {
+            Clock clock,
+            EndSeat endSeat) {
+        this.endSeat = endSeat;
         this.directory = directory;
         this.deliverables = deliverables;
-        this.giveSeat = giveSeat;
         this.waysIn = waysIn;
         this.agency = agency;
         this.audit = audit;
@@ -120,7 +120,7 @@ public class KeepClient {
                                     + "decided stays under their name."),
                     "Note that " + who.name() + " left");
         }
-        who.seats().forEach(seat -> giveSeat.end(seat.id(), true, by));
+        who.seats().forEach(seat -> endSeat.end(seat.id(), true, by));
         noteLeft(id, new PeopleActs.ClientChanged(Act.CONTACT_LEFT, by, who.name(), client.name()));
     }
 

@@ -4,15 +4,15 @@ import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.exposure.SeatState;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.people.SeatId;
-import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.record.Act;
 import app.clearpane.core.record.event.PeopleActs;
 import app.clearpane.store.agency.Directory;
 import app.clearpane.store.exposure.SeatRow;
 import app.clearpane.store.exposure.Seats;
-import app.clearpane.store.plan.Tasks;
+import app.clearpane.usecases.exposure.EndSeat;
 import app.clearpane.usecases.exposure.GiveSeat;
-import app.clearpane.usecases.plan.KeepPlan;
+import app.clearpane.usecases.exposure.InviteToPane;
+import app.clearpane.usecases.plan.task.HandOverTasks;
 import app.clearpane.usecases.shell.NeedsConfirmation;
 import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.usecases.shell.Refused;
@@ -20,7 +20,6 @@ import app.clearpane.usecases.shell.Words;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -34,22 +33,25 @@ public class MergeContact {
     private final KeepClient keepClient;
     private final Seats seats;
     private final GiveSeat giveSeat;
-    private final Tasks tasks;
-    private final KeepPlan keepPlan;
+    private final InviteToPane inviteToPane;
+    private final EndSeat endSeat;
+    private final HandOverTasks handOverTasks;
 
     MergeContact(
             Directory directory,
             KeepClient keepClient,
             Seats seats,
             GiveSeat giveSeat,
-            Tasks tasks,
-            KeepPlan keepPlan) {
+            InviteToPane inviteToPane,
+            EndSeat endSeat,
+            HandOverTasks handOverTasks) {
+        this.handOverTasks = handOverTasks;
+        this.endSeat = endSeat;
+        this.inviteToPane = inviteToPane;
         this.directory = directory;
         this.keepClient = keepClient;
         this.seats = seats;
         this.giveSeat = giveSeat;
-        this.tasks = tasks;
-        this.keepPlan = keepPlan;
     }
 
     /**
@@ -85,15 +87,14 @@ public class MergeContact {
             if (has.isEmpty()) {
                 SeatId given = giveSeat.give(seat.pane(), stays, seat.role(), by);
                 if (seat.state() == SeatState.ACCEPTED) {
-                    giveSeat.sendLink(given, by);
+                    inviteToPane.sendLink(given, by);
                 }
             } else if (has.get().role().compareTo(seat.role()) < 0) {
                 giveSeat.change(has.get().id(), seat.role(), has.get().revision(), by);
             }
         }
-        Set<ProjectId> touched = tasks.handOver(goes, stays);
-        touched.forEach(keepPlan::changed);
-        one.seats().forEach(seat -> giveSeat.end(seat.id(), true, by));
+        handOverTasks.handOver(goes, stays);
+        one.seats().forEach(seat -> endSeat.end(seat.id(), true, by));
         directory.isSameAs(goes, stays);
         keepClient.noteLeft(
                 goes,

@@ -10,6 +10,7 @@ import app.clearpane.core.markup.Writing;
 import app.clearpane.formats.apart.DrawApart;
 import app.clearpane.formats.apart.Wish;
 import app.clearpane.formats.deliverable.UnusableFile;
+import app.clearpane.store.deliverable.Drawings;
 import app.clearpane.store.files.Vault;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
@@ -33,8 +34,10 @@ public class Writings {
             Caffeine.newBuilder().maximumSize(KEPT).build();
     private final Cache<Sought, Optional<Place>> found =
             Caffeine.newBuilder().maximumSize(KEPT_PLACES).build();
+    private final Drawings drawings;
 
-    Writings(Vault vault, DrawApart apart) {
+    Writings(Vault vault, DrawApart apart, Drawings drawings) {
+        this.drawings = drawings;
         this.apart = apart;
         this.vault = vault;
     }
@@ -70,6 +73,11 @@ public class Writings {
         } catch (UnusableFile readOnArrival) {
             throw new IllegalStateException("the text could be read when it came: " + source, readOnArrival);
         }
+    }
+
+    /** How many sheets a version has. */
+    public int sheets(Version version) {
+        return drawings.find(version.sha256()).orElseThrow().pages();
     }
 
     /** What changed between two versions; empty unless both are texts. */

@@ -6,6 +6,7 @@ import app.clearpane.formats.apart.Wish;
 import app.clearpane.formats.deliverable.UnusableFile;
 import app.clearpane.store.deliverable.Drawings;
 import app.clearpane.store.files.Vault;
+import app.clearpane.usecases.files.TakeInWork;
 import app.clearpane.usecases.jobs.Job;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
@@ -21,7 +22,7 @@ import org.springframework.stereotype.Component;
  */
 @Component
 class DrawPages implements Job {
-    static final String NAME = "draw-pages";
+    static final String NAME = TakeInWork.DRAW;
     private static final Logger LOG = LoggerFactory.getLogger(DrawPages.class);
     private final Drawings drawings;
     private final Vault vault;

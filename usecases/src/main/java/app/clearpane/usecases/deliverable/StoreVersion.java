@@ -6,16 +6,10 @@ import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.record.event.VersionActs;
-import app.clearpane.formats.apart.DrawApart;
 import app.clearpane.formats.apart.Wish;
 import app.clearpane.formats.deliverable.UnusableFile;
 import app.clearpane.store.deliverable.Deliverables;
-import app.clearpane.store.deliverable.Drawings;
-import app.clearpane.store.files.Vault;
-import app.clearpane.usecases.HouseSettings;
-import app.clearpane.usecases.files.FileNames;
-import app.clearpane.usecases.files.TakeInFile;
-import app.clearpane.usecases.jobs.Jobs;
+import app.clearpane.usecases.files.TakeInWork;
 import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.usecases.shell.Refused;
@@ -33,35 +27,20 @@ import org.springframework.transaction.support.TransactionTemplate;
 @Component
 public class StoreVersion {
     private final Deliverables deliverables;
-    private final Drawings drawings;
-    private final Vault vault;
-    private final TakeInFile takeIn;
-    private final DrawApart apart;
-    private final Jobs jobs;
     private final AuditLog audit;
-    private final HouseSettings house;
     private final TransactionTemplate transaction;
     private final Clock clock;
+    private final TakeInWork takeInWork;
 
     StoreVersion(
             Deliverables deliverables,
-            Drawings drawings,
-            Vault vault,
-            TakeInFile takeIn,
-            DrawApart apart,
-            Jobs jobs,
             AuditLog audit,
-            HouseSettings house,
             TransactionTemplate transaction,
-            Clock clock) {
+            Clock clock,
+            TakeInWork takeInWork) {
+        this.takeInWork = takeInWork;
         this.deliverables = deliverables;
-        this.drawings = drawings;
-        this.vault = vault;
-        this.takeIn = takeIn;
-        this.apart = apart;
-        this.jobs = jobs;
         this.audit = audit;
-        this.house = house;
         this.transaction = transaction;
         this.clock = clock;
     }
@@ -77,39 +56,35 @@ public class StoreVersion {
      */
     public Version store(ItemId id, Arriving arriving, Actor by) throws IOException {
         Deliverable deliverable = NotFound.unless(deliverables.find(id));
-        apart.warmUp();
-        Vault.Stored stored = takeIn.take(deliverable.project(), by, arriving.content());
-        String fileName = FileNames.safe(arriving.fileName());
-        Wish.Opened work = opened(stored, fileName);
+        TakeInWork.Taken taken = takeInWork.take(deliverable.project(), arriving.fileName(), arriving.content(), by);
+        Wish.Opened work = opened(taken);
         Version version = new Version(
                 new VersionId(UUID.randomUUID()),
                 id,
                 null,
-                stored.sha256(),
-                fileName,
+                taken.stored().sha256(),
+                taken.name(),
                 work.mediaType(),
-                stored.size(),
+                taken.stored().size(),
                 arriving.whatChanged(),
                 by,
                 clock.instant(),
                 null);
-        transaction.executeWithoutResult(status -> keep(deliverable, version, work, by));
+        transaction.executeWithoutResult(status -> keep(deliverable, version, taken, work, by));
         return version;
     }
 
-    private Wish.Opened opened(Vault.Stored stored, String fileName) throws IOException {
+    private Wish.Opened opened(TakeInWork.Taken taken) throws IOException {
         try {
-            return apart.open(new Wish.Open(vault.path(stored.sha256()), fileName));
+            return takeInWork.open(taken);
         } catch (UnusableFile unusable) {
             throw Refused.because(unusable.sentence());
         }
     }
 
-    private void keep(Deliverable deliverable, Version version, Wish.Opened work, Actor by) {
+    private void keep(Deliverable deliverable, Version version, TakeInWork.Taken taken, Wish.Opened work, Actor by) {
         deliverables.addVersion(version);
-        if (drawings.begin(version.sha256(), version.mediaType(), work.pages())) {
-            jobs.enqueue(DrawPages.NAME, version.sha256().hex());
-        }
+        takeInWork.draw(taken, work);
         audit.append(
                 deliverable.project(),
                 deliverable.id().value(),

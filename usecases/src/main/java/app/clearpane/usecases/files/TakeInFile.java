@@ -2,12 +2,15 @@ package app.clearpane.usecases.files;
 
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.project.ProjectId;
+import app.clearpane.formats.deliverable.ContentType;
 import app.clearpane.store.files.Uploads;
 import app.clearpane.store.files.Vault;
 import app.clearpane.usecases.HouseSettings;
 import app.clearpane.usecases.shell.Refused;
+import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Duration;
 import org.springframework.boot.context.properties.ConfigurationProperties;
@@ -77,5 +80,16 @@ public class TakeInFile {
                     : Refused.because("This project holds " + quotas.project().toGigabytes()
                             + " GB, the most that one may. Nothing of it was kept; tell whoever runs this house.");
         }
+    }
+
+    /** Keeps an address as a file of its own. @throws IOException if it cannot be written */
+    public Vault.Stored address(String address) throws IOException {
+        byte[] text = address.getBytes(StandardCharsets.UTF_8);
+        return vault.store(new ByteArrayInputStream(text), text.length);
+    }
+
+    /** What a file is by its content, as a media type. */
+    public String mediaType(Vault.Stored stored) throws IOException {
+        return ContentType.of(vault.path(stored.sha256()));
     }
 }

@@ -10,16 +10,14 @@ import app.clearpane.core.record.event.MarkActs;
 import app.clearpane.store.Stale;
 import app.clearpane.store.deliverable.Deliverables;
 import app.clearpane.store.markup.Markups;
-import app.clearpane.usecases.markup.MarksMoved;
+import app.clearpane.usecases.markup.NoteMarkChange;
 import app.clearpane.usecases.post.WriteToTeam;
-import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.security.Person;
 import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.usecases.shell.Refused;
 import app.clearpane.usecases.shell.TeamSight;
 import java.util.List;
 import java.util.Optional;
-import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -29,23 +27,15 @@ public class GiveMark {
     private final Markups markups;
     private final Deliverables deliverables;
     private final TeamSight sight;
-    private final AuditLog audit;
-    private final ApplicationEventPublisher events;
     private final WriteToTeam toTeam;
+    private final NoteMarkChange change;
 
-    GiveMark(
-            Markups markups,
-            Deliverables deliverables,
-            TeamSight sight,
-            AuditLog audit,
-            ApplicationEventPublisher events,
-            WriteToTeam toTeam) {
+    GiveMark(Markups markups, Deliverables deliverables, TeamSight sight, WriteToTeam toTeam, NoteMarkChange change) {
+        this.change = change;
         this.toTeam = toTeam;
         this.markups = markups;
         this.deliverables = deliverables;
         this.sight = sight;
-        this.audit = audit;
-        this.events = events;
     }
 
     /**
@@ -69,16 +59,15 @@ public class GiveMark {
             return mark;
         }
         markups.give(mark, doer.orElse(null));
-        audit.append(
-                deliverable.project(),
-                deliverable.id().value(),
+        change.note(
+                deliverable,
                 new MarkActs.MarkGiven(
                         by.actor(),
                         deliverable.name(),
                         mark.id(),
                         mark.label().toString(),
-                        member.map(TeamMember::name).orElse("")));
-        events.publishEvent(new MarksMoved(deliverable.id(), true));
+                        member.map(TeamMember::name).orElse("")),
+                true);
         member.filter(one -> !one.id().equals(by.memberId()))
                 .ifPresent(one -> toTeam.write(
                         one,

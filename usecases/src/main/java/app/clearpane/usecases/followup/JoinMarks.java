@@ -9,15 +9,13 @@ import app.clearpane.core.record.event.MarkActs;
 import app.clearpane.store.deliverable.Deliverables;
 import app.clearpane.store.markup.Markups;
 import app.clearpane.usecases.markup.Clashes;
-import app.clearpane.usecases.markup.MarksMoved;
-import app.clearpane.usecases.record.AuditLog;
+import app.clearpane.usecases.markup.NoteMarkChange;
 import app.clearpane.usecases.security.Person;
 import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.usecases.shell.Refused;
 import java.util.List;
 import java.util.Objects;
 import java.util.function.Function;
-import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -29,20 +27,13 @@ public class JoinMarks {
     private final Markups markups;
     private final Deliverables deliverables;
     private final Clashes clashes;
-    private final AuditLog audit;
-    private final ApplicationEventPublisher events;
+    private final NoteMarkChange change;
 
-    JoinMarks(
-            Markups markups,
-            Deliverables deliverables,
-            Clashes clashes,
-            AuditLog audit,
-            ApplicationEventPublisher events) {
+    JoinMarks(Markups markups, Deliverables deliverables, Clashes clashes, NoteMarkChange change) {
+        this.change = change;
         this.markups = markups;
         this.deliverables = deliverables;
         this.clashes = clashes;
-        this.audit = audit;
-        this.events = events;
     }
 
     /** Lets a mark go along with another. @return it @throws Refused if the two do not ask for a change at one place */
@@ -98,7 +89,6 @@ public class JoinMarks {
 
     private void tell(Mark mark, Version version, Function<String, Happening> what) {
         Deliverable deliverable = deliverables.find(version.deliverable()).orElseThrow();
-        audit.append(deliverable.project(), deliverable.id().value(), what.apply(deliverable.name()));
-        events.publishEvent(new MarksMoved(deliverable.id(), mark.teamOnly()));
+        change.note(deliverable, what.apply(deliverable.name()), mark.teamOnly());
     }
 }

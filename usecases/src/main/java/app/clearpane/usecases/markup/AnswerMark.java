@@ -9,7 +9,6 @@ import app.clearpane.core.record.event.MarkActs;
 import app.clearpane.store.Stale;
 import app.clearpane.store.deliverable.Deliverables;
 import app.clearpane.store.markup.Markups;
-import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.said.Attached;
 import app.clearpane.usecases.said.CallByName;
 import app.clearpane.usecases.said.Speaker;
@@ -24,7 +23,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
-import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -37,32 +35,26 @@ public class AnswerMark {
 
     private final Deliverables deliverables;
     private final Markups markups;
-    private final AuditLog audit;
-    private final ApplicationEventPublisher events;
     private final Clock clock;
     private final MoveMark moveMark;
-    private final CallByName callByName;
     private final TellCalled tellCalled;
     private final TellGuest tellGuest;
+    private final NoteMarkChange change;
 
     AnswerMark(
             Deliverables deliverables,
             Markups markups,
             MoveMark moveMark,
-            CallByName callByName,
             TellCalled tellCalled,
             TellGuest tellGuest,
-            AuditLog audit,
-            ApplicationEventPublisher events,
-            Clock clock) {
+            Clock clock,
+            NoteMarkChange change) {
+        this.change = change;
         this.moveMark = moveMark;
-        this.callByName = callByName;
         this.tellCalled = tellCalled;
         this.tellGuest = tellGuest;
-        this.events = events;
         this.deliverables = deliverables;
         this.markups = markups;
-        this.audit = audit;
         this.clock = clock;
     }
 
@@ -96,7 +88,7 @@ public class AnswerMark {
         boolean forTeam =
                 side instanceof Speaker.Team && ("team".equals(form.audience()) || mark.teamOnly()) && act.isEmpty();
         CallByName.Where where = new CallByName.Where(deliverable, version, forTeam || mark.teamOnly());
-        List<Mark.Reference> called = callByName.in(said, where, side);
+        List<Mark.Reference> called = tellCalled.called(said, where, side);
         Mark.Answer answer = new Mark.Answer(
                 act.map(Enum::name).orElse(null),
                 said,
@@ -113,9 +105,8 @@ public class AnswerMark {
         if (act.isEmpty() || TOLD_AT_ONCE.contains(act.get())) {
             tellCalled.writerOf(mark, said, act.map(MarkWords::done), called, where, side.actor());
         }
-        audit.append(
-                deliverable.project(),
-                deliverable.id().value(),
+        change.note(
+                deliverable,
                 new MarkActs.MarkAnswered(
                         act.map(AnswerMark::told).orElse(Act.MARK_ANSWERED),
                         side.actor(),
@@ -124,8 +115,8 @@ public class AnswerMark {
                         mark.label().toString(),
                         said,
                         where.forTeam(),
-                        Attached.told(files)));
-        events.publishEvent(new MarksMoved(deliverable.id(), answer.teamOnly() || mark.teamOnly()));
+                        Attached.told(files)),
+                answer.teamOnly() || mark.teamOnly());
     }
 
     private static Act told(MarkupProgress.Act act) {

@@ -9,7 +9,6 @@ import app.clearpane.core.signoff.CountMarks;
 import app.clearpane.store.Stale;
 import app.clearpane.store.deliverable.Deliverables;
 import app.clearpane.store.markup.Markups;
-import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.said.CallByName;
 import app.clearpane.usecases.said.Speaker;
 import app.clearpane.usecases.said.TellCalled;
@@ -20,7 +19,6 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
-import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -32,26 +30,23 @@ import org.springframework.transaction.annotation.Transactional;
 public class EditMark {
     private final Deliverables deliverables;
     private final Markups markups;
-    private final AuditLog audit;
-    private final ApplicationEventPublisher events;
     private final Clock clock;
     private final CallByName callByName;
     private final TellCalled tellCalled;
+    private final NoteMarkChange change;
 
     EditMark(
             Deliverables deliverables,
             Markups markups,
             CallByName callByName,
             TellCalled tellCalled,
-            AuditLog audit,
-            ApplicationEventPublisher events,
-            Clock clock) {
+            Clock clock,
+            NoteMarkChange change) {
+        this.change = change;
         this.deliverables = deliverables;
         this.markups = markups;
         this.callByName = callByName;
         this.tellCalled = tellCalled;
-        this.audit = audit;
-        this.events = events;
         this.clock = clock;
     }
 
@@ -99,9 +94,8 @@ public class EditMark {
                         .toList(),
                 where,
                 side.actor());
-        audit.append(
-                deliverable.project(),
-                deliverable.id().value(),
+        change.note(
+                deliverable,
                 new MarkActs.MarkEdited(
                         side.actor(),
                         deliverable.name(),
@@ -110,8 +104,8 @@ public class EditMark {
                         note,
                         intent,
                         mark.note(),
-                        mark.teamOnly()));
-        events.publishEvent(new MarksMoved(deliverable.id(), mark.teamOnly()));
+                        mark.teamOnly()),
+                mark.teamOnly());
     }
 
     private void refuseUnlessTheirs(Mark mark, Version version, Speaker side) {

@@ -8,13 +8,9 @@ import app.clearpane.core.markup.MarkupId;
 import app.clearpane.core.markup.MarkupProgress;
 import app.clearpane.core.record.Act;
 import app.clearpane.core.record.event.MarkActs;
-import app.clearpane.core.signoff.Round;
 import app.clearpane.store.deliverable.Deliverables;
-import app.clearpane.store.deliverable.Drawings;
 import app.clearpane.store.markup.Markups;
 import app.clearpane.usecases.compare.Writings;
-import app.clearpane.usecases.post.WriteToTeam;
-import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.said.Attached;
 import app.clearpane.usecases.said.CallByName;
 import app.clearpane.usecases.said.Speaker;
@@ -24,7 +20,6 @@ import java.time.Clock;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
-import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -32,36 +27,27 @@ import org.springframework.transaction.annotation.Transactional;
 @Component
 public class PlaceMark {
     private final Deliverables deliverables;
-    private final Drawings drawings;
     private final Markups markups;
     private final Writings writings;
-    private final AuditLog audit;
-    private final ApplicationEventPublisher events;
     private final Clock clock;
-    private final CallByName callByName;
     private final TellCalled tellCalled;
-    private final WriteToTeam tellManager;
+    private final NoteMarkChange change;
+    private final TellOfLateMark tellOfLateMark;
 
     PlaceMark(
             Deliverables deliverables,
-            Drawings drawings,
             Markups markups,
             Writings writings,
-            CallByName callByName,
             TellCalled tellCalled,
-            WriteToTeam tellManager,
-            AuditLog audit,
-            ApplicationEventPublisher events,
-            Clock clock) {
-        this.callByName = callByName;
+            Clock clock,
+            NoteMarkChange change,
+            TellOfLateMark tellOfLateMark) {
+        this.tellOfLateMark = tellOfLateMark;
+        this.change = change;
         this.tellCalled = tellCalled;
-        this.tellManager = tellManager;
-        this.events = events;
         this.writings = writings;
         this.deliverables = deliverables;
-        this.drawings = drawings;
         this.markups = markups;
-        this.audit = audit;
         this.clock = clock;
     }
 
@@ -105,7 +91,7 @@ public class PlaceMark {
         refuseIfNotPossible(version, form, side);
         CallByName.Where where = new CallByName.Where(deliverable, version, forTeam);
         String said = form.said();
-        List<Mark.Reference> called = callByName.in(said, where, side);
+        List<Mark.Reference> called = tellCalled.called(said, where, side);
         Mark mark = new Mark(
                 id,
                 version.id(),
@@ -128,9 +114,8 @@ public class PlaceMark {
                 new Mark.Beside(new Mark.With(files, called), null, null, null));
         markups.add(mark);
         tellCalled.tell(mark, said, called, where, side.actor());
-        audit.append(
-                deliverable.project(),
-                deliverable.id().value(),
+        change.note(
+                deliverable,
                 new MarkActs.MarkPlaced(
                         forTeam ? Act.MARK_PLACED_FOR_TEAM : Act.MARK_PLACED,
                         side.actor(),
@@ -142,40 +127,19 @@ public class PlaceMark {
                         mark.intent(),
                         mark.note(),
                         Optional.ofNullable(mark.replacement()),
-                        Attached.told(files)));
-        events.publishEvent(new MarksMoved(deliverable.id(), forTeam));
+                        Attached.told(files)),
+                forTeam);
         if (side instanceof Speaker.Client) {
-            deliverables
-                    .round(version.id())
-                    .filter(round -> !round.open())
-                    .ifPresent(round -> tellOfLater(deliverable, version, mark, round));
+            tellOfLateMark.tell(deliverable, version, mark);
         }
         return mark;
-    }
-
-    /** What is asked for once a round is over is nobody's turn, so it is told. */
-    private void tellOfLater(Deliverable deliverable, Version version, Mark mark, Round round) {
-        String what = deliverable.name() + ", " + version.called();
-        tellManager.tell(
-                deliverable.project(),
-                "Noted afterwards: " + what,
-                List.of(
-                        mark.author().name() + " left " + mark.label() + " on " + what + ", once its round was closed"
-                                + (round.soFar().agreed() ? " and it was agreed" : "") + ":",
-                        "“" + mark.note() + "”",
-                        "It changes nothing of what was decided, and waits for the next version."),
-                new WriteToTeam.Leads(
-                        "See it in its place",
-                        "/t/versions/" + version.id() + "/light-table?page="
-                                + mark.place().page() + "#mark-" + mark.id()));
     }
 
     private void refuseIfNotPossible(Version version, MarkForm form, Speaker side) {
         if (side instanceof Speaker.Client client && !client.viewer().role().mayMarkUp()) {
             throw Refused.because("Your seat is for reading. Ask us if you would like to leave notes.");
         }
-        if (form.page() < 1
-                || form.page() > drawings.find(version.sha256()).orElseThrow().pages()) {
+        if (form.page() < 1 || form.page() > writings.sheets(version)) {
             throw Refused.because("This version has no sheet " + form.page() + ". Nothing was saved.");
         }
     }

@@ -11,7 +11,6 @@ import app.clearpane.store.deliverable.Deliverables;
 import app.clearpane.store.exposure.SeatRow;
 import app.clearpane.store.markup.Markups;
 import app.clearpane.store.markup.Rulings;
-import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.said.Speaker;
 import app.clearpane.usecases.shell.Input;
 import app.clearpane.usecases.shell.Refused;
@@ -35,24 +34,24 @@ public class RuleClash {
     private final Markups markups;
     private final Rulings rulings;
     private final Clashes clashes;
-    private final AuditLog audit;
     private final ApplicationEventPublisher events;
     private final Clock clock;
+    private final NoteMarkChange change;
 
     RuleClash(
             Deliverables deliverables,
             Markups markups,
             Rulings rulings,
             Clashes clashes,
-            AuditLog audit,
             ApplicationEventPublisher events,
-            Clock clock) {
+            Clock clock,
+            NoteMarkChange change) {
+        this.change = change;
         this.events = events;
         this.deliverables = deliverables;
         this.markups = markups;
         this.rulings = rulings;
         this.clashes = clashes;
-        this.audit = audit;
         this.clock = clock;
     }
 
@@ -99,17 +98,16 @@ public class RuleClash {
         String said = holds.label() + " is followed." + (reason.isEmpty() ? "" : " " + reason);
         markups.answer(
                 loses.id(), new Mark.Answer(MarkupProgress.Act.SET_ASIDE.name(), said, false, side.author(), now));
-        audit.append(
-                deliverable.project(),
-                deliverable.id().value(),
+        change.note(
+                deliverable,
                 new DecisionActs.ClashRuled(
                         side.actor(),
                         deliverable.name(),
                         holds.label().toString(),
                         loses.label().toString(),
                         reason,
-                        version.sha256()));
-        events.publishEvent(new MarksMoved(deliverable.id(), false));
+                        version.sha256()),
+                false);
         events.publishEvent(new ClashSettled(deliverable, version, holds, loses, reason, side.actor()));
         return open.page();
     }

@@ -10,7 +10,6 @@ import app.clearpane.core.papers.PaperKind;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.record.event.PaperActs;
-import app.clearpane.formats.deliverable.ContentType;
 import app.clearpane.store.files.Vault;
 import app.clearpane.store.papers.Papers;
 import app.clearpane.store.project.Projects;
@@ -21,14 +20,12 @@ import app.clearpane.usecases.shell.Input;
 import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.usecases.shell.Refused;
 import app.clearpane.usecases.shell.TheAgency;
-import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.net.URI;
 import java.net.URISyntaxException;
-import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
@@ -49,7 +46,6 @@ public class AddPaper {
     private static final BigDecimal MOST = new BigDecimal("999999999999.99");
     private final Papers papers;
     private final Projects projects;
-    private final Vault vault;
     private final TakeInFile takeIn;
     private final TheAgency agency;
     private final AuditLog audit;
@@ -59,7 +55,6 @@ public class AddPaper {
     AddPaper(
             Papers papers,
             Projects projects,
-            Vault vault,
             TakeInFile takeIn,
             TheAgency agency,
             AuditLog audit,
@@ -68,7 +63,6 @@ public class AddPaper {
         this.recipients = recipients;
         this.papers = papers;
         this.projects = projects;
-        this.vault = vault;
         this.takeIn = takeIn;
         this.agency = agency;
         this.audit = audit;
@@ -123,15 +117,13 @@ public class AddPaper {
         input.require(further.link() != null || !fileName.isEmpty(), "Choose a file first, or say where it is kept.");
         input.require(further.link() == null || fileName.isEmpty(), "Either a file or an address, not both.");
         input.allGood();
-        Vault.Stored stored = further.link() == null
-                ? takeIn.take(project, by, content)
-                : vault.store(
-                        new ByteArrayInputStream(further.link().getBytes(StandardCharsets.UTF_8)), MOST_OF_A_LINK);
+        Vault.Stored stored =
+                further.link() == null ? takeIn.take(project, by, content) : takeIn.address(further.link());
         if (stored.size() == 0) {
             throw Refused.because("“" + fileName
                     + "” is empty: it has 0 bytes. Nothing was kept; save it again and choose it once more.");
         }
-        String mediaType = further.link() == null ? ContentType.of(vault.path(stored.sha256())) : "text/uri-list";
+        String mediaType = further.link() == null ? takeIn.mediaType(stored) : "text/uri-list";
         Paper paper = new Paper(
                 new PaperId(UUID.randomUUID()),
                 project,

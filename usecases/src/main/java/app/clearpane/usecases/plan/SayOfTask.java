@@ -56,7 +56,7 @@ public class SayOfTask {
     /**
      * Tells the manager of a task's project: all that one person does with one task within a few minutes, in one mail.
      */
-    void tellManager(PlannedTask task, String subject, String sentence, Viewer by) {
+    public void tellManager(PlannedTask task, String subject, String sentence, Viewer by) {
         UUID about = UUID.nameUUIDFromBytes((task.id() + " " + by.seat()).getBytes(StandardCharsets.UTF_8));
         tellManager.soon(
                 task.project(),

@@ -8,9 +8,9 @@ import app.clearpane.core.record.event.PlanActs;
 import app.clearpane.store.exposure.Items;
 import app.clearpane.store.files.ProjectFiles;
 import app.clearpane.usecases.exposure.DeleteItem;
-import app.clearpane.usecases.files.AddFile;
+import app.clearpane.usecases.files.ArrangeFiles;
 import app.clearpane.usecases.plan.KeepPlan;
-import app.clearpane.usecases.plan.PlanTask;
+import app.clearpane.usecases.plan.task.DeleteTask;
 import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.shell.NotFound;
 import org.springframework.stereotype.Component;
@@ -20,25 +20,25 @@ import org.springframework.transaction.annotation.Transactional;
 @Component
 public class BringBack {
     private final Items items;
-    private final PlanTask planTask;
     private final ProjectFiles files;
-    private final AddFile addFile;
     private final DeleteItem deleteItem;
     private final KeepPlan keepPlan;
     private final AuditLog audit;
+    private final ArrangeFiles arrangeFiles;
+    private final DeleteTask deleteTask;
 
     BringBack(
             Items items,
-            PlanTask planTask,
             ProjectFiles files,
-            AddFile addFile,
             DeleteItem deleteItem,
             KeepPlan keepPlan,
-            AuditLog audit) {
+            AuditLog audit,
+            ArrangeFiles arrangeFiles,
+            DeleteTask deleteTask) {
+        this.deleteTask = deleteTask;
+        this.arrangeFiles = arrangeFiles;
         this.items = items;
-        this.planTask = planTask;
         this.files = files;
-        this.addFile = addFile;
         this.deleteItem = deleteItem;
         this.keepPlan = keepPlan;
         this.audit = audit;
@@ -54,10 +54,10 @@ public class BringBack {
     public ProjectId item(ItemId id, boolean sure, Actor by) {
         Items.Row item = NotFound.unless(items.find(id).filter(Items.Row::deleted));
         if (item.kind() == ContentKind.TASKS) {
-            return planTask.restore(id, sure, by);
+            return deleteTask.restore(id, sure, by);
         }
         if (item.kind() == ContentKind.FILES && files.findDeleted(id).isPresent()) {
-            return addFile.restore(id, sure, by);
+            return arrangeFiles.restore(id, sure, by);
         }
         deleteItem.restore(id, sure, by);
         keepPlan.changed(item.project());

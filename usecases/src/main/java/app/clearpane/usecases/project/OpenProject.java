@@ -4,22 +4,12 @@ import app.clearpane.core.agency.ClientId;
 import app.clearpane.core.agency.Contact;
 import app.clearpane.core.agency.EmailAddress;
 import app.clearpane.core.agency.Name;
-import app.clearpane.core.exposure.ContentKind;
-import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.plan.PhaseTemplate;
-import app.clearpane.core.plan.PlannedTask;
-import app.clearpane.core.plan.Steps;
-import app.clearpane.core.plan.Task;
-import app.clearpane.core.project.Phase;
 import app.clearpane.core.project.Project;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.record.event.PlanActs;
 import app.clearpane.store.agency.People;
-import app.clearpane.store.deliverable.SigningDefaults;
-import app.clearpane.store.plan.TaskSteps;
 import app.clearpane.store.project.Projects;
-import app.clearpane.usecases.exposure.NewItem;
-import app.clearpane.usecases.plan.PlanTask;
 import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.security.Person;
 import app.clearpane.usecases.shell.NotFound;
@@ -29,10 +19,8 @@ import java.math.BigDecimal;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -41,32 +29,23 @@ import org.springframework.transaction.annotation.Transactional;
 public class OpenProject {
     private final Projects projects;
     private final People people;
-    private final NewItem newItem;
     private final TheAgency agency;
-    private final PlanTask planTask;
     private final LikeProject likeProject;
-    private final TaskSteps steps;
-    private final SigningDefaults signing;
     private final AuditLog audit;
+    private final LayOutProject layOut;
 
     OpenProject(
             Projects projects,
             People people,
-            NewItem newItem,
             TheAgency agency,
-            PlanTask planTask,
             LikeProject likeProject,
-            TaskSteps steps,
-            SigningDefaults signing,
-            AuditLog audit) {
+            AuditLog audit,
+            LayOutProject layOut) {
+        this.layOut = layOut;
         this.projects = projects;
         this.people = people;
-        this.newItem = newItem;
         this.agency = agency;
-        this.planTask = planTask;
         this.likeProject = likeProject;
-        this.steps = steps;
-        this.signing = signing;
         this.audit = audit;
     }
 
@@ -135,7 +114,7 @@ public class OpenProject {
         if (earlier.isPresent()) {
             likeProject.lay(earlier.get(), project, asked.like().orElseThrow().withPeople(), by.actor());
         } else {
-            layOut(project, wanted, wanted.template().orElseThrow(), by);
+            layOut.layOut(project, wanted, wanted.template().orElseThrow(), by);
         }
         wanted.contacts().forEach(contact -> takeIn(client, contact));
         audit.append(
@@ -150,47 +129,6 @@ public class OpenProject {
                         wanted.taxPercent(),
                         earlier.map(Project::fullName).orElse("")));
         return project.id();
-    }
-
-    private void layOut(Project project, Wanted wanted, PhaseTemplate template, Person.OfTeam by) {
-        int position = 0;
-        for (PhaseTemplate.Laid phase : template.layOut(wanted.startsOn(), wanted.agreedOn(), agency.calendar())) {
-            projects.addPhase(
-                    project.id(),
-                    new Phase(UUID.randomUUID(), phase.name(), phase.startsOn(), phase.endsOn(), Phase.Stage.TO_DO, 1),
-                    position++);
-        }
-        ItemId finish = newItem.add(project.id(), ContentKind.DATES, template.finish(), Optional.empty(), by.actor());
-        projects.addMilestone(finish, wanted.agreedOn());
-        if (wanted.usualTasks()) {
-            plan(project, wanted, template, finish, by);
-            steps.set(project.id(), Steps.PLAIN.named(template.steps(), UUID::randomUUID));
-            signing.set(new SigningDefaults.Usual(project.id(), signing.house().terms(), template.checklist(), 0));
-        }
-    }
-
-    /** The usual tasks one after another; the finish waits for the last. */
-    private void plan(Project project, Wanted wanted, PhaseTemplate template, ItemId finish, Person.OfTeam by) {
-        Map<String, UUID> phases =
-                projects.phases(project.id()).stream().collect(Collectors.toMap(Phase::name, Phase::id));
-        List<PhaseTemplate.LaidTask> tasks = template.tasks(wanted.startsOn(), wanted.agreedOn(), agency.calendar());
-        Optional<ItemId> before = Optional.empty();
-        for (int i = 0; i < tasks.size(); i++) {
-            PhaseTemplate.LaidTask task = tasks.get(i);
-            before = Optional.of(planTask.add(
-                    project.id(),
-                    new PlanTask.Wanted(
-                            task.name(),
-                            Optional.empty(),
-                            Optional.ofNullable(phases.get(task.phase())),
-                            task.days(),
-                            Optional.empty(),
-                            task.side(),
-                            PlannedTask.Hands.NOBODY,
-                            before.stream().map(one -> new Task.After(one, 0)).toList(),
-                            i == tasks.size() - 1 ? Optional.of(finish) : Optional.empty()),
-                    by));
-        }
     }
 
     /** Takes in a contact, unless they are known at this client already. */

@@ -106,4 +106,16 @@ public class TakeInContact {
         audit.append(id, contact.id().value(), new PeopleActs.ContactAdded(by, contact.name(), contact.email()));
         return contact;
     }
+
+    /** Takes somebody in as one of those who work where a contact does. */
+    @Transactional
+    public Contact takeInBeside(ProjectId id, ContactId colleague, Typed typed, Actor by) {
+        Contact known = people.contact(colleague).orElseThrow();
+        String organisation = people.clients().stream()
+                .filter(client -> client.id().equals(known.client()))
+                .findFirst()
+                .orElseThrow()
+                .name();
+        return takeIn(id, new Typed(organisation, typed.name(), typed.email(), typed.says()), by);
+    }
 }

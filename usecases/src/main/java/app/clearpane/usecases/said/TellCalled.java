@@ -5,13 +5,10 @@ import app.clearpane.core.people.Actor;
 import app.clearpane.store.agency.People;
 import app.clearpane.usecases.HouseSettings;
 import app.clearpane.usecases.post.Letter;
-import app.clearpane.usecases.post.WriteMail;
 import app.clearpane.usecases.security.LinkKeys;
 import app.clearpane.usecases.shell.TheAgency;
-import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Optional;
-import java.util.UUID;
 import java.util.function.Supplier;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
@@ -25,25 +22,25 @@ public class TellCalled {
     private final CallByName callByName;
     private final People people;
     private final LinkKeys keys;
-    private final WriteMail mail;
     private final TheAgency agency;
-    private final CallsOfTheHour hour;
     private final HouseSettings house;
+    private final WhoReads whoReads;
+    private final WriteWithinHour write;
 
     TellCalled(
             CallByName callByName,
             People people,
             LinkKeys keys,
-            WriteMail mail,
             TheAgency agency,
-            CallsOfTheHour hour,
-            HouseSettings house) {
+            HouseSettings house,
+            WhoReads whoReads,
+            WriteWithinHour write) {
+        this.write = write;
+        this.whoReads = whoReads;
         this.callByName = callByName;
         this.people = people;
         this.keys = keys;
-        this.mail = mail;
         this.agency = agency;
-        this.hour = hour;
         this.house = house;
     }
 
@@ -56,9 +53,9 @@ public class TellCalled {
                                 ? Stream.empty()
                                 : people.member(one.member()).stream())
                 .distinct()
-                .filter(member -> hour.mayCall(by))
-                .forEach(member -> tell(
-                        new Addressee(member.name(), member.email()),
+                .filter(member -> write.mayCall(by))
+                .forEach(member -> write.tell(
+                        new WriteWithinHour.Addressee(member.name(), member.email()),
                         member.id().value(),
                         letter(
                                 mark,
@@ -72,12 +69,12 @@ public class TellCalled {
                 .flatMap(one ->
                         one.contact() == null || Optional.of(one.contact()).equals(by.contact())
                                 ? Stream.empty()
-                                : callByName.reads(one.contact(), where).stream())
+                                : whoReads.reads(one.contact(), where).stream())
                 .distinct()
                 .forEach(seat -> people.contact(seat.contact())
-                        .filter(contact -> hour.mayCall(by))
-                        .ifPresent(contact -> tell(
-                                new Addressee(contact.name(), contact.email()),
+                        .filter(contact -> write.mayCall(by))
+                        .ifPresent(contact -> write.tell(
+                                new WriteWithinHour.Addressee(contact.name(), contact.email()),
                                 contact.id().value(),
                                 letter(
                                         mark,
@@ -115,8 +112,8 @@ public class TellCalled {
         String at = "?page=" + mark.place().page() + "#mark-" + mark.id();
         Optional.ofNullable(writer.member())
                 .flatMap(people::member)
-                .ifPresent(member -> tell(
-                        new Addressee(member.name(), member.email()),
+                .ifPresent(member -> write.tell(
+                        new WriteWithinHour.Addressee(member.name(), member.email()),
                         member.id().value(),
                         answered(
                                 mark,
@@ -128,10 +125,10 @@ public class TellCalled {
                                         + where.version().id() + "/light-table" + at),
                         where));
         Optional.ofNullable(writer.contact())
-                .flatMap(contact -> callByName.reads(contact, where))
+                .flatMap(contact -> whoReads.reads(contact, where))
                 .ifPresent(seat -> people.contact(seat.contact())
-                        .ifPresent(contact -> tell(
-                                new Addressee(contact.name(), contact.email()),
+                        .ifPresent(contact -> write.tell(
+                                new WriteWithinHour.Addressee(contact.name(), contact.email()),
                                 contact.id().value(),
                                 answered(
                                         mark,
@@ -169,8 +166,6 @@ public class TellCalled {
                 from);
     }
 
-    private record Addressee(String name, String email) {}
-
     private Letter letter(Mark mark, String said, CallByName.Where where, Actor by, Supplier<String> link) {
         return new Letter(
                 by.name() + " asks for you: " + where.deliverable().name() + ", " + mark.label(),
@@ -184,29 +179,8 @@ public class TellCalled {
                 agency.get().name());
     }
 
-    /** The first of an hour at once, the others together at its end. */
-    private void tell(Addressee whom, UUID id, Letter letter, CallByName.Where where) {
-        UUID about = UUID.nameUUIDFromBytes((id + " " + where.deliverable().id()).getBytes(StandardCharsets.UTF_8));
-        CallsOfTheHour.Call call = hour.call(about);
-        if (call.number() == 1) {
-            mail.toOutside(whom.name(), whom.email(), letter);
-            return;
-        }
-        mail.takeBack(about);
-        int more = call.number() - 1;
-        Letter together = more == 1
-                ? letter
-                : new Letter(
-                        more + " more notes are for you: " + where.deliverable().name(),
-                        Stream.concat(
-                                        Stream.of("Within an hour you were called by name or answered in " + more
-                                                + " more notes on “"
-                                                + where.deliverable().name() + "”. The last of them:"),
-                                        letter.paragraphs().stream())
-                                .toList(),
-                        letter.button(),
-                        letter.link(),
-                        letter.from());
-        mail.together(whom.name(), whom.email(), together, about, call.until());
+    /** Whom and what a text calls by name, each once. */
+    public List<Mark.Reference> called(String text, CallByName.Where where, Speaker by) {
+        return callByName.in(text, where, by);
     }
 }

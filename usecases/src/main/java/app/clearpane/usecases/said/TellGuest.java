@@ -13,15 +13,15 @@ import org.springframework.stereotype.Component;
 /** Tells a guest by mail what became of their note, as long as the link by which they came opens and leads to it. */
 @Component
 public class TellGuest {
-    private final CallByName callByName;
     private final Markups markups;
     private final LinkSeats links;
     private final Seal seal;
     private final WriteMail mail;
     private final TheAgency agency;
+    private final WhoReads whoReads;
 
-    TellGuest(CallByName callByName, Markups markups, LinkSeats links, Seal seal, WriteMail mail, TheAgency agency) {
-        this.callByName = callByName;
+    TellGuest(Markups markups, LinkSeats links, Seal seal, WriteMail mail, TheAgency agency, WhoReads whoReads) {
+        this.whoReads = whoReads;
         this.markups = markups;
         this.links = links;
         this.seal = seal;
@@ -36,7 +36,7 @@ public class TellGuest {
     public void writeTo(Mark mark, String said, Optional<String> done, CallByName.Where where, Actor by) {
         if (mark.author().contact() == null && mark.author().member() == null && !where.forTeam()) {
             markups.guestOf(mark.id())
-                    .filter(guest -> callByName.readsByLink(guest.link(), where))
+                    .filter(guest -> whoReads.readsByLink(guest.link(), where))
                     .ifPresent(guest -> links.sealedAddress(guest.link())
                             .flatMap(kept -> seal.open(kept, LinkSeats.purpose(guest.link())))
                             .ifPresent(address -> mail.toOutside(

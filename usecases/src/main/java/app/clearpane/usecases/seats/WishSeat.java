@@ -1,24 +1,18 @@
 package app.clearpane.usecases.seats;
 
-import app.clearpane.core.agency.Contact;
 import app.clearpane.core.agency.EmailAddress;
 import app.clearpane.core.agency.Name;
 import app.clearpane.core.exposure.SeatRole;
 import app.clearpane.core.exposure.SeatState;
 import app.clearpane.core.people.Actor;
-import app.clearpane.core.people.SeatId;
-import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.record.Act;
 import app.clearpane.core.record.event.PeopleActs;
-import app.clearpane.store.agency.People;
 import app.clearpane.store.exposure.Panes;
 import app.clearpane.store.exposure.SeatWish;
 import app.clearpane.store.exposure.SeatWishes;
 import app.clearpane.store.exposure.Seats;
 import app.clearpane.store.exposure.client.Viewer;
-import app.clearpane.usecases.exposure.GiveSeat;
 import app.clearpane.usecases.post.WriteToTeam;
-import app.clearpane.usecases.project.TakeInContact;
 import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.shell.Input;
 import app.clearpane.usecases.shell.NotFound;
@@ -34,35 +28,19 @@ import org.springframework.transaction.annotation.Transactional;
 /** Takes in whom a lead voice wishes to have at their pane, and gives them the seat or says why not. */
 @Component
 public class WishSeat {
-    private static final int LONGEST_ANSWER = 400;
     private static final int MOST_OPEN = 20;
     private final SeatWishes wishes;
     private final Seats seats;
     private final Panes panes;
-    private final People people;
-    private final TakeInContact takeIn;
-    private final GiveSeat giveSeat;
-    private final WriteToTeam tellManager;
+    private final WriteToTeam toTeam;
     private final AuditLog audit;
     private final Clock clock;
 
-    WishSeat(
-            SeatWishes wishes,
-            Seats seats,
-            Panes panes,
-            People people,
-            TakeInContact takeIn,
-            GiveSeat giveSeat,
-            WriteToTeam tellManager,
-            AuditLog audit,
-            Clock clock) {
+    WishSeat(SeatWishes wishes, Seats seats, Panes panes, WriteToTeam toTeam, AuditLog audit, Clock clock) {
         this.wishes = wishes;
         this.seats = seats;
         this.panes = panes;
-        this.people = people;
-        this.takeIn = takeIn;
-        this.giveSeat = giveSeat;
-        this.tellManager = tellManager;
+        this.toTeam = toTeam;
         this.audit = audit;
         this.clock = clock;
     }
@@ -117,7 +95,7 @@ public class WishSeat {
                 pane.id().value(),
                 new PeopleActs.SeatWished(
                         Act.SEAT_WISHED, by, pane.name(), wish.name(), wish.email(), role.orElseThrow()));
-        tellManager.tell(
+        toTeam.tell(
                 pane.project(),
                 viewer.name() + " names somebody: " + wish.name(),
                 List.of(
@@ -130,60 +108,5 @@ public class WishSeat {
 
     private static String inWords(SeatRole role) {
         return role.name().toLowerCase(Locale.ROOT);
-    }
-
-    /**
-     * Gives the seat: takes them in if need be, and sends them their link where the pane is published. @throws Refused
-     * if it was answered meanwhile
-     */
-    @Transactional
-    public ProjectId give(UUID id, Actor by) {
-        SeatWish wish = unanswered(id);
-        Panes.Row pane = panes.find(wish.pane()).orElseThrow();
-        Contact asking = people.contact(wish.by()).orElseThrow();
-        String organisation = people.clients().stream()
-                .filter(client -> client.id().equals(asking.client()))
-                .findFirst()
-                .orElseThrow()
-                .name();
-        Contact contact = takeIn.takeIn(
-                pane.project(), new TakeInContact.Typed(organisation, wish.name(), wish.email(), wish.says()), by);
-        SeatId seat = giveSeat.give(pane.id(), contact.id(), wish.role(), by);
-        if (pane.publishedAt() != null) {
-            giveSeat.sendLink(seat, by);
-        }
-        settle(wish, true, "");
-        return pane.project();
-    }
-
-    /** Says no, and why. @throws Refused if it was answered meanwhile */
-    @Transactional
-    public ProjectId decline(UUID id, String why, Actor by) {
-        SeatWish wish = unanswered(id);
-        Input input = new Input();
-        String answer = input.text("Why not", why, LONGEST_ANSWER).strip();
-        input.require(!answer.isEmpty(), "Say why not; " + wish.byName() + " reads it.");
-        input.allGood();
-        settle(wish, false, answer);
-        Panes.Row pane = panes.find(wish.pane()).orElseThrow();
-        audit.append(
-                pane.project(),
-                pane.id().value(),
-                new PeopleActs.SeatWished(Act.SEAT_WISH_DECLINED, by, pane.name(), wish.name(), answer, wish.role()));
-        return pane.project();
-    }
-
-    private SeatWish unanswered(UUID id) {
-        SeatWish wish = NotFound.unless(wishes.find(id));
-        if (wish.settledAt() != null) {
-            throw Refused.changedMeanwhile("This was answered already. Nothing was changed.");
-        }
-        return wish;
-    }
-
-    private void settle(SeatWish wish, boolean given, String answer) {
-        if (!wishes.settle(wish.id(), given, answer, clock.instant())) {
-            throw Refused.changedMeanwhile("This was answered meanwhile. Nothing was changed.");
-        }
     }
 }

@@ -11,6 +11,7 @@ import app.clearpane.usecases.post.WriteToContact;
 import app.clearpane.usecases.post.WriteToTeam;
 import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.said.CallByName;
+import app.clearpane.usecases.said.WhoReads;
 import app.clearpane.usecases.shell.TheAgency;
 import java.util.ArrayList;
 import java.util.List;
@@ -27,7 +28,7 @@ import org.springframework.stereotype.Component;
 class AfterRuling {
     private final Deliverables deliverables;
     private final AskToSign ask;
-    private final CallByName readers;
+    private final WhoReads readers;
     private final WriteToTeam tellManager;
     private final TheAgency agency;
     private final AuditLog audit;
@@ -36,7 +37,7 @@ class AfterRuling {
     AfterRuling(
             Deliverables deliverables,
             AskToSign ask,
-            CallByName readers,
+            WhoReads readers,
             WriteToTeam tellManager,
             TheAgency agency,
             AuditLog audit,

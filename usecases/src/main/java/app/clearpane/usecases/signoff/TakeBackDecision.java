@@ -3,24 +3,17 @@ package app.clearpane.usecases.signoff;
 import app.clearpane.core.deliverable.Deliverable;
 import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.deliverable.VersionId;
-import app.clearpane.core.markup.MarkupProgress;
-import app.clearpane.core.record.event.DecisionActs;
 import app.clearpane.core.signoff.Round;
 import app.clearpane.core.signoff.TakingBack;
 import app.clearpane.store.deliverable.Deliverables;
-import app.clearpane.store.deliverable.ExtraRounds;
 import app.clearpane.store.deliverable.client.VisibleDeliverables;
 import app.clearpane.store.exposure.client.Viewer;
-import app.clearpane.store.markup.Markups;
-import app.clearpane.usecases.plan.ReviewsFollow;
 import app.clearpane.usecases.post.WriteToTeam;
-import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.usecases.shell.Refused;
 import app.clearpane.usecases.shell.TheAgency;
 import java.time.Instant;
 import java.util.List;
-import java.util.Objects;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -33,30 +26,21 @@ import org.springframework.transaction.annotation.Transactional;
 public class TakeBackDecision {
     private final VisibleDeliverables visible;
     private final Deliverables deliverables;
-    private final ExtraRounds extraRounds;
-    private final Markups markups;
-    private final ReviewsFollow reviewsFollow;
     private final TheAgency agency;
-    private final AuditLog audit;
     private final WriteToTeam toTeam;
+    private final UndoDecision undo;
 
     TakeBackDecision(
             VisibleDeliverables visible,
             Deliverables deliverables,
-            ExtraRounds extraRounds,
-            Markups markups,
-            ReviewsFollow reviewsFollow,
             TheAgency agency,
-            AuditLog audit,
-            WriteToTeam toTeam) {
+            WriteToTeam toTeam,
+            UndoDecision undo) {
+        this.undo = undo;
         this.toTeam = toTeam;
         this.visible = visible;
         this.deliverables = deliverables;
-        this.extraRounds = extraRounds;
-        this.markups = markups;
-        this.reviewsFollow = reviewsFollow;
         this.agency = agency;
-        this.audit = audit;
     }
 
     /** Takes back the latest that a viewer said. @throws Refused if it is too late, or something was built on it */
@@ -83,37 +67,7 @@ public class TakeBackDecision {
                     "We have gone on from your decision already, so it cannot be taken back. Write to us if it was "
                             + "a mistake. Nothing was changed.");
         }
-        takeBack(viewer, deliverable, version, round, said);
-    }
-
-    private void takeBack(Viewer viewer, Deliverable deliverable, Version version, Round round, Round.Said said) {
-        deliverables.takeBack(round.id(), said, agency.now());
-        extraRounds.takeBack(deliverable.id(), viewer.contact(), said.at());
-        markups.marksOf(deliverable.id()).stream()
-                .filter(mark -> mark.progress() == MarkupProgress.CONFIRMED
-                        && !mark.answers().isEmpty())
-                .filter(mark ->
-                        mark.answers().get(mark.answers().size() - 1).at().equals(said.at())
-                                && viewer.contact()
-                                        .equals(mark.answers()
-                                                .get(mark.answers().size() - 1)
-                                                .author()
-                                                .contact()))
-                .forEach(mark -> markups.unconfirm(mark, said.at()));
-        if (!round.open()) {
-            deliverables.reopen(round.id());
-            reviewsFollow.reopened(viewer.project(), deliverable.id(), viewer.actor());
-        }
-        audit.append(
-                viewer.project(),
-                deliverable.id().value(),
-                new DecisionActs.SignoffTakenBack(
-                        viewer.actor(),
-                        deliverable.name(),
-                        Objects.requireNonNull(version.number()),
-                        said.decision(),
-                        round.number(),
-                        said.at()));
+        undo.undo(viewer, deliverable, version, round, said);
         boolean dropped = toTeam.takeBack(DecideOnVersion.about(round.id(), viewer.contact(), said.at()));
         if (!dropped || said.batch() != null) {
             tellManager(viewer, deliverable, version, said);

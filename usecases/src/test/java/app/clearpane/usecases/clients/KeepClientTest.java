@@ -19,7 +19,7 @@ import app.clearpane.core.signoff.Round;
 import app.clearpane.store.agency.Directory;
 import app.clearpane.store.agency.SignInLinks;
 import app.clearpane.store.deliverable.Deliverables;
-import app.clearpane.usecases.exposure.GiveSeat;
+import app.clearpane.usecases.exposure.EndSeat;
 import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.shell.TheAgency;
 import java.time.Clock;
@@ -42,11 +42,11 @@ class KeepClientTest {
     private final KeepClient keep = new KeepClient(
             mock(Directory.class),
             deliverables,
-            mock(GiveSeat.class),
             mock(SignInLinks.class),
             mock(TheAgency.class),
             mock(AuditLog.class),
-            Clock.systemUTC());
+            Clock.systemUTC(),
+            mock(EndSeat.class));
 
     @BeforeEach
     void nothingToSign() {

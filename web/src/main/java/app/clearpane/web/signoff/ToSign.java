@@ -17,9 +17,6 @@ import app.clearpane.store.exposure.client.Viewers;
 import app.clearpane.store.markup.client.VisibleMarkups;
 import app.clearpane.usecases.markup.Clashes;
 import app.clearpane.usecases.markup.SigningFor;
-import app.clearpane.usecases.shell.Input;
-import app.clearpane.usecases.shell.SignedName;
-import app.clearpane.usecases.signoff.DecideOnVersion;
 import app.clearpane.usecases.signoff.DecisionWords;
 import app.clearpane.usecases.signoff.WeighDecision;
 import java.util.ArrayList;
@@ -29,22 +26,17 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
-import java.util.Set;
 import org.springframework.stereotype.Component;
 
 /** All that awaits somebody's signature at a pane, on one sheet. */
 @Component
 public class ToSign {
-    /** What may be decided of several at once. */
-    public static final Set<Decision> IN_BULK = Set.of(Decision.SIGN_OFF, Decision.SEND_BACK);
-
     private final VisibleDeliverables visible;
     private final Deliverables deliverables;
     private final VisibleMarkups markups;
     private final Clashes clashes;
     private final Viewers viewers;
     private final Drawings drawings;
-    private final DecideOnVersion decide;
     private final SigningFor signing;
 
     ToSign(
@@ -54,7 +46,6 @@ public class ToSign {
             Clashes clashes,
             Viewers viewers,
             Drawings drawings,
-            DecideOnVersion decide,
             SigningFor signing) {
         this.signing = signing;
         this.visible = visible;
@@ -63,7 +54,6 @@ public class ToSign {
         this.clashes = clashes;
         this.viewers = viewers;
         this.drawings = drawings;
-        this.decide = decide;
     }
 
     /**
@@ -176,26 +166,5 @@ public class ToSign {
                 .flatMap(found ->
                         visible.find(viewer, found.deliverable()).map(row -> row.name() + ", " + found.called()))
                 .orElse("Something that is not there any more");
-    }
-
-    /**
-     * Signs several, or sends them back. @throws Refused if nothing was chosen, or to sign no name was typed, or to
-     * send back nothing was said
-     */
-    public DecideOnVersion.Many decide(
-            Viewer viewer, List<DecideOnVersion.Pick> picks, Decision decision, String typedName, boolean sure) {
-        Input input = new Input();
-        input.require(
-                !picks.isEmpty(), decision.signs() ? "Tick what you sign first." : "Tick what you send back first.");
-        input.require(
-                decision.signs()
-                        || picks.isEmpty()
-                        || !picks.get(0).form().sentence().isBlank(),
-                "Say in a sentence what is not right yet: it goes with each of them.");
-        input.allGood();
-        if (decision.signs()) {
-            SignedName.check(typedName, viewer.name(), sure);
-        }
-        return decide.byMany(viewer, picks, decision);
     }
 }

@@ -1,7 +1,7 @@
 package app.clearpane.web.clearance.team;
 
 import app.clearpane.core.files.Sha256;
-import app.clearpane.usecases.clearance.MakeBundle;
+import app.clearpane.usecases.clearance.PackRelease;
 import app.clearpane.usecases.clearance.Recipients;
 import app.clearpane.usecases.deliverable.States;
 import app.clearpane.usecases.shell.NotFound;
@@ -73,7 +73,7 @@ class OutsideController {
                 NotFound.unless(java.util.Optional.ofNullable(given.release().bundle()));
         return bytes.download(
                 bundle,
-                MakeBundle.folder(states.inBrief(given.deliverable().id()), given.version()) + ".zip",
+                PackRelease.folder(states.inBrief(given.deliverable().id()), given.version()) + ".zip",
                 () -> recipients.delivered(
                         given,
                         "bundle",

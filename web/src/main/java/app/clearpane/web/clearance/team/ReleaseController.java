@@ -4,8 +4,8 @@ import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.clearance.Releases;
-import app.clearpane.usecases.clearance.MakeBundle;
-import app.clearpane.usecases.clearance.Recipients;
+import app.clearpane.usecases.clearance.HandRelease;
+import app.clearpane.usecases.clearance.PackRelease;
 import app.clearpane.usecases.clearance.ReleaseVersion;
 import app.clearpane.usecases.deliverable.DeliverableState;
 import app.clearpane.usecases.deliverable.States;
@@ -33,15 +33,19 @@ import org.springframework.web.bind.annotation.RequestParam;
 class ReleaseController {
     private final States states;
     private final ReleaseVersion releaseVersion;
-    private final Recipients recipients;
     private final Releases releases;
     private final SheetBytes bytes;
+    private final HandRelease handRelease;
 
     ReleaseController(
-            States states, ReleaseVersion releaseVersion, Recipients recipients, Releases releases, SheetBytes bytes) {
+            States states,
+            ReleaseVersion releaseVersion,
+            Releases releases,
+            SheetBytes bytes,
+            HandRelease handRelease) {
+        this.handRelease = handRelease;
         this.states = states;
         this.releaseVersion = releaseVersion;
-        this.recipients = recipients;
         this.releases = releases;
         this.bytes = bytes;
     }
@@ -93,7 +97,7 @@ class ReleaseController {
             @RequestParam(defaultValue = "") String name,
             @RequestParam(defaultValue = "") String email,
             @AuthenticationPrincipal Person me) {
-        return ClearanceController.back(recipients.add(release, name, email, me.actor()));
+        return ClearanceController.back(handRelease.hand(release, name, email, me.actor()));
     }
 
     @GetMapping("/t/releases/{release}/bundle")
@@ -105,6 +109,6 @@ class ReleaseController {
                 .findFirst()
                 .orElseThrow();
         return bytes.download(
-                NotFound.unless(Optional.ofNullable(found.bundle())), MakeBundle.folder(state, version) + ".zip");
+                NotFound.unless(Optional.ofNullable(found.bundle())), PackRelease.folder(state, version) + ".zip");
     }
 }

@@ -1,7 +1,6 @@
 package app.clearpane.web.deliverable.team;
 
 import app.clearpane.core.exposure.ItemId;
-import app.clearpane.core.plan.Due;
 import app.clearpane.core.project.Project;
 import app.clearpane.store.deliverable.Drawings;
 import app.clearpane.store.exposure.SeatRow;
@@ -9,7 +8,6 @@ import app.clearpane.store.exposure.Seats;
 import app.clearpane.store.reminders.Reminders;
 import app.clearpane.usecases.deliverable.DeliverableState;
 import app.clearpane.usecases.deliverable.Readers;
-import app.clearpane.usecases.deliverable.SendVersion;
 import app.clearpane.usecases.deliverable.States;
 import app.clearpane.web.project.team.ProjectFrame;
 import app.clearpane.web.shell.access.ForOutsideMakers;
@@ -28,24 +26,21 @@ class DeliverableController {
     private final States states;
     private final Drawings drawings;
     private final Seats seats;
-    private final Readers readers;
-    private final SendVersion sendVersion;
+    private final AheadOfSending aheadOfSending;
 
     DeliverableController(
             ProjectFrame frame,
             States states,
             Drawings drawings,
             Seats seats,
-            Readers readers,
-            SendVersion sendVersion,
-            Reminders reminders) {
+            Reminders reminders,
+            AheadOfSending aheadOfSending) {
+        this.aheadOfSending = aheadOfSending;
         this.reminders = reminders;
         this.frame = frame;
         this.states = states;
         this.drawings = drawings;
         this.seats = seats;
-        this.readers = readers;
-        this.sendVersion = sendVersion;
     }
 
     @GetMapping("/t/deliverables/{deliverable}")
@@ -57,10 +52,7 @@ class DeliverableController {
         model.addAttribute("signing", Readers.signing(state.deliverable(), seated));
         model.addAttribute("reminded", reminders.latest(deliverable.value()));
         state.draft().ifPresent(draft -> {
-            model.addAttribute("audience", readers.audienceOf(state.deliverable(), state.rounds(), seated));
-            model.addAttribute("costs", sendVersion.costs(state).orElse(null));
-            model.addAttribute("begin", sendVersion.begins(project));
-            model.addAttribute("by", Due.NONE);
+            aheadOfSending.show(model, state, project, seated);
         });
         state.newest().ifPresent(version -> {
             model.addAttribute("drawing", drawings.find(version.sha256()).orElseThrow());

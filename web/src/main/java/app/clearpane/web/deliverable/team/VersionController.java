@@ -8,7 +8,7 @@ import app.clearpane.store.deliverable.Deliverables;
 import app.clearpane.usecases.deliverable.RecallVersion;
 import app.clearpane.usecases.deliverable.SendVersion;
 import app.clearpane.usecases.deliverable.StoreVersion;
-import app.clearpane.usecases.plan.DueForm;
+import app.clearpane.usecases.plan.task.DueForm;
 import app.clearpane.usecases.security.Person;
 import app.clearpane.usecases.shell.Input;
 import app.clearpane.usecases.shell.NotFound;

@@ -1,22 +1,14 @@
 package app.clearpane.web.desk.team;
 
-import app.clearpane.core.exposure.ItemId;
-import app.clearpane.core.papers.Paper;
 import app.clearpane.core.plan.ProjectPlan;
 import app.clearpane.core.project.Project;
 import app.clearpane.core.project.ProjectId;
-import app.clearpane.core.turns.TurnLedger;
 import app.clearpane.store.WriteCounter;
 import app.clearpane.store.agency.Directory;
-import app.clearpane.store.papers.Papers;
-import app.clearpane.store.plan.Tasks;
 import app.clearpane.usecases.deliverable.DeliverableState;
-import app.clearpane.usecases.deliverable.States;
-import app.clearpane.usecases.plan.PlanBook;
 import app.clearpane.usecases.shell.KeptReading;
 import app.clearpane.usecases.shell.TeamSight;
 import app.clearpane.usecases.shell.TheAgency;
-import app.clearpane.web.shell.frame.ActiveProjects;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.LinkedHashMap;
@@ -24,7 +16,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.Predicate;
-import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 
 /**
@@ -33,44 +24,16 @@ import org.springframework.stereotype.Component;
  */
 @Component
 class AcrossProjects {
-    private final States states;
-    private final ActiveProjects workedOn;
-    private final PlanBook book;
-    private final Tasks tasks;
-    private final Papers papers;
     private final TheAgency agency;
-    private final NextMoves nextMoves;
     private final ThisWeek thisWeek;
-    private final AllDates allDates;
-    private final Directory directory;
     private final TeamSight sight;
     private final KeptReading<Instant, All> kept;
 
-    AcrossProjects(
-            States states,
-            ActiveProjects workedOn,
-            PlanBook book,
-            Tasks tasks,
-            Papers papers,
-            TheAgency agency,
-            NextMoves nextMoves,
-            ThisWeek thisWeek,
-            AllDates allDates,
-            Directory directory,
-            TeamSight sight,
-            WriteCounter writes) {
-        this.states = states;
-        this.workedOn = workedOn;
-        this.book = book;
-        this.tasks = tasks;
-        this.papers = papers;
+    AcrossProjects(TheAgency agency, ThisWeek thisWeek, TeamSight sight, WriteCounter writes, ReadAcross reading) {
         this.agency = agency;
-        this.nextMoves = nextMoves;
         this.thisWeek = thisWeek;
-        this.allDates = allDates;
-        this.directory = directory;
         this.sight = sight;
-        this.kept = new KeptReading<>(writes, 1, minute -> read());
+        this.kept = new KeptReading<>(writes, 1, minute -> reading.read());
     }
 
     /** What the week is called that is looked ahead to. */
@@ -129,24 +92,5 @@ class AcrossProjects {
         All all = kept.read(agency.now().truncatedTo(ChronoUnit.MINUTES));
         Set<ProjectId> hidden = sight.hidden();
         return hidden.isEmpty() ? all : all.without(hidden, sight.isOutside());
-    }
-
-    private All read() {
-        List<DeliverableState> works = states.ofActiveProjects();
-        List<Project> projects = workedOn.everybodys();
-        Map<ProjectId, ProjectPlan> plans = book.planOf(projects);
-        Map<ItemId, TurnLedger> ledgers =
-                plans.values().stream().anyMatch(ProjectPlan::isPlanned) ? tasks.ledgers(plans.keySet()) : Map.of();
-        List<Paper> unsettled = papers.unsettled(plans.keySet(), agency.today());
-        return new All(
-                projects,
-                plans,
-                works.stream().collect(Collectors.groupingBy(state -> state.deliverable()
-                        .project())),
-                nextMoves.rank(works, plans, ledgers, unsettled),
-                thisWeek.due(works, plans),
-                thisWeek.unsorted(works, plans),
-                allDates.gather(works, plans, unsettled),
-                directory.ahead());
     }
 }

@@ -50,7 +50,7 @@ class PanePage {
             "files",
             ContentKind.CONCERNS,
             "concerns");
-    private final PaneContents contents;
+    private final KeptPane contents;
     private final KeptViewers kept;
     private final Visits visits;
     private final Clock clock;
@@ -60,7 +60,7 @@ class PanePage {
     private final Cache<PaneContents.Contents, Made> made =
             Caffeine.newBuilder().weakKeys().build();
 
-    PanePage(PaneContents contents, KeptViewers kept, Visits visits, Clock clock) {
+    PanePage(KeptPane contents, KeptViewers kept, Visits visits, Clock clock) {
         this.contents = contents;
         this.kept = kept;
         this.visits = visits;
@@ -95,7 +95,7 @@ class PanePage {
         }
 
         /** What awaits the reader's decision. */
-        public List<PaneContents.Shown> waiting() {
+        public List<PaneWorks.Shown> waiting() {
             return contents.waiting();
         }
 
@@ -130,7 +130,7 @@ class PanePage {
         }
 
         /** What awaits the reader's ruling and nothing else of theirs. */
-        public List<PaneContents.Shown> toSettle() {
+        public List<PaneWorks.Shown> toSettle() {
             return contents.toSettle();
         }
 
@@ -241,7 +241,7 @@ class PanePage {
                 latest(all.tasks().stream().map(VisibleTasks.Row::changed)),
                 ContentKind.DELIVERABLES,
                 latest(all.deliverables().stream()
-                        .map(PaneContents.Shown::changed)
+                        .map(PaneWorks.Shown::changed)
                         .filter(at -> !at.equals(Instant.EPOCH))),
                 ContentKind.FILES,
                 latest(all.files().stream().map(ProjectFile::addedAt)),

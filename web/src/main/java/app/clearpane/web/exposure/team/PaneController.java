@@ -7,6 +7,7 @@ import app.clearpane.core.project.Covers;
 import app.clearpane.core.project.Project;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.exposure.LinkSeats;
+import app.clearpane.usecases.exposure.EndSeat;
 import app.clearpane.usecases.exposure.GiveSeat;
 import app.clearpane.usecases.exposure.PaneBoard;
 import app.clearpane.usecases.exposure.SectionWords;
@@ -38,24 +39,24 @@ class PaneController {
     private final PaneBoard board;
     private final SetUpPane setUpPane;
     private final LinkSeats links;
-    private final GiveSeat giveSeat;
     private final TakePaneAway takePaneAway;
     private final RenderedRows rows;
+    private final EndSeat endSeat;
 
     PaneController(
             ProjectFrame frame,
             PaneBoard board,
             SetUpPane setUpPane,
             LinkSeats links,
-            GiveSeat giveSeat,
             TakePaneAway takePaneAway,
-            RenderedRows rows) {
+            RenderedRows rows,
+            EndSeat endSeat) {
+        this.endSeat = endSeat;
         this.rows = rows;
         this.frame = frame;
         this.board = board;
         this.setUpPane = setUpPane;
         this.links = links;
-        this.giveSeat = giveSeat;
         this.takePaneAway = takePaneAway;
     }
 
@@ -96,7 +97,7 @@ class PaneController {
                             .filter(link -> link.pane().equals(selected.pane().id()))
                             .toList());
             model.addAttribute("removable", laid.audiences().size() > 1 && takePaneAway.mayRemove(selected.pane()));
-            model.addAttribute("endable", giveSeat.endable(project, selected.seats()));
+            model.addAttribute("endable", endSeat.endable(project, selected.seats()));
             model.addAttribute("candidates", GiveSeat.candidates(laid, selected.seats()));
             model.addAttribute(
                     "through",

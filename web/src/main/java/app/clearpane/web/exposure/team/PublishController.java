@@ -5,7 +5,7 @@ import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.files.Sha256;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.exposure.LinkSeats;
-import app.clearpane.usecases.exposure.GiveSeat;
+import app.clearpane.usecases.exposure.InviteToPane;
 import app.clearpane.usecases.exposure.PublishPane;
 import app.clearpane.usecases.exposure.TakePaneAway;
 import app.clearpane.usecases.security.Person;
@@ -21,13 +21,13 @@ import org.springframework.web.bind.annotation.RequestParam;
 @TeamController
 class PublishController {
     private final LinkSeats links;
-    private final GiveSeat giveSeat;
     private final PublishPane publishPane;
     private final TakePaneAway takePaneAway;
+    private final InviteToPane inviteToPane;
 
-    PublishController(LinkSeats links, GiveSeat giveSeat, PublishPane publishPane, TakePaneAway takePaneAway) {
+    PublishController(LinkSeats links, PublishPane publishPane, TakePaneAway takePaneAway, InviteToPane inviteToPane) {
+        this.inviteToPane = inviteToPane;
         this.links = links;
-        this.giveSeat = giveSeat;
         this.publishPane = publishPane;
         this.takePaneAway = takePaneAway;
     }
@@ -66,7 +66,7 @@ class PublishController {
             @AuthenticationPrincipal Person me) {
         ProjectId project = publishPane.publish(pane, revision, seen.map(Sha256::new), me.actor());
         if (links) {
-            giveSeat.sendLinksToNewcomers(pane, me.actor());
+            inviteToPane.sendLinksToNewcomers(pane, me.actor());
         }
         return PaneController.redirectTo(project, pane, ContentKind.DELIVERABLES);
     }

@@ -6,7 +6,9 @@ import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.exposure.SeatRole;
 import app.clearpane.core.people.SeatId;
 import app.clearpane.core.project.ProjectId;
+import app.clearpane.usecases.exposure.EndSeat;
 import app.clearpane.usecases.exposure.GiveSeat;
+import app.clearpane.usecases.exposure.InviteToPane;
 import app.clearpane.usecases.security.Person;
 import app.clearpane.web.shell.access.ForManagers;
 import app.clearpane.web.shell.frame.TeamController;
@@ -19,8 +21,12 @@ import org.springframework.web.bind.annotation.RequestParam;
 @TeamController
 class SeatController {
     private final GiveSeat giveSeat;
+    private final InviteToPane inviteToPane;
+    private final EndSeat endSeat;
 
-    SeatController(GiveSeat giveSeat) {
+    SeatController(GiveSeat giveSeat, InviteToPane inviteToPane, EndSeat endSeat) {
+        this.endSeat = endSeat;
+        this.inviteToPane = inviteToPane;
         this.giveSeat = giveSeat;
     }
 
@@ -62,12 +68,12 @@ class SeatController {
             @RequestParam PaneId pane,
             @RequestParam(defaultValue = "false") boolean sure,
             @AuthenticationPrincipal Person me) {
-        return PaneController.redirectTo(giveSeat.end(seat, sure, me.actor()), pane, ContentKind.DELIVERABLES);
+        return PaneController.redirectTo(endSeat.end(seat, sure, me.actor()), pane, ContentKind.DELIVERABLES);
     }
 
     @PostMapping("/t/seats/{seat}/link")
     @ForManagers
     String sendLink(@PathVariable SeatId seat, @RequestParam PaneId pane, @AuthenticationPrincipal Person me) {
-        return PaneController.redirectTo(giveSeat.sendLink(seat, me.actor()), pane, ContentKind.DELIVERABLES);
+        return PaneController.redirectTo(inviteToPane.sendLink(seat, me.actor()), pane, ContentKind.DELIVERABLES);
     }
 }

@@ -4,8 +4,8 @@ import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.files.ProjectFile;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.files.ProjectFiles;
-import app.clearpane.usecases.exposure.WatchArrivals;
 import app.clearpane.usecases.files.AddFile;
+import app.clearpane.usecases.files.ArrangeFiles;
 import app.clearpane.usecases.security.Person;
 import app.clearpane.usecases.shell.Input;
 import app.clearpane.usecases.shell.NotFound;
@@ -40,7 +40,7 @@ class FileController {
     private final AddFile addFile;
     private final SheetBytes bytes;
     private final RenderedRows rows;
-    private final WatchArrivals arrivals;
+    private final ArrangeFiles arrangeFiles;
 
     FileController(
             ProjectFrame frame,
@@ -49,14 +49,14 @@ class FileController {
             AddFile addFile,
             SheetBytes bytes,
             RenderedRows rows,
-            WatchArrivals arrivals) {
+            ArrangeFiles arrangeFiles) {
+        this.arrangeFiles = arrangeFiles;
         this.frame = frame;
         this.files = files;
         this.windows = windows;
         this.addFile = addFile;
         this.bytes = bytes;
         this.rows = rows;
-        this.arrivals = arrivals;
     }
 
     @GetMapping("/t/projects/{project}/files")
@@ -69,7 +69,8 @@ class FileController {
         model.addAttribute("deleted", deleted.flatMap(files::find).orElse(null));
         model.addAttribute(
                 "seenAgain",
-                deleted.map(file -> arrivals.ifBroughtBack(project, file)).orElse(List.of()));
+                deleted.map(file -> arrangeFiles.seenIfBroughtBack(project, file))
+                        .orElse(List.of()));
         return "files/list";
     }
 
@@ -97,7 +98,7 @@ class FileController {
 
     @PostMapping("/t/files/{file}/delete")
     String delete(@PathVariable ItemId file, @AuthenticationPrincipal Person me) {
-        return "redirect:/t/projects/" + addFile.delete(file, me.actor()) + "/files?deleted=" + file;
+        return "redirect:/t/projects/" + arrangeFiles.delete(file, me.actor()) + "/files?deleted=" + file;
     }
 
     @PostMapping("/t/files/{file}/restore")
@@ -105,7 +106,7 @@ class FileController {
             @PathVariable ItemId file,
             @RequestParam(defaultValue = "false") boolean sure,
             @AuthenticationPrincipal Person me) {
-        return "redirect:/t/projects/" + addFile.restore(file, sure, me.actor()) + "/files";
+        return "redirect:/t/projects/" + arrangeFiles.restore(file, sure, me.actor()) + "/files";
     }
 
     @PostMapping("/t/projects/{project}/files/move")
@@ -124,7 +125,7 @@ class FileController {
         input.require(!some.isEmpty(), "Tick the files to move first.");
         Optional<ItemId> into = folder.isEmpty() ? Optional.empty() : input.one("The folder", folder, ItemId::of);
         input.allGood();
-        addFile.move(project, some, into, sure, me.actor());
+        arrangeFiles.move(project, some, into, sure, me.actor());
         return "redirect:/t/projects/" + project + "/files";
     }
 

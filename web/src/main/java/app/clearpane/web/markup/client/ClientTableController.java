@@ -9,6 +9,8 @@ import app.clearpane.usecases.markup.MarkForm;
 import app.clearpane.usecases.markup.RuleClash;
 import app.clearpane.usecases.security.Person;
 import app.clearpane.web.exposure.client.Through;
+import app.clearpane.web.markup.ClientLive;
+import app.clearpane.web.markup.ClientMarks;
 import app.clearpane.web.markup.ClientTable;
 import java.io.IOException;
 import java.util.List;
@@ -29,8 +31,12 @@ import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 @Controller
 class ClientTableController {
     private final ClientTable tables;
+    private final ClientMarks marks;
+    private final ClientLive lives;
 
-    ClientTableController(ClientTable tables) {
+    ClientTableController(ClientTable tables, ClientMarks marks, ClientLive lives) {
+        this.lives = lives;
+        this.marks = marks;
         this.tables = tables;
     }
 
@@ -49,7 +55,7 @@ class ClientTableController {
 
     @GetMapping({"/c/panes/{pane}/versions/{version}/live", "/t/look/{seat}/{sight}/versions/{version}/live"})
     SseEmitter live(Viewer viewer, @PathVariable VersionId version) {
-        return tables.live(viewer, version);
+        return lives.live(viewer, version);
     }
 
     @PostMapping("/c/panes/{pane}/versions/{version}/marks")
@@ -61,9 +67,9 @@ class ClientTableController {
             @RequestParam(required = false) @Nullable List<MultipartFile> files,
             @AuthenticationPrincipal Person me)
             throws IOException {
-        MarkupId placed = tables.place(viewer, version, Optional.ofNullable(once), form, files);
+        MarkupId placed = marks.place(viewer, version, Optional.ofNullable(once), form, files);
         if (me instanceof Person.ByLink guest && guest.opening() != null) {
-            tables.placedBy(placed, guest.opening());
+            marks.placedBy(placed, guest.opening());
         }
         return "redirect:" + Through.base(viewer) + "/versions/" + version + "?page=" + form.page();
     }
@@ -71,7 +77,7 @@ class ClientTableController {
     @PostMapping("/c/panes/{pane}/versions/{version}/rulings")
     String rule(Viewer viewer, @PathVariable VersionId version, RuleClash.RulingForm form) {
         return "redirect:" + Through.base(viewer) + "/versions/" + version + "?page="
-                + tables.rule(viewer, version, form);
+                + marks.rule(viewer, version, form);
     }
 
     @PostMapping("/c/panes/{pane}/marks/{mark}/answers")
@@ -82,13 +88,13 @@ class ClientTableController {
             @RequestParam VersionId on,
             @RequestParam(required = false) @Nullable List<MultipartFile> files)
             throws IOException {
-        int page = tables.answer(viewer, mark, form, files);
+        int page = marks.answer(viewer, mark, form, files);
         return "redirect:" + Through.base(viewer) + "/versions/" + on + "?page=" + page + "#mark-" + mark;
     }
 
     @PostMapping("/c/panes/{pane}/marks/{mark}/edit")
     String edit(Viewer viewer, @PathVariable MarkupId mark, EditMark.EditForm form, @RequestParam VersionId on) {
-        int page = tables.edit(viewer, mark, form);
+        int page = marks.edit(viewer, mark, form);
         return "redirect:" + Through.base(viewer) + "/versions/" + on + "?page=" + page + "#mark-" + mark;
     }
 }

@@ -4,7 +4,7 @@ import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.store.exposure.client.Viewer;
 import app.clearpane.web.compare.FrameChanges;
 import app.clearpane.web.exposure.client.Through;
-import app.clearpane.web.markup.ClientTable;
+import app.clearpane.web.markup.ClientChanges;
 import app.clearpane.web.markup.LayChanges;
 import java.io.IOException;
 import org.springframework.stereotype.Controller;
@@ -19,10 +19,11 @@ import org.springframework.web.multipart.MultipartFile;
 /** What changed between two sent versions, for clients. */
 @Controller
 class VisibleChangesController {
-    private final ClientTable tables;
 
-    VisibleChangesController(ClientTable tables) {
-        this.tables = tables;
+    private final ClientChanges changes;
+
+    VisibleChangesController(ClientChanges changes) {
+        this.changes = changes;
     }
 
     @PostMapping("/c/panes/{pane}/versions/{version}/frames")
@@ -33,12 +34,12 @@ class VisibleChangesController {
             @RequestParam MultipartFile before,
             @RequestParam MultipartFile after)
             throws IOException {
-        return tables.frames(viewer, version, before, after);
+        return changes.frames(viewer, version, before, after);
     }
 
     @GetMapping({"/c/panes/{pane}/versions/{version}/changes", "/t/look/{seat}/{sight}/versions/{version}/changes"})
     String changes(Viewer viewer, @PathVariable VersionId version, LayChanges.Wish wish, Model model) {
-        model.addAllAttributes(tables.changes(viewer, Through.base(viewer), version, wish));
+        model.addAllAttributes(changes.changes(viewer, Through.base(viewer), version, wish));
         return "markup/client/changes";
     }
 }

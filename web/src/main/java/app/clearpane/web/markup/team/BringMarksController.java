@@ -34,12 +34,14 @@ class BringMarksController {
 
     @ForManagers
     @PostMapping("/t/versions/{version}/brought")
-    String bring(@PathVariable VersionId version, @RequestParam MultipartFile file) throws IOException {
+    String bring(@PathVariable VersionId version, @RequestParam MultipartFile file, @AuthenticationPrincipal Person me)
+            throws IOException {
         NotFound.unless(deliverables.version(version));
         if (file.isEmpty()) {
             throw Refused.because("Choose a file first.");
         }
-        return "redirect:/t/versions/" + version + "/brought?file=" + bringMarks.keep(file.getInputStream());
+        return "redirect:/t/versions/" + version + "/brought?file="
+                + bringMarks.keep(version, file.getInputStream(), me.actor());
     }
 
     @ForManagers

@@ -1,33 +1,24 @@
 package app.clearpane.web.markup.team;
 
-import app.clearpane.core.agency.TeamMemberId;
 import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.markup.MarkupId;
 import app.clearpane.core.signoff.Round;
 import app.clearpane.store.deliverable.Deliverables;
-import app.clearpane.store.deliverable.Drawings;
-import app.clearpane.usecases.compare.Compared;
-import app.clearpane.usecases.compare.Writings;
 import app.clearpane.usecases.deliverable.DeliverableState;
 import app.clearpane.usecases.deliverable.States;
 import app.clearpane.usecases.markup.Clashes;
-import app.clearpane.usecases.said.CallByName;
 import app.clearpane.usecases.said.Speaker;
+import app.clearpane.usecases.said.WaysOfNames;
 import app.clearpane.usecases.security.Person;
 import app.clearpane.usecases.shell.NotFound;
-import app.clearpane.usecases.shell.TeamSight;
-import app.clearpane.usecases.shell.TheTeam;
 import app.clearpane.web.markup.ChosenSpot;
+import app.clearpane.web.markup.LayTable;
 import app.clearpane.web.markup.LightTable;
 import app.clearpane.web.markup.LiveMarks;
 import app.clearpane.web.shell.access.ForOutsideMakers;
 import app.clearpane.web.shell.frame.TeamController;
-import java.util.LinkedHashMap;
-import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.ui.Model;
@@ -42,36 +33,27 @@ import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 class LightTableController {
     private final States states;
     private final Deliverables deliverables;
-    private final Drawings drawings;
     private final LiveMarks liveMarks;
     private final Clashes clashes;
-    private final Compared compared;
-    private final Writings writings;
-    private final CallByName callByName;
-    private final TheTeam team;
-    private final TeamSight sight;
+    private final WaysOfNames waysOfNames;
+    private final LayTable layTable;
+    private final WhoMayHaveMark whoMayHave;
 
     LightTableController(
             States states,
             Deliverables deliverables,
-            Drawings drawings,
             LiveMarks liveMarks,
             Clashes clashes,
-            Compared compared,
-            Writings writings,
-            CallByName callByName,
-            TheTeam team,
-            TeamSight sight) {
-        this.sight = sight;
-        this.callByName = callByName;
-        this.team = team;
+            WaysOfNames waysOfNames,
+            LayTable layTable,
+            WhoMayHaveMark whoMayHave) {
+        this.whoMayHave = whoMayHave;
+        this.layTable = layTable;
+        this.waysOfNames = waysOfNames;
         this.liveMarks = liveMarks;
         this.clashes = clashes;
-        this.compared = compared;
-        this.writings = writings;
         this.states = states;
         this.deliverables = deliverables;
-        this.drawings = drawings;
     }
 
     @GetMapping("/t/versions/{version}/light-table")
@@ -87,19 +69,9 @@ class LightTableController {
         Version found = NotFound.unless(state.versions().stream()
                 .filter(one -> one.id().equals(version))
                 .findFirst());
-        Drawings.Drawing drawing = drawings.find(found.sha256()).orElseThrow();
-        int shown = Math.max(1, Math.min(page, drawing.pages()));
-        LightTable table = LightTable.of(
-                "/t",
-                state.deliverable().name(),
-                found,
-                state.versions(),
-                shown,
-                drawing,
-                drawings.sheet(found.sha256(), shown),
-                state.marks(),
-                compared.across(state.versions()),
-                writings.writingOf(found),
+        LightTable table = layTable.lay(
+                new LayTable.Work("/t", state.deliverable().name(), found, state.versions(), state.marks()),
+                page,
                 around(
                         state,
                         me,
@@ -129,22 +101,12 @@ class LightTableController {
     private LightTable.Around around(
             DeliverableState state, Person.OfTeam me, @Nullable MarkupId open, Optional<Round> round) {
         return LightTable.Around.ofTeam(
-                callByName.waysOfTeam(state.marks()), mayHave(state), me.memberId(), state.marks(), open, round);
-    }
-
-    /**
-     * The names of those of the team who may be given a mark, since they see the project, and of those who have one.
-     */
-    private Map<TeamMemberId, String> mayHave(DeliverableState state) {
-        Set<TeamMemberId> have = state.marks().stream()
-                .flatMap(mark -> Optional.ofNullable(mark.beside().doer()).stream())
-                .collect(Collectors.toSet());
-        Map<TeamMemberId, String> names = new LinkedHashMap<>();
-        team.members().stream()
-                .filter(member -> have.contains(member.id())
-                        || sight.sees(member, state.deliverable().project()))
-                .forEach(member -> names.put(member.id(), member.name()));
-        return names;
+                waysOfNames.waysOfTeam(state.marks()),
+                whoMayHave.names(state),
+                me.memberId(),
+                state.marks(),
+                open,
+                round);
     }
 
     @GetMapping("/t/versions/{version}/live")

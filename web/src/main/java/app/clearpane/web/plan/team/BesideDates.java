@@ -4,7 +4,7 @@ import app.clearpane.core.project.Covers;
 import app.clearpane.core.project.Ending;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.project.Projects;
-import app.clearpane.usecases.plan.AskForDates;
+import app.clearpane.usecases.plan.WhoAgrees;
 import app.clearpane.usecases.shell.TheTeam;
 import java.util.Map;
 import org.springframework.stereotype.Component;
@@ -15,12 +15,12 @@ import org.springframework.stereotype.Component;
  */
 @Component
 class BesideDates {
-    private final AskForDates askForDates;
     private final TheTeam team;
     private final Projects projects;
+    private final WhoAgrees whoAgrees;
 
-    BesideDates(AskForDates askForDates, TheTeam team, Projects projects) {
-        this.askForDates = askForDates;
+    BesideDates(TheTeam team, Projects projects, WhoAgrees whoAgrees) {
+        this.whoAgrees = whoAgrees;
         this.team = team;
         this.projects = projects;
     }
@@ -29,7 +29,7 @@ class BesideDates {
     Map<String, Object> read(ProjectId project) {
         return Map.of(
                 "askable",
-                askForDates.askable(project),
+                whoAgrees.askable(project),
                 "managers",
                 team.members().stream().filter(one -> one.role().mayPublish()).toList(),
                 "covers",

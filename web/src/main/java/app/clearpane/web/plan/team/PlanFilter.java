@@ -3,7 +3,7 @@ package app.clearpane.web.plan.team;
 import app.clearpane.core.agency.TeamMemberId;
 import app.clearpane.core.plan.PlannedTask;
 import app.clearpane.core.plan.Side;
-import app.clearpane.usecases.plan.Assignees;
+import app.clearpane.usecases.plan.task.Assignees;
 import java.util.Optional;
 import java.util.UUID;
 

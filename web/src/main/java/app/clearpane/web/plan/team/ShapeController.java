@@ -6,7 +6,7 @@ import app.clearpane.core.plan.ProjectPlan;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.plan.Tasks;
 import app.clearpane.usecases.plan.PlanBook;
-import app.clearpane.usecases.plan.PlanTask;
+import app.clearpane.usecases.plan.task.ReshapeTask;
 import app.clearpane.usecases.security.Person;
 import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.usecases.shell.TheAgency;
@@ -27,15 +27,15 @@ import org.springframework.web.bind.annotation.ResponseBody;
 @ForOutsideMakers
 class ShapeController {
     private final PlanBook book;
-    private final PlanTask planTask;
     private final Consequence consequence;
     private final Tasks tasks;
     private final TheAgency agency;
+    private final ReshapeTask reshapeTask;
 
-    ShapeController(PlanBook book, PlanTask planTask, Consequence consequence, Tasks tasks, TheAgency agency) {
+    ShapeController(PlanBook book, Consequence consequence, Tasks tasks, TheAgency agency, ReshapeTask reshapeTask) {
+        this.reshapeTask = reshapeTask;
         this.agency = agency;
         this.book = book;
-        this.planTask = planTask;
         this.consequence = consequence;
         this.tasks = tasks;
     }
@@ -49,7 +49,7 @@ class ShapeController {
             @RequestParam int revision,
             @AuthenticationPrincipal Person.OfTeam me) {
         NotFound.unless(tasks.find(task).filter(found -> found.project().equals(project)));
-        planTask.reshape(task, PlanController.day(from), days(from, to), revision, me);
+        reshapeTask.reshape(task, PlanController.day(from), days(from, to), revision, me);
         return "redirect:/t/projects/" + project + "/plan";
     }
 
@@ -60,8 +60,8 @@ class ShapeController {
             @PathVariable ItemId task, @RequestParam String from, @RequestParam String to) {
         PlannedTask found = NotFound.unless(tasks.find(task));
         ProjectPlan now = book.fresh(found.project());
-        return ResponseEntity.ok(
-                consequence.describe(now, planTask.ifReshaped(task, PlanController.day(from), days(from, to)), task));
+        return ResponseEntity.ok(consequence.describe(
+                now, reshapeTask.ifReshaped(task, PlanController.day(from), days(from, to)), task));
     }
 
     private int days(String from, String to) {

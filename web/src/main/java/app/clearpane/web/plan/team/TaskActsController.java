@@ -2,12 +2,14 @@ package app.clearpane.web.plan.team;
 
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.store.plan.Tasks;
-import app.clearpane.usecases.plan.AgainForm;
-import app.clearpane.usecases.plan.DueForm;
-import app.clearpane.usecases.plan.MoveTask;
-import app.clearpane.usecases.plan.PlanTask;
 import app.clearpane.usecases.plan.SayOfTask;
-import app.clearpane.usecases.plan.TaskForm;
+import app.clearpane.usecases.plan.task.AgainForm;
+import app.clearpane.usecases.plan.task.ChangeTask;
+import app.clearpane.usecases.plan.task.DeleteTask;
+import app.clearpane.usecases.plan.task.DueForm;
+import app.clearpane.usecases.plan.task.MoveToStep;
+import app.clearpane.usecases.plan.task.TaskForm;
+import app.clearpane.usecases.plan.task.WriteDownTask;
 import app.clearpane.usecases.security.Person;
 import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.web.shell.access.ForOutsideMakers;
@@ -22,14 +24,24 @@ import org.springframework.web.bind.annotation.RequestParam;
 @TeamController
 @ForOutsideMakers
 class TaskActsController {
-    private final PlanTask planTask;
-    private final MoveTask moveTask;
     private final SayOfTask sayOfTask;
     private final Tasks tasks;
+    private final WriteDownTask writeDownTask;
+    private final ChangeTask changeTask;
+    private final DeleteTask deleteTask;
+    private final MoveToStep moveToStep;
 
-    TaskActsController(PlanTask planTask, MoveTask moveTask, SayOfTask sayOfTask, Tasks tasks) {
-        this.planTask = planTask;
-        this.moveTask = moveTask;
+    TaskActsController(
+            SayOfTask sayOfTask,
+            Tasks tasks,
+            WriteDownTask writeDownTask,
+            ChangeTask changeTask,
+            DeleteTask deleteTask,
+            MoveToStep moveToStep) {
+        this.moveToStep = moveToStep;
+        this.deleteTask = deleteTask;
+        this.changeTask = changeTask;
+        this.writeDownTask = writeDownTask;
         this.sayOfTask = sayOfTask;
         this.tasks = tasks;
     }
@@ -41,7 +53,7 @@ class TaskActsController {
             DueForm due,
             AgainForm again,
             @AuthenticationPrincipal Person.OfTeam me) {
-        planTask.change(task, form, due, again, me);
+        changeTask.change(task, form, due, again, me);
         return "redirect:/t/tasks/" + task;
     }
 
@@ -50,7 +62,7 @@ class TaskActsController {
             @PathVariable ItemId task,
             @RequestParam(defaultValue = "") String doer,
             @AuthenticationPrincipal Person.OfTeam me) {
-        planTask.handOn(task, doer, me);
+        changeTask.handOn(task, doer, me);
         return "redirect:/t/people";
     }
 
@@ -60,7 +72,7 @@ class TaskActsController {
             @RequestParam String stage,
             @RequestParam(defaultValue = "") String from,
             @AuthenticationPrincipal Person me) {
-        MoveTask.Stepped moved = moveTask.toStep(task, stage, me.actor());
+        MoveToStep.Stepped moved = moveToStep.toStep(task, stage, me.actor());
         return from.equals("task")
                 ? "redirect:/t/tasks/" + task
                 : "redirect:/t/projects/" + moved.project() + "/plan?moved=" + task + "&was="
@@ -79,13 +91,13 @@ class TaskActsController {
 
     @PostMapping("/t/tasks/{task}/parts")
     String addPart(@PathVariable ItemId task, @RequestParam String line, @AuthenticationPrincipal Person.OfTeam me) {
-        planTask.line(NotFound.unless(tasks.find(task)).project(), line, Optional.of(task), Optional.empty(), me);
+        writeDownTask.line(NotFound.unless(tasks.find(task)).project(), line, Optional.of(task), Optional.empty(), me);
         return "redirect:/t/tasks/" + task + "#parts";
     }
 
     @PostMapping("/t/tasks/{task}/delete")
     String delete(@PathVariable ItemId task, @AuthenticationPrincipal Person me) {
-        return "redirect:/t/projects/" + planTask.delete(task, me.actor()) + "/plan?deleted=" + task;
+        return "redirect:/t/projects/" + deleteTask.delete(task, me.actor()) + "/plan?deleted=" + task;
     }
 
     @PostMapping("/t/tasks/{task}/restore")
@@ -93,7 +105,7 @@ class TaskActsController {
             @PathVariable ItemId task,
             @RequestParam(defaultValue = "false") boolean sure,
             @AuthenticationPrincipal Person me) {
-        planTask.restore(task, sure, me.actor());
+        deleteTask.restore(task, sure, me.actor());
         return "redirect:/t/tasks/" + task;
     }
 }

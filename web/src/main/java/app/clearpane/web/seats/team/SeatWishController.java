@@ -1,6 +1,6 @@
 package app.clearpane.web.seats.team;
 
-import app.clearpane.usecases.seats.WishSeat;
+import app.clearpane.usecases.seats.AnswerSeatWish;
 import app.clearpane.usecases.security.Person;
 import app.clearpane.web.shell.access.ForManagers;
 import app.clearpane.web.shell.frame.TeamController;
@@ -13,22 +13,23 @@ import org.springframework.web.bind.annotation.RequestParam;
 /** Answers to wishes for seats. */
 @TeamController
 class SeatWishController {
-    private final WishSeat wishSeat;
 
-    SeatWishController(WishSeat wishSeat) {
-        this.wishSeat = wishSeat;
+    private final AnswerSeatWish answerSeatWish;
+
+    SeatWishController(AnswerSeatWish answerSeatWish) {
+        this.answerSeatWish = answerSeatWish;
     }
 
     @PostMapping("/t/wishes/{wish}/give")
     @ForManagers
     String give(@PathVariable UUID wish, @AuthenticationPrincipal Person me) {
-        return "redirect:/t/projects/" + wishSeat.give(wish, me.actor()) + "/people#wishes";
+        return "redirect:/t/projects/" + answerSeatWish.give(wish, me.actor()) + "/people#wishes";
     }
 
     @PostMapping("/t/wishes/{wish}/decline")
     @ForManagers
     String decline(
             @PathVariable UUID wish, @RequestParam(defaultValue = "") String why, @AuthenticationPrincipal Person me) {
-        return "redirect:/t/projects/" + wishSeat.decline(wish, why, me.actor()) + "/people#wishes";
+        return "redirect:/t/projects/" + answerSeatWish.decline(wish, why, me.actor()) + "/people#wishes";
     }
 }

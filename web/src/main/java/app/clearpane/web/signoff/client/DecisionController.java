@@ -12,6 +12,7 @@ import app.clearpane.usecases.signoff.SayAway;
 import app.clearpane.usecases.signoff.SetStandIn;
 import app.clearpane.usecases.signoff.TakeBackDecision;
 import app.clearpane.web.exposure.client.Through;
+import app.clearpane.web.signoff.SignSeveral;
 import app.clearpane.web.signoff.ToSign;
 import java.util.ArrayList;
 import java.util.List;
@@ -32,13 +33,16 @@ class DecisionController {
     private final CloseRound closeRound;
     private final ToSign toSign;
     private final SayAway sayAway;
+    private final SignSeveral signSeveral;
 
     DecisionController(
             DecideOnVersion decideOnVersion,
             TakeBackDecision takeBack,
             CloseRound closeRound,
             ToSign toSign,
-            SayAway sayAway) {
+            SayAway sayAway,
+            SignSeveral signSeveral) {
+        this.signSeveral = signSeveral;
         this.sayAway = sayAway;
         this.decideOnVersion = decideOnVersion;
         this.takeBack = takeBack;
@@ -82,7 +86,7 @@ class DecisionController {
         List<DecideOnVersion.Pick> picks = new ArrayList<>();
         Input input = new Input();
         input.require(
-                ToSign.IN_BULK.stream().anyMatch(one -> one.name().equals(decision)),
+                SignSeveral.IN_BULK.stream().anyMatch(one -> one.name().equals(decision)),
                 "Several are signed, or sent back.");
         input.allGood();
         Decision wanted = Decision.valueOf(decision);
@@ -104,7 +108,7 @@ class DecisionController {
             }
         }
         input.allGood();
-        DecideOnVersion.Many many = toSign.decide(viewer, picks, wanted, typedName, sure);
+        DecideOnVersion.Many many = signSeveral.decide(viewer, picks, wanted, typedName, sure);
         model.addAllAttributes(toSign.page(viewer, Through.base(viewer)));
         model.addAttribute("many", many);
         return "signoff/client/to-sign";

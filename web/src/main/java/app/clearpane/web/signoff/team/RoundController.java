@@ -5,9 +5,9 @@ import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.deliverable.Deliverables;
 import app.clearpane.usecases.security.Person;
+import app.clearpane.usecases.signoff.AgreeSilence;
 import app.clearpane.usecases.signoff.ChangeSigning;
 import app.clearpane.usecases.signoff.CloseRound;
-import app.clearpane.usecases.signoff.CountSilence;
 import app.clearpane.usecases.signoff.SetStandIn;
 import app.clearpane.web.project.team.ProjectFrame;
 import app.clearpane.web.shell.access.ForManagers;
@@ -25,9 +25,9 @@ class RoundController {
     private final CloseRound closeRound;
     private final ChangeSigning changeSigning;
     private final SetStandIn setStandIn;
-    private final CountSilence countSilence;
     private final Deliverables deliverables;
     private final ProjectFrame frame;
+    private final AgreeSilence agreeSilence;
 
     RoundController(
             CloseRound closeRound,
@@ -35,8 +35,8 @@ class RoundController {
             SetStandIn setStandIn,
             Deliverables deliverables,
             ProjectFrame frame,
-            CountSilence countSilence) {
-        this.countSilence = countSilence;
+            AgreeSilence agreeSilence) {
+        this.agreeSilence = agreeSilence;
         this.closeRound = closeRound;
         this.changeSigning = changeSigning;
         this.setStandIn = setStandIn;
@@ -89,7 +89,7 @@ class RoundController {
         frame.above(model, project, "Deliverables");
         model.addAttribute("seated", setStandIn.seated(project));
         model.addAttribute("standIns", setStandIn.ofProject(project));
-        model.addAttribute("silence", countSilence.termsOf(project));
+        model.addAttribute("silence", agreeSilence.termsOf(project));
         return "signoff/stand-ins";
     }
 
@@ -114,7 +114,7 @@ class RoundController {
             @RequestParam String days,
             @RequestParam String agreed,
             @AuthenticationPrincipal Person me) {
-        countSilence.agree(project, days, agreed, me.actor());
+        agreeSilence.agree(project, days, agreed, me.actor());
         return "redirect:/t/projects/" + project + "/stand-ins";
     }
 }
