@@ -3,38 +3,50 @@ package app.clearpane.core.markup;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import app.clearpane.core.markup.MarginLayout.Margin;
 import app.clearpane.core.markup.MarginLayout.Note;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
 import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvFileSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 class MarginLayoutTest {
     private static final double GAP = 2;
 
-    @Test
-    void leavesNotesThatHaveRoomWhereTheyWantToBe() {
-        assertThat(MarginLayout.tops(List.of(Note.centredAt(10, 8), Note.centredAt(50, 8)), GAP, 100))
-                .containsExactly(6.0, 46.0);
-        assertThat(MarginLayout.tops(List.of(), GAP, 100)).isEmpty();
+    /** The same cases that the script of the page is held to. */
+    @ParameterizedTest(name = "{0}")
+    @CsvFileSource(resources = "margin-layout.csv", numLinesToSkip = 1)
+    void standsAsInTheExamples(
+            String why, String what, double gap, double length, String wanted, String heights, String expected) {
+        List<Double> places = numbers(wanted);
+        List<Double> tall = numbers(heights);
+        List<?> placed = what.equals("sides")
+                ? MarginLayout.sides(places, tall, gap, length)
+                : MarginLayout.tops(
+                        IntStream.range(0, places.size())
+                                .mapToObj(i -> new Note(places.get(i), tall.get(i)))
+                                .toList(),
+                        gap,
+                        length);
+        assertThat(placed.stream().map(Object::toString))
+                .isEqualTo(
+                        what.equals("sides")
+                                ? words(expected)
+                                : numbers(expected).stream()
+                                        .map(Object::toString)
+                                        .toList());
     }
 
-    @Test
-    void sharesTheDisplacementOfNotesThatWantTheSamePlace() {
-        assertThat(MarginLayout.tops(List.of(new Note(40, 10), new Note(40, 10)), GAP, 100))
-                .containsExactly(34.0, 46.0);
+    private static List<String> words(@Nullable String listed) {
+        return listed == null ? List.of() : List.of(listed.split(" "));
     }
 
-    @Test
-    void keepsToTheSheetAndRunsPastItsEndOnlyWhenItMust() {
-        assertThat(MarginLayout.tops(List.of(new Note(-20, 10), new Note(95, 10)), GAP, 100))
-                .containsExactly(0.0, 90.0);
-        assertThat(MarginLayout.tops(List.of(new Note(50, 60), new Note(50, 60)), GAP, 100))
-                .containsExactly(0.0, 62.0);
+    private static List<Double> numbers(@Nullable String listed) {
+        return words(listed).stream().map(Double::valueOf).toList();
     }
 
     /** No overlap, order kept, and no whole-number placement within the sheet displaces less. */
@@ -75,15 +87,6 @@ class MarginLayoutTest {
         return IntStream.range(0, notes.size())
                 .mapToDouble(i -> Math.pow(tops.get(i) - notes.get(i).wantedTop(), 2))
                 .sum();
-    }
-
-    @Test
-    void putsNotesOnTheNearerSideUntilItIsFull() {
-        assertThat(MarginLayout.sides(List.of(0.1, 0.9, 0.4), List.of(10.0, 10.0, 10.0), GAP, 100))
-                .containsExactly(Margin.LEFT, Margin.RIGHT, Margin.LEFT);
-        assertThat(MarginLayout.sides(List.of(0.1, 0.45, 0.3, 0.2), List.of(10.0, 10.0, 10.0, 10.0), GAP, 40))
-                .containsExactly(Margin.LEFT, Margin.RIGHT, Margin.LEFT, Margin.LEFT);
-        assertThat(MarginLayout.sides(List.of(), List.of(), GAP, 40)).isEmpty();
     }
 
     @Test

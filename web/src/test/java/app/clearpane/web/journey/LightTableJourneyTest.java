@@ -52,7 +52,7 @@ class LightTableJourneyTest extends Journey {
         Someone mirela = mirelaAtTheMap();
         Keyboard keys = mirela.page.keyboard();
         keys.press("d");
-        mirela.arrivesAt("/changes");
+        mirela.arrivesAt("/changes").atTheComparison();
         compared(mirela);
         Locator parts = mirela.page.locator("[data-part]");
         assertThat(mirela.page.locator("[data-box]")).hasCount(parts.count());
@@ -86,7 +86,7 @@ class LightTableJourneyTest extends Journey {
     void whatChangedFitsAPhone() {
         Someone jasper = onPhone().comesBy(linkOf("jasper@penwether.example", "Visitor centre"));
         jasper.follows("Visitor map");
-        jasper.follows("What changed since 1").arrivesAt("/changes");
+        jasper.follows("What changed since 1").arrivesAt("/changes").atTheComparison();
         compared(jasper);
         jasper.sees("What was asked for").looksItOver();
     }
@@ -150,7 +150,7 @@ class LightTableJourneyTest extends Journey {
         ines.page.locator("a[href*='light-table']").first().click();
         ines.atTheTable();
         ines.page.keyboard().press("d");
-        ines.arrivesAt("/changes");
+        ines.arrivesAt("/changes").atTheComparison();
         ines.sees("What was asked for").sees("moved here");
         assertThat(ines.page.locator(".changed-row ins", new Page.LocatorOptions().setHasText("get used to")))
                 .isVisible();
@@ -195,6 +195,7 @@ class LightTableJourneyTest extends Journey {
         ines.page.navigate(
                 address() + ines.page.locator("a[href*='light-table']").last().getAttribute("href"));
         ines.page.locator("[data-changes]").click();
+        ines.atTheComparison();
         ines.page.waitForFunction("() => [...document.querySelectorAll('[data-one]')].length === 2 && "
                 + "[...document.querySelectorAll('[data-one]')].every(one => one.readyState >= 2)");
         Locator line = ines.page.locator("[data-seek]");

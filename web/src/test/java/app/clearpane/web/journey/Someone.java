@@ -189,6 +189,12 @@ final class Someone {
         return this;
     }
 
+    /** Waits until two versions laid on each other answer to keys. */
+    Someone atTheComparison() {
+        assertThat(page.locator("[data-compare][aria-keyshortcuts]")).isAttached();
+        return this;
+    }
+
     Someone sees(String words) {
         assertThat(page.getByText(words).locator("visible=true").first()).isVisible();
         return this;
@@ -241,6 +247,19 @@ final class Someone {
 
     /** Looks the page over: it can be used by everybody, nothing failed, and nothing sticks out sideways. */
     Someone looksItOver() {
+        try {
+            return looksOver();
+        } catch (PlaywrightException drawnAnew) {
+            if (!String.valueOf(drawnAnew.getMessage()).contains("detached")) {
+                throw drawnAnew;
+            }
+            // a frame in the page was drawn anew meanwhile
+            page.waitForLoadState();
+            return looksOver();
+        }
+    }
+
+    private Someone looksOver() {
         ElementHandle mail = page.querySelector(MAIL);
         List<Frame> frames = page.frames().stream()
                 .filter(frame -> mail == null || !frame.equals(mail.contentFrame()))

@@ -42,7 +42,7 @@ public class ChangeTask {
         this.agency = agency;
     }
 
-    /** TaskDifferences a task. @throws Refused if it would wait for itself, naming the circle */
+    /** Changes a task. @throws Refused if it would wait for itself, naming the circle */
     @Transactional
     public ProjectId change(ItemId id, TaskForm form, DueForm due, AgainForm again, Person.OfTeam by) {
         PlannedTask before = NotFound.unless(tasks.find(id));

@@ -23,6 +23,7 @@ import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.dao.DuplicateKeyException;
+import org.springframework.dao.PessimisticLockingFailureException;
 import org.springframework.http.HttpStatus;
 import org.springframework.validation.BindException;
 import org.springframework.web.bind.MissingRequestValueException;
@@ -107,6 +108,20 @@ class ErrorResponses {
                 response);
     }
 
+    /** So many wrote to the same thing that this one's turn did not come in time. */
+    @ExceptionHandler
+    ModelAndView busy(
+            PessimisticLockingFailureException waited, HttpServletRequest request, HttpServletResponse response) {
+        LOG.warn("waited in vain for others to be done", waited);
+        response.setHeader("Retry-After", "5");
+        return said(
+                HttpStatus.CONFLICT,
+                List.of("Others are writing to the same thing just now, and your turn did not come. Nothing was saved; "
+                        + "send it again in a moment."),
+                request,
+                response);
+    }
+
     @ExceptionHandler
     ModelAndView tooLarge(
             MaxUploadSizeExceededException large, HttpServletRequest request, HttpServletResponse response) {
@@ -160,7 +175,7 @@ class ErrorResponses {
         return said(
                 HttpStatus.INSUFFICIENT_STORAGE,
                 List.of("The file could not be stored: the disk may be full. Nothing of it was kept, and what was "
-                        + "there before is still there. AuditLog whoever runs this house, then try again."),
+                        + "there before is still there. Tell whoever runs this house, then try again."),
                 request,
                 response);
     }

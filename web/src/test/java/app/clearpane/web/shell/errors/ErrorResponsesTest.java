@@ -27,6 +27,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.junit.jupiter.params.provider.ValueSource;
+import org.springframework.dao.CannotAcquireLockException;
 import org.springframework.dao.DuplicateKeyException;
 import org.springframework.mock.web.MockHttpServletRequest;
 import org.springframework.mock.web.MockHttpServletResponse;
@@ -100,6 +101,11 @@ class ErrorResponsesTest {
                         409,
                         List.of("Somebody did the same in the same moment, so this was not done twice. Open the "
                                 + "page anew to see how it stands.")),
+                Arguments.of(
+                        new CannotAcquireLockException("2000 ms"),
+                        409,
+                        List.of("Others are writing to the same thing just now, and your turn did not come. Nothing "
+                                + "was saved; send it again in a moment.")),
                 Arguments.of(new MaxUploadSizeExceededException(1), 413, List.of(LARGE)),
                 Arguments.of(
                         new MultipartException("no file"),
@@ -110,7 +116,7 @@ class ErrorResponsesTest {
                         new MultipartException("full", new IOException("No space left on device")),
                         507,
                         List.of("The file could not be stored: the disk may be full. Nothing of it was kept, and "
-                                + "what was there before is still there. AuditLog whoever runs this house, then "
+                                + "what was there before is still there. Tell whoever runs this house, then "
                                 + "try again.")),
                 Arguments.of(
                         new RoleMissing("a manager or an owner"),

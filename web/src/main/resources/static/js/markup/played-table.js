@@ -189,7 +189,7 @@ export class PlayedTable extends Table {
     if (event.key === "t" && this.form) {
       return () => this.choose("MOMENT");
     }
-    if (this.tool) {
+    if (this.placing.tool) {
       return super.action(event);
     }
     if (event.key === " " && event.target.closest("button, a, summary")) {

@@ -1,5 +1,5 @@
 /* Two versions of what is played, second by second: they begin, stop and step together. */
-import { timeCode } from "./played-table.js";
+import { timeCode } from "../markup/played-table.js";
 
 const STEP = 1 / 25;
 const APART = 0.08;

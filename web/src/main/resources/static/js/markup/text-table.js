@@ -237,11 +237,7 @@ export class TextTable extends Table {
   takeMarks(table) {
     const fresh = table.querySelector("[data-writing]");
     if (fresh && !this.chosen() && !this.range) {
-      const own = document.importNode(fresh, true);
-      this.writing.replaceWith(own);
-      own
-        .querySelectorAll("[data-mark]")
-        .forEach(words => this.on(words, "click", () => this.select(words.dataset.mark, true)));
+      this.writing.replaceWith(document.importNode(fresh, true));
     }
   }
 }

@@ -1,4 +1,8 @@
 /* The light table: the one that suits the work in hand. */
+import "../deliverable/look-again.js";
+import { whenShown } from "../shell/when-shown.js";
+import "./brought-files.js";
+import "./names.js";
 import { Table } from "./sheet-table.js";
 import { TextTable } from "./text-table.js";
 import { PlayedTable } from "./played-table.js";
@@ -40,13 +44,5 @@ function begin() {
   }
 }
 
-document.addEventListener("DOMContentLoaded", begin);
-document.addEventListener("htmx:afterSettle", event => {
-  if (event.detail.target === document.body) {
-    begin();
-  }
-});
+whenShown(begin);
 document.addEventListener("htmx:historyRestore", begin);
-if (document.readyState !== "loading") {
-  begin();
-}

@@ -1,11 +1,10 @@
-/* The plan: moving and stretching bars with what it would do, fast lines, cards from column to column. Everything works without. */
+/* The plan over time: bars are moved and stretched, and it is said what that would do. Everything works without. */
+import { whenShown } from "../shell/when-shown.js";
 
 const SVG = "http://www.w3.org/2000/svg";
 const LEFT = 230;
 const WIDTH = 1000;
 const A_DAY = 86_400_000;
-
-/* ---- bars over time ---- */
 
 class TimePlan {
   constructor(svg) {
@@ -170,57 +169,4 @@ function begin() {
   }
 }
 
-begin();
-document.addEventListener("htmx:afterSettle", event => {
-  if (event.detail.target === document.body) {
-    begin();
-  }
-});
-
-/* ---- fast lines: Tab makes what is typed a part of the task above, Shift and Tab a task of its own again ---- */
-
-document.addEventListener("keydown", event => {
-  const form = event.target.closest?.("[data-add-line]");
-  if (!form || event.key !== "Tab" || !form.elements.line.value.trim() || event.target !== form.elements.line) {
-    return;
-  }
-  const above = [...form.closest("section").querySelectorAll("[data-task][data-depth]")].pop();
-  const isPart = form.elements.parent.value !== "";
-  if (event.shiftKey === isPart && above) {
-    event.preventDefault();
-    form.elements.parent.value = event.shiftKey ? "" : above.dataset.task;
-    form.classList.toggle("is-part", !event.shiftKey);
-    const hint = form.querySelector(".part-hint");
-    hint.hidden = event.shiftKey;
-    hint.textContent = event.shiftKey ? "" : `a part of “${above.querySelector(".task-name a").textContent}”`;
-  }
-});
-
-/* ---- cards from column to column ---- */
-
-document.addEventListener("dragstart", event => {
-  const card = event.target.closest?.(".task-card");
-  if (card) {
-    event.dataTransfer.setData("text/plain", card.dataset.task);
-    event.dataTransfer.effectAllowed = "move";
-  }
-});
-document.addEventListener("dragover", event => {
-  const column = event.target.closest?.("[data-stage]");
-  document.querySelectorAll(".stage-columns .over").forEach(one => one.classList.toggle("over", one === column));
-  if (column) {
-    event.preventDefault();
-    column.classList.add("over");
-  }
-});
-document.addEventListener("drop", event => {
-  const column = event.target.closest?.("[data-stage]");
-  const card =
-    column && document.querySelector(`.task-card[data-task="${CSS.escape(event.dataTransfer.getData("text/plain"))}"]`);
-  if (card) {
-    event.preventDefault();
-    const form = card.querySelector("form");
-    form.elements.stage.value = column.dataset.stage;
-    form.requestSubmit();
-  }
-});
+whenShown(begin);

@@ -1,4 +1,6 @@
 /* Two versions on each other: the slider, panes that move together, and walking through what changed. */
+import "../deliverable/look-again.js";
+import { whenShown } from "../shell/when-shown.js";
 import { beginPlayed } from "./compare-played.js";
 
 class Compare {
@@ -19,6 +21,7 @@ class Compare {
       .querySelectorAll("[data-show]")
       .forEach(button => this.on(button, "click", () => this.show(Number(button.dataset.show))));
     this.on(document, "keydown", event => this.key(event));
+    root.setAttribute("aria-keyshortcuts", ". ,");
   }
 
   on(target, event, handler) {
@@ -131,14 +134,5 @@ function begin() {
   beginPlayed(root);
 }
 
-document.addEventListener("htmx:afterSettle", event => {
-  if (event.detail.target === document.body) {
-    begin();
-  }
-});
+whenShown(begin);
 document.addEventListener("htmx:historyRestore", begin);
-if (document.readyState !== "loading") {
-  begin();
-} else {
-  document.addEventListener("DOMContentLoaded", begin);
-}
