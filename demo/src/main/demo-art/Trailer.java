@@ -106,6 +106,7 @@ class Trailer {
 
   static Color mix(Color a, Color b, double part) {
     return new Color((int) (a.getRed() + (b.getRed() - a.getRed()) * part),
-        (int) (a.getGreen() + (b.getGreen() - a.getGreen()) * part), (int) (a.getBlue() + (b.getBlue() - a.getBlue()) * part));
+        (int) (a.getGreen() + (b.getGreen() - a.getGreen()) * part),
+                (int) (a.getBlue() + (b.getBlue() - a.getBlue()) * part));
   }
 }

@@ -89,7 +89,8 @@ public class Verify {
           return "entry " + number(line) + " of the Record was altered.";
         }
         if (line.contains("\"payload\":")
-            && !text(part(line, "entry"), "payloadHash").equals(hash(part(line, "payload").getBytes(StandardCharsets.UTF_8)))) {
+            && !text(part(line, "entry"), "payloadHash")
+                    .equals(hash(part(line, "payload").getBytes(StandardCharsets.UTF_8)))) {
           return "the payload of entry " + number(line) + " of the Record was altered.";
         }
         entries++;

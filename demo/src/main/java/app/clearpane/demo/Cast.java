@@ -317,7 +317,7 @@ class Cast {
         Contact contact = takeIn.takeIn(
                 project,
                 new TakeInContact.Typed(
-                        organisation, person.called().value(), person.address().value(), person.says()),
+                        organisation, person.called().value(), person.address().value(), person.occupation()),
                 actor(Everybody.INES));
         contacts.put(person, contact);
         return contact;

@@ -490,7 +490,7 @@ class DemoStory {
         VersionId first = cast.version(map, "visitor-map-1.pdf", "visitor-map-1.pdf", "", Everybody.TEO);
         cast.send(first);
         cast.goTo(11, 11, 15);
-        Mark wayIn = cast.mark(
+        Mark signInLink = cast.mark(
                 board,
                 Everybody.OTTOLINE,
                 first,
@@ -544,9 +544,9 @@ class DemoStory {
         cast.decide(board, Everybody.JASPER, first, Decision.SEND_BACK, "Nearly there.");
         cast.decide(board, Everybody.OTTOLINE, first, Decision.SEND_BACK, "");
         cast.goTo(9, 10, 0);
-        List.of(wayIn, cafe, torch, back)
+        List.of(signInLink, cafe, torch, back)
                 .forEach(mark -> cast.answer(mark, Everybody.TEO, board, Optional.of(MarkupProgress.Act.TAKE_ON), ""));
-        return List.of(wayIn, cafe, torch, back, night);
+        return List.of(signInLink, cafe, torch, back, night);
     }
 
     private VersionId mapSecondTime(PaneId board, ItemId map, List<Mark> asked) {

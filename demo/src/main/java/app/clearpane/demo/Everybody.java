@@ -26,24 +26,24 @@ enum Everybody {
     private final String fullName;
     private final String address;
     private final TeamRole role;
-    private final String says;
+    private final String occupation;
 
     Everybody(String fullName, String address, TeamRole role) {
         this.fullName = fullName;
         this.address = address;
         this.role = role;
-        this.says = "";
+        this.occupation = "";
     }
 
-    Everybody(String fullName, String address, String says) {
+    Everybody(String fullName, String address, String occupation) {
         this.fullName = fullName;
         this.address = address;
         this.role = TeamRole.MAKER;
-        this.says = says;
+        this.occupation = occupation;
     }
 
     boolean ofTeam() {
-        return says.isEmpty();
+        return occupation.isEmpty();
     }
 
     Name called() {
@@ -58,7 +58,7 @@ enum Everybody {
         return role;
     }
 
-    String says() {
-        return says;
+    String occupation() {
+        return occupation;
     }
 }

@@ -17,9 +17,9 @@ class AnnounceAddress {
      * @throws IllegalStateException if the data are a demo's, wherever they came from: its links open again and again,
      *     and anybody can read them
      */
-    AnnounceAddress(HouseSettings house, SignInLinks waysIn) {
+    AnnounceAddress(HouseSettings house, SignInLinks signInLinks) {
         this.house = house;
-        if (waysIn.anyOfADemo()) {
+        if (signInLinks.anyOfADemo()) {
             throw new IllegalStateException("The data in " + house.data().toAbsolutePath()
                     + " are a demo's, whose links anybody can read, so they are not served as a real "
                     + "house. Nothing was changed.");

@@ -124,7 +124,7 @@ class StoreConfiguration {
     }
 
     @Bean
-    SignInLinks waysIn(DSLContext db) {
+    SignInLinks signInLinks(DSLContext db) {
         return new SignInLinks(db);
     }
 

@@ -24,9 +24,9 @@ class AnnounceAddressTest {
 
     @Test
     void aDemosDataAreNotServedWhereverTheyCameFrom() {
-        SignInLinks waysIn = mock(SignInLinks.class);
-        assertThatCode(() -> new AnnounceAddress(HOUSE, waysIn)).doesNotThrowAnyException();
-        when(waysIn.anyOfADemo()).thenReturn(true);
-        assertThatThrownBy(() -> new AnnounceAddress(HOUSE, waysIn)).hasMessageContaining("a demo's");
+        SignInLinks signInLinks = mock(SignInLinks.class);
+        assertThatCode(() -> new AnnounceAddress(HOUSE, signInLinks)).doesNotThrowAnyException();
+        when(signInLinks.anyOfADemo()).thenReturn(true);
+        assertThatThrownBy(() -> new AnnounceAddress(HOUSE, signInLinks)).hasMessageContaining("a demo's");
     }
 }

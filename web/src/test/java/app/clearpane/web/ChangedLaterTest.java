@@ -265,7 +265,7 @@ class ChangedLaterTest extends AtTheMill {
                         .statusCode())
                 .isEqualTo(302);
         assertThat(people.contact(ros.id()).orElseThrow())
-                .extracting(Contact::name, Contact::email, Contact::says)
+                .extracting(Contact::name, Contact::email, Contact::occupation)
                 .containsExactly("Rosalind Tyler", "rosalind@hobandbarley.example", "the shop");
         assertThat(new Visitor(address()).get(old).body())
                 .as("what went to the old address opens nothing")

@@ -117,7 +117,7 @@ class ClientsTest extends AtTheMill {
         ines.post("/t/clients/take", ines.token(), Map.of("rows", rows(look)));
         assertThat(people.contactAt(new EmailAddress("una@fell.example"))
                         .orElseThrow()
-                        .says())
+                        .occupation())
                 .isEqualTo("printer");
         assertThat(people.contact(grete.id()).orElseThrow())
                 .isEqualTo(new Contact(grete.id(), grete.client(), grete.name(), grete.email(), "keeper of the keys"));

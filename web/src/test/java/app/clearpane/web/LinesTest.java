@@ -57,4 +57,13 @@ class LinesTest {
                                 || line.matches(".*;\\s*[a-z-]+:.*") && !line.contains("url(")))
                 .isEmpty();
     }
+
+    /** A template is told what it prints: a name that is spelt wrong in a comparison would only never be true. */
+    @Test
+    void noTemplateComparesTheNameOfAnEnum() throws IOException {
+        assertThat(files("templates", ".html").stream().flatMap(file -> lines(file).stream()
+                        .filter(line -> line.matches(".*[.]name(\\(\\))?}? *[!=]= *'[A-Z_]+'.*"))
+                        .map(line -> file.getFileName() + ": " + line.strip())))
+                .isEmpty();
+    }
 }

@@ -597,8 +597,8 @@ class PlanInputTest extends DemoHouse {
     void aTableIsLookedAtRowByRowBeforeItIsTakenIn() throws Exception {
         String table = bring(
                 "tasks.csv",
-                ("Task;Who;Days;Due\r\nDraw the "
-                                + "posts;Teo;3;24.3.2027\r\nAsk;Nobody;;\r\n;Teo;;\r\nCut;;soon;\r\nPaint;;2;30 Feb\r\nCafé sign;;;\r\n")
+                ("Task;Who;Days;Due\r\nDraw the " + "posts;Teo;3;24.3.2027\r\nAsk;Nobody;;\r\n;Teo;;\r\n"
+                                + "Cut;;soon;\r\nPaint;;2;30 Feb\r\nCafé sign;;;\r\n")
                         .getBytes("windows-1252"));
         String page = page(table);
         assertThat(page)

@@ -5,6 +5,6 @@ package app.clearpane.core.agency;
  *
  * @param client the organisation they are with; may be empty
  * @param email their mail address, as it stands there; may be empty
- * @param says what they do; may be empty
+ * @param occupation what they do; may be empty
  */
-public record Card(String client, String name, String email, String says) {}
+public record Card(String client, String name, String email, String occupation) {}

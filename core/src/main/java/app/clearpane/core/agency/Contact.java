@@ -3,6 +3,6 @@ package app.clearpane.core.agency;
 /**
  * A person outside the agency.
  *
- * @param says what they do there, e.g. "trustee"; may be empty
+ * @param occupation what they do there, e.g. "trustee"; may be empty
  */
-public record Contact(ContactId id, ClientId client, String name, String email, String says) {}
+public record Contact(ContactId id, ClientId client, String name, String email, String occupation) {}

@@ -8,5 +8,9 @@ public enum Relation {
     /** Nothing is worked on any more. */
     PAST,
     /** Nothing came of it. */
-    LOST
+    LOST;
+
+    public boolean isProspect() {
+        return this == PROSPECT;
+    }
 }

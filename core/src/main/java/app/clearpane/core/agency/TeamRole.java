@@ -35,4 +35,12 @@ public enum TeamRole {
             case OUTSIDE -> named;
         };
     }
+
+    public boolean isMaker() {
+        return this == MAKER;
+    }
+
+    public boolean isOwner() {
+        return this == OWNER;
+    }
 }

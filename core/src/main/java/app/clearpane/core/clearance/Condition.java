@@ -19,4 +19,16 @@ public enum Condition {
     public boolean mayBeWaived() {
         return this != SIGNED && this != SAME_BYTES;
     }
+
+    public boolean isChecklistDone() {
+        return this == CHECKLIST_DONE;
+    }
+
+    public boolean isNoChangeLeft() {
+        return this == NO_CHANGE_LEFT;
+    }
+
+    public boolean isNoClashOpen() {
+        return this == NO_CLASH_OPEN;
+    }
 }

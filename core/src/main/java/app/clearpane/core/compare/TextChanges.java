@@ -60,7 +60,19 @@ public record TextChanges(List<Passage> passages) {
         public enum Kind {
             KEPT,
             GONE,
-            ADDED
+            ADDED;
+
+            public boolean isAdded() {
+                return this == ADDED;
+            }
+
+            public boolean isGone() {
+                return this == GONE;
+            }
+
+            public boolean isKept() {
+                return this == KEPT;
+            }
         }
     }
 

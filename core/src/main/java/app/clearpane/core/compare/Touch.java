@@ -23,7 +23,15 @@ public record Touch(Kind kind, double covered) {
         TOUCHED,
         /** A changed pixel is within 0.03 page widths. */
         NEARBY,
-        UNTOUCHED
+        UNTOUCHED;
+
+        public boolean isTouched() {
+            return this == TOUCHED;
+        }
+
+        public boolean isUntouched() {
+            return this == UNTOUCHED;
+        }
     }
 
     /**

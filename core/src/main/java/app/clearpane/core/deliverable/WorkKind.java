@@ -26,4 +26,20 @@ public enum WorkKind {
     public boolean played() {
         return this == VIDEO || this == SOUND;
     }
+
+    public boolean isSheets() {
+        return this == SHEETS;
+    }
+
+    public boolean isSound() {
+        return this == SOUND;
+    }
+
+    public boolean isText() {
+        return this == TEXT;
+    }
+
+    public boolean isVideo() {
+        return this == VIDEO;
+    }
 }

@@ -9,5 +9,9 @@ public enum Aperture {
     /** Items that are Shown, and those that pass one of its filters. */
     FILTERED,
     /** Everything that is not held back. */
-    OPEN
+    OPEN;
+
+    public boolean isFiltered() {
+        return this == FILTERED;
+    }
 }

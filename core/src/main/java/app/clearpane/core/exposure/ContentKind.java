@@ -41,4 +41,28 @@ public enum ContentKind {
                 ? List.of(Aperture.CLOSED, Aperture.OPEN)
                 : filterable() ? List.of(Aperture.values()) : List.of(Aperture.CLOSED, Aperture.PICKED, Aperture.OPEN);
     }
+
+    public boolean isConcerns() {
+        return this == CONCERNS;
+    }
+
+    public boolean isDates() {
+        return this == DATES;
+    }
+
+    public boolean isDeliverables() {
+        return this == DELIVERABLES;
+    }
+
+    public boolean isFiles() {
+        return this == FILES;
+    }
+
+    public boolean isStatus() {
+        return this == STATUS;
+    }
+
+    public boolean isTasks() {
+        return this == TASKS;
+    }
 }

@@ -18,4 +18,16 @@ public enum SeatRole {
     public boolean maySign() {
         return this == SIGNATORY;
     }
+
+    public boolean isReader() {
+        return this == READER;
+    }
+
+    public boolean isReviewer() {
+        return this == REVIEWER;
+    }
+
+    public boolean isSignatory() {
+        return this == SIGNATORY;
+    }
 }

@@ -7,5 +7,17 @@ public enum SeatState {
     /** The contact came in by a link that only their mailbox had. */
     ACCEPTED,
     /** Taken away again. */
-    ENDED
+    ENDED;
+
+    public boolean isAccepted() {
+        return this == ACCEPTED;
+    }
+
+    public boolean isEnded() {
+        return this == ENDED;
+    }
+
+    public boolean isInvited() {
+        return this == INVITED;
+    }
 }

@@ -7,5 +7,17 @@ public enum Showing {
     /** Out, whatever else is set. */
     HELD_BACK,
     /** Follows the aperture. */
-    UNSET
+    UNSET;
+
+    public boolean isHeldBack() {
+        return this == HELD_BACK;
+    }
+
+    public boolean isShown() {
+        return this == SHOWN;
+    }
+
+    public boolean isUnset() {
+        return this == UNSET;
+    }
 }

@@ -137,4 +137,16 @@ public enum MarkupProgress {
     public MarkupProgress toldToClients(boolean fixSent) {
         return this == FIXED && !fixSent ? TAKEN_ON : this;
     }
+
+    public boolean isConfirmed() {
+        return this == CONFIRMED;
+    }
+
+    public boolean isFixed() {
+        return this == FIXED;
+    }
+
+    public boolean isTakenOn() {
+        return this == TAKEN_ON;
+    }
 }

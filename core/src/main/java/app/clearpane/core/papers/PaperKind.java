@@ -32,4 +32,12 @@ public enum PaperKind {
     public boolean takesNames() {
         return this == PROPOSAL || this == CONTRACT || this == DATES;
     }
+
+    public boolean isContract() {
+        return this == CONTRACT;
+    }
+
+    public boolean isInvoice() {
+        return this == INVOICE;
+    }
 }

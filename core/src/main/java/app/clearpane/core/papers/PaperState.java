@@ -79,4 +79,20 @@ public enum PaperState {
     public boolean waits() {
         return this == OPEN || this == VIEWED || this == OVERDUE;
     }
+
+    public boolean isDeclined() {
+        return this == DECLINED;
+    }
+
+    public boolean isDraft() {
+        return this == DRAFT;
+    }
+
+    public boolean isPaid() {
+        return this == PAID;
+    }
+
+    public boolean isSigned() {
+        return this == SIGNED;
+    }
 }

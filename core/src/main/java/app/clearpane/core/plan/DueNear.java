@@ -32,4 +32,16 @@ public enum DueNear {
     public boolean isSaid() {
         return this == NEAR || this == TODAY || this == PAST;
     }
+
+    public boolean isNear() {
+        return this == NEAR;
+    }
+
+    public boolean isPast() {
+        return this == PAST;
+    }
+
+    public boolean isToday() {
+        return this == TODAY;
+    }
 }

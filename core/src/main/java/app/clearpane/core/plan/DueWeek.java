@@ -37,4 +37,20 @@ public enum DueWeek {
         }
         return !day.isAfter(sunday) ? THIS_WEEK : !day.isAfter(sunday.plusWeeks(1)) ? NEXT_WEEK : LATER;
     }
+
+    public boolean isLate() {
+        return this == LATE;
+    }
+
+    public boolean isLater() {
+        return this == LATER;
+    }
+
+    public boolean isNextWeek() {
+        return this == NEXT_WEEK;
+    }
+
+    public boolean isThisWeek() {
+        return this == THIS_WEEK;
+    }
 }

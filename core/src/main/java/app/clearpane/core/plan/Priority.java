@@ -4,5 +4,17 @@ package app.clearpane.core.plan;
 public enum Priority {
     HIGH,
     USUAL,
-    LOW
+    LOW;
+
+    public boolean isHigh() {
+        return this == HIGH;
+    }
+
+    public boolean isLow() {
+        return this == LOW;
+    }
+
+    public boolean isUsual() {
+        return this == USUAL;
+    }
 }

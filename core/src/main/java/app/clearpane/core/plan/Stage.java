@@ -19,4 +19,24 @@ public enum Stage {
     public boolean open() {
         return this != DONE && this != DROPPED;
     }
+
+    public boolean isDone() {
+        return this == DONE;
+    }
+
+    public boolean isDropped() {
+        return this == DROPPED;
+    }
+
+    public boolean isInCheck() {
+        return this == IN_CHECK;
+    }
+
+    public boolean isToDo() {
+        return this == TO_DO;
+    }
+
+    public boolean isUnderWay() {
+        return this == UNDER_WAY;
+    }
 }

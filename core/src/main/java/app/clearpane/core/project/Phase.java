@@ -20,7 +20,19 @@ public record Phase(
     public enum Stage {
         TO_DO,
         UNDER_WAY,
-        DONE
+        DONE;
+
+        public boolean isDone() {
+            return this == DONE;
+        }
+
+        public boolean isToDo() {
+            return this == TO_DO;
+        }
+
+        public boolean isUnderWay() {
+            return this == UNDER_WAY;
+        }
     }
 
     /** As it stands, whatever was said of it: not done while something in it is open. */

@@ -19,4 +19,12 @@ public enum Decision {
     public boolean signs() {
         return this == SIGN_OFF || this == SIGN_OFF_WITH_NOTES;
     }
+
+    public boolean isSendBack() {
+        return this == SEND_BACK;
+    }
+
+    public boolean isStandAside() {
+        return this == STAND_ASIDE;
+    }
 }

@@ -14,4 +14,8 @@ public enum Outcome {
     public boolean agreed() {
         return this == SIGNED || this == SIGNED_WITH_NOTES;
     }
+
+    public boolean isBack() {
+        return this == BACK;
+    }
 }

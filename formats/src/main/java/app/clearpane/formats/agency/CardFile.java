@@ -64,8 +64,8 @@ public final class CardFile {
             if (!one.client().isEmpty()) {
                 card.setOrganization(one.client());
             }
-            if (!one.says().isEmpty()) {
-                card.addTitle(one.says());
+            if (!one.occupation().isEmpty()) {
+                card.addTitle(one.occupation());
             }
             cards.add(card);
         }
@@ -99,7 +99,7 @@ public final class CardFile {
                         SafeCell.of(one.client()),
                         SafeCell.of(one.name()),
                         SafeCell.of(one.email()),
-                        SafeCell.of(one.says()));
+                        SafeCell.of(one.occupation()));
             }
         } catch (IOException never) {
             throw new UncheckedIOException(never);

@@ -30,11 +30,10 @@ class CardFileTest {
 
     @Test
     void readsWhatOtherProgramsWrite() throws IOException {
-        assertThat(
-                        CardFile.read(
-                                "begin:vcard\r\nVERSION:2.1\r\nN:Tregenza;Mirela;;;\r\nFN:Mirela "
-                                        + "Tregenza\r\nORG:Penwether Observatory "
-                                        + "Trust;Board\r\nEMAIL;INTERNET:mirela@penwether.example\r\nEMAIL:other@penwether.example\r\nTITLE:trustee\r\nend:vcard\r\n"))
+        assertThat(CardFile.read("begin:vcard\r\nVERSION:2.1\r\nN:Tregenza;Mirela;;;\r\nFN:Mirela "
+                        + "Tregenza\r\nORG:Penwether Observatory "
+                        + "Trust;Board\r\nEMAIL;INTERNET:mirela@penwether.example\r\n"
+                        + "EMAIL:other@penwether.example\r\nTITLE:trustee\r\nend:vcard\r\n"))
                 .containsExactly(new Card(
                         "Penwether Observatory Trust", "Mirela Tregenza", "mirela@penwether.example", "trustee"));
         assertThat(CardFile.read("BEGIN:VCARD\nVERSION:3.0\nN:Tregenza;Mirela;;;\nROLE:trustee\nEND:VCARD\n"))

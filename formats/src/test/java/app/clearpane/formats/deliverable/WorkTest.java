@@ -242,11 +242,15 @@ class WorkTest {
     void showsAHarmlessCopyOfADrawing() throws Exception {
         String hostile = """
         <?xml version="1.0"?><!DOCTYPE svg [<!ENTITY lol "lol"><!ENTITY bomb "&lol;&lol;">]>
-        <svg xmlns="http://www.w3.org/2000/svg" xmlns:xlink="http://www.w3.org/1999/xlink" width="120" height="60" onload="alert(1)">
+        <svg xmlns="http://www.w3.org/2000/svg" xmlns:xlink="http://www.w3.org/1999/xlink" width="120"
+        height="60" onload="alert(1)">
         <script>alert(2)</script><style>@import url(http://evil.example/a.css);</style><style>.a{fill:red}</style>
-        <image href="http://evil.example/track.png" width="10" height="10"/><image xlink:href="data:image/png;base64,AAAA" width="1" height="1"/>
-        <a href="javascript:alert(3)"><rect class="a" width="50" height="50" style="fill:url(http://evil.example/#x)" onclick="alert(4)"/></a>
-        <foreignObject><iframe src="http://evil.example"/></foreignObject><use href="#local"/><set attributeName="href" to="javascript:alert(5)"/>
+        <image href="http://evil.example/track.png" width="10" height="10"/><image
+        xlink:href="data:image/png;base64,AAAA" width="1" height="1"/>
+        <a href="javascript:alert(3)"><rect class="a" width="50" height="50"
+        style="fill:url(http://evil.example/#x)" onclick="alert(4)"/></a>
+        <foreignObject><iframe src="http://evil.example"/></foreignObject><use href="#local"/><set
+        attributeName="href" to="javascript:alert(5)"/>
         <rect id="local" width="5" height="5" fill="url(#gradient)"/>&bomb;</svg>""";
         Work work = Work.open(file(hostile.getBytes(StandardCharsets.UTF_8)), "logo.svg");
         Work.DrawnPage page = drawn(work, 1).get(0);

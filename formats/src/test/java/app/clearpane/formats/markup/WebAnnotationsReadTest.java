@@ -22,7 +22,8 @@ class WebAnnotationsReadTest {
 
     private static BroughtMark.Read read(String selector) {
         return WebAnnotations.read("""
-        {"type": "Annotation", "id": "urn:x:1", "creator": {"name": "Annick"}, "body": {"type": "TextualBody", "value": "Wider"}, "target": {"source": "x", "selector": %s}}""".formatted(selector), PAGES);
+        {"type": "Annotation", "id": "urn:x:1", "creator": {"name": "Annick"}, "body": {"type": "TextualBody",
+        "value": "Wider"}, "target": {"source": "x", "selector": %s}}""".formatted(selector), PAGES);
     }
 
     private static Place place(String selector) {
@@ -137,7 +138,8 @@ class WebAnnotationsReadTest {
         assertThat(place("{\"type\": \"FragmentSelector\", \"value\": \"t=npt:0:01:15.5,1:20\"}"))
                 .isEqualTo(new Place.Moment(75.5, 80, Optional.empty()));
         BroughtMark.Read position = WebAnnotations.read("""
-        {"bodyValue": "These", "target": {"source": "x", "selector": {"type": "TextPositionSelector", "start": 4, "end": 8}}}""", Map.of(), REFRAIN);
+        {"bodyValue": "These", "target": {"source": "x", "selector": {"type": "TextPositionSelector",
+        "start": 4, "end": 8}}}""", Map.of(), REFRAIN);
         assertThat(position.marks().get(0)).satisfies(mark -> {
             assertThat(mark.note()).isEqualTo("These");
             assertThat(((Place.TextRange) mark.place()).quote()).isEqualTo("dome");
@@ -212,8 +214,10 @@ class WebAnnotationsReadTest {
     @Test
     void takesTheIntentFromATagAndAChangeWithoutOne() {
         String json = """
-        [{"body": [{"value": "Lovely", "purpose": "commenting"}, {"value": "keep", "purpose": "tagging"}], "target": {"selector": {"type": "FragmentSelector", "value": "xywh=percent:1,1,5,5"}}},
-         {"body": "Plain words", "creator": "Dov", "target": {"selector": {"type": "FragmentSelector", "value": "xywh=percent:1,1,5,5"}}}]""";
+        [{"body": [{"value": "Lovely", "purpose": "commenting"}, {"value": "keep", "purpose": "tagging"}],
+        "target": {"selector": {"type": "FragmentSelector", "value": "xywh=percent:1,1,5,5"}}},
+         {"body": "Plain words", "creator": "Dov", "target": {"selector": {"type": "FragmentSelector",
+         "value": "xywh=percent:1,1,5,5"}}}]""";
         BroughtMark.Read read = WebAnnotations.read(json, PAGES);
         assertThat(read.marks()).extracting(BroughtMark::intent).containsExactly(Intent.KEEP, Intent.CHANGE);
         assertThat(read.marks()).extracting(BroughtMark::note).containsExactly("Lovely", "Plain words");

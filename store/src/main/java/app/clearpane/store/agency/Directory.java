@@ -48,7 +48,7 @@ public final class Directory {
                     .orderBy(PROJECT.NAME, PANE.NAME, SEAT.ID))
             .convertFrom(rows -> rows.map(Records.mapping(Seated::new)));
     private static final Field<List<Someone>> PEOPLE = multiset(
-                    select(CONTACT.ID, CONTACT.NAME, CONTACT.EMAIL, CONTACT.SAYS, CONTACT.LEFT_AT, SEATS)
+                    select(CONTACT.ID, CONTACT.NAME, CONTACT.EMAIL, CONTACT.OCCUPATION, CONTACT.LEFT_AT, SEATS)
                             .from(CONTACT)
                             .where(CONTACT.CLIENT_ID.eq(CLIENT.ID))
                             .orderBy(CONTACT.LEFT_AT.isNotNull(), CONTACT.NAME, CONTACT.ID))
@@ -81,7 +81,7 @@ public final class Directory {
             ContactId id,
             String name,
             String email,
-            String says,
+            String occupation,
             @Nullable Instant leftAt,
             List<Seated> seats) {}
 

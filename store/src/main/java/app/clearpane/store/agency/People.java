@@ -285,17 +285,17 @@ public final class People {
     }
 
     /** Takes in a contact; the address must not be anybody else's. */
-    public Contact addContact(ClientId client, Name name, EmailAddress email, String says, Instant now) {
+    public Contact addContact(ClientId client, Name name, EmailAddress email, String occupation, Instant now) {
         ContactId id = new ContactId(UUID.randomUUID());
         db.insertInto(CONTACT)
                 .set(CONTACT.ID, id)
                 .set(CONTACT.CLIENT_ID, client)
                 .set(CONTACT.NAME, name.value())
                 .set(CONTACT.EMAIL, email.value())
-                .set(CONTACT.SAYS, says)
+                .set(CONTACT.OCCUPATION, occupation)
                 .set(CONTACT.CREATED_AT, now)
                 .execute();
-        return new Contact(id, client, name.value(), email.value(), says);
+        return new Contact(id, client, name.value(), email.value(), occupation);
     }
 
     /** Changes what a contact is called, their address and what they do. */
@@ -303,7 +303,7 @@ public final class People {
         db.update(CONTACT)
                 .set(CONTACT.NAME, wanted.name())
                 .set(CONTACT.EMAIL, wanted.email())
-                .set(CONTACT.SAYS, wanted.says())
+                .set(CONTACT.OCCUPATION, wanted.occupation())
                 .where(CONTACT.ID.eq(wanted.id()))
                 .execute();
     }
@@ -311,7 +311,7 @@ public final class People {
     /** The contact with this address. */
     public Optional<Contact> contactAt(EmailAddress email) {
         app.clearpane.store.schema.tables.Contact same = CONTACT.as("same");
-        return db.select(CONTACT.ID, CONTACT.CLIENT_ID, CONTACT.NAME, CONTACT.EMAIL, CONTACT.SAYS)
+        return db.select(CONTACT.ID, CONTACT.CLIENT_ID, CONTACT.NAME, CONTACT.EMAIL, CONTACT.OCCUPATION)
                 .from(CONTACT)
                 .where(CONTACT.ID.in(DSL.select(DSL.coalesce(same.SAME_AS, same.ID.coerce(SQLDataType.UUID))
                                 .coerce(CONTACT.ID))
@@ -322,7 +322,7 @@ public final class People {
 
     /** A contact. */
     public Optional<Contact> contact(ContactId id) {
-        return db.select(CONTACT.ID, CONTACT.CLIENT_ID, CONTACT.NAME, CONTACT.EMAIL, CONTACT.SAYS)
+        return db.select(CONTACT.ID, CONTACT.CLIENT_ID, CONTACT.NAME, CONTACT.EMAIL, CONTACT.OCCUPATION)
                 .from(CONTACT)
                 .where(CONTACT.ID.eq(id))
                 .fetchOptional(Records.mapping(Contact::new));
@@ -330,7 +330,7 @@ public final class People {
 
     /** These contacts, by name. */
     public List<Contact> contacts(Collection<ContactId> ids) {
-        return db.select(CONTACT.ID, CONTACT.CLIENT_ID, CONTACT.NAME, CONTACT.EMAIL, CONTACT.SAYS)
+        return db.select(CONTACT.ID, CONTACT.CLIENT_ID, CONTACT.NAME, CONTACT.EMAIL, CONTACT.OCCUPATION)
                 .from(CONTACT)
                 .where(CONTACT.ID.in(ids))
                 .orderBy(CONTACT.NAME, CONTACT.ID)
@@ -339,7 +339,7 @@ public final class People {
 
     /** All contacts that have not left, by name. */
     public List<Contact> contacts() {
-        return db.select(CONTACT.ID, CONTACT.CLIENT_ID, CONTACT.NAME, CONTACT.EMAIL, CONTACT.SAYS)
+        return db.select(CONTACT.ID, CONTACT.CLIENT_ID, CONTACT.NAME, CONTACT.EMAIL, CONTACT.OCCUPATION)
                 .from(CONTACT)
                 .where(CONTACT.LEFT_AT.isNull())
                 .orderBy(CONTACT.NAME, CONTACT.ID)
@@ -348,7 +348,7 @@ public final class People {
 
     /** The contacts of a client that have not left, by name. */
     public List<Contact> contactsOf(ClientId client) {
-        return db.select(CONTACT.ID, CONTACT.CLIENT_ID, CONTACT.NAME, CONTACT.EMAIL, CONTACT.SAYS)
+        return db.select(CONTACT.ID, CONTACT.CLIENT_ID, CONTACT.NAME, CONTACT.EMAIL, CONTACT.OCCUPATION)
                 .from(CONTACT)
                 .where(CONTACT.CLIENT_ID.eq(client), CONTACT.LEFT_AT.isNull())
                 .orderBy(CONTACT.NAME, CONTACT.ID)

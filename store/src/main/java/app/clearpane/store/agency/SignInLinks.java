@@ -1,6 +1,6 @@
 package app.clearpane.store.agency;
 
-import static app.clearpane.store.schema.Tables.WAY_IN;
+import static app.clearpane.store.schema.Tables.SIGN_IN_LINK;
 
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.agency.TeamMemberId;
@@ -54,64 +54,67 @@ public final class SignInLinks {
 
     /** Keeps a new link by the digest of its key. */
     public void add(Sha256 keyHash, Grant grant, Instant now) {
-        db.insertInto(WAY_IN)
-                .set(WAY_IN.ID, UUID.randomUUID())
-                .set(WAY_IN.KEY_HASH, keyHash)
-                .set(WAY_IN.CONTACT_ID, grant.contact())
-                .set(WAY_IN.MEMBER_ID, grant.member())
-                .set(WAY_IN.LEADS_TO, grant.leadsTo())
-                .set(WAY_IN.CREATED_AT, now)
-                .set(WAY_IN.EXPIRES_AT, grant.expiresAt())
-                .set(WAY_IN.LASTING, grant.lasting())
+        db.insertInto(SIGN_IN_LINK)
+                .set(SIGN_IN_LINK.ID, UUID.randomUUID())
+                .set(SIGN_IN_LINK.KEY_HASH, keyHash)
+                .set(SIGN_IN_LINK.CONTACT_ID, grant.contact())
+                .set(SIGN_IN_LINK.MEMBER_ID, grant.member())
+                .set(SIGN_IN_LINK.LEADS_TO, grant.leadsTo())
+                .set(SIGN_IN_LINK.CREATED_AT, now)
+                .set(SIGN_IN_LINK.EXPIRES_AT, grant.expiresAt())
+                .set(SIGN_IN_LINK.LASTING, grant.lasting())
                 .execute();
     }
 
     /** Whether there is a link that opens again and again, as only a demo has them. */
     public boolean anyOfADemo() {
-        return db.fetchExists(WAY_IN, WAY_IN.LASTING.isTrue());
+        return db.fetchExists(SIGN_IN_LINK, SIGN_IN_LINK.LASTING.isTrue());
     }
 
     /** The link with this key. */
     public Optional<WayIn> find(Sha256 keyHash) {
         return db.select(
-                        WAY_IN.ID,
-                        WAY_IN.CONTACT_ID,
-                        WAY_IN.MEMBER_ID,
-                        WAY_IN.LEADS_TO,
-                        WAY_IN.EXPIRES_AT,
-                        WAY_IN.USED_AT,
-                        WAY_IN.REVOKED_AT,
-                        WAY_IN.LASTING)
-                .from(WAY_IN)
-                .where(WAY_IN.KEY_HASH.eq(keyHash))
+                        SIGN_IN_LINK.ID,
+                        SIGN_IN_LINK.CONTACT_ID,
+                        SIGN_IN_LINK.MEMBER_ID,
+                        SIGN_IN_LINK.LEADS_TO,
+                        SIGN_IN_LINK.EXPIRES_AT,
+                        SIGN_IN_LINK.USED_AT,
+                        SIGN_IN_LINK.REVOKED_AT,
+                        SIGN_IN_LINK.LASTING)
+                .from(SIGN_IN_LINK)
+                .where(SIGN_IN_LINK.KEY_HASH.eq(keyHash))
                 .fetchOptional(Records.mapping(WayIn::new));
     }
 
     /** Uses a link up. @return false if somebody was faster, and it does not last */
-    public boolean use(WayIn wayIn, Instant now) {
-        return db.update(WAY_IN)
-                        .set(WAY_IN.USED_AT, now)
+    public boolean use(WayIn signInLink, Instant now) {
+        return db.update(SIGN_IN_LINK)
+                        .set(SIGN_IN_LINK.USED_AT, now)
                         .where(
-                                WAY_IN.ID.eq(wayIn.id()),
-                                WAY_IN.REVOKED_AT.isNull(),
-                                WAY_IN.LASTING.isTrue().or(WAY_IN.USED_AT.isNull()))
+                                SIGN_IN_LINK.ID.eq(signInLink.id()),
+                                SIGN_IN_LINK.REVOKED_AT.isNull(),
+                                SIGN_IN_LINK.LASTING.isTrue().or(SIGN_IN_LINK.USED_AT.isNull()))
                         .execute()
                 == 1;
     }
 
     /** Revokes every link of a contact. @return how many were still good */
     public int revokeAll(ContactId contact, Instant now) {
-        return db.update(WAY_IN)
-                .set(WAY_IN.REVOKED_AT, now)
-                .where(WAY_IN.CONTACT_ID.eq(contact), WAY_IN.REVOKED_AT.isNull(), WAY_IN.EXPIRES_AT.gt(now))
+        return db.update(SIGN_IN_LINK)
+                .set(SIGN_IN_LINK.REVOKED_AT, now)
+                .where(
+                        SIGN_IN_LINK.CONTACT_ID.eq(contact),
+                        SIGN_IN_LINK.REVOKED_AT.isNull(),
+                        SIGN_IN_LINK.EXPIRES_AT.gt(now))
                 .execute();
     }
 
     /** Revokes every link of one of the team. */
     public void revokeAll(TeamMemberId member, Instant now) {
-        db.update(WAY_IN)
-                .set(WAY_IN.REVOKED_AT, now)
-                .where(WAY_IN.MEMBER_ID.eq(member), WAY_IN.REVOKED_AT.isNull())
+        db.update(SIGN_IN_LINK)
+                .set(SIGN_IN_LINK.REVOKED_AT, now)
+                .where(SIGN_IN_LINK.MEMBER_ID.eq(member), SIGN_IN_LINK.REVOKED_AT.isNull())
                 .execute();
     }
 }

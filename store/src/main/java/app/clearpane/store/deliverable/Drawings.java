@@ -32,7 +32,11 @@ public final class Drawings {
     public enum State {
         WAITING,
         DONE,
-        FAILED
+        FAILED;
+
+        public boolean isWaiting() {
+            return this == WAITING;
+        }
     }
 
     /**

@@ -22,7 +22,7 @@ public record SeatWish(
         String byName,
         String name,
         String email,
-        String says,
+        String occupation,
         SeatRole role,
         Instant wishedAt,
         @Nullable Instant settledAt,

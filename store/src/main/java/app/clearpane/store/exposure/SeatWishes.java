@@ -46,7 +46,7 @@ public final class SeatWishes {
                 .set(SEAT_WISH.CONTACT_ID, wish.by())
                 .set(SEAT_WISH.NAME, wish.name())
                 .set(SEAT_WISH.EMAIL, wish.email())
-                .set(SEAT_WISH.SAYS, wish.says())
+                .set(SEAT_WISH.OCCUPATION, wish.occupation())
                 .set(SEAT_WISH.ROLE, wish.role())
                 .set(SEAT_WISH.WISHED_AT, wish.wishedAt())
                 .execute();
@@ -78,7 +78,7 @@ public final class SeatWishes {
                         CONTACT.NAME.as("by_name"),
                         SEAT_WISH.NAME,
                         SEAT_WISH.EMAIL,
-                        SEAT_WISH.SAYS,
+                        SEAT_WISH.OCCUPATION,
                         SEAT_WISH.ROLE,
                         SEAT_WISH.WISHED_AT,
                         SEAT_WISH.SETTLED_AT,

@@ -80,7 +80,7 @@ public final class Seats {
      * The oldest published pane of a project that somebody may come to, their seat taken or not; empty where there is
      * none.
      */
-    public Optional<PaneId> wayIn(ProjectId project, ContactId contact, Instant now) {
+    public Optional<PaneId> paneThatOpens(ProjectId project, ContactId contact, Instant now) {
         return db.select(PANE.ID)
                 .from(SEAT)
                 .join(PANE)

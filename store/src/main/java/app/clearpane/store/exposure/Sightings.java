@@ -1,7 +1,7 @@
 package app.clearpane.store.exposure;
 
 import static app.clearpane.store.schema.Tables.ITEM;
-import static app.clearpane.store.schema.Tables.SIGHTING;
+import static app.clearpane.store.schema.Tables.ITEM_VIEW;
 
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.people.SeatId;
@@ -40,26 +40,26 @@ public final class Sightings {
 
     /** All that was seen of a project. */
     public List<Sighting> ofProject(ProjectId project) {
-        return fetch(SIGHTING.ITEM_ID.in(DSL.select(ITEM.ID).from(ITEM).where(ITEM.PROJECT_ID.eq(project))));
+        return fetch(ITEM_VIEW.ITEM_ID.in(DSL.select(ITEM.ID).from(ITEM).where(ITEM.PROJECT_ID.eq(project))));
     }
 
     /** All that was seen of an item. */
     public List<Sighting> ofItem(ItemId item) {
-        return fetch(SIGHTING.ITEM_ID.eq(item));
+        return fetch(ITEM_VIEW.ITEM_ID.eq(item));
     }
 
     private List<Sighting> fetch(Condition condition) {
         return db.select(
-                        SIGHTING.ITEM_ID,
-                        SIGHTING.SEAT_ID,
-                        SIGHTING.FIRST_SEEN_AT,
-                        SIGHTING.LAST_SEEN_AT,
-                        SIGHTING.OPENED_AT,
-                        SIGHTING.DOWNLOADS,
-                        SIGHTING.DOWNLOADED_AT)
-                .from(SIGHTING)
+                        ITEM_VIEW.ITEM_ID,
+                        ITEM_VIEW.SEAT_ID,
+                        ITEM_VIEW.FIRST_SEEN_AT,
+                        ITEM_VIEW.LAST_SEEN_AT,
+                        ITEM_VIEW.OPENED_AT,
+                        ITEM_VIEW.DOWNLOADS,
+                        ITEM_VIEW.DOWNLOADED_AT)
+                .from(ITEM_VIEW)
                 .where(condition)
-                .orderBy(SIGHTING.LAST_SEEN_AT.desc(), SIGHTING.ITEM_ID, SIGHTING.SEAT_ID)
+                .orderBy(ITEM_VIEW.LAST_SEEN_AT.desc(), ITEM_VIEW.ITEM_ID, ITEM_VIEW.SEAT_ID)
                 .fetch(Records.mapping(Sighting::new));
     }
 }

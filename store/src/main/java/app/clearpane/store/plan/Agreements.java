@@ -2,7 +2,7 @@ package app.clearpane.store.plan;
 
 import static app.clearpane.store.schema.Tables.AGREEMENT;
 import static app.clearpane.store.schema.Tables.DATES_ASKED;
-import static app.clearpane.store.schema.Tables.FREE_DAY;
+import static app.clearpane.store.schema.Tables.HOLIDAY;
 import static app.clearpane.store.schema.Tables.PLAN_DAY;
 import static app.clearpane.store.schema.Tables.SLIP_ACCOUNT;
 
@@ -181,25 +181,25 @@ public final class Agreements {
     /** The days on which nobody works, with their names. */
     public Map<LocalDate, String> freeDays() {
         return new TreeMap<>(
-                db.select(FREE_DAY.FALLS_ON, FREE_DAY.NAME).from(FREE_DAY).fetchMap(FREE_DAY.FALLS_ON, FREE_DAY.NAME));
+                db.select(HOLIDAY.FALLS_ON, HOLIDAY.NAME).from(HOLIDAY).fetchMap(HOLIDAY.FALLS_ON, HOLIDAY.NAME));
     }
 
     /** Makes a day free, or gives it another name. */
     public void setFree(LocalDate day, String name) {
-        if (db.update(FREE_DAY)
-                        .set(FREE_DAY.NAME, name)
-                        .where(FREE_DAY.FALLS_ON.eq(day))
+        if (db.update(HOLIDAY)
+                        .set(HOLIDAY.NAME, name)
+                        .where(HOLIDAY.FALLS_ON.eq(day))
                         .execute()
                 == 0) {
-            db.insertInto(FREE_DAY)
-                    .set(FREE_DAY.FALLS_ON, day)
-                    .set(FREE_DAY.NAME, name)
+            db.insertInto(HOLIDAY)
+                    .set(HOLIDAY.FALLS_ON, day)
+                    .set(HOLIDAY.NAME, name)
                     .execute();
         }
     }
 
     /** Makes a day a working day again, where its day of the week is one. */
     public void setWorking(LocalDate day) {
-        db.deleteFrom(FREE_DAY).where(FREE_DAY.FALLS_ON.eq(day)).execute();
+        db.deleteFrom(HOLIDAY).where(HOLIDAY.FALLS_ON.eq(day)).execute();
     }
 }

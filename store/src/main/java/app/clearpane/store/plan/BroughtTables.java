@@ -1,6 +1,6 @@
 package app.clearpane.store.plan;
 
-import static app.clearpane.store.schema.Tables.BROUGHT_TABLE;
+import static app.clearpane.store.schema.Tables.IMPORTED_TABLE;
 
 import app.clearpane.core.agency.TeamMemberId;
 import app.clearpane.core.project.ProjectId;
@@ -25,31 +25,31 @@ public final class BroughtTables {
 
     /** Keeps one for a day; older ones are forgotten. */
     public void add(Brought brought, TeamMemberId by, Instant now) {
-        db.deleteFrom(BROUGHT_TABLE)
-                .where(BROUGHT_TABLE.CREATED_AT.lt(now.minus(KEPT)))
+        db.deleteFrom(IMPORTED_TABLE)
+                .where(IMPORTED_TABLE.CREATED_AT.lt(now.minus(KEPT)))
                 .execute();
-        db.insertInto(BROUGHT_TABLE)
-                .set(BROUGHT_TABLE.ID, brought.id())
-                .set(BROUGHT_TABLE.PROJECT_ID, brought.project())
-                .set(BROUGHT_TABLE.MEMBER_ID, by)
-                .set(BROUGHT_TABLE.NAME, brought.name())
-                .set(BROUGHT_TABLE.CONTENT, brought.content())
-                .set(BROUGHT_TABLE.CREATED_AT, now)
+        db.insertInto(IMPORTED_TABLE)
+                .set(IMPORTED_TABLE.ID, brought.id())
+                .set(IMPORTED_TABLE.PROJECT_ID, brought.project())
+                .set(IMPORTED_TABLE.MEMBER_ID, by)
+                .set(IMPORTED_TABLE.NAME, brought.name())
+                .set(IMPORTED_TABLE.CONTENT, brought.content())
+                .set(IMPORTED_TABLE.CREATED_AT, now)
                 .execute();
     }
 
     /** One of somebody's own. */
     public Optional<Brought> find(UUID id, TeamMemberId by) {
-        return db.select(BROUGHT_TABLE.ID, BROUGHT_TABLE.PROJECT_ID, BROUGHT_TABLE.NAME, BROUGHT_TABLE.CONTENT)
-                .from(BROUGHT_TABLE)
-                .where(BROUGHT_TABLE.ID.eq(id), BROUGHT_TABLE.MEMBER_ID.eq(by))
+        return db.select(IMPORTED_TABLE.ID, IMPORTED_TABLE.PROJECT_ID, IMPORTED_TABLE.NAME, IMPORTED_TABLE.CONTENT)
+                .from(IMPORTED_TABLE)
+                .where(IMPORTED_TABLE.ID.eq(id), IMPORTED_TABLE.MEMBER_ID.eq(by))
                 .fetchOptional(Records.mapping(Brought::new));
     }
 
     /** Forgets one. @return whether it was there */
     public boolean forget(UUID id, TeamMemberId by) {
-        return db.deleteFrom(BROUGHT_TABLE)
-                        .where(BROUGHT_TABLE.ID.eq(id), BROUGHT_TABLE.MEMBER_ID.eq(by))
+        return db.deleteFrom(IMPORTED_TABLE)
+                        .where(IMPORTED_TABLE.ID.eq(id), IMPORTED_TABLE.MEMBER_ID.eq(by))
                         .execute()
                 == 1;
     }

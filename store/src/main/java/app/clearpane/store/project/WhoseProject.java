@@ -1,6 +1,6 @@
 package app.clearpane.store.project;
 
-import static app.clearpane.store.schema.Tables.BROUGHT_TABLE;
+import static app.clearpane.store.schema.Tables.IMPORTED_TABLE;
 import static app.clearpane.store.schema.Tables.ITEM;
 import static app.clearpane.store.schema.Tables.LINK_SEAT;
 import static app.clearpane.store.schema.Tables.MARKUP;
@@ -104,9 +104,9 @@ public final class WhoseProject {
             Map.entry("standIn", id -> DSL.select(STAND_IN.PROJECT_ID)
                     .from(STAND_IN)
                     .where(uuid(STAND_IN.ID).eq(id))),
-            Map.entry("table", id -> DSL.select(BROUGHT_TABLE.PROJECT_ID)
-                    .from(BROUGHT_TABLE)
-                    .where(BROUGHT_TABLE.ID.eq(id))));
+            Map.entry("table", id -> DSL.select(IMPORTED_TABLE.PROJECT_ID)
+                    .from(IMPORTED_TABLE)
+                    .where(IMPORTED_TABLE.ID.eq(id))));
     private final DSLContext db;
 
     public WhoseProject(DSLContext db) {

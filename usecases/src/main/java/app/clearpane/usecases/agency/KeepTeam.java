@@ -66,7 +66,7 @@ public class KeepTeam {
 
     /** By which ways one of the team gets in. */
     @Component
-    record Reach(SignInLinks waysIn, Sessions sessions, SignIns signIns, Feeds feeds) {}
+    record Reach(SignInLinks signInLinks, Sessions sessions, SignIns signIns, Feeds feeds) {}
 
     /** What one of the team may have in hand. */
     @Component
@@ -155,7 +155,7 @@ public class KeepTeam {
         int tasks = work.tasks().handOver(id, to);
         work.concerns().handOver(id, to);
         people.leave(id, agency.now());
-        reach.waysIn().revokeAll(id, agency.now());
+        reach.signInLinks().revokeAll(id, agency.now());
         reach.feeds().revoke(id, agency.now());
         reach.sessions().end(signedInAs(id));
         tell(new PeopleActs.TeamLeft(by, member.name(), heir.name(), managed, tasks));

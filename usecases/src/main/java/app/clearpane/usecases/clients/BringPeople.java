@@ -73,7 +73,7 @@ public class BringPeople {
         Map<String, Card> seen = new HashMap<>();
         List<Line> lines = cards.stream()
                 .map(card -> card.client().isEmpty()
-                        ? new Card(elsewhere.strip(), card.name(), card.email(), card.says())
+                        ? new Card(elsewhere.strip(), card.name(), card.email(), card.occupation())
                         : card)
                 .map(card -> line(card, known, seen))
                 .toList();
@@ -89,7 +89,7 @@ public class BringPeople {
         List<String> wrong = new ArrayList<>();
         Optional<Name> name = read(() -> new Name(card.name()), "no usable name", wrong);
         Optional<EmailAddress> email = read(() -> new EmailAddress(card.email()), "no usable mail address", wrong);
-        if (card.says().length() > Name.LONGEST) {
+        if (card.occupation().length() > Name.LONGEST) {
             wrong.add("what they do is longer than " + Name.LONGEST + " characters");
         }
         if (email.isPresent() && seen.putIfAbsent(email.get().value(), card) != null) {
@@ -110,15 +110,15 @@ public class BringPeople {
                 there.isPresent() ? "" : new Name(card.client()).value(),
                 name.orElseThrow().value(),
                 email.orElseThrow().value(),
-                card.says().strip());
-        return there.map(contact ->
-                        contact.name().equals(clean.name()) && contact.says().equals(clean.says())
-                                ? new Line(clean, Fate.KNOWN, "")
-                                : new Line(
-                                        clean,
-                                        Fate.CHANGED,
-                                        "now “" + contact.name()
-                                                + (contact.says().isEmpty() ? "" : ", " + contact.says()) + "”"))
+                card.occupation().strip());
+        return there.map(contact -> contact.name().equals(clean.name())
+                                && contact.occupation().equals(clean.occupation())
+                        ? new Line(clean, Fate.KNOWN, "")
+                        : new Line(
+                                clean,
+                                Fate.CHANGED,
+                                "now “" + contact.name()
+                                        + (contact.occupation().isEmpty() ? "" : ", " + contact.occupation()) + "”"))
                 .orElseGet(() -> new Line(clean, Fate.ADDED, ""));
     }
 
@@ -144,12 +144,12 @@ public class BringPeople {
             EmailAddress email = new EmailAddress(line.card.email());
             if (line.fate == Fate.ADDED) {
                 ClientId client = people.clientNamed(new Name(line.card.client()), clock.instant());
-                people.addContact(client, name, email, line.card.says(), clock.instant());
+                people.addContact(client, name, email, line.card.occupation(), clock.instant());
                 audit.appendOfAgency(agency.get().id(), new PeopleActs.ContactAdded(by, name.value(), email.value()));
             } else {
                 Contact was = people.contactAt(email).orElseThrow();
                 people.changeContact(
-                        new Contact(was.id(), was.client(), name.value(), email.value(), line.card.says()));
+                        new Contact(was.id(), was.client(), name.value(), email.value(), line.card.occupation()));
                 audit.appendOfAgency(
                         agency.get().id(),
                         new PeopleActs.ContactChanged(

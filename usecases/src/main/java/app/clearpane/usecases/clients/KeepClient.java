@@ -35,7 +35,7 @@ import org.springframework.transaction.annotation.Transactional;
 public class KeepClient {
     private final Directory directory;
     private final Deliverables deliverables;
-    private final SignInLinks waysIn;
+    private final SignInLinks signInLinks;
     private final TheAgency agency;
     private final AuditLog audit;
     private final Clock clock;
@@ -44,7 +44,7 @@ public class KeepClient {
     KeepClient(
             Directory directory,
             Deliverables deliverables,
-            SignInLinks waysIn,
+            SignInLinks signInLinks,
             TheAgency agency,
             AuditLog audit,
             Clock clock,
@@ -52,7 +52,7 @@ public class KeepClient {
         this.endSeat = endSeat;
         this.directory = directory;
         this.deliverables = deliverables;
-        this.waysIn = waysIn;
+        this.signInLinks = signInLinks;
         this.agency = agency;
         this.audit = audit;
         this.clock = clock;
@@ -127,7 +127,7 @@ public class KeepClient {
     /** No link of theirs opens anything any more, and they are not offered. @param why as the Record tells it */
     @Transactional
     public void noteLeft(ContactId id, PeopleActs.ClientChanged why) {
-        waysIn.revokeAll(id, clock.instant());
+        signInLinks.revokeAll(id, clock.instant());
         directory.left(id, clock.instant());
         audit.appendOfAgency(agency.get().id(), why);
     }

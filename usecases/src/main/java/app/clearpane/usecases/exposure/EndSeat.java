@@ -31,7 +31,7 @@ public class EndSeat {
     private final Seats seats;
     private final Panes panes;
     private final Deliverables deliverables;
-    private final SignInLinks waysIn;
+    private final SignInLinks signInLinks;
     private final TheAgency agency;
     private final AuditLog audit;
 
@@ -40,14 +40,14 @@ public class EndSeat {
             Seats seats,
             Panes panes,
             Deliverables deliverables,
-            SignInLinks waysIn,
+            SignInLinks signInLinks,
             TheAgency agency,
             AuditLog audit) {
         this.turnBack = turnBack;
         this.seats = seats;
         this.panes = panes;
         this.deliverables = deliverables;
-        this.waysIn = waysIn;
+        this.signInLinks = signInLinks;
         this.agency = agency;
         this.audit = audit;
     }
@@ -90,7 +90,7 @@ public class EndSeat {
                     "End the seat of " + seat.name());
         }
         seats.end(seat, agency.now());
-        waysIn.revokeAll(seat.contact(), agency.now());
+        signInLinks.revokeAll(seat.contact(), agency.now());
         tell(pane, new PeopleActs.SeatEnded(by, pane.name(), seat.name()));
         return pane.project();
     }

@@ -48,7 +48,7 @@ class PapersAwait implements AwaitsSomebody {
         return paper.recipients().stream()
                 .filter(Paper.Recipient::isAwaited)
                 .flatMap(one -> seats
-                        .wayIn(paper.project(), one.contact(), clock.instant())
+                        .paneThatOpens(paper.project(), one.contact(), clock.instant())
                         .map(pane -> new Thing(
                                 paper.id().value(),
                                 paper.project(),
@@ -62,6 +62,7 @@ class PapersAwait implements AwaitsSomebody {
 
     @Override
     public boolean reaches(Thing thing) {
-        return seats.wayIn(thing.project(), thing.contact(), clock.instant()).isPresent();
+        return seats.paneThatOpens(thing.project(), thing.contact(), clock.instant())
+                .isPresent();
     }
 }

@@ -47,7 +47,7 @@ public class SendPaper {
     }
 
     private Optional<PaneId> paneOf(Paper paper, ContactId contact) {
-        return seats.wayIn(paper.project(), contact, agency.now());
+        return seats.paneThatOpens(paper.project(), contact, agency.now());
     }
 
     /**

@@ -14,13 +14,13 @@ import org.springframework.transaction.annotation.Transactional;
 /** Mails a contact a link that lets them in. */
 @Component
 public class SendLink {
-    private final SignInLinks waysIn;
+    private final SignInLinks signInLinks;
     private final People people;
     private final WriteMail mail;
     private final LinkKeys keys;
 
-    SendLink(SignInLinks waysIn, People people, WriteMail mail, LinkKeys keys) {
-        this.waysIn = waysIn;
+    SendLink(SignInLinks signInLinks, People people, WriteMail mail, LinkKeys keys) {
+        this.signInLinks = signInLinks;
         this.people = people;
         this.mail = mail;
         this.keys = keys;
@@ -29,7 +29,8 @@ public class SendLink {
     /** Mails a new link for the same page to the person an old link was for. */
     @Transactional
     public void sendAnother(Sha256 keyHash) {
-        waysIn.find(keyHash)
+        signInLinks
+                .find(keyHash)
                 .filter(way -> way.revokedAt() == null && way.contact() != null)
                 .ifPresent(way -> people.contact(Objects.requireNonNull(way.contact()))
                         .ifPresent(contact -> send(contact, way.leadsTo())));

@@ -50,7 +50,7 @@ public class OpenProject {
     }
 
     /** Somebody at the client. */
-    public record NewContact(Name name, EmailAddress email, String says) {}
+    public record NewContact(Name name, EmailAddress email, String occupation) {}
 
     /**
      * What a project is opened with. @param client missing for the house's own work @param template missing where it is
@@ -140,6 +140,6 @@ public class OpenProject {
                     + " at another client. Nothing was saved; use another address.");
         }
         return known.orElseGet(
-                () -> people.addContact(client, contact.name(), contact.email(), contact.says(), agency.now()));
+                () -> people.addContact(client, contact.name(), contact.email(), contact.occupation(), agency.now()));
     }
 }

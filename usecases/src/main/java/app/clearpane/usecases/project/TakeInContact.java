@@ -27,7 +27,7 @@ public class TakeInContact {
     private final Projects projects;
     private final People people;
     private final OpenProject openProject;
-    private final SignInLinks waysIn;
+    private final SignInLinks signInLinks;
     private final AuditLog audit;
     private final Clock clock;
 
@@ -35,19 +35,19 @@ public class TakeInContact {
             Projects projects,
             People people,
             OpenProject openProject,
-            SignInLinks waysIn,
+            SignInLinks signInLinks,
             AuditLog audit,
             Clock clock) {
         this.projects = projects;
         this.people = people;
         this.openProject = openProject;
-        this.waysIn = waysIn;
+        this.signInLinks = signInLinks;
         this.audit = audit;
         this.clock = clock;
     }
 
     /** A contact as typed; an empty client means the project's. */
-    public record Typed(String client, String name, String email, String says) {}
+    public record Typed(String client, String name, String email, String occupation) {}
 
     /**
      * Changes a contact. Where the address changes, what was sent to the old one opens nothing any more.
@@ -60,7 +60,7 @@ public class TakeInContact {
         Input input = new Input();
         Optional<Name> name = input.name("The name", typed.name());
         Optional<EmailAddress> email = input.email("The mail address", typed.email());
-        String says = input.text("What they do", typed.says(), Name.LONGEST);
+        String occupation = input.text("What they do", typed.occupation(), Name.LONGEST);
         input.allGood();
         Optional<Contact> other =
                 people.contactAt(email.orElseThrow()).filter(one -> !one.id().equals(id));
@@ -73,9 +73,9 @@ public class TakeInContact {
                 contact.client(),
                 name.orElseThrow().value(),
                 email.orElseThrow().value(),
-                says));
+                occupation));
         if (!email.orElseThrow().value().equals(contact.email())) {
-            waysIn.revokeAll(id, clock.instant());
+            signInLinks.revokeAll(id, clock.instant());
         }
         audit.append(
                 project,
@@ -96,13 +96,13 @@ public class TakeInContact {
                 typed.client().isBlank() ? Optional.empty() : input.name("Where they work", typed.client());
         Optional<Name> name = input.name("The name", typed.name());
         Optional<EmailAddress> email = input.email("The mail address", typed.email());
-        String says = input.text("What they do", typed.says(), Name.LONGEST);
+        String occupation = input.text("What they do", typed.occupation(), Name.LONGEST);
         input.allGood();
         ClientId client = organisation
                 .map(named -> people.clientNamed(named, clock.instant()))
                 .orElse(project.client());
-        Contact contact =
-                openProject.takeIn(client, new OpenProject.NewContact(name.orElseThrow(), email.orElseThrow(), says));
+        Contact contact = openProject.takeIn(
+                client, new OpenProject.NewContact(name.orElseThrow(), email.orElseThrow(), occupation));
         audit.append(id, contact.id().value(), new PeopleActs.ContactAdded(by, contact.name(), contact.email()));
         return contact;
     }
@@ -116,6 +116,6 @@ public class TakeInContact {
                 .findFirst()
                 .orElseThrow()
                 .name();
-        return takeIn(id, new Typed(organisation, typed.name(), typed.email(), typed.says()), by);
+        return takeIn(id, new Typed(organisation, typed.name(), typed.email(), typed.occupation()), by);
     }
 }

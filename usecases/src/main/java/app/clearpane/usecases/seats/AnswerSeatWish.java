@@ -59,7 +59,10 @@ public class AnswerSeatWish {
         SeatWish wish = unanswered(id);
         Panes.Row pane = panes.find(wish.pane()).orElseThrow();
         Contact contact = takeIn.takeInBeside(
-                pane.project(), wish.by(), new TakeInContact.Typed("", wish.name(), wish.email(), wish.says()), by);
+                pane.project(),
+                wish.by(),
+                new TakeInContact.Typed("", wish.name(), wish.email(), wish.occupation()),
+                by);
         SeatId seat = giveSeat.give(pane.id(), contact.id(), wish.role(), by);
         if (pane.publishedAt() != null) {
             inviteToPane.sendLink(seat, by);

@@ -46,7 +46,7 @@ public class WishSeat {
     }
 
     /** Somebody as typed. @param role what they shall do: one of {@link SeatRole} */
-    public record Typed(String name, String email, String says, String role) {}
+    public record Typed(String name, String email, String occupation, String role) {}
 
     /** Keeps the wish, and tells the manager. @throws Refused if they have a seat there, or are named already */
     @Transactional
@@ -57,7 +57,8 @@ public class WishSeat {
         Input input = new Input();
         Optional<Name> name = input.name("The name", typed.name());
         Optional<EmailAddress> email = input.email("The mail address", typed.email());
-        String says = input.text("What they do", typed.says(), Name.LONGEST).strip();
+        String occupation =
+                input.text("What they do", typed.occupation(), Name.LONGEST).strip();
         Optional<SeatRole> role = input.one("What they shall do", typed.role(), SeatRole::valueOf);
         input.allGood();
         String address = email.orElseThrow().value();
@@ -83,7 +84,7 @@ public class WishSeat {
                 viewer.name(),
                 name.orElseThrow().value(),
                 address,
-                says,
+                occupation,
                 role.orElseThrow(),
                 clock.instant(),
                 null,
@@ -100,7 +101,8 @@ public class WishSeat {
                 viewer.name() + " names somebody: " + wish.name(),
                 List.of(
                         viewer.name() + " would like " + wish.name() + " (" + address
-                                + (says.isEmpty() ? "" : ", " + says) + ") to have a seat at “" + pane.name() + "”, as "
+                                + (occupation.isEmpty() ? "" : ", " + occupation) + ") to have a seat at “"
+                                + pane.name() + "”, as "
                                 + inWords(role.orElseThrow()) + ".",
                         "Nothing is shown to them until you give it."),
                 new WriteToTeam.Leads("Give the seat, or answer", "/t/projects/" + pane.project() + "/people#wishes"));

@@ -17,12 +17,12 @@ public class LinkKeys {
     private static final Duration GOOD_FOR = Duration.ofDays(14);
     private static final Duration DEMO_GOOD_FOR = Duration.ofDays(400);
     private static final SecureRandom RANDOM = new SecureRandom();
-    private final SignInLinks waysIn;
+    private final SignInLinks signInLinks;
     private final HouseSettings house;
     private final Clock clock;
 
-    LinkKeys(SignInLinks waysIn, HouseSettings house, Clock clock) {
-        this.waysIn = waysIn;
+    LinkKeys(SignInLinks signInLinks, HouseSettings house, Clock clock) {
+        this.signInLinks = signInLinks;
         this.house = house;
         this.clock = clock;
     }
@@ -75,7 +75,7 @@ public class LinkKeys {
 
     private String keep(SignInLinks.Grant grant) {
         String key = key();
-        waysIn.add(Sha256.ofText(key), grant, clock.instant());
+        signInLinks.add(Sha256.ofText(key), grant, clock.instant());
         return house.address() + "/p/" + key;
     }
 }

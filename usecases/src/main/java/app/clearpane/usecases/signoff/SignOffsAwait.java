@@ -97,7 +97,7 @@ class SignOffsAwait implements AwaitsSomebody {
                         .flatMap(deliverable -> seats.seatOf(deliverable.pane(), thing.contact()))
                         .filter((SeatRow seat) -> seat.state() != SeatState.ENDED)
                         .isPresent()
-                && seats.wayIn(thing.project(), thing.contact(), clock.instant())
+                && seats.paneThatOpens(thing.project(), thing.contact(), clock.instant())
                         .isPresent();
     }
 }

@@ -21,7 +21,7 @@ import org.springframework.transaction.annotation.Transactional;
 /** Lets a person in by a link that only their mailbox had; seats that waited for it are theirs from then on. */
 @Component
 public class ComeIn {
-    private final SignInLinks waysIn;
+    private final SignInLinks signInLinks;
     private final People people;
     private final AcceptSeats seats;
     private final SecurityContextRepository contexts;
@@ -29,13 +29,13 @@ public class ComeIn {
     private final Clock clock;
 
     ComeIn(
-            SignInLinks waysIn,
+            SignInLinks signInLinks,
             People people,
             AcceptSeats seats,
             SecurityContextRepository contexts,
             Door door,
             Clock clock) {
-        this.waysIn = waysIn;
+        this.signInLinks = signInLinks;
         this.people = people;
         this.seats = seats;
         this.contexts = contexts;
@@ -52,9 +52,10 @@ public class ComeIn {
     /** Uses the link up and signs its person in. @return the page it leads to; empty if it opens nothing */
     @Transactional
     public Optional<String> comeIn(Sha256 keyHash, HttpServletRequest request, HttpServletResponse response) {
-        Optional<SignInLinks.WayIn> found = waysIn.find(keyHash)
+        Optional<SignInLinks.WayIn> found = signInLinks
+                .find(keyHash)
                 .filter(way -> way.opensAt(clock.instant()))
-                .filter(way -> waysIn.use(way, clock.instant()));
+                .filter(way -> signInLinks.use(way, clock.instant()));
         Optional<Authentication> someone = found.flatMap(this::opensFor);
         someone.ifPresent(authentication -> signIn(authentication, request, response));
         return someone.flatMap(in -> in.getPrincipal() instanceof HalfIn

@@ -21,7 +21,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 /** Links from mails. Opening one shows a page that comes in by itself; programs that only fetch links use none up. */
 @Controller
 class WayInController {
-    private final SignInLinks waysIn;
+    private final SignInLinks signInLinks;
     private final ComeIn comeIn;
     private final SendLink sendLink;
     private final ComeByLink comeByLink;
@@ -29,8 +29,13 @@ class WayInController {
     private final Clock clock;
 
     WayInController(
-            SignInLinks waysIn, ComeIn comeIn, SendLink sendLink, ComeByLink comeByLink, Limits limits, Clock clock) {
-        this.waysIn = waysIn;
+            SignInLinks signInLinks,
+            ComeIn comeIn,
+            SendLink sendLink,
+            ComeByLink comeByLink,
+            Limits limits,
+            Clock clock) {
+        this.signInLinks = signInLinks;
         this.comeIn = comeIn;
         this.sendLink = sendLink;
         this.comeByLink = comeByLink;
@@ -48,25 +53,27 @@ class WayInController {
         if (!limits.link(request.getRemoteAddr())) {
             return tooOften(response);
         }
-        Optional<SignInLinks.WayIn> wayIn = waysIn.find(Sha256.ofText(key));
+        Optional<SignInLinks.WayIn> signInLink = signInLinks.find(Sha256.ofText(key));
         if (person != null
-                && wayIn.filter(way -> way.revokedAt() == null && ComeIn.isFor(way, person))
+                && signInLink
+                        .filter(way -> way.revokedAt() == null && ComeIn.isFor(way, person))
                         .isPresent()) {
-            return "redirect:" + wayIn.get().leadsTo();
+            return "redirect:" + signInLink.get().leadsTo();
         }
-        Optional<LinkSeats.Link> link = wayIn.isEmpty() ? comeByLink.findLink(key) : Optional.empty();
+        Optional<LinkSeats.Link> link = signInLink.isEmpty() ? comeByLink.findLink(key) : Optional.empty();
         if (link.isPresent()) {
             return person instanceof Person.ByLink guest && guest.key().equals(Sha256.ofText(key))
                     ? "redirect:/c/panes/" + guest.paneId()
                     : byLink(key, link.get(), ComeByLink.Given.NOTHING, "", model, response);
         }
-        boolean opens = wayIn.filter(way -> way.opensAt(clock.instant())).isPresent();
+        boolean opens = signInLink.filter(way -> way.opensAt(clock.instant())).isPresent();
         model.addAttribute("key", key);
         model.addAttribute("opens", opens);
         model.addAttribute("other", opens && person != null ? person.fullName() : "");
         model.addAttribute(
                 "known",
-                wayIn.filter(way -> way.revokedAt() == null && way.contact() != null)
+                signInLink
+                        .filter(way -> way.revokedAt() == null && way.contact() != null)
                         .isPresent());
         response.setHeader("Referrer-Policy", "no-referrer");
         response.setStatus(opens ? 200 : 404);

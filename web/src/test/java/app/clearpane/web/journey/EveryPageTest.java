@@ -15,8 +15,9 @@ import org.junit.jupiter.params.provider.CsvSource;
 /** Every kind of page, found by its links: it can be used by everybody, runs without a fault and fits its window. */
 class EveryPageTest extends Journey {
     private static final Pattern IDENTIFIER = Pattern.compile("[0-9a-f]{8}-[0-9a-f-]{27}");
-    private static final Pattern NOT_A_PAGE = Pattern.compile(
-            "\\.(csv|vcf|pdf|jsonl|jsonld|xlsx|png|svg)(\\?|$)|/colours/.*/|/content$|/attachments/|/file$|/certificate$|/played$|/bundle$|/sheets/|/look/|/post-room|/sign-out|/p/");
+    private static final Pattern NOT_A_PAGE =
+            Pattern.compile("\\.(csv|vcf|pdf|jsonl|jsonld|xlsx|png|svg)(\\?|$)|/colours/.*/|/content$|/attachments/|"
+                    + "/file$|/certificate$|/played$|/bundle$|/sheets/|/look/|/post-room|/sign-out|/p/");
 
     @ParameterizedTest
     @CsvSource({

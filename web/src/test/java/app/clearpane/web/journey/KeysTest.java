@@ -154,7 +154,8 @@ class KeysTest extends Journey {
         mirela.follows("Visitor map").atTheTable();
         Object overlaps = mirela.page.evaluate("""
         () => { const boxes = [...document.querySelectorAll("[data-note]")].map(n => n.getBoundingClientRect());
-          return boxes.flatMap((a, i) => boxes.slice(i + 1).filter(b => a.left < b.right && b.left < a.right && a.top < b.bottom && b.top < a.bottom)).length; }""");
+          return boxes.flatMap((a, i) => boxes.slice(i + 1).filter(b => a.left < b.right && b.left < a.right
+          && a.top < b.bottom && b.top < a.bottom)).length; }""");
         assertThat(overlaps).isEqualTo(0);
         assertThat(mirela.page.locator("[data-note]").count()).isGreaterThan(3);
     }

@@ -37,12 +37,15 @@ final class Someone {
     private static final List<String> WCAG = List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22a", "wcag22aa");
     private static final String STICKS_OUT = """
       () => { const edge = document.documentElement.clientWidth;
-        return document.documentElement.scrollWidth <= edge ? [] : [...document.querySelectorAll("body *")].filter(e => e.getBoundingClientRect().right > edge + 0.5).map(e => e.outerHTML.slice(0, 120)); }""";
+        return document.documentElement.scrollWidth <= edge ? [] : [...document.querySelectorAll(
+        "body *")].filter(e => e.getBoundingClientRect().right > edge + 0.5).map(e => e.outerHTML.slice(0, 120)); }""";
     private static final String AXE = axe();
     /** Only what is broken is asked for: all that is well would be most of the answer, and of the time. */
     private static final String BROKEN = """
-      ({ tags, mail }) => axe.run({ exclude: [[mail]] }, { runOnly: { type: "tag", values: tags }, resultTypes: ["violations"] })
-        .then(found => found.violations.map(rule => rule.id + ": " + rule.help + rule.nodes.map(node => "\\n    " + node.html).join("")))""";
+      ({ tags, mail }) => axe.run({ exclude: [[mail]] }, { runOnly: { type: "tag", values: tags },
+      resultTypes: ["violations"] })
+        .then(found => found.violations.map(rule => rule.id + ": " + rule.help + rule.nodes.map(
+          node => "\\n    " + node.html).join("")))""";
     /** Each kind of element once: its tag, its classes, and which attributes it has. */
     private static final String KINDS_OF_ELEMENTS = """
       () => [...new Set([...document.querySelectorAll("*")].map(e =>

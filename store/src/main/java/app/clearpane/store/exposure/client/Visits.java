@@ -1,6 +1,6 @@
 package app.clearpane.store.exposure.client;
 
-import static app.clearpane.store.schema.Tables.SIGHTING;
+import static app.clearpane.store.schema.Tables.ITEM_VIEW;
 import static app.clearpane.store.schema.Tables.VISIT;
 
 import app.clearpane.core.exposure.ItemId;
@@ -39,26 +39,26 @@ public final class Visits {
     /** Keeps looks, in the order they happened. */
     public void keep(Collection<Look> looks) {
         db.batch(looks.stream()
-                        .map(look -> db.insertInto(SIGHTING)
-                                .set(SIGHTING.ITEM_ID, look.item())
-                                .set(SIGHTING.SEAT_ID, look.seat())
-                                .set(SIGHTING.FIRST_SEEN_AT, look.at())
-                                .set(SIGHTING.LAST_SEEN_AT, look.at())
-                                .set(SIGHTING.DOWNLOADS, look.downloaded() ? 1 : 0)
-                                .set(SIGHTING.OPENED_AT, look.opened() ? look.at() : null)
-                                .set(SIGHTING.DOWNLOADED_AT, look.downloaded() ? look.at() : null)
-                                .onConflict(SIGHTING.ITEM_ID, SIGHTING.SEAT_ID)
+                        .map(look -> db.insertInto(ITEM_VIEW)
+                                .set(ITEM_VIEW.ITEM_ID, look.item())
+                                .set(ITEM_VIEW.SEAT_ID, look.seat())
+                                .set(ITEM_VIEW.FIRST_SEEN_AT, look.at())
+                                .set(ITEM_VIEW.LAST_SEEN_AT, look.at())
+                                .set(ITEM_VIEW.DOWNLOADS, look.downloaded() ? 1 : 0)
+                                .set(ITEM_VIEW.OPENED_AT, look.opened() ? look.at() : null)
+                                .set(ITEM_VIEW.DOWNLOADED_AT, look.downloaded() ? look.at() : null)
+                                .onConflict(ITEM_VIEW.ITEM_ID, ITEM_VIEW.SEAT_ID)
                                 .doUpdate()
-                                .set(SIGHTING.LAST_SEEN_AT, look.at())
+                                .set(ITEM_VIEW.LAST_SEEN_AT, look.at())
                                 .set(
-                                        SIGHTING.OPENED_AT,
-                                        look.opened() ? DSL.val(look.at(), SIGHTING.OPENED_AT) : SIGHTING.OPENED_AT)
-                                .set(SIGHTING.DOWNLOADS, SIGHTING.DOWNLOADS.plus(look.downloaded() ? 1 : 0))
+                                        ITEM_VIEW.OPENED_AT,
+                                        look.opened() ? DSL.val(look.at(), ITEM_VIEW.OPENED_AT) : ITEM_VIEW.OPENED_AT)
+                                .set(ITEM_VIEW.DOWNLOADS, ITEM_VIEW.DOWNLOADS.plus(look.downloaded() ? 1 : 0))
                                 .set(
-                                        SIGHTING.DOWNLOADED_AT,
+                                        ITEM_VIEW.DOWNLOADED_AT,
                                         look.downloaded()
-                                                ? DSL.val(look.at(), SIGHTING.DOWNLOADED_AT)
-                                                : SIGHTING.DOWNLOADED_AT))
+                                                ? DSL.val(look.at(), ITEM_VIEW.DOWNLOADED_AT)
+                                                : ITEM_VIEW.DOWNLOADED_AT))
                         .toList())
                 .execute();
     }
@@ -158,12 +158,12 @@ public final class Visits {
                         VISIT.BEGAN_AT,
                         VISIT.LAST_AT,
                         VISIT.BEFORE_AT,
-                        SIGHTING.ITEM_ID,
-                        SIGHTING.FIRST_SEEN_AT,
-                        SIGHTING.LAST_SEEN_AT)
+                        ITEM_VIEW.ITEM_ID,
+                        ITEM_VIEW.FIRST_SEEN_AT,
+                        ITEM_VIEW.LAST_SEEN_AT)
                 .from(VISIT)
-                .leftJoin(SIGHTING)
-                .on(SIGHTING.SEAT_ID.eq(VISIT.SEAT_ID))
+                .leftJoin(ITEM_VIEW)
+                .on(ITEM_VIEW.SEAT_ID.eq(VISIT.SEAT_ID))
                 .where(VISIT.SEAT_ID.eq(seat))
                 .forEach(row -> {
                     visit[0] = new Known(

@@ -34,7 +34,7 @@ class TasksAwait implements AwaitsSomebody {
     public List<Thing> now() {
         return tasks.withClientsAndDue().stream()
                 .flatMap(task -> seats
-                        .wayIn(task.project(), task.hands().contact().orElseThrow(), clock.instant())
+                        .paneThatOpens(task.project(), task.hands().contact().orElseThrow(), clock.instant())
                         .map(pane -> new Thing(
                                 task.id().value(),
                                 task.project(),

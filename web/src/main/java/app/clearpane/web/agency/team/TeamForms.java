@@ -63,7 +63,7 @@ public class TeamForms implements FormStates, TemplateHelper {
 
     /** A contact as it stands, for a form. Templates call it {@code teamed}. */
     public String contact(Contact contact) {
-        return contact.name() + ", " + contact.email() + ", " + contact.says();
+        return contact.name() + ", " + contact.email() + ", " + contact.occupation();
     }
 
     private Optional<String> contactNow(Asked asked) {

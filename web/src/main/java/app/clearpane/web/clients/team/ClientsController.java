@@ -121,7 +121,7 @@ class ClientsController {
                                                 one.id(),
                                                 one.name(),
                                                 one.email(),
-                                                one.says(),
+                                                one.occupation(),
                                                 one.leftAt(),
                                                 one.seats().stream()
                                                         .filter(seat -> !hidden.contains(seat.project()))
@@ -141,7 +141,7 @@ class ClientsController {
                         entry.ahead(),
                         entry.projects(),
                         entry.people().stream()
-                                .filter(one -> has(one.name() + " " + one.email() + " " + one.says(), words))
+                                .filter(one -> has(one.name() + " " + one.email() + " " + one.occupation(), words))
                                 .toList());
     }
 
@@ -163,7 +163,7 @@ class ClientsController {
         return directory.all().stream()
                 .flatMap(entry -> entry.people().stream()
                         .filter(one -> one.leftAt() == null)
-                        .map(one -> new Card(entry.name(), one.name(), one.email(), one.says())))
+                        .map(one -> new Card(entry.name(), one.name(), one.email(), one.occupation())))
                 .toList();
     }
 

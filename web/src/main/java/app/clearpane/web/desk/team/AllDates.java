@@ -48,6 +48,10 @@ class AllDates {
         public String words() {
             return words;
         }
+
+        public boolean isMilestone() {
+            return this == MILESTONE;
+        }
     }
 
     /**

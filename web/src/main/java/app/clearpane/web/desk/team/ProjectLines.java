@@ -5,6 +5,7 @@ import app.clearpane.core.plan.ProjectPlan;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.project.ProjectState;
 import app.clearpane.core.project.Timing;
+import app.clearpane.core.turns.Turn;
 import app.clearpane.core.turns.TurnTally;
 import app.clearpane.usecases.deliverable.DeliverableState;
 import app.clearpane.usecases.plan.SlipBook;
@@ -36,7 +37,7 @@ class ProjectLines {
     }
 
     /** A deliverable and whose turn it is. */
-    public record Work(ItemId id, String name, String turn) {}
+    public record Work(ItemId id, String name, boolean ours, boolean clients) {}
 
     /** A project with how it stands, and its days on the axis. */
     public record Line(
@@ -104,7 +105,8 @@ class ProjectLines {
                         .map(state -> new Work(
                                 state.deliverable().id(),
                                 state.deliverable().name(),
-                                state.turn().name()))
+                                state.turn() == Turn.OURS,
+                                state.turn() == Turn.CLIENTS))
                         .toList());
     }
 }

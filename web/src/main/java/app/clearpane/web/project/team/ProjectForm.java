@@ -147,7 +147,7 @@ record ProjectForm(
         }
         Optional<Name> name = input.name(what, parts[0]);
         Optional<EmailAddress> email = input.email(what, parts[1]);
-        String says = input.text(what, parts.length > 2 ? parts[2] : "", Name.LONGEST);
-        return name.flatMap(n -> email.map(e -> new OpenProject.NewContact(n, e, says)));
+        String occupation = input.text(what, parts.length > 2 ? parts[2] : "", Name.LONGEST);
+        return name.flatMap(n -> email.map(e -> new OpenProject.NewContact(n, e, occupation)));
     }
 }
