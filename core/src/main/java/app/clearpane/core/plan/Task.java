@@ -66,4 +66,25 @@ public record Task(
     public boolean milestone() {
         return shape.days() == 0;
     }
+
+    /**
+     * The same task at another stage. Work began on the day it left "to do", unless that was known; a task of the
+     * client's keeps the day it was given to them. What is said to remain counts only while somebody works on it.
+     *
+     * @param today the day of the change
+     */
+    public Task movedTo(Stage next, LocalDate today) {
+        if (next == stage) {
+            return this;
+        }
+        Optional<LocalDate> began =
+                switch (next) {
+                    case TO_DO -> actual.began().filter(day -> side == Side.CLIENTS);
+                    case DROPPED -> actual.began();
+                    case UNDER_WAY, IN_CHECK, DONE -> actual.began().or(() -> Optional.of(today));
+                };
+        Optional<LocalDate> done = next == Stage.DONE ? Optional.of(today) : Optional.empty();
+        Optional<Remaining> remaining = next.open() && next != Stage.TO_DO ? actual.remaining() : Optional.empty();
+        return new Task(id, parent, name, side, shape, next, new Actual(began, done, remaining));
+    }
 }

@@ -1,23 +1,19 @@
 package app.clearpane.usecases.plan.task;
 
+import app.clearpane.core.exposure.GivenTask;
 import app.clearpane.core.exposure.Item;
-import app.clearpane.core.exposure.Reason;
 import app.clearpane.core.exposure.Seat;
-import app.clearpane.core.exposure.SeatState;
 import app.clearpane.core.exposure.Verdict;
-import app.clearpane.core.exposure.Visibility;
 import app.clearpane.core.plan.PlannedTask;
 import app.clearpane.core.project.Project;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.exposure.Items;
 import app.clearpane.store.exposure.Panes;
-import app.clearpane.store.exposure.SeatRow;
 import app.clearpane.store.exposure.Seats;
 import app.clearpane.store.project.Projects;
 import app.clearpane.usecases.security.Person;
 import app.clearpane.usecases.shell.Refused;
 import app.clearpane.usecases.shell.TheAgency;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
@@ -77,30 +73,10 @@ class MayGive {
                 .filter(item -> item.id().equals(task.id()))
                 .findFirst()
                 .orElseThrow();
-        Item item = new Item(
-                known.id(), known.kind(), known.name(), known.ancestors(), known.state(), java.util.Set.of(contact));
-        List<Verdict> verdicts = new ArrayList<>();
-        Panes.All all = panes.all(task.project());
-        for (SeatRow seat : seats.ofProject(task.project())) {
-            if (seat.contact().equals(contact) && seat.state() != SeatState.ENDED) {
-                all.panes().stream()
-                        .filter(pane -> pane.id().equals(seat.pane()))
-                        .forEach(pane -> verdicts.add(Visibility.decide(
-                                item,
-                                pane,
-                                Optional.of(new Seat(
-                                        seat.id(),
-                                        seat.pane(),
-                                        contact,
-                                        seat.role(),
-                                        SeatState.ACCEPTED,
-                                        seat.leadVoice())),
-                                agency.now())));
-            }
-        }
-        boolean everywhere = !verdicts.isEmpty()
-                && verdicts.stream()
-                        .allMatch(one -> one.reason() == Reason.HELD_BACK || one.reason() == Reason.HELD_BACK_ABOVE);
-        return everywhere ? Optional.of(verdicts.get(0)) : Optional.empty();
+        List<Seat> seated = seats.ofProject(task.project()).stream()
+                .map(seat ->
+                        new Seat(seat.id(), seat.pane(), seat.contact(), seat.role(), seat.state(), seat.leadVoice()))
+                .toList();
+        return GivenTask.heldBackFrom(contact, known, panes.all(task.project()).panes(), seated, agency.now());
     }
 }

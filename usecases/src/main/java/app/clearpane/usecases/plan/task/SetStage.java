@@ -3,14 +3,11 @@ package app.clearpane.usecases.plan.task;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.plan.PlannedTask;
 import app.clearpane.core.plan.ProjectPlan;
-import app.clearpane.core.plan.Side;
 import app.clearpane.core.plan.Stage;
 import app.clearpane.core.plan.Task;
 import app.clearpane.core.turns.TurnEvent;
 import app.clearpane.store.plan.Tasks;
 import app.clearpane.usecases.shell.TheAgency;
-import java.time.LocalDate;
-import java.util.Optional;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Component;
 
@@ -34,23 +31,7 @@ class SetStage {
         if (task.stage() == stage) {
             return;
         }
-        LocalDate today = agency.today();
-        Optional<LocalDate> began = stage == Stage.TO_DO
-                ? task.actual().began().filter(day -> task.side() == Side.CLIENTS)
-                : stage == Stage.DROPPED
-                        ? task.actual().began()
-                        : task.actual().began().or(() -> Optional.of(today));
-        Task moved = new Task(
-                task.id(),
-                task.parent(),
-                task.name(),
-                task.side(),
-                task.shape(),
-                stage,
-                new Task.Actual(
-                        began,
-                        stage == Stage.DONE ? Optional.of(today) : Optional.empty(),
-                        stage.open() && stage != Stage.TO_DO ? task.actual().remaining() : Optional.empty()));
+        Task moved = task.movedTo(stage, agency.today());
         tasks.change(planned.with(moved), agency.now());
         events.publishEvent(new TaskMoved(task.id(), stage, by));
         if (stage.open() != task.stage().open()) {
