@@ -30,6 +30,11 @@ class WholeJobTest extends Journey {
                     }
 
                     @Override
+                    public boolean tellsAtOnce() {
+                        return true;
+                    }
+
+                    @Override
                     public LocalDate today() {
                         return WholeJobTest.this.today();
                     }

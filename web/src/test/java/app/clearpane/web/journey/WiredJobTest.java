@@ -95,6 +95,11 @@ class WiredJobTest {
                     }
 
                     @Override
+                    public boolean tellsAtOnce() {
+                        return false;
+                    }
+
+                    @Override
                     public LocalDate today() {
                         return LocalDate.now(ZoneId.of("Europe/London"));
                     }
