@@ -39,6 +39,11 @@ public final class DecisionWords implements TemplateHelper {
         };
     }
 
+    /** To whoever decided: "You sent back". */
+    public static String yours(Decision decision) {
+        return "You " + (decision == Decision.STAND_ASIDE ? "stand aside" : alone(decision));
+    }
+
     /** What a sign-off would do in a round, before it is made. @param signer whose it would be */
     public static String foretold(Round round, ContactId signer) {
         return effect(round, signer, "your");
