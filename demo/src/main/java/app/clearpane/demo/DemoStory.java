@@ -538,7 +538,7 @@ class DemoStory {
                         0.45,
                         0.25,
                         Intent.QUESTION,
-                        "Old dome sits two metres too far east. AuditLog them, or just move it?")));
+                        "Old dome sits two metres too far east. Tell them, or just move it?")));
         cast.answer(dome, Everybody.TEO, board, Optional.empty(), "Yes, from the survey.");
         cast.goTo(10, 9, 30);
         cast.decide(board, Everybody.JASPER, first, Decision.SEND_BACK, "Nearly there.");
