@@ -30,6 +30,7 @@ import java.util.UUID;
 import java.util.concurrent.Callable;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.web.bind.annotation.RequestMethod;
@@ -40,6 +41,9 @@ import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandl
  * is done from them is tried apart.
  */
 class AccessMatrixTest extends DemoHouse {
+    /** Words that somebody might put into an address for others to read. */
+    private static final String NOT_OURS = "Paytoanotheraccount";
+
     @Autowired
     private RequestMappingHandlerMapping requestMappingHandlerMapping;
 
@@ -279,36 +283,39 @@ class AccessMatrixTest extends DemoHouse {
         Map<String, String> ids = ids();
         List<String> printed = new ArrayList<>();
         for (Map.Entry<String, Set<String>> page : parameters().entrySet()) {
-            for (String name : page.getValue()) {
-                String path = filled(page.getKey(), ids) + "?" + name + "=Paytoanotheraccount";
+            for (String query : page.getValue()) {
+                String path = filled(page.getKey(), ids) + "?" + query;
                 HttpResponse<String> response = (page.getKey().startsWith("/c") ? reader : owner).get(path);
                 org.jsoup.nodes.Document shown = org.jsoup.Jsoup.parse(response.body());
                 shown.select("input, textarea").remove();
-                if (shown.text().contains("Paytoanotheraccount")) {
+                if (shown.text().contains(NOT_OURS)) {
                     printed.add(path);
                 }
             }
         }
         assertThat(printed)
                 .as("of what was searched for, the page says that it was not found")
-                .isSubsetOf("/t/search?q=Paytoanotheraccount");
+                .isSubsetOf("/t/search?q=" + NOT_OURS);
     }
 
-    /** What each page takes from its address, by its route. */
+    /** The queries to try on each page, by its route: what any page might take at once, and what it says it takes. */
     private Map<String, Set<String>> parameters() {
         Map<String, Set<String>> parameters = new java.util.TreeMap<>();
         requestMappingHandlerMapping.getHandlerMethods().forEach((info, method) -> {
             if (method.getBeanType().getPackageName().startsWith("app.clearpane")
                     && info.getMethodsCondition().getMethods().contains(RequestMethod.GET)) {
-                Set<String> names = new TreeSet<>(Set.of("left", "said", "wrong", "added", "deleted", "moved", "undo"));
+                Set<String> queries = new TreeSet<>();
+                queries.add(Stream.of("left", "said", "wrong", "added", "deleted", "moved", "undo")
+                        .map(name -> name + "=" + NOT_OURS)
+                        .collect(Collectors.joining("&")));
                 for (java.lang.reflect.Parameter parameter : method.getMethod().getParameters()) {
                     if (parameter.isAnnotationPresent(org.springframework.web.bind.annotation.RequestParam.class)) {
-                        names.add(parameter.getName());
+                        queries.add(parameter.getName() + "=" + NOT_OURS);
                     }
                 }
                 info.getPatternValues().stream()
                         .filter(route -> !route.endsWith("/live"))
-                        .forEach(route -> parameters.put(route, names));
+                        .forEach(route -> parameters.put(route, queries));
             }
         });
         return parameters;

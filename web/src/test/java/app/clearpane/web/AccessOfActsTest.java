@@ -21,6 +21,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -83,6 +84,7 @@ class AccessOfActsTest extends DemoHouse {
     private Map<String, Person> everybody = Map.of();
     private Map<String, String> ids = Map.of();
     private Map<String, Set<WouldSucceed.Sent>> found = Map.of();
+    private final Map<Line, List<WouldSucceed.First>> before = new HashMap<>();
     private WouldSucceed sending;
 
     /** A line: who gets what, and how it is sent where no page has a form for it that would be taken as it stands. */
@@ -194,9 +196,10 @@ class AccessOfActsTest extends DemoHouse {
 
     /** What has to be done before, by the first for whom it is done. */
     private List<WouldSucceed.First> first(Line line) {
-        if (line.after.isEmpty()) {
-            return List.of();
-        }
+        return line.after.isEmpty() ? List.of() : before.computeIfAbsent(line, this::firstOf);
+    }
+
+    private List<WouldSucceed.First> firstOf(Line line) {
         Line before = Objects.requireNonNull(lines.get(line.after));
         for (String who : List.of("owner", "signatory", "lead-voice", "manager")) {
             Person by = Objects.requireNonNull(everybody.get(who));

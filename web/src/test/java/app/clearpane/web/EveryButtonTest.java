@@ -5,11 +5,9 @@ import static org.springframework.security.test.web.servlet.setup.SecurityMockMv
 
 import app.clearpane.usecases.security.Person;
 import java.util.ArrayDeque;
-import java.util.ArrayList;
 import java.util.Deque;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -104,8 +102,9 @@ class EveryButtonTest extends DemoHouse {
             Person person = one.getValue();
             Map<String, Integer> alike = new LinkedHashMap<>();
             Set<WouldSucceed.Sent> done = new HashSet<>();
-            for (String page : pages(sending, person)) {
-                for (WouldSucceed.Sent button : sending.buttons(page, person)) {
+            for (Map.Entry<String, List<WouldSucceed.Sent>> page :
+                    buttons(sending, person).entrySet()) {
+                for (WouldSucceed.Sent button : page.getValue()) {
                     String kind = IDENTIFIER.matcher(button.path()).replaceAll("*") + " "
                             + button.fields().getOrDefault("act", List.of())
                             + button.fields().getOrDefault("stage", List.of())
@@ -118,7 +117,7 @@ class EveryButtonTest extends DemoHouse {
                                 && !TYPED.matcher(answer).matches()) {
                             refused.putIfAbsent(
                                     kind + " | " + IDENTIFIER.matcher(answer).replaceAll("*"),
-                                    one.getKey() + " on " + page + ": " + button);
+                                    one.getKey() + " on " + page.getKey() + ": " + button);
                         }
                     }
                 }
@@ -128,15 +127,17 @@ class EveryButtonTest extends DemoHouse {
         assertThat(pressed).isGreaterThan(400);
     }
 
-    private static Set<String> pages(WouldSucceed sending, Person person) throws Exception {
-        Set<String> seen = new LinkedHashSet<>();
+    /** The buttons on each page that somebody gets to. */
+    private static Map<String, List<WouldSucceed.Sent>> buttons(WouldSucceed sending, Person person) throws Exception {
+        Map<String, List<WouldSucceed.Sent>> seen = new LinkedHashMap<>();
         Map<String, Integer> kinds = new LinkedHashMap<>();
         Deque<String> ahead = new ArrayDeque<>(List.of(person instanceof Person.OfTeam ? "/t" : "/c"));
         while (!ahead.isEmpty() && seen.size() < MOST_PAGES) {
             String next = ahead.remove();
-            if (seen.add(next)) {
-                List<String> links = new ArrayList<>(sending.page(next, person).links());
-                links.stream()
+            if (!seen.containsKey(next)) {
+                WouldSucceed.Page page = sending.page(next, person);
+                seen.put(next, page.buttons());
+                page.links().stream()
                         .filter(link -> !link.contains("/look/")
                                 && !link.contains("/sheets/")
                                 && kinds.merge(IDENTIFIER.matcher(link).replaceAll("*"), 1, Integer::sum) <= 4)

@@ -15,6 +15,7 @@ import java.util.Objects;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import org.jsoup.Jsoup;
+import org.jsoup.nodes.Document;
 import org.jsoup.nodes.Element;
 import org.jsoup.nodes.FormElement;
 import org.jspecify.annotations.Nullable;
@@ -93,7 +94,7 @@ public final class WouldSucceed {
         try {
             MockHttpServletResponse came = perform(sent, by);
             List<Sent> asked = came.getStatus() == 200
-                    ? forms(came).stream()
+                    ? forms(Jsoup.parse(came.getContentAsString(StandardCharsets.UTF_8))).stream()
                             .filter(form -> form.path.equals(sent.path) && !form.fields.equals(sent.fields))
                             .toList()
                     : List.of();
@@ -114,8 +115,14 @@ public final class WouldSucceed {
                                 : AuthorityUtils.createAuthorityList("ROLE_CLIENT")));
     }
 
-    /** A page as somebody sees it. @param links the pages that it leads to */
-    record Page(List<Sent> forms, List<String> links) {}
+    /**
+     * A page as somebody sees it.
+     *
+     * @param forms each as it stands
+     * @param buttons every button of every form, each as it would be pressed
+     * @param links the pages that it leads to
+     */
+    record Page(List<Sent> forms, List<Sent> buttons, List<String> links) {}
 
     /** A page; without anything if it is none of theirs. */
     Page page(String path, Person person) throws Exception {
@@ -125,19 +132,22 @@ public final class WouldSucceed {
                 .andReturn()
                 .getResponse();
         List<Sent> forms = List.of();
+        List<Sent> buttons = List.of();
         List<String> links = new ArrayList<>();
         if (response.getStatus() == 302) {
             links.add(String.valueOf(response.getHeader("Location")));
         }
         if (response.getStatus() == 200
                 && String.valueOf(response.getContentType()).startsWith("text/html")) {
-            forms = forms(response);
-            Jsoup.parse(response.getContentAsString(StandardCharsets.UTF_8))
-                    .select("[href], [hx-get]")
+            Document page = Jsoup.parse(response.getContentAsString(StandardCharsets.UTF_8));
+            forms = forms(page);
+            buttons = buttons(page);
+            page.select("[href], [hx-get]")
                     .forEach(link -> links.add(link.hasAttr("hx-get") ? link.attr("hx-get") : link.attr("href")));
         }
         return new Page(
                 forms,
+                buttons,
                 links.stream()
                         .map(link -> link.replaceAll("#.*", ""))
                         .filter(link -> link.matches("/[tc](/.*)?(\\?.*)?")
@@ -147,43 +157,31 @@ public final class WouldSucceed {
                         .toList());
     }
 
-    private static List<Sent> forms(MockHttpServletResponse response) throws java.io.UnsupportedEncodingException {
-        return Jsoup.parse(response.getContentAsString(StandardCharsets.UTF_8)).select("form[method=post]").stream()
+    private static List<Sent> forms(Document page) {
+        return page.select("form[method=post]").stream()
                 .map(form -> sent((FormElement) form))
                 .toList();
     }
 
-    /** Every button of every form on a page, each as it would be pressed. */
-    List<Sent> buttons(String path, Person person) throws Exception {
-        MockHttpServletResponse response = house.perform(MockMvcRequestBuilders.get(java.net.URI.create(path))
-                        .with(as(person))
-                        .sessionAttr("clearpane.password-given", now))
-                .andReturn()
-                .getResponse();
-        if (response.getStatus() != 200
-                || !String.valueOf(response.getContentType()).startsWith("text/html")) {
-            return List.of();
-        }
+    private static List<Sent> buttons(Document page) {
         List<Sent> pressed = new ArrayList<>();
-        Jsoup.parse(response.getContentAsString(StandardCharsets.UTF_8))
-                .select("form[method=post]")
-                .forEach(form -> {
-                    Sent plain = sent((FormElement) form);
-                    List<Element> named = ((FormElement) form).elements().select("button[name]:not([disabled])");
-                    if (named.isEmpty()
-                            && !((FormElement) form)
-                                    .elements()
-                                    .select("button:not([disabled]):not([type=button]), input[type=submit], "
-                                            + "input[type=image]")
-                                    .isEmpty()) {
-                        pressed.add(plain);
-                    }
-                    named.forEach(button -> {
-                        Map<String, List<String>> fields = new LinkedHashMap<>(plain.fields);
-                        fields.put(button.attr("name"), List.of(button.attr("value")));
-                        pressed.add(new Sent(plain.path, fields, plain.files));
-                    });
-                });
+        page.select("form[method=post]").forEach(form -> {
+            Sent plain = sent((FormElement) form);
+            List<Element> named = ((FormElement) form).elements().select("button[name]:not([disabled])");
+            if (named.isEmpty()
+                    && !((FormElement) form)
+                            .elements()
+                            .select("button:not([disabled]):not([type=button]), input[type=submit], "
+                                    + "input[type=image]")
+                            .isEmpty()) {
+                pressed.add(plain);
+            }
+            named.forEach(button -> {
+                Map<String, List<String>> fields = new LinkedHashMap<>(plain.fields);
+                fields.put(button.attr("name"), List.of(button.attr("value")));
+                pressed.add(new Sent(plain.path, fields, plain.files));
+            });
+        });
         return pressed;
     }
 

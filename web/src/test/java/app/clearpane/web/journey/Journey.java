@@ -10,23 +10,17 @@ import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
 import java.io.IOException;
 import java.nio.file.Path;
-import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.TestInfo;
 
-/** One browser for all journeys of a class; everybody in it has cookies of their own. */
+/** One browser for all journeys; everybody in it has cookies of their own. */
 abstract class Journey extends DemoHouse {
-    private static Browsers browsers;
+    private static final Browsers browsers = opened();
 
-    @BeforeAll
-    static void open() {
-        browsers = new Browsers(address());
-    }
-
-    @AfterAll
-    static void close() {
-        browsers.close();
+    private static Browsers opened() {
+        Browsers opened = new Browsers(address());
+        Runtime.getRuntime().addShutdownHook(new Thread(opened::close));
+        return opened;
     }
 
     @AfterEach
