@@ -13,7 +13,6 @@ import app.clearpane.core.exposure.Showing;
 import app.clearpane.core.markup.Intent;
 import app.clearpane.core.markup.Mark;
 import app.clearpane.core.markup.MarkupId;
-import app.clearpane.core.markup.MarkupProgress;
 import app.clearpane.core.markup.Place;
 import app.clearpane.core.papers.Paper;
 import app.clearpane.core.papers.PaperId;
@@ -139,24 +138,16 @@ class CanaryTest extends DemoHouse {
                                 .getBytes(StandardCharsets.UTF_8)),
                         canary()),
                 Acting.team("Teo"));
-        Mark forTeam = new Mark(
+        Mark forTeam = Mark.placed(
                 new MarkupId(UUID.randomUUID()),
                 map.id(),
-                2,
                 board.id(),
-                null,
-                markups.nextTeamNumber(map.id(), board.id()),
+                markups.nextLabel(map, board.id(), true),
                 new Place.Point(1, 0.5, 0.5),
-                Intent.CHANGE,
-                MarkupProgress.OPEN,
-                canary(),
-                null,
-                new Mark.Author("Teo", null, null),
-                null,
-                null,
-                1,
+                new Mark.Wish(Intent.CHANGE, canary(), Optional.empty()),
+                new Actor.Kept("", "Teo"),
                 now,
-                List.of());
+                Mark.Beside.NOTHING);
         markups.add(forTeam);
         keepConcern.add(
                 project.id(),
@@ -171,20 +162,19 @@ class CanaryTest extends DemoHouse {
                 PaperKind.INVOICE,
                 canary(),
                 canary(),
-                null,
+                Optional.empty(),
                 LocalDate.of(2027, 3, 1),
-                null,
+                Optional.empty(),
                 map.sha256(),
                 canary() + ".pdf",
                 "application/pdf",
                 1,
                 Actor.kept("Ines"),
                 now,
-                null,
-                null,
-                Optional.empty(),
+                new Paper.Draft(),
                 List.of(Paper.Recipient.of(ottoline, "Ottoline")),
-                1));
+                1,
+                Paper.Further.USUAL));
         TeamMemberId ines = people.credentials(new EmailAddress("ines@marram-finch.example"))
                 .orElseThrow()
                 .member()
@@ -200,8 +190,7 @@ class CanaryTest extends DemoHouse {
         }
         markups.marksOf(map.deliverable())
                 .forEach(mark -> markups.answer(
-                        mark.id(),
-                        new Mark.Answer(null, canaries.get(0), true, new Mark.Author("Teo", null, null), now)));
+                        mark.id(), Mark.Answer.said(canaries.get(0), true, new Actor.Kept("", "Teo"), now)));
     }
 
     private ItemId file(Project project, Optional<ItemId> folder) throws Exception {

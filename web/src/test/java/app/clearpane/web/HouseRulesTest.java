@@ -5,6 +5,7 @@ import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.clearpane.core.exposure.Viewer;
 import app.clearpane.core.markup.Place;
 import app.clearpane.formats.compare.PdfWords;
 import app.clearpane.formats.compare.Rasters;
@@ -14,7 +15,6 @@ import app.clearpane.formats.deliverable.Work;
 import app.clearpane.formats.markup.MarkedSheet;
 import app.clearpane.formats.markup.PdfAnnotations;
 import app.clearpane.formats.markup.SameDocument;
-import app.clearpane.store.exposure.client.Viewer;
 import com.tngtech.archunit.core.domain.JavaClass;
 import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.domain.JavaModifier;

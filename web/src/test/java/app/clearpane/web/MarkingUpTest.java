@@ -369,7 +369,7 @@ class MarkingUpTest extends AtTheMill {
         ines.post("/t/versions/" + version.id() + "/brought/add", ines.token(), Map.of("file", file, "by", grete));
         assertThat(noted(bag, "A warmer brown.")).satisfies(mark -> {
             assertThat(mark.author().name()).isEqualTo("Ines Okafor-Lindqvist, said to be by Grete Lindholm");
-            assertThat(mark.author().contact()).as("a file proves nothing").isNull();
+            assertThat(mark.author().contact()).as("a file proves nothing").isEmpty();
             assertThat(mark.label()).hasToString("1·2");
             assertThat(mark.place()).isInstanceOf(Place.Ellipse.class);
         });

@@ -309,8 +309,8 @@ class NotesTest extends AtTheMill {
                 ines.token(),
                 note("As on #bag linked to; not on #Bag that is hidden", "client"));
         assertThat(noted(bag, "As on").beside().with().references())
-                .extracting(Mark.Reference::item)
-                .containsExactly(other, hidden);
+                .extracting(Mark.Reference::called)
+                .containsExactly(new Mark.Called.Thing(other), new Mark.Called.Thing(hidden));
         String client = grete().get("/c/panes/" + pane().id() + "/versions/" + version.id())
                 .body();
         assertThat(client)

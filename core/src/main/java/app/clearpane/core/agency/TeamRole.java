@@ -36,10 +36,6 @@ public enum TeamRole {
         };
     }
 
-    public boolean isMaker() {
-        return this == MAKER;
-    }
-
     public boolean isOwner() {
         return this == OWNER;
     }

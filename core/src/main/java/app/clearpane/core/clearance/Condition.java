@@ -20,6 +20,18 @@ public enum Condition {
         return this != SIGNED && this != SAME_BYTES;
     }
 
+    public boolean isSigned() {
+        return this == SIGNED;
+    }
+
+    public boolean isRoundsAgreed() {
+        return this == ROUNDS_AGREED;
+    }
+
+    public boolean isSameBytes() {
+        return this == SAME_BYTES;
+    }
+
     public boolean isChecklistDone() {
         return this == CHECKLIST_DONE;
     }

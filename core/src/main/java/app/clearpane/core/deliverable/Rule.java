@@ -1,5 +1,7 @@
 package app.clearpane.core.deliverable;
 
+import java.util.Optional;
+
 /** How many of the signatories have to sign (R3). */
 public sealed interface Rule {
     /** Everyone who does not stand aside. */
@@ -23,6 +25,26 @@ public sealed interface Rule {
 
     /** Everyone, one after another as listed. */
     record InOrder() implements Rule {}
+
+    /** Whether everyone signs, in whatever order. */
+    default boolean isAll() {
+        return this instanceof All;
+    }
+
+    /** Whether one is enough. */
+    default boolean isAny() {
+        return this instanceof Any;
+    }
+
+    /** Whether it is one after another. */
+    default boolean isInOrder() {
+        return this instanceof InOrder;
+    }
+
+    /** How many have to sign, where that is said. */
+    default Optional<Integer> least() {
+        return this instanceof AtLeast some ? Optional.of(some.k()) : Optional.empty();
+    }
 
     /** Its name where it is kept: "ALL", "ANY", "AT_LEAST" or "IN_ORDER". */
     default String keptAs() {

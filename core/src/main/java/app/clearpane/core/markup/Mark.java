@@ -6,22 +6,20 @@ import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.files.Sha256;
+import app.clearpane.core.people.Actor;
 import java.time.Instant;
 import java.util.List;
-import java.util.Objects;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
-import org.jspecify.annotations.Nullable;
 
 /**
  * One mark with its thread.
  *
- * @param versionNumber the number of the version it stands on; null on a draft
- * @param number its number among the marks that clients see; null if it is for the team only
- * @param teamNumber its place among the marks for the team; null if clients see it
- * @param replacement the wording asked for instead of what is marked; null if none is given
- * @param fixedIn the version it is said to be fixed in; null unless it is fixed
- * @param fixedInNumber that version's number; null while it is a draft
+ * @param label what it is called: by a number where clients see it, by a letter where it is for the team only
+ * @param replacement the wording asked for instead of what is marked
+ * @param author who wrote it; a guest is known by a name only
+ * @param fix where it is said to be fixed; empty unless it is
  * @param answers the thread, oldest first
  * @param earlier what it said before, oldest first; read with the thread only
  * @param beside what came with it and what was made of it
@@ -29,84 +27,83 @@ import org.jspecify.annotations.Nullable;
 public record Mark(
         MarkupId id,
         VersionId version,
-        @Nullable Integer versionNumber,
         PaneId pane,
-        @Nullable Integer number,
-        @Nullable Integer teamNumber,
+        MarkupLabel label,
         Place place,
         Intent intent,
         MarkupProgress progress,
         String note,
-        @Nullable String replacement,
-        Author author,
-        @Nullable VersionId fixedIn,
-        @Nullable Integer fixedInNumber,
+        Optional<String> replacement,
+        Actor author,
+        Optional<Fix> fix,
         int revision,
         Instant createdAt,
         List<Answer> answers,
         List<Earlier> earlier,
         Beside beside) {
 
-    /** A mark that was never changed. */
-    public Mark(
+    /** A mark that is open, as it was placed. */
+    public static Mark placed(
             MarkupId id,
             VersionId version,
-            @Nullable Integer versionNumber,
             PaneId pane,
-            @Nullable Integer number,
-            @Nullable Integer teamNumber,
+            MarkupLabel label,
             Place place,
-            Intent intent,
-            MarkupProgress progress,
-            String note,
-            @Nullable String replacement,
-            Author author,
-            @Nullable VersionId fixedIn,
-            @Nullable Integer fixedInNumber,
-            int revision,
-            Instant createdAt,
-            List<Answer> answers) {
-        this(
+            Wish wish,
+            Actor author,
+            Instant now,
+            Beside beside) {
+        return new Mark(
                 id,
                 version,
-                versionNumber,
                 pane,
-                number,
-                teamNumber,
+                label,
                 place,
-                intent,
-                progress,
-                note,
-                replacement,
-                author,
-                fixedIn,
-                fixedInNumber,
-                revision,
-                createdAt,
-                answers,
+                wish.intent(),
+                MarkupProgress.OPEN,
+                wish.note(),
+                wish.replacement(),
+                author.asAuthor(),
+                Optional.empty(),
+                1,
+                now,
                 List.of(),
-                Beside.NOTHING);
+                List.of(),
+                beside);
     }
 
-    /** What it said before its author changed it, until then. */
-    public record Earlier(
-            String note, Intent intent, @Nullable String replacement, Instant until) {}
+    /** What somebody wants, in their words. @param replacement the wording asked for instead of what is marked */
+    public record Wish(Intent intent, String note, Optional<String> replacement) {}
 
-    /** Who wrote something: a contact or one of the team. */
-    public record Author(
-            String name,
-            @Nullable ContactId contact,
-            @Nullable TeamMemberId member) {}
+    /** The version in which it is said to be fixed. @param number that version's; empty while it is a draft */
+    public record Fix(VersionId version, Optional<Integer> number) {}
+
+    /** What it said before its author changed it, until then. */
+    public record Earlier(String note, Intent intent, Optional<String> replacement, Instant until) {}
 
     /**
      * Something that was said or done in a thread.
      *
-     * @param act what was done to the mark; null if something was only said
+     * @param act what was done to the mark; empty if something was only said
      */
-    public record Answer(@Nullable String act, String said, boolean teamOnly, Author author, Instant at, With with) {
-        /** With nothing that came with it. */
-        public Answer(@Nullable String act, String said, boolean teamOnly, Author author, Instant at) {
-            this(act, said, teamOnly, author, at, With.NOTHING);
+    public record Answer(
+            Optional<MarkupProgress.Act> act, String said, boolean teamOnly, Actor author, Instant at, With with) {
+        /** Something that was only said, with nothing that came with it. */
+        public static Answer said(String said, boolean teamOnly, Actor author, Instant at) {
+            return new Answer(Optional.empty(), said, teamOnly, author, at, With.NOTHING);
+        }
+
+        /** Something that was done. */
+        public static Answer done(MarkupProgress.Act act, String said, boolean teamOnly, Actor author, Instant at) {
+            return new Answer(Optional.of(act), said, teamOnly, author, at, With.NOTHING);
+        }
+
+        /** Whether there is something to read beside the mark's own progress. */
+        public boolean tells() {
+            return act.isEmpty()
+                    || act.get() == MarkupProgress.Act.REOPEN
+                    || !said.isEmpty()
+                    || !with.attachments().isEmpty();
         }
     }
 
@@ -125,31 +122,42 @@ public record Mark(
         }
     }
 
-    /**
-     * Somebody or something that is called by name; one of the three is given.
-     *
-     * @param written as it stands in the text, with its sign
-     */
-    public record Reference(
-            String written,
-            @Nullable ItemId item,
-            @Nullable TeamMemberId member,
-            @Nullable ContactId contact) {}
+    /** Somebody or something that is called by name. @param written as it stands in the text, with its sign */
+    public record Reference(String written, Called called) {}
+
+    /** What can be called by name. */
+    public sealed interface Called {
+        /** A thing of the project. */
+        record Thing(ItemId id) implements Called {}
+
+        /** One of the team. */
+        record Member(TeamMemberId id) implements Called {}
+
+        /** Somebody of the client's. */
+        record Contact(ContactId id) implements Called {}
+
+        /** A member of the team or a contact, as whom somebody acts; empty for anybody else. */
+        static Optional<Called> person(Actor actor) {
+            return actor.member().<Called>map(Member::new).or(() -> actor.contact()
+                    .map(Contact::new));
+        }
+    }
 
     /**
      * What belongs to a mark beside its place and its words.
      *
      * @param with what came with its note; read with the thread only
-     * @param doer who of the team sees to it; null if nobody in particular
-     * @param task the task that was made of it; null if there is none
-     * @param joinedTo the mark that asks for the same and goes ahead of it; null if it stands alone or goes ahead
+     * @param doer who of the team sees to it; empty if nobody in particular
+     * @param task the task that was made of it
+     * @param joinedTo the mark that asks for the same and goes ahead of it; empty if it stands alone or goes ahead
      */
-    public record Beside(
-            With with,
-            @Nullable TeamMemberId doer,
-            @Nullable ItemId task,
-            @Nullable MarkupId joinedTo) {
-        public static final Beside NOTHING = new Beside(With.NOTHING, null, null, null);
+    public record Beside(With with, Optional<TeamMemberId> doer, Optional<ItemId> task, Optional<MarkupId> joinedTo) {
+        public static final Beside NOTHING = with(With.NOTHING);
+
+        /** What came with it, before anybody made something of it. */
+        public static Beside with(With with) {
+            return new Beside(with, Optional.empty(), Optional.empty(), Optional.empty());
+        }
     }
 
     /** The same mark at another place. */
@@ -157,18 +165,15 @@ public record Mark(
         return new Mark(
                 id,
                 version,
-                versionNumber,
                 pane,
-                number,
-                teamNumber,
+                label,
                 other,
                 intent,
                 progress,
                 note,
                 replacement,
                 author,
-                fixedIn,
-                fixedInNumber,
+                fix,
                 revision,
                 createdAt,
                 answers,
@@ -176,38 +181,26 @@ public record Mark(
                 beside);
     }
 
-    /** What it is called. */
-    public MarkupLabel label() {
-        return label(versionNumber, number, teamNumber);
-    }
-
-    /** The label of a mark with these numbers. @param versionNumber null while its version was not sent */
-    public static MarkupLabel label(
-            @Nullable Integer versionNumber, @Nullable Integer number, @Nullable Integer teamNumber) {
-        if (number != null && versionNumber != null) {
-            return new MarkupLabel.Numbered(versionNumber, number);
-        }
-        int letter = teamNumber == null ? 1 : teamNumber;
-        return versionNumber == null
-                ? new MarkupLabel.OnDraft(letter)
-                : new MarkupLabel.Lettered(versionNumber, letter);
+    /** The number of the version in which it is fixed; empty unless it is, and while that is a draft. */
+    public Optional<Integer> fixedInNumber() {
+        return fix.flatMap(Fix::number);
     }
 
     /** How far clients are told it is. */
     public MarkupProgress told() {
-        return progress.toldToClients(fixedInNumber != null);
+        return progress.toldToClients(fixedInNumber().isPresent());
     }
 
     /** Whose people wrote it: a guest is of neither side. */
     public MarkupProgress.Party party() {
-        return author.member() != null
+        return author.member().isPresent()
                 ? MarkupProgress.Party.TEAM
-                : author.contact() != null ? MarkupProgress.Party.CLIENT : MarkupProgress.Party.GUEST;
+                : author.contact().isPresent() ? MarkupProgress.Party.CLIENT : MarkupProgress.Party.GUEST;
     }
 
     /** The mark that goes ahead of it where it was joined to another, else itself. */
     public MarkupId ahead() {
-        return Objects.requireNonNullElse(beside.joinedTo(), id);
+        return beside.joinedTo().orElse(id);
     }
 
     /** Whether nobody can sign while it is as clients are told that it is (R2). */
@@ -217,11 +210,16 @@ public record Mark(
 
     /** Whether one of these contacts wrote it. */
     public boolean isOf(Set<ContactId> some) {
-        return author.contact() != null && some.contains(author.contact());
+        return author.contact().filter(some::contains).isPresent();
+    }
+
+    /** Whether this contact wrote it. */
+    public boolean isOf(ContactId contact) {
+        return isOf(Set.of(contact));
     }
 
     /** Whether clients never see it. */
     public boolean teamOnly() {
-        return number == null;
+        return !(label instanceof MarkupLabel.Numbered);
     }
 }

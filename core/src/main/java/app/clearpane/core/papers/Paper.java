@@ -10,17 +10,15 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
-import org.jspecify.annotations.Nullable;
+import java.util.function.Predicate;
 
 /**
  * A proposal, a contract, an invoice or something else for named recipients only.
  *
  * @param number as it stands on it; may be empty
- * @param amount in the project's currency; null if it names none
- * @param due null if it has no day
+ * @param amount in the project's currency
+ * @param due until when it should be dealt with, if that is said
  * @param size in bytes
- * @param sentAt null while it is a draft
- * @param paidOn null unless it was paid
  */
 public record Paper(
         PaperId id,
@@ -28,109 +26,99 @@ public record Paper(
         PaperKind kind,
         String name,
         String number,
-        @Nullable BigDecimal amount,
+        Optional<BigDecimal> amount,
         LocalDate dated,
-        @Nullable LocalDate due,
+        Optional<LocalDate> due,
         Sha256 sha256,
         String fileName,
         String mediaType,
         long size,
         Actor madeBy,
         Instant createdAt,
-        @Nullable Instant sentAt,
-        @Nullable LocalDate paidOn,
-        Optional<Withdrawal> withdrawal,
+        Standing standing,
         List<Recipient> recipients,
         int revision,
         Further further) {
 
-    /** Of a usual kind, with a file. */
-    public Paper(
-            PaperId id,
-            ProjectId project,
-            PaperKind kind,
-            String name,
-            String number,
-            @Nullable BigDecimal amount,
-            LocalDate dated,
-            @Nullable LocalDate due,
-            Sha256 sha256,
-            String fileName,
-            String mediaType,
-            long size,
-            Actor madeBy,
-            Instant createdAt,
-            @Nullable Instant sentAt,
-            @Nullable LocalDate paidOn,
-            Optional<Withdrawal> withdrawal,
-            List<Recipient> recipients,
-            int revision) {
-        this(
-                id,
-                project,
-                kind,
-                name,
-                number,
-                amount,
-                dated,
-                due,
-                sha256,
-                fileName,
-                mediaType,
-                size,
-                madeBy,
-                createdAt,
-                sentAt,
-                paidOn,
-                withdrawal,
-                recipients,
-                revision,
-                Further.USUAL);
-    }
+    /** What was done with it. */
+    public sealed interface Standing {}
+
+    /** It was not sent: its recipients do not know of it. */
+    public record Draft() implements Standing {}
+
+    /** It was sent. @param paidOn the day on which it was paid */
+    public record Sent(Instant at, Optional<LocalDate> paidOn) implements Standing {}
+
+    /** It was taken back. @param before how it stood until then */
+    public record Withdrawn(Standing before, Instant at, String reason) implements Standing {}
 
     /**
-     * What a further document is. @param called its kind, in the words of whoever added it; may be empty @param link
-     * where it is kept, if not here; its file then holds this address
+     * What a further document is.
+     *
+     * @param called its kind, in the words of whoever added it; may be empty
+     * @param link where it is kept, if not here; its file then holds this address
      */
-    public record Further(String called, @Nullable String link) {
-        public static final Further USUAL = new Further("", null);
+    public record Further(String called, Optional<String> link) {
+        public static final Further USUAL = new Further("", Optional.empty());
     }
 
-    /** When and why it was withdrawn. */
-    public record Withdrawal(Instant at, String reason) {}
+    /** What a recipient answered. */
+    public sealed interface Answer {}
 
-    /**
-     * Somebody it is for. @param seenAt when they first opened it; null if they did not @param namedAt when they agreed
-     * or signed; null if they did not @param drawn the signature as they drew it, as text; null if they drew
-     * none @param declinedAt when they said no, and why; null if they did not
-     */
-    public record Recipient(
-            ContactId contact,
-            String name,
-            @Nullable Instant seenAt,
-            @Nullable Instant namedAt,
-            @Nullable String typedName,
-            @Nullable String drawn,
-            @Nullable Instant declinedAt,
-            @Nullable String declinedWhy) {
+    /** Neither yes nor no. */
+    public record NoAnswer() implements Answer {}
+
+    /** They put their name to it. @param drawn the signature they drew beside it */
+    public record Named(Instant at, String typedName, Optional<DrawnSignature> drawn) implements Answer {}
+
+    /** They said no, and why. */
+    public record Declined(Instant at, String why) implements Answer {}
+
+    /** Somebody it is for. @param seenAt when they first opened it */
+    public record Recipient(ContactId contact, String name, Optional<Instant> seenAt, Answer answer) {
         /** Somebody who has not seen it yet. */
         public static Recipient of(ContactId contact, String name) {
-            return new Recipient(contact, name, null, null, null, null, null, null);
+            return new Recipient(contact, name, Optional.empty(), new NoAnswer());
         }
 
         /** Whether they said neither yes nor no. */
         public boolean isAwaited() {
-            return namedAt == null && declinedAt == null;
+            return answer instanceof NoAnswer;
         }
 
-        /** The signature that was drawn beside the name; empty if none was. */
-        public Optional<DrawnSignature> signature() {
-            return DrawnSignature.read(drawn);
+        /** The name they put to it, if they did. */
+        public Optional<Named> named() {
+            return answer instanceof Named named ? Optional.of(named) : Optional.empty();
+        }
+
+        /** That they said no, if they did. */
+        public Optional<Declined> declined() {
+            return answer instanceof Declined declined ? Optional.of(declined) : Optional.empty();
         }
     }
 
     public Paper {
         recipients = List.copyOf(recipients);
+    }
+
+    /** When it was sent; empty while it is a draft. */
+    public Optional<Instant> sentAt() {
+        return sent().map(Sent::at);
+    }
+
+    /** The day on which it was paid; empty unless it was. */
+    public Optional<LocalDate> paidOn() {
+        return sent().flatMap(Sent::paidOn);
+    }
+
+    /** When and why it was withdrawn; empty unless it was. */
+    public Optional<Withdrawn> withdrawal() {
+        return standing instanceof Withdrawn withdrawn ? Optional.of(withdrawn) : Optional.empty();
+    }
+
+    private Optional<Sent> sent() {
+        Standing last = standing instanceof Withdrawn withdrawn ? withdrawn.before() : standing;
+        return last instanceof Sent sent ? Optional.of(sent) : Optional.empty();
     }
 
     /** How it stands on a day. */
@@ -141,16 +129,18 @@ public record Paper(
     private PaperState.Facts facts() {
         return new PaperState.Facts(
                 kind,
-                sentAt != null,
-                withdrawal.isPresent(),
-                paidOn != null,
+                sentAt().isPresent(),
+                withdrawal().isPresent(),
+                paidOn().isPresent(),
                 recipients.size(),
-                (int) recipients.stream().filter(one -> one.seenAt() != null).count(),
-                (int) recipients.stream().filter(one -> one.namedAt() != null).count(),
-                (int) recipients.stream()
-                        .filter(one -> one.declinedAt() != null)
-                        .count(),
-                Optional.ofNullable(due));
+                count(one -> one.seenAt().isPresent()),
+                count(one -> one.named().isPresent()),
+                count(one -> one.declined().isPresent()),
+                due);
+    }
+
+    private int count(Predicate<Recipient> some) {
+        return (int) recipients.stream().filter(some).count();
     }
 
     /** Whether its recipients are waited for: what is only to be read waits for nobody. */

@@ -5,6 +5,7 @@ import app.clearpane.core.agency.TeamMemberId;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Who did something. Kind and id say who it was; the name is how they were called then, and never an identity: two
@@ -48,6 +49,34 @@ public sealed interface Actor {
             return new OfClient(new ContactId(UUID.fromString(key.substring(colon))), name);
         }
         return key.startsWith("link:") ? new Kept(key, name) : new House(name);
+    }
+
+    /**
+     * Whoever was kept by a name and, where they have one, by who they are.
+     *
+     * @param contact null unless they are one
+     * @param member null unless they are one
+     */
+    static Actor kept(String name, @Nullable ContactId contact, @Nullable TeamMemberId member) {
+        return member != null
+                ? new OfTeam(member, name)
+                : contact != null ? new OfClient(contact, name) : new Kept("", name);
+    }
+
+    /** The same one, under another name. */
+    default Actor named(String other) {
+        return kept(other, contact().orElse(null), member().orElse(null));
+    }
+
+    /** As they stand by what they wrote: a contact or one of the team, and anybody else by a name only. */
+    default Actor asAuthor() {
+        return named(name());
+    }
+
+    /** Whether both are the same contact or the same member of the team; of anybody else nobody knows. */
+    default boolean isSameAs(Actor other) {
+        return contact().isPresent() && contact().equals(other.contact())
+                || member().isPresent() && member().equals(other.member());
     }
 
     /** Whether a text is the key of an actor, rather than a name as Records were written with before. */

@@ -41,7 +41,8 @@ public final class CountMarks {
                         mark.party(),
                         mark.teamOnly(),
                         mark.pane().equals(deciding),
-                        Optional.ofNullable(mark.beside().joinedTo())
+                        mark.beside()
+                                .joinedTo()
                                 .map(byId::get)
                                 .filter(ahead -> progress.apply(ahead).carriesOver())
                                 .isPresent(),

@@ -31,7 +31,7 @@ public final class RoundNumber {
         boolean change = marks.stream()
                 .anyMatch(m -> m.version().equals(version.id())
                         && m.intent() == Intent.CHANGE
-                        && m.author().contact() != null
+                        && m.party() == MarkupProgress.Party.CLIENT
                         && m.progress() != MarkupProgress.WITHDRAWN);
         return change
                 || rounds.stream()

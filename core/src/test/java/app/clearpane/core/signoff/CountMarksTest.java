@@ -12,9 +12,12 @@ import app.clearpane.core.markup.AskedFor;
 import app.clearpane.core.markup.Intent;
 import app.clearpane.core.markup.Mark;
 import app.clearpane.core.markup.MarkupId;
+import app.clearpane.core.markup.MarkupLabel;
 import app.clearpane.core.markup.MarkupProgress;
 import app.clearpane.core.markup.Place;
+import app.clearpane.core.people.Actor;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -31,21 +34,20 @@ class CountMarksTest {
         return new Mark(
                 new MarkupId(new UUID(6, number)),
                 version,
-                1,
                 BOARD,
-                number,
-                null,
+                new MarkupLabel.Numbered(1, number),
                 new Place.Point(1, 0.5, 0.5),
                 Intent.CHANGE,
                 progress,
                 "Bluer",
-                null,
-                new Mark.Author("Jasper", JASPER, null),
-                null,
-                null,
+                Optional.empty(),
+                new Actor.OfClient(JASPER, "Jasper"),
+                Optional.empty(),
                 1,
                 SENT.plusSeconds(60L * minute),
-                List.of());
+                List.of(),
+                List.of(),
+                Mark.Beside.NOTHING);
     }
 
     /** The round is closed in the thirtieth minute. */

@@ -14,11 +14,13 @@ import app.clearpane.core.files.Sha256;
 import app.clearpane.core.markup.Intent;
 import app.clearpane.core.markup.Mark;
 import app.clearpane.core.markup.MarkupId;
+import app.clearpane.core.markup.MarkupLabel;
 import app.clearpane.core.markup.MarkupProgress;
 import app.clearpane.core.markup.Place;
 import app.clearpane.core.people.Actor;
 import java.time.Instant;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -49,21 +51,20 @@ class RoundNumberTest {
         return new Mark(
                 new MarkupId(UUID.randomUUID()),
                 new VersionId(new UUID(2, onVersion)),
-                onVersion,
                 new PaneId(new UUID(4, 1)),
-                1,
-                null,
+                new MarkupLabel.Numbered(onVersion, 1),
                 new Place.Point(1, 0.5, 0.5),
                 intent,
                 progress,
                 "Bluer",
-                null,
-                byClient ? new Mark.Author("Jasper", JASPER, null) : new Mark.Author("Teo", null, TEO),
-                null,
-                null,
+                Optional.empty(),
+                byClient ? new Actor.OfClient(JASPER, "Jasper") : new Actor.OfTeam(TEO, "Teo"),
+                Optional.empty(),
                 1,
                 SENT,
-                List.of());
+                List.of(),
+                List.of(),
+                Mark.Beside.NOTHING);
     }
 
     @Test

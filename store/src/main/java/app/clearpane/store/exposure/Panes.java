@@ -29,6 +29,7 @@ import app.clearpane.core.exposure.Pane;
 import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.exposure.PaneSettings;
 import app.clearpane.core.exposure.SeatState;
+import app.clearpane.core.exposure.Section;
 import app.clearpane.core.exposure.Setting;
 import app.clearpane.core.exposure.Showing;
 import app.clearpane.core.exposure.StartingPoint;

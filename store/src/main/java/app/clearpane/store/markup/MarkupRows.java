@@ -11,10 +11,16 @@ import static org.jooq.impl.DSL.multiset;
 import static org.jooq.impl.DSL.row;
 import static org.jooq.impl.DSL.select;
 
+import app.clearpane.core.agency.ContactId;
+import app.clearpane.core.agency.TeamMemberId;
+import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.markup.Mark;
 import app.clearpane.core.markup.MarkupId;
+import app.clearpane.core.markup.MarkupLabel;
+import app.clearpane.core.markup.MarkupProgress;
 import app.clearpane.core.markup.Place;
 import app.clearpane.core.markup.Spots;
+import app.clearpane.core.people.Actor;
 import app.clearpane.store.schema.tables.Version;
 import java.util.HashMap;
 import java.util.List;
@@ -37,7 +43,8 @@ public final class MarkupRows {
                             .where(MARKUP_EDIT.MARKUP_ID.eq(MARKUP.ID))
                             .orderBy(MARKUP_EDIT.SEQUENCE))
             .as("earlier")
-            .convertFrom(rows -> rows.map(Records.mapping(Mark.Earlier::new)));
+            .convertFrom(rows -> rows.map(Records.mapping((note, intent, replacement, until) ->
+                    new Mark.Earlier(note, intent, Optional.ofNullable(replacement), until))));
     private static final Field<List<Mark.Earlier>> NEVER_CHANGED =
             inline("").as("earlier").convertFrom(nothing -> List.of());
     private static final SelectField<Mark.With> WITH_NOTE = with(
@@ -70,7 +77,7 @@ public final class MarkupRows {
                                         .from(MARKUP_REFERENCE)
                                         .where(called)
                                         .orderBy(MARKUP_REFERENCE.SEQUENCE))
-                                .convertFrom(rows -> rows.map(Records.mapping(Mark.Reference::new))))
+                                .convertFrom(rows -> rows.map(Records.mapping(MarkupRows::reference))))
                 .convertFrom(Records.mapping(Mark.With::new))
                 .as("beside");
     }
@@ -134,10 +141,10 @@ public final class MarkupRows {
                 .fetchGroups(
                         MARKUP_ANSWER.MARKUP_ID,
                         row -> new Mark.Answer(
-                                row.value2(),
+                                Optional.ofNullable(row.value2()).map(MarkupProgress.Act::valueOf),
                                 row.value3(),
                                 row.value4(),
-                                new Mark.Author(row.value5(), row.value6(), row.value7()),
+                                Actor.kept(row.value5(), row.value6(), row.value7()),
                                 row.value8(),
                                 row.value9()));
     }
@@ -166,23 +173,42 @@ public final class MarkupRows {
         return new Mark(
                 id,
                 row.get(MARKUP.VERSION_ID),
-                row.get(VERSION.NUMBER),
                 row.get(MARKUP.PANE_ID),
-                row.get(MARKUP.NUMBER),
-                row.get(MARKUP.TEAM_NUMBER),
+                label(row.get(VERSION.NUMBER), row.get(MARKUP.NUMBER), row.get(MARKUP.TEAM_NUMBER)),
                 place(row),
                 row.get(MARKUP.INTENT),
                 row.get(MARKUP.PROGRESS),
                 row.get(MARKUP.NOTE),
-                row.get(MARKUP.REPLACEMENT),
-                new Mark.Author(row.get(MARKUP.AUTHOR), row.get(MARKUP.AUTHOR_CONTACT), row.get(MARKUP.AUTHOR_MEMBER)),
-                row.get(MARKUP.FIXED_IN),
-                row.get(FIX.NUMBER),
+                Optional.ofNullable(row.get(MARKUP.REPLACEMENT)),
+                Actor.kept(row.get(MARKUP.AUTHOR), row.get(MARKUP.AUTHOR_CONTACT), row.get(MARKUP.AUTHOR_MEMBER)),
+                Optional.ofNullable(row.get(MARKUP.FIXED_IN))
+                        .map(fix -> new Mark.Fix(fix, Optional.ofNullable(row.get(FIX.NUMBER)))),
                 row.get(MARKUP.REVISION),
                 row.get(MARKUP.CREATED_AT),
                 threads.getOrDefault(id, List.of()),
                 earlier,
-                new Mark.Beside(with, row.get(MARKUP.DOER_ID), row.get(MARKUP.TASK_ID), row.get(MARKUP.JOINED_TO)));
+                new Mark.Beside(
+                        with,
+                        Optional.ofNullable(row.get(MARKUP.DOER_ID)),
+                        Optional.ofNullable(row.get(MARKUP.TASK_ID)),
+                        Optional.ofNullable(row.get(MARKUP.JOINED_TO))));
+    }
+
+    /** What a mark is called that was kept with these numbers; the database keeps one of the two. */
+    static MarkupLabel label(@Nullable Integer version, @Nullable Integer number, @Nullable Integer teamNumber) {
+        return number != null && version != null
+                ? new MarkupLabel.Numbered(version, number)
+                : MarkupLabel.forTeam(Optional.ofNullable(version), teamNumber == null ? 1 : teamNumber);
+    }
+
+    private static Mark.Reference reference(
+            String written, @Nullable ItemId item, @Nullable TeamMemberId member, @Nullable ContactId contact) {
+        return new Mark.Reference(
+                written,
+                item != null
+                        ? new Mark.Called.Thing(item)
+                        : Mark.Called.person(Actor.kept(written, contact, member))
+                                .orElseThrow());
     }
 
     private static Place place(Record row) {

@@ -14,21 +14,24 @@ import static org.jooq.impl.DSL.max;
 import static org.jooq.impl.DSL.noCondition;
 
 import app.clearpane.core.agency.TeamMemberId;
+import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.exposure.PaneId;
-import app.clearpane.core.markup.Intent;
 import app.clearpane.core.markup.Mark;
 import app.clearpane.core.markup.MarkupId;
+import app.clearpane.core.markup.MarkupLabel;
 import app.clearpane.core.markup.MarkupProgress;
 import app.clearpane.core.people.SeatId;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.Stale;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import org.jooq.DSLContext;
+import org.jooq.Field;
 import org.jooq.Records;
 import org.jooq.TableField;
 import org.jspecify.annotations.Nullable;
@@ -81,14 +84,12 @@ public final class Markups {
                         .where(PROJECT.ARCHIVED_AT.isNull())));
     }
 
-    /** The number the next mark on a version gets at a pane, from 1. The version must be locked. */
-    public int nextNumber(VersionId version, PaneId pane) {
-        return next(MARKUP.NUMBER, version, pane);
-    }
-
-    /** The place the next mark for the team gets on a version at a pane, from 1. The version must be locked. */
-    public int nextTeamNumber(VersionId version, PaneId pane) {
-        return next(MARKUP.TEAM_NUMBER, version, pane);
+    /** What the next mark on a version is called at a pane; no other gets that until this is committed. */
+    public MarkupLabel nextLabel(Version version, PaneId pane, boolean forTeam) {
+        Optional<Integer> sent = Optional.ofNullable(version.number());
+        return forTeam
+                ? MarkupLabel.forTeam(sent, next(MARKUP.TEAM_NUMBER, version.id(), pane))
+                : MarkupLabel.forClients(sent, next(MARKUP.NUMBER, version.id(), pane));
     }
 
     private int next(TableField<?, Integer> counter, VersionId version, PaneId pane) {
@@ -116,17 +117,18 @@ public final class Markups {
                 .set(MARKUP.ID, mark.id())
                 .set(MARKUP.VERSION_ID, mark.version())
                 .set(MARKUP.PANE_ID, mark.pane())
-                .set(MARKUP.NUMBER, mark.number())
-                .set(MARKUP.TEAM_NUMBER, mark.teamNumber())
+                .set(
+                        mark.teamOnly() ? MARKUP.TEAM_NUMBER : MARKUP.NUMBER,
+                        mark.label().number())
                 .set(MarkupRows.columns(mark.place()))
                 .set(MARKUP.INTENT, mark.intent())
                 .set(MARKUP.PROGRESS, mark.progress())
                 .set(MARKUP.NOTE, mark.note())
-                .set(MARKUP.REPLACEMENT, mark.replacement())
+                .set(MARKUP.REPLACEMENT, mark.replacement().orElse(null))
                 .set(MARKUP.ORIGIN, origin)
                 .set(MARKUP.AUTHOR, mark.author().name())
-                .set(MARKUP.AUTHOR_CONTACT, mark.author().contact())
-                .set(MARKUP.AUTHOR_MEMBER, mark.author().member())
+                .set(MARKUP.AUTHOR_CONTACT, mark.author().contact().orElse(null))
+                .set(MARKUP.AUTHOR_MEMBER, mark.author().member().orElse(null))
                 .set(MARKUP.REVISION, 1)
                 .set(MARKUP.CREATED_AT, mark.createdAt())
                 .execute();
@@ -170,12 +172,12 @@ public final class Markups {
         db.insertInto(MARKUP_ANSWER)
                 .set(MARKUP_ANSWER.ID, id)
                 .set(MARKUP_ANSWER.MARKUP_ID, mark)
-                .set(MARKUP_ANSWER.ACT, answer.act())
+                .set(MARKUP_ANSWER.ACT, answer.act().map(Enum::name).orElse(null))
                 .set(MARKUP_ANSWER.SAID, answer.said())
                 .set(MARKUP_ANSWER.TEAM_ONLY, answer.teamOnly())
                 .set(MARKUP_ANSWER.AUTHOR, answer.author().name())
-                .set(MARKUP_ANSWER.AUTHOR_CONTACT, answer.author().contact())
-                .set(MARKUP_ANSWER.AUTHOR_MEMBER, answer.author().member())
+                .set(MARKUP_ANSWER.AUTHOR_CONTACT, answer.author().contact().orElse(null))
+                .set(MARKUP_ANSWER.AUTHOR_MEMBER, answer.author().member().orElse(null))
                 .set(MARKUP_ANSWER.CREATED_AT, answer.at())
                 .execute();
         keep(mark, id, answer.with());
@@ -195,10 +197,17 @@ public final class Markups {
                 .set(MARKUP_REFERENCE.MARKUP_ID, mark)
                 .set(MARKUP_REFERENCE.ANSWER_ID, answer)
                 .set(MARKUP_REFERENCE.WRITTEN, reference.written())
-                .set(MARKUP_REFERENCE.ITEM_ID, reference.item())
-                .set(MARKUP_REFERENCE.MEMBER_ID, reference.member())
-                .set(MARKUP_REFERENCE.CONTACT_ID, reference.contact())
+                .set(called(reference.called()))
                 .execute());
+    }
+
+    private static Map<Field<?>, Object> called(Mark.Called called) {
+        if (called instanceof Mark.Called.Thing thing) {
+            return Map.of(MARKUP_REFERENCE.ITEM_ID, thing.id());
+        }
+        return called instanceof Mark.Called.Member member
+                ? Map.of(MARKUP_REFERENCE.MEMBER_ID, member.id())
+                : Map.of(MARKUP_REFERENCE.CONTACT_ID, ((Mark.Called.Contact) called).id());
     }
 
     /** A file that came with a note or an answer on a mark. */
@@ -274,7 +283,7 @@ public final class Markups {
                                         row.value2(),
                                         row.value3(),
                                         row.value4(),
-                                        Mark.label(row.value5(), row.value6(), row.value7())
+                                        MarkupRows.label(row.value5(), row.value6(), row.value7())
                                                 .toString(),
                                         row.value8())));
     }
@@ -284,49 +293,44 @@ public final class Markups {
      * first; without their threads.
      */
     public List<Mark> group(Mark mark) {
-        MarkupId ahead =
-                mark.beside().joinedTo() == null ? mark.id() : mark.beside().joinedTo();
+        MarkupId ahead = mark.ahead();
         return MarkupRows.alone(db, MARKUP.JOINED_TO.eq(ahead).or(MARKUP.ID.eq(ahead)));
     }
 
     /**
      * Moves a mark on.
      *
-     * @param fixedIn the version it is fixed in; null unless it is fixed
+     * @param fixedIn the version it is fixed in; empty unless it is fixed
      * @throws Stale if it was changed since it was read
      */
-    public void move(Mark read, MarkupProgress to, @Nullable VersionId fixedIn) {
+    public void move(Mark read, MarkupProgress to, Optional<VersionId> fixedIn) {
         Stale.unlessOne(
                 db.update(MARKUP)
                         .set(MARKUP.PROGRESS, to)
-                        .set(MARKUP.FIXED_IN, fixedIn)
+                        .set(MARKUP.FIXED_IN, fixedIn.orElse(null))
                         .set(MARKUP.REVISION, MARKUP.REVISION.plus(1))
                         .where(MARKUP.ID.eq(read.id()), MARKUP.REVISION.eq(read.revision()))
                         .execute(),
                 "The mark");
     }
 
-    /** What a mark is to say. @param replacement the wording asked for; null if none is given */
-    public record Words(
-            String note, Intent intent, @Nullable String replacement) {}
-
     /**
      * Changes what a mark says, and keeps what it said before; files that came with it stay. @param references whom and
      * what it calls by name now @throws Stale if it was changed since it was read
      */
-    public void edit(Mark read, Words words, List<Mark.Reference> references, java.time.Instant now) {
+    public void edit(Mark read, Mark.Wish words, List<Mark.Reference> references, java.time.Instant now) {
         db.insertInto(MARKUP_EDIT)
                 .set(MARKUP_EDIT.MARKUP_ID, read.id())
                 .set(MARKUP_EDIT.NOTE, read.note())
                 .set(MARKUP_EDIT.INTENT, read.intent())
-                .set(MARKUP_EDIT.REPLACEMENT, read.replacement())
+                .set(MARKUP_EDIT.REPLACEMENT, read.replacement().orElse(null))
                 .set(MARKUP_EDIT.EDITED_AT, now)
                 .execute();
         Stale.unlessOne(
                 db.update(MARKUP)
                         .set(MARKUP.NOTE, words.note())
                         .set(MARKUP.INTENT, words.intent())
-                        .set(MARKUP.REPLACEMENT, words.replacement())
+                        .set(MARKUP.REPLACEMENT, words.replacement().orElse(null))
                         .set(MARKUP.REVISION, MARKUP.REVISION.plus(1))
                         .where(MARKUP.ID.eq(read.id()), MARKUP.REVISION.eq(read.revision()))
                         .execute(),
@@ -345,6 +349,6 @@ public final class Markups {
                         MARKUP_ANSWER.ACT.eq(MarkupProgress.Act.CONFIRM.name()),
                         MARKUP_ANSWER.CREATED_AT.eq(at))
                 .execute();
-        move(mark, MarkupProgress.FIXED, mark.fixedIn());
+        move(mark, MarkupProgress.FIXED, mark.fix().map(Mark.Fix::version));
     }
 }

@@ -78,9 +78,9 @@ public final class Papers {
                 .set(PAPER.KIND, paper.kind())
                 .set(PAPER.NAME, paper.name())
                 .set(PAPER.REFERENCE, paper.number())
-                .set(PAPER.AMOUNT, paper.amount())
+                .set(PAPER.AMOUNT, paper.amount().orElse(null))
                 .set(PAPER.DATED_ON, paper.dated())
-                .set(PAPER.DUE_ON, paper.due())
+                .set(PAPER.DUE_ON, paper.due().orElse(null))
                 .set(PAPER.SHA256, paper.sha256())
                 .set(PAPER.FILE_NAME, paper.fileName())
                 .set(PAPER.MEDIA_TYPE, paper.mediaType())
@@ -89,7 +89,7 @@ public final class Papers {
                 .set(PAPER.CREATED_AT, paper.createdAt())
                 .set(PAPER.REVISION, 1)
                 .set(PAPER.CALLED, paper.further().called())
-                .set(PAPER.LINK, paper.further().link())
+                .set(PAPER.LINK, paper.further().link().orElse(null))
                 .execute();
         for (int i = 0; i < paper.recipients().size(); i++) {
             db.insertInto(PAPER_RECIPIENT)
@@ -123,11 +123,11 @@ public final class Papers {
     }
 
     /** Withdraws it. @throws Stale if it was withdrawn meanwhile */
-    public void withdraw(PaperId id, Paper.Withdrawal withdrawal) {
+    public void withdraw(PaperId id, String reason, Instant now) {
         Stale.unlessOne(
                 db.update(PAPER)
-                        .set(PAPER.WITHDRAWN_AT, withdrawal.at())
-                        .set(PAPER.WITHDRAW_REASON, withdrawal.reason())
+                        .set(PAPER.WITHDRAWN_AT, now)
+                        .set(PAPER.WITHDRAW_REASON, reason)
                         .set(PAPER.REVISION, PAPER.REVISION.plus(1))
                         .where(PAPER.ID.eq(id), PAPER.WITHDRAWN_AT.isNull())
                         .execute(),

@@ -474,22 +474,16 @@ public final class Tasks {
     /** Something said of a task. */
     public record Comment(UUID id, ItemId task, String said, boolean teamOnly, String author, Instant at) {}
 
-    /** Who says something: one of the two. */
-    public record Author(
-            String name,
-            @Nullable ContactId contact,
-            @Nullable TeamMemberId member) {}
-
     /** Keeps what somebody says of a task. */
-    public void say(ItemId task, String said, boolean teamOnly, Author author, Instant now) {
+    public void say(ItemId task, String said, boolean teamOnly, Actor author, Instant now) {
         db.insertInto(TASK_COMMENT)
                 .set(TASK_COMMENT.ID, UUID.randomUUID())
                 .set(TASK_COMMENT.ITEM_ID, task)
                 .set(TASK_COMMENT.SAID, said)
                 .set(TASK_COMMENT.TEAM_ONLY, teamOnly)
                 .set(TASK_COMMENT.AUTHOR, author.name())
-                .set(TASK_COMMENT.AUTHOR_CONTACT, author.contact())
-                .set(TASK_COMMENT.AUTHOR_MEMBER, author.member())
+                .set(TASK_COMMENT.AUTHOR_CONTACT, author.contact().orElse(null))
+                .set(TASK_COMMENT.AUTHOR_MEMBER, author.member().orElse(null))
                 .set(TASK_COMMENT.CREATED_AT, now)
                 .execute();
     }

@@ -14,7 +14,7 @@ import app.clearpane.core.markup.Clash;
 import app.clearpane.core.markup.Intent;
 import app.clearpane.core.markup.Mark;
 import app.clearpane.core.markup.MarkupId;
-import app.clearpane.core.markup.MarkupProgress;
+import app.clearpane.core.markup.MarkupLabel;
 import app.clearpane.core.markup.Place;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.signoff.Outcome;
@@ -134,24 +134,17 @@ class TurnCountsTest {
         private MarkupId mark() {
             MarkupId mark = new MarkupId(UUID.randomUUID());
             VersionId version = current == null ? new VersionId(UUID.randomUUID()) : current.id();
-            markups.add(new Mark(
+            int number = markups.marksOf(id).size() + 1;
+            markups.add(Mark.placed(
                     mark,
                     version,
-                    versions,
                     pane,
-                    markups.nextNumber(version, pane),
-                    null,
+                    new MarkupLabel.Numbered(versions, number),
                     new Place.Point(1, 0.5, 0.5),
-                    Intent.KEEP,
-                    MarkupProgress.OPEN,
-                    "as it is",
-                    null,
-                    new Mark.Author("Jasper", jasper, null),
-                    null,
-                    null,
-                    1,
+                    new Mark.Wish(Intent.KEEP, "as it is", Optional.empty()),
+                    new Actor.OfClient(jasper, "Jasper"),
                     now,
-                    List.of()));
+                    Mark.Beside.NOTHING));
             return mark;
         }
 

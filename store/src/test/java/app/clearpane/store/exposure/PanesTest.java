@@ -9,6 +9,7 @@ import app.clearpane.core.exposure.Filter;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.exposure.Pane;
 import app.clearpane.core.exposure.PaneId;
+import app.clearpane.core.exposure.Section;
 import app.clearpane.core.exposure.Setting;
 import app.clearpane.core.exposure.Showing;
 import app.clearpane.core.people.Actor;

@@ -7,11 +7,11 @@ import app.clearpane.core.agency.Contact;
 import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.exposure.SeatRole;
 import app.clearpane.core.exposure.SeatState;
+import app.clearpane.core.exposure.Viewer;
 import app.clearpane.core.people.SeatId;
 import app.clearpane.store.AHouse;
 import app.clearpane.store.FreshDatabase;
 import app.clearpane.store.Stale;
-import app.clearpane.store.exposure.client.Viewer;
 import app.clearpane.store.exposure.client.Viewers;
 import org.junit.jupiter.api.Test;
 

@@ -12,6 +12,7 @@ import app.clearpane.core.files.Sha256;
 import app.clearpane.core.markup.Intent;
 import app.clearpane.core.markup.Mark;
 import app.clearpane.core.markup.MarkupId;
+import app.clearpane.core.markup.MarkupLabel;
 import app.clearpane.core.markup.MarkupProgress;
 import app.clearpane.core.markup.Place;
 import app.clearpane.core.people.Actor;
@@ -58,29 +59,21 @@ class MarkupsTest {
         return draft.id();
     }
 
+    private MarkupLabel next(PaneId at, boolean forTeam) {
+        return markups.nextLabel(new Deliverables(house.db).version(version).orElseThrow(), at, forTeam);
+    }
+
     private Mark kept(Place place, boolean forTeam, Mark.With with) {
-        @Nullable Integer number = forTeam ? null : markups.nextNumber(version, pane);
-        @Nullable Integer letter = forTeam ? markups.nextTeamNumber(version, pane) : null;
-        Mark mark = new Mark(
+        Mark mark = Mark.placed(
                 new MarkupId(UUID.randomUUID()),
                 version,
-                1,
                 pane,
-                number,
-                letter,
+                next(pane, forTeam),
                 place,
-                Intent.CHANGE,
-                MarkupProgress.OPEN,
-                "Larger, please.",
-                null,
-                new Mark.Author("Jasper", jasper, null),
-                null,
-                null,
-                1,
+                new Mark.Wish(Intent.CHANGE, "Larger, please.", Optional.empty()),
+                new Actor.OfClient(jasper, "Jasper"),
                 AHouse.NOW.plusSeconds(markups.marksOf(map).size()),
-                List.of(),
-                List.of(),
-                new Mark.Beside(with, null, null, null));
+                Mark.Beside.with(with));
         markups.add(mark);
         return mark;
     }
@@ -95,11 +88,12 @@ class MarkupsTest {
 
     private Mark.Answer answer(MarkupProgress.@Nullable Act act, String said, boolean teamOnly, int second) {
         return new Mark.Answer(
-                act == null ? null : act.name(),
+                Optional.ofNullable(act),
                 said,
                 teamOnly,
-                new Mark.Author("Jasper", jasper, null),
-                AHouse.NOW.plusSeconds(second));
+                new Actor.OfClient(jasper, "Jasper"),
+                AHouse.NOW.plusSeconds(second),
+                Mark.With.NOTHING);
     }
 
     @ParameterizedTest(name = "seed {0}")
@@ -164,29 +158,29 @@ class MarkupsTest {
                 .as("those that clients see first")
                 .containsExactly("1·1", "1·2", "1·a");
         assertThat(markups.marksOf(map)).extracting(Mark::teamOnly).containsExactly(false, false, true);
-        assertThat(markups.nextNumber(version, pane)).isEqualTo(3);
-        assertThat(markups.nextTeamNumber(version, pane)).isEqualTo(2);
-        assertThat(markups.nextNumber(version, house.pane("Fabricators")))
+        assertThat(next(pane, false)).hasToString("1·3");
+        assertThat(next(pane, true)).hasToString("1·b");
+        assertThat(next(house.pane("Fabricators"), false))
                 .as("each audience has numbers of its own")
-                .isEqualTo(1);
+                .hasToString("1·1");
     }
 
     @Test
     void aThreadIsReadInItsOrderWithWhatCameWithIt() {
         Mark.Attachment sketch =
                 new Mark.Attachment(UUID.randomUUID(), Sha256.ofText("sketch"), "sketch.jpg", "image/jpeg", 1_234);
-        Mark.Reference called = new Mark.Reference("@Jasper", null, null, jasper);
-        Mark.Reference thing = new Mark.Reference("#Visitor map", map, null, null);
+        Mark.Reference called = new Mark.Reference("@Jasper", new Mark.Called.Contact(jasper));
+        Mark.Reference thing = new Mark.Reference("#Visitor map", new Mark.Called.Thing(map));
         Mark mark = kept(new Place.Point(1, 0.5, 0.5), false, new Mark.With(List.of(sketch), List.of(called)));
         Mark.Attachment photo =
                 new Mark.Attachment(UUID.randomUUID(), Sha256.ofText("photo"), "photo.png", "image/png", 99);
         markups.answer(
                 mark.id(),
                 new Mark.Answer(
-                        null,
+                        Optional.empty(),
                         "first",
                         true,
-                        new Mark.Author("Jasper", jasper, null),
+                        new Actor.OfClient(jasper, "Jasper"),
                         AHouse.NOW.plusSeconds(10),
                         new Mark.With(List.of(photo), List.of(thing, called))));
         markups.answer(mark.id(), answer(null, "second", false, 20));
@@ -210,17 +204,17 @@ class MarkupsTest {
         Instant second = AHouse.NOW.plusSeconds(120);
         markups.edit(
                 mark,
-                new Markups.Words("Smaller, please.", Intent.IDEA, "hall"),
-                List.of(new Mark.Reference("@Jasper", null, null, jasper)),
+                new Mark.Wish(Intent.IDEA, "Smaller, please.", Optional.of("hall")),
+                List.of(new Mark.Reference("@Jasper", new Mark.Called.Contact(jasper))),
                 first);
-        markups.edit(now(mark), new Markups.Words("As it is.", Intent.KEEP, null), List.of(), second);
+        markups.edit(now(mark), new Mark.Wish(Intent.KEEP, "As it is.", Optional.empty()), List.of(), second);
         Mark read = now(mark);
         assertThat(read.note()).isEqualTo("As it is.");
         assertThat(read.intent()).isEqualTo(Intent.KEEP);
         assertThat(read.earlier())
                 .containsExactly(
-                        new Mark.Earlier("Larger, please.", Intent.CHANGE, null, first),
-                        new Mark.Earlier("Smaller, please.", Intent.IDEA, "hall", second));
+                        new Mark.Earlier("Larger, please.", Intent.CHANGE, Optional.empty(), first),
+                        new Mark.Earlier("Smaller, please.", Intent.IDEA, Optional.of("hall"), second));
         assertThat(read.beside().with().references())
                 .as("whom it called before is not called any more")
                 .isEmpty();
@@ -231,14 +225,14 @@ class MarkupsTest {
     void whoeverReadItBeforeAnotherChangedItChangesNothing() {
         Mark mark = kept();
         Mark other = kept();
-        markups.move(mark, MarkupProgress.TAKEN_ON, null);
+        markups.move(mark, MarkupProgress.TAKEN_ON, Optional.empty());
         List<Runnable> late = List.of(
-                () -> markups.move(mark, MarkupProgress.WITHDRAWN, null),
+                () -> markups.move(mark, MarkupProgress.WITHDRAWN, Optional.empty()),
                 () -> markups.give(mark, null),
                 () -> markups.becomes(mark, map),
                 () -> markups.join(mark, other.id()),
                 () -> house.db.transaction(run -> new Markups(run.dsl())
-                        .edit(mark, new Markups.Words("Mine!", Intent.CHANGE, null), List.of(), AHouse.NOW)));
+                        .edit(mark, new Mark.Wish(Intent.CHANGE, "Mine!", Optional.empty()), List.of(), AHouse.NOW)));
         for (Runnable change : late) {
             assertThatThrownBy(change::run).isInstanceOf(Stale.class).hasMessageContaining("The mark");
         }
@@ -272,39 +266,31 @@ class MarkupsTest {
     void aConfirmationThatIsTakenBackLeavesItFixed() {
         Mark mark = kept();
         VersionId second = version(2);
-        markups.move(mark, MarkupProgress.FIXED, second);
+        markups.move(mark, MarkupProgress.FIXED, Optional.of(second));
         markups.answer(mark.id(), answer(MarkupProgress.Act.FIX, "", false, 10));
         markups.answer(mark.id(), answer(MarkupProgress.Act.CONFIRM, "", false, 20));
-        markups.move(now(mark), MarkupProgress.CONFIRMED, second);
+        markups.move(now(mark), MarkupProgress.CONFIRMED, Optional.of(second));
         markups.unconfirm(now(mark), AHouse.NOW.plusSeconds(20));
         Mark read = now(mark);
         assertThat(read.progress()).isEqualTo(MarkupProgress.FIXED);
-        assertThat(read.fixedInNumber()).isEqualTo(2);
-        assertThat(read.answers()).extracting(Mark.Answer::act).containsExactly("FIX");
+        assertThat(read.fixedInNumber()).hasValue(2);
+        assertThat(read.answers()).extracting(Mark.Answer::act).containsExactly(Optional.of(MarkupProgress.Act.FIX));
     }
 
     @Test
     void whatWasMadeElsewhereIsKnownByItsOrigin() {
         kept();
         markups.bring(
-                new Mark(
+                Mark.placed(
                         new MarkupId(UUID.randomUUID()),
                         version,
-                        1,
                         pane,
-                        2,
-                        null,
+                        new MarkupLabel.Numbered(1, 2),
                         new Place.Point(1, 0.2, 0.2),
-                        Intent.QUESTION,
-                        MarkupProgress.OPEN,
-                        "Which?",
-                        null,
-                        new Mark.Author("Somebody", null, null),
-                        null,
-                        null,
-                        1,
+                        new Mark.Wish(Intent.QUESTION, "Which?", Optional.empty()),
+                        new Actor.Kept("", "Somebody"),
                         AHouse.NOW,
-                        List.of()),
+                        Mark.Beside.NOTHING),
                 "map.pdf#17");
         assertThat(markups.origins(map)).containsExactly("map.pdf#17");
     }

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.exposure.SeatRole;
+import app.clearpane.core.exposure.Viewer;
 import app.clearpane.core.files.Sha256;
 import app.clearpane.core.papers.Paper;
 import app.clearpane.core.papers.PaperId;
@@ -17,7 +18,6 @@ import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.AHouse;
 import app.clearpane.store.FreshDatabase;
 import app.clearpane.store.Stale;
-import app.clearpane.store.exposure.client.Viewer;
 import app.clearpane.store.papers.client.VisiblePapers;
 import java.math.BigDecimal;
 import java.time.LocalDate;
@@ -46,22 +46,21 @@ class PapersTest {
                 kind,
                 "A paper",
                 "",
-                new BigDecimal("1200.00"),
+                Optional.of(new BigDecimal("1200.00")),
                 TODAY,
-                due,
+                Optional.ofNullable(due),
                 Sha256.ofText("paper"),
                 "paper.pdf",
                 "application/pdf",
                 9,
                 Actor.kept("Ines"),
                 AHouse.NOW,
-                null,
-                null,
-                Optional.empty(),
+                new Paper.Draft(),
                 Arrays.stream(recipients)
                         .map(one -> Paper.Recipient.of(one, ""))
                         .toList(),
-                1));
+                1,
+                Paper.Further.USUAL));
         return id;
     }
 
@@ -110,7 +109,7 @@ class PapersTest {
         assertThat(visible.all(viewer(ottoline, new ProjectId(UUID.randomUUID()), false)))
                 .as("at another project")
                 .isEmpty();
-        papers.withdraw(contract, new Paper.Withdrawal(AHouse.NOW, "A new one comes"));
+        papers.withdraw(contract, "A new one comes", AHouse.NOW);
         assertThat(visible.find(viewer(ottoline, house.project, false), contract))
                 .as("it says that it was withdrawn")
                 .map(paper -> paper.state(TODAY))
@@ -134,7 +133,7 @@ class PapersTest {
         papers.named(contract, ottoline, "Ottoline V", Optional.empty(), AHouse.NOW);
         assertThat(state(contract)).isEqualTo(PaperState.SIGNED);
         assertThat(papers.find(contract).orElseThrow().recipients())
-                .extracting(Paper.Recipient::typedName)
+                .extracting(one -> one.named().orElseThrow().typedName())
                 .as("in the order they were named")
                 .containsExactly("Ottoline V", "Jasper Q");
     }
@@ -150,12 +149,11 @@ class PapersTest {
         assertThatThrownBy(() -> papers.paid(invoice, TODAY.plusDays(1))).isInstanceOf(Stale.class);
         PaperId other = added(PaperKind.INVOICE, null, ottoline);
         papers.sent(other, AHouse.NOW);
-        papers.withdraw(other, new Paper.Withdrawal(AHouse.NOW, "A mistake"));
+        papers.withdraw(other, "A mistake", AHouse.NOW);
         assertThatThrownBy(() -> papers.paid(other, TODAY)).isInstanceOf(Stale.class);
-        assertThatThrownBy(() -> papers.withdraw(other, new Paper.Withdrawal(AHouse.NOW, "Again")))
-                .isInstanceOf(Stale.class);
+        assertThatThrownBy(() -> papers.withdraw(other, "Again", AHouse.NOW)).isInstanceOf(Stale.class);
         assertThat(papers.find(other).orElseThrow().withdrawal())
-                .map(Paper.Withdrawal::reason)
+                .map(Paper.Withdrawn::reason)
                 .hasValue("A mistake");
     }
 
@@ -168,7 +166,7 @@ class PapersTest {
         PaperId noDay = added(PaperKind.INVOICE, null, ottoline);
         List.of(open, paid, withdrawn, noDay).forEach(id -> papers.sent(id, AHouse.NOW));
         papers.paid(paid, TODAY);
-        papers.withdraw(withdrawn, new Paper.Withdrawal(AHouse.NOW, ""));
+        papers.withdraw(withdrawn, "", AHouse.NOW);
         assertThat(papers.withADay()).extracting(Paper::id).containsExactly(open);
         assertThat(papers.ofProject(house.project))
                 .extracting(Paper::id)

@@ -203,12 +203,12 @@ class TasksTest {
     void commentsAreReadInTheirOrder() {
         ItemId id = kept("Names", Stage.TO_DO, PlannedTask.Hands.NOBODY, List.of());
         Contact jasper = house.contact("jasper");
-        tasks.say(id, "Which names?", false, new Tasks.Author(jasper.name(), jasper.id(), null), AHouse.NOW);
+        tasks.say(id, "Which names?", false, new Actor.OfClient(jasper.id(), jasper.name()), AHouse.NOW);
         tasks.say(
                 id,
                 "He means the donors.",
                 true,
-                new Tasks.Author("Teo", null, member("Teo").id()),
+                new Actor.OfTeam(member("Teo").id(), "Teo"),
                 AHouse.NOW.plusSeconds(1));
         assertThat(tasks.comments(id))
                 .extracting(Tasks.Comment::said)

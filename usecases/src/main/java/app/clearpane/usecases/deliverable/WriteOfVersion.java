@@ -50,8 +50,10 @@ class WriteOfVersion {
             paragraphs.add("What changed: " + version.whatChanged());
         }
         List<String> putRight = markups.withoutThreads(deliverable.id()).stream()
-                .filter(mark -> version.id().equals(mark.fixedIn())
-                        && seat.contact().equals(mark.author().contact()))
+                .filter(mark -> mark.fix()
+                                .filter(fix -> fix.version().equals(version.id()))
+                                .isPresent()
+                        && mark.isOf(seat.contact()))
                 .map(mark -> mark.label().toString())
                 .toList();
         if (!putRight.isEmpty()) {

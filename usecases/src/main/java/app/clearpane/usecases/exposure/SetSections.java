@@ -2,11 +2,11 @@ package app.clearpane.usecases.exposure;
 
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.PaneId;
+import app.clearpane.core.exposure.Section;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.record.event.ShowingActs;
 import app.clearpane.store.exposure.Panes;
-import app.clearpane.store.exposure.Section;
 import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.shell.Input;
 import app.clearpane.usecases.shell.NotFound;

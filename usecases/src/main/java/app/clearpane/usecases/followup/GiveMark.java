@@ -55,7 +55,7 @@ public class GiveMark {
             throw Refused.because(
                     "Whoever you chose is not one of us any more, or does not see this project. Nothing was changed.");
         }
-        if (doer.equals(Optional.ofNullable(mark.beside().doer()))) {
+        if (doer.equals(mark.beside().doer())) {
             return mark;
         }
         markups.give(mark, doer.orElse(null));

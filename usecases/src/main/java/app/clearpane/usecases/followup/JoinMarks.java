@@ -14,7 +14,6 @@ import app.clearpane.usecases.security.Person;
 import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.usecases.shell.Refused;
 import java.util.List;
-import java.util.Objects;
 import java.util.function.Function;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -48,8 +47,9 @@ public class JoinMarks {
             throw Refused.because("Marks " + other.label() + " and " + mark.label()
                     + " do not both ask for a change at one place any more. Nothing was joined; look again.");
         }
-        MarkupId ahead = Objects.requireNonNullElse(other.beside().joinedTo(), other.id());
-        if (ahead.equals(mark.id()) || ahead.equals(mark.beside().joinedTo())) {
+        MarkupId ahead = other.ahead();
+        if (ahead.equals(mark.id())
+                || mark.beside().joinedTo().filter(ahead::equals).isPresent()) {
             return mark;
         }
         for (Mark one : markups.group(mark)) {
@@ -71,9 +71,9 @@ public class JoinMarks {
     @Transactional
     public Mark part(MarkupId id, Person.OfTeam by) {
         Mark mark = NotFound.unless(markups.find(id));
-        List<Mark> apart = mark.beside().joinedTo() == null
+        List<Mark> apart = mark.beside().joinedTo().isEmpty()
                 ? markups.group(mark).stream()
-                        .filter(one -> one.beside().joinedTo() != null)
+                        .filter(one -> one.beside().joinedTo().isPresent())
                         .toList()
                 : List.of(mark);
         apart.forEach(one -> markups.join(one, null));

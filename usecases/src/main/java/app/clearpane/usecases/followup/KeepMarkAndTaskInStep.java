@@ -13,7 +13,6 @@ import app.clearpane.usecases.plan.task.MoveTask;
 import app.clearpane.usecases.plan.task.TaskMoved;
 import app.clearpane.usecases.said.Speaker;
 import java.util.List;
-import java.util.Objects;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 
@@ -42,13 +41,9 @@ class KeepMarkAndTaskInStep {
     }
 
     private void follow(Mark mark, Actor by) {
-        if (mark.beside().task() != null) {
-            tasks.find(mark.beside().task())
-                    .flatMap(task ->
-                            TaskOfMark.stage(mark.progress(), task.task().stage()))
-                    .ifPresent(stage ->
-                            moveTask.move(Objects.requireNonNull(mark.beside().task()), stage, by));
-        }
+        mark.beside().task().flatMap(tasks::find).ifPresent(task -> TaskOfMark.stage(
+                        mark.progress(), task.task().stage())
+                .ifPresent(stage -> moveTask.move(task.id(), stage, by)));
     }
 
     /** The mark follows its task. */

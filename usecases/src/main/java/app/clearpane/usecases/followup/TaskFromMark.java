@@ -59,7 +59,7 @@ class TaskFromMark {
         Mark mark = NotFound.unless(markups.find(id));
         Version version = deliverables.version(mark.version()).orElseThrow();
         Deliverable deliverable = deliverables.find(version.deliverable()).orElseThrow();
-        if (mark.beside().task() != null) {
+        if (mark.beside().task().isPresent()) {
             throw Refused.because("There is a task for mark " + mark.label() + " already. Nothing was changed.");
         }
         if (!mark.intent().asks()) {
@@ -70,7 +70,7 @@ class TaskFromMark {
                 deliverable.project(),
                 name(mark, deliverable),
                 notes(mark, deliverable, version),
-                Optional.ofNullable(mark.beside().doer()),
+                mark.beside().doer(),
                 by);
         picture.ifPresent(kept -> files.add(new TaskFiles.TaskFile(
                 UUID.randomUUID(),
@@ -117,7 +117,8 @@ class TaskFromMark {
     }
 
     private static String notes(Mark mark, Deliverable deliverable, Version version) {
-        String instead = mark.replacement() == null ? "" : "\n\nInstead: " + mark.replacement();
+        String instead =
+                mark.replacement().map(words -> "\n\nInstead: " + words).orElse("");
         return mark.author().name() + " on " + deliverable.name() + ", " + version.called() + ", "
                 + MarkWords.where(mark.place()) + ":\n\n" + mark.note() + instead;
     }

@@ -8,7 +8,6 @@ import app.clearpane.store.deliverable.Drawings;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import org.springframework.stereotype.Component;
 
 /** Marks as they are written out, without what is for the team only. */
@@ -56,9 +55,9 @@ public class Annotations {
                         .map(answer -> new Annotation.Reply(
                                 answer.said(), answer.author().name(), answer.at()))
                         .toList(),
-                Optional.ofNullable(mark.replacement()),
+                mark.replacement(),
                 mark.answers().stream()
-                        .filter(answer -> answer.act() != null)
+                        .filter(answer -> answer.act().isPresent())
                         .reduce((earlier, later) -> later)
                         .map(answer -> new Annotation.Reply(
                                 answer.said(), answer.author().name(), answer.at())));

@@ -89,13 +89,8 @@ public class AnswerMark {
                 side instanceof Speaker.Team && ("team".equals(form.audience()) || mark.teamOnly()) && act.isEmpty();
         CallByName.Where where = new CallByName.Where(deliverable, version, forTeam || mark.teamOnly());
         List<Mark.Reference> called = tellCalled.called(said, where, side);
-        Mark.Answer answer = new Mark.Answer(
-                act.map(Enum::name).orElse(null),
-                said,
-                forTeam,
-                side.author(),
-                clock.instant(),
-                new Mark.With(files, called));
+        Mark.Answer answer =
+                new Mark.Answer(act, said, forTeam, side.actor(), clock.instant(), new Mark.With(files, called));
         markups.answer(mark.id(), answer);
         tellCalled.tell(mark, said, called, where, side.actor());
         if (side instanceof Speaker.Team
@@ -149,7 +144,7 @@ public class AnswerMark {
         moveMark.move(mark, act, side);
         if (act == MarkupProgress.Act.TAKE_ON
                 && side instanceof Speaker.Team team
-                && mark.beside().doer() == null) {
+                && mark.beside().doer().isEmpty()) {
             markups.give(markups.find(mark.id()).orElseThrow(), team.member().memberId());
         }
     }

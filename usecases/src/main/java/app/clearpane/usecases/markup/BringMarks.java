@@ -7,7 +7,6 @@ import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.files.Sha256;
 import app.clearpane.core.markup.Mark;
 import app.clearpane.core.markup.MarkupId;
-import app.clearpane.core.markup.MarkupProgress;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.record.event.MarkActs;
@@ -153,43 +152,31 @@ public class BringMarks {
     }
 
     /** Nobody can prove who wrote what stands in a file: it is by whoever brought it. */
-    private static Mark.Author saidToBeBy(Actor broughtBy, String said) {
-        return new Mark.Author(
-                broughtBy.name() + ", said to be by " + said,
-                broughtBy.contact().orElse(null),
-                broughtBy.member().orElse(null));
+    private static Actor saidToBeBy(Actor broughtBy, String said) {
+        return broughtBy.named(broughtBy.name() + ", said to be by " + said);
     }
 
-    private void add(BroughtMark mark, Version version, Deliverable deliverable, Mark.Author author, Actor broughtBy) {
+    private void add(BroughtMark mark, Version version, Deliverable deliverable, Actor author, Actor broughtBy) {
         boolean draft = version.draft();
         String note = shortened(mark.note());
         MarkupId id = new MarkupId(UUID.randomUUID());
         markups.bring(
-                new Mark(
+                Mark.placed(
                         id,
                         version.id(),
-                        version.number(),
                         deliverable.pane(),
-                        draft ? null : markups.nextNumber(version.id(), deliverable.pane()),
-                        draft ? markups.nextTeamNumber(version.id(), deliverable.pane()) : null,
+                        markups.nextLabel(version, deliverable.pane(), draft),
                         mark.place(),
-                        mark.intent(),
-                        MarkupProgress.OPEN,
-                        note,
-                        mark.replacement().orElse(null),
+                        new Mark.Wish(mark.intent(), note, mark.replacement()),
                         author,
-                        null,
-                        null,
-                        1,
                         clock.instant(),
-                        List.of()),
+                        Mark.Beside.NOTHING),
                 mark.origin());
         mark.thread()
                 .replies()
                 .forEach(reply -> markups.answer(
                         id,
-                        new Mark.Answer(
-                                null,
+                        Mark.Answer.said(
                                 shortened(reply.said()),
                                 draft,
                                 said(broughtBy, reply.author(), reply.at()),
@@ -198,8 +185,7 @@ public class BringMarks {
                 .state()
                 .ifPresent(state -> markups.answer(
                         id,
-                        new Mark.Answer(
-                                null,
+                        Mark.Answer.said(
                                 "“" + state.state() + "”, it says in the file.",
                                 draft,
                                 said(broughtBy, state.by(), state.at()),
@@ -207,7 +193,7 @@ public class BringMarks {
     }
 
     /** Whoever brought something, said to be by somebody on a day; a file proves neither. */
-    private Mark.Author said(Actor broughtBy, String name, Optional<Instant> at) {
+    private Actor said(Actor broughtBy, String name, Optional<Instant> at) {
         return saidToBeBy(
                 broughtBy,
                 (name.isBlank() ? "somebody" : name)

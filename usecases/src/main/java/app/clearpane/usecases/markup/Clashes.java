@@ -18,7 +18,6 @@ import app.clearpane.store.exposure.Seats;
 import app.clearpane.store.markup.Rulings;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
-import java.util.Arrays;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
@@ -102,7 +101,9 @@ public class Clashes {
     public List<Open> openOn(Version version, PaneId pane, List<Mark> marks, Supplier<Set<Clash>> ruledOn) {
         List<Mark> standing = standing(version.id(), pane, marks);
         if (standing.stream().noneMatch(mark -> mark.intent() == Intent.CHANGE)
-                || standing.stream().noneMatch(mark -> mark.intent() == Intent.KEEP || mark.replacement() != null)) {
+                || standing.stream()
+                        .noneMatch(mark -> mark.intent() == Intent.KEEP
+                                || mark.replacement().isPresent())) {
             return List.of();
         }
         List<Clash> all = Clash.among(wishes(version, standing));
@@ -148,7 +149,7 @@ public class Clashes {
                         mark.place(),
                         mark.intent(),
                         ratios.getOrDefault(mark.place().page(), 1.0),
-                        Optional.ofNullable(mark.replacement())))
+                        mark.replacement()))
                 .toList();
     }
 
@@ -176,9 +177,7 @@ public class Clashes {
 
     /** Whose wish it is; what one of the team brought along for two people are the wishes of two. */
     private static Object person(Mark mark) {
-        return mark.author().contact() == null
-                ? Arrays.asList(mark.author().member(), mark.author().name())
-                : mark.author().contact();
+        return mark.author().contact().<Object>map(contact -> contact).orElse(mark.author());
     }
 
     /** Who speaks for the client at a pane; empty if nobody does, and the manager rules. */

@@ -18,6 +18,7 @@ import java.time.Clock;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Objects;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -79,8 +80,8 @@ public class EditMark {
             throw new Stale("Mark " + mark.label());
         }
         refuseUnlessTheirs(mark, version, side);
-        Markups.Words words = new Markups.Words(note, intent, instead.isEmpty() ? null : instead);
-        if (words.equals(new Markups.Words(mark.note(), mark.intent(), mark.replacement()))) {
+        Mark.Wish words = new Mark.Wish(intent, note, instead.isEmpty() ? Optional.empty() : Optional.of(instead));
+        if (words.equals(new Mark.Wish(mark.intent(), mark.note(), mark.replacement()))) {
             return;
         }
         CallByName.Where where = new CallByName.Where(deliverable, version, mark.teamOnly());

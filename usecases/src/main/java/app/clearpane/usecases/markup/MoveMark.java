@@ -66,11 +66,11 @@ public class MoveMark {
                     move(other, next, fixedIn, side);
                     markups.answer(
                             other.id(),
-                            new Mark.Answer(
-                                    act.name(),
+                            Mark.Answer.done(
+                                    act,
                                     "Together with " + mark.label() + ".",
                                     other.teamOnly(),
-                                    side.author(),
+                                    side.actor(),
                                     clock.instant()));
                 }
             }
@@ -85,7 +85,7 @@ public class MoveMark {
     }
 
     private void move(Mark mark, MarkupProgress next, Optional<VersionId> fixedIn, Speaker side) {
-        markups.move(mark, next, next == MarkupProgress.CONFIRMED ? mark.fixedIn() : fixedIn.orElse(null));
+        markups.move(mark, next, next == MarkupProgress.CONFIRMED ? mark.fix().map(Mark.Fix::version) : fixedIn);
         events.publishEvent(new MarkMoved(mark.id(), side.actor()));
     }
 

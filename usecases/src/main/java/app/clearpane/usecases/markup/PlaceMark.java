@@ -5,7 +5,6 @@ import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.markup.Mark;
 import app.clearpane.core.markup.MarkupId;
-import app.clearpane.core.markup.MarkupProgress;
 import app.clearpane.core.record.Act;
 import app.clearpane.core.record.event.MarkActs;
 import app.clearpane.store.deliverable.Deliverables;
@@ -60,8 +59,8 @@ public class PlaceMark {
     public Mark once(Optional<UUID> once, Version version, MarkForm form, List<Mark.Attachment> files, Speaker side) {
         Optional<Mark> before = once.flatMap(id -> markups.find(new MarkupId(id)));
         if (before.isPresent()) {
-            return before.filter(mark ->
-                            mark.version().equals(version.id()) && mark.author().equals(side.author()))
+            return before.filter(mark -> mark.version().equals(version.id())
+                            && mark.author().equals(side.actor().asAuthor()))
                     .orElseThrow(() -> Refused.because(
                             "This note could not be told from another one. Copy your words, open the page "
                                     + "anew and leave the note again."));
@@ -92,26 +91,16 @@ public class PlaceMark {
         CallByName.Where where = new CallByName.Where(deliverable, version, forTeam);
         String said = form.said();
         List<Mark.Reference> called = tellCalled.called(said, where, side);
-        Mark mark = new Mark(
+        Mark mark = Mark.placed(
                 id,
                 version.id(),
-                version.number(),
                 pane,
-                forTeam ? null : markups.nextNumber(version.id(), pane),
-                forTeam ? markups.nextTeamNumber(version.id(), pane) : null,
+                markups.nextLabel(version, pane, forTeam),
                 form.place(version.kind(), writings.plain(version)),
-                form.intended(),
-                MarkupProgress.OPEN,
-                said,
-                form.replacement(),
-                side.author(),
-                null,
-                null,
-                1,
+                new Mark.Wish(form.intended(), said, Optional.ofNullable(form.replacement())),
+                side.actor(),
                 clock.instant(),
-                List.of(),
-                List.of(),
-                new Mark.Beside(new Mark.With(files, called), null, null, null));
+                Mark.Beside.with(new Mark.With(files, called)));
         markups.add(mark);
         tellCalled.tell(mark, said, called, where, side.actor());
         change.note(
@@ -126,7 +115,7 @@ public class PlaceMark {
                         MarkWords.where(mark.place()),
                         mark.intent(),
                         mark.note(),
-                        Optional.ofNullable(mark.replacement()),
+                        mark.replacement(),
                         Attached.told(files)),
                 forTeam);
         if (side instanceof Speaker.Client) {

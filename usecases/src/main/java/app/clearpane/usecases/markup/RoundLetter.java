@@ -78,7 +78,9 @@ record RoundLetter(
                             .map(other -> " Together with " + other.label() + ", "
                                     + other.author().name() + ": " + other.note())
                             .collect(Collectors.joining())
-                    + (mark.replacement() == null ? "" : " Instead: “" + mark.replacement() + "”")
+                    + mark.replacement()
+                            .map(words -> " Instead: “" + words + "”")
+                            .orElse("")
                     + against.map(clash -> " (clashes with " + clash + ")").orElse("");
         }
     }

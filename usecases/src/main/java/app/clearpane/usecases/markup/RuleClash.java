@@ -93,11 +93,10 @@ public class RuleClash {
         String reason = reason(form);
         Instant now = clock.instant();
         rulings.add(new Rulings.Ruling(clash, holds.id(), reason, side.actor(), now));
-        markups.move(loses, MarkupProgress.SET_ASIDE, null);
+        markups.move(loses, MarkupProgress.SET_ASIDE, Optional.empty());
         events.publishEvent(new MarkMoved(loses.id(), side.actor()));
         String said = holds.label() + " is followed." + (reason.isEmpty() ? "" : " " + reason);
-        markups.answer(
-                loses.id(), new Mark.Answer(MarkupProgress.Act.SET_ASIDE.name(), said, false, side.author(), now));
+        markups.answer(loses.id(), Mark.Answer.done(MarkupProgress.Act.SET_ASIDE, said, false, side.actor(), now));
         change.note(
                 deliverable,
                 new DecisionActs.ClashRuled(

@@ -1,11 +1,11 @@
 package app.clearpane.usecases.markup;
 
 import app.clearpane.core.agency.ContactId;
+import app.clearpane.core.exposure.Viewer;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.signoff.Round;
 import app.clearpane.core.signoff.StandIn;
 import app.clearpane.store.deliverable.StandIns;
-import app.clearpane.store.exposure.client.Viewer;
 import app.clearpane.usecases.shell.TheAgency;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import com.github.benmanes.caffeine.cache.LoadingCache;

@@ -9,6 +9,7 @@ import app.clearpane.usecases.compare.Compared;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import org.springframework.stereotype.Component;
 
 /** The marks that stand on a version: placed on it, or carried over to it from earlier ones (M5). */
@@ -28,7 +29,7 @@ public class StandingMarks {
                 .stands(
                         mark.version().equals(version.id()),
                         placed >= 0 && placed < order.indexOf(version.id()),
-                        mark.fixedInNumber() != null && mark.fixedInNumber().equals(version.number()));
+                        mark.fixedInNumber().equals(Optional.ofNullable(version.number())) && version.number() != null);
     }
 
     /**

@@ -72,9 +72,7 @@ public class WriteLetter {
                         also,
                         against,
                         joined,
-                        Optional.ofNullable(mark.beside().doer())
-                                .flatMap(people::member)
-                                .map(TeamMember::name)));
+                        mark.beside().doer().flatMap(people::member).map(TeamMember::name)));
             }
         }
         return new RoundLetter(

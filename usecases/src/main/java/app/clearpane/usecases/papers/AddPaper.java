@@ -114,34 +114,34 @@ public class AddPaper {
         input.require(kind.isPresent(), "Say what it is: a proposal, a contract, an invoice or something else.");
         input.require(!recipients.isEmpty(), "Name at least one recipient: nobody else will see it.");
         Paper.Further further = further(input, form, kind);
-        input.require(further.link() != null || !fileName.isEmpty(), "Choose a file first, or say where it is kept.");
-        input.require(further.link() == null || fileName.isEmpty(), "Either a file or an address, not both.");
+        input.require(
+                further.link().isPresent() || !fileName.isEmpty(), "Choose a file first, or say where it is kept.");
+        input.require(further.link().isEmpty() || fileName.isEmpty(), "Either a file or an address, not both.");
         input.allGood();
-        Vault.Stored stored =
-                further.link() == null ? takeIn.take(project, by, content) : takeIn.address(further.link());
+        Vault.Stored stored = further.link().isEmpty()
+                ? takeIn.take(project, by, content)
+                : takeIn.address(further.link().get());
         if (stored.size() == 0) {
             throw Refused.because("“" + fileName
                     + "” is empty: it has 0 bytes. Nothing was kept; save it again and choose it once more.");
         }
-        String mediaType = further.link() == null ? takeIn.mediaType(stored) : "text/uri-list";
+        String mediaType = further.link().isEmpty() ? takeIn.mediaType(stored) : "text/uri-list";
         Paper paper = new Paper(
                 new PaperId(UUID.randomUUID()),
                 project,
                 kind.orElseThrow(),
                 name.orElseThrow().value(),
                 number,
-                amount.orElse(null),
+                amount,
                 dated.orElseThrow(),
-                due.orElse(null),
+                due,
                 stored.sha256(),
-                further.link() == null ? FileNames.safe(fileName) : "address.txt",
+                further.link().isEmpty() ? FileNames.safe(fileName) : "address.txt",
                 mediaType,
                 stored.size(),
                 by,
                 agency.now(),
-                null,
-                null,
-                Optional.empty(),
+                new Paper.Draft(),
                 recipients,
                 1,
                 further);
@@ -161,7 +161,7 @@ public class AddPaper {
                 link.isEmpty() || isAddress(link),
                 "The address: it should begin with https:// or http:// and lead somewhere, like "
                         + "https://example.org/guide.");
-        return new Paper.Further(other ? called : "", link.isEmpty() ? null : link);
+        return new Paper.Further(other ? called : "", link.isEmpty() ? Optional.empty() : Optional.of(link));
     }
 
     private static boolean isAddress(String link) {

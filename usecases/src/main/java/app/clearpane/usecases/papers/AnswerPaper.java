@@ -1,5 +1,6 @@
 package app.clearpane.usecases.papers;
 
+import app.clearpane.core.exposure.Viewer;
 import app.clearpane.core.files.Sha256;
 import app.clearpane.core.papers.Paper;
 import app.clearpane.core.papers.PaperId;
@@ -8,7 +9,6 @@ import app.clearpane.core.papers.PaperState;
 import app.clearpane.core.record.Act;
 import app.clearpane.core.record.event.PaperActs;
 import app.clearpane.core.signoff.DrawnSignature;
-import app.clearpane.store.exposure.client.Viewer;
 import app.clearpane.store.papers.Papers;
 import app.clearpane.store.papers.client.VisiblePapers;
 import app.clearpane.usecases.post.WriteToTeam;
@@ -82,9 +82,7 @@ public class AnswerPaper {
                     "This paper was withdrawn or replaced meanwhile, so your name was not put to it. Look at "
                             + "it again.");
         }
-        if (paper.recipient(viewer.contact())
-                .filter(one -> one.namedAt() != null)
-                .isPresent()) {
+        if (paper.recipient(viewer.contact()).flatMap(Paper.Recipient::named).isPresent()) {
             throw Refused.changedMeanwhile("You have put your name to it already. Nothing was done twice.");
         }
         papers.named(id, viewer.contact(), typedName.strip(), signature, agency.now());

@@ -3,13 +3,22 @@ package app.clearpane.usecases.papers;
 import app.clearpane.core.papers.Paper;
 import app.clearpane.core.papers.PaperKind;
 import app.clearpane.core.papers.PaperState;
+import app.clearpane.core.signoff.DrawnSignature;
 import app.clearpane.usecases.shell.TemplateHelper;
+import app.clearpane.usecases.shell.Words;
 import java.util.Locale;
+import java.util.Optional;
 import org.springframework.stereotype.Component;
 
 /** What papers are called on screens and in mails. Templates call it {@code papers}. */
 @Component
 public final class PaperWords implements TemplateHelper {
+    private final Words words;
+
+    PaperWords(Words words) {
+        this.words = words;
+    }
+
     @Override
     public String name() {
         return "papers";
@@ -25,6 +34,26 @@ public final class PaperWords implements TemplateHelper {
         return paper.further().called().isEmpty()
                 ? kind(paper.kind())
                 : paper.further().called();
+    }
+
+    /** What a recipient did with it, and when; empty while it is a draft. */
+    public String answer(Paper paper, Paper.Recipient recipient) {
+        if (recipient.answer() instanceof Paper.Named named) {
+            return (paper.kind() == PaperKind.CONTRACT ? "signed " : "agreed ") + words.when(named.at()) + ", as "
+                    + named.typedName();
+        }
+        if (recipient.answer() instanceof Paper.Declined declined) {
+            return "declined " + words.when(declined.at()) + ": “" + declined.why() + "”";
+        }
+        return recipient
+                .seenAt()
+                .map(seen -> "opened " + words.when(seen))
+                .orElse(paper.sentAt().isPresent() ? "not opened yet" : "");
+    }
+
+    /** The signature that somebody drew beside their name. */
+    public Optional<DrawnSignature> signature(Paper.Recipient recipient) {
+        return recipient.named().flatMap(Paper.Named::drawn);
     }
 
     /** How it stands. */

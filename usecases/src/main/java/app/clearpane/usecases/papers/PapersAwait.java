@@ -9,7 +9,6 @@ import app.clearpane.usecases.shell.TheAgency;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
-import java.util.Objects;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 
@@ -38,7 +37,8 @@ class PapersAwait implements AwaitsSomebody {
     }
 
     private Stream<Thing> things(Paper paper) {
-        Instant due = Objects.requireNonNull(paper.due())
+        Instant due = paper.due()
+                .orElseThrow()
                 .plusDays(1)
                 .atStartOfDay(agency.get().zone())
                 .toInstant();
@@ -55,7 +55,7 @@ class PapersAwait implements AwaitsSomebody {
                                 one.contact(),
                                 what,
                                 due,
-                                Objects.requireNonNull(paper.sentAt()),
+                                paper.sentAt().orElseThrow(),
                                 "/c/panes/" + pane + "/papers/" + paper.id()))
                         .stream());
     }

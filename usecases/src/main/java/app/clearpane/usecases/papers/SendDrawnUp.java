@@ -50,20 +50,19 @@ public class SendDrawnUp {
                 kind,
                 name,
                 "",
-                null,
+                Optional.empty(),
                 words.today(),
-                null,
+                Optional.empty(),
                 stored.sha256(),
                 FileNames.safe(name + ".pdf"),
                 "application/pdf",
                 stored.size(),
                 by,
                 agency.now(),
-                null,
-                null,
-                Optional.empty(),
+                new Paper.Draft(),
                 recipients,
-                1);
+                1,
+                Paper.Further.USUAL);
         addPaper.keep(paper, by);
         sendPaper.send(paper.id(), false, by);
         return paper.id();

@@ -14,6 +14,7 @@ import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.usecases.shell.Refused;
 import app.clearpane.usecases.shell.TheAgency;
 import app.clearpane.usecases.shell.Words;
+import java.math.BigDecimal;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
@@ -64,7 +65,7 @@ public class SendPaper {
                     + " no seat at a published pane here, so they could not open it. Give them a seat "
                     + "first, or tick that it is sent all the same.");
         }
-        if (paper.sentAt() != null) {
+        if (paper.sentAt().isPresent()) {
             throw Refused.changedMeanwhile("This was sent already. Nothing was sent twice.");
         }
         papers.sent(id, agency.now());
@@ -77,7 +78,7 @@ public class SendPaper {
                         paper.number(),
                         paper.recipients().stream().map(Paper.Recipient::name).toList(),
                         paper.sha256(),
-                        paper.amount() == null ? "" : paper.amount().toPlainString()));
+                        paper.amount().map(BigDecimal::toPlainString).orElse("")));
         paper.recipients().forEach(one -> paneOf(paper, one.contact())
                 .ifPresent(pane -> write.write(paper, one.contact(), "/c/panes/" + pane + "/papers/" + id)));
         return paper.project();

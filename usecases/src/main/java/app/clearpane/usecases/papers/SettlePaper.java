@@ -3,6 +3,7 @@ package app.clearpane.usecases.papers;
 import app.clearpane.core.papers.Paper;
 import app.clearpane.core.papers.PaperId;
 import app.clearpane.core.papers.PaperKind;
+import app.clearpane.core.papers.PaperState;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.record.event.PaperActs;
@@ -60,7 +61,12 @@ public class SettlePaper {
         input.require(!why.isEmpty(), "Say why it is withdrawn; it stands in the Record.");
         input.allGood();
         Paper paper = NotFound.unless(papers.find(id));
-        papers.withdraw(id, new Paper.Withdrawal(agency.now(), why));
+        PaperState state = paper.state(words.today());
+        if (state == PaperState.PAID || state == PaperState.SIGNED) {
+            throw Refused.changedMeanwhile("This was " + (state == PaperState.PAID ? "paid" : "signed by everybody")
+                    + " meanwhile, so it was not withdrawn. Look at it again.");
+        }
+        papers.withdraw(id, why, agency.now());
         audit.append(
                 paper.project(),
                 paper.id().value(),

@@ -32,10 +32,10 @@ class WriteOfPaper {
         String what = PaperWords.kind(paper) + (paper.number().isEmpty() ? "" : " " + paper.number());
         lines.add((paper.kind() == PaperKind.DATES ? "Here are our dates: " : "Here is our " + what + ": ")
                 + paper.name()
-                + (paper.amount() == null
-                        ? "."
-                        : ", " + paper.amount().toPlainString() + " "
-                                + projects.find(paper.project()).orElseThrow().currency() + "."));
+                + paper.amount()
+                        .map(amount -> ", " + amount.toPlainString() + " "
+                                + projects.find(paper.project()).orElseThrow().currency() + ".")
+                        .orElse("."));
         lines.add(
                 switch (paper.kind()) {
                     case PROPOSAL -> "You can read it and agree to it there.";
@@ -43,9 +43,9 @@ class WriteOfPaper {
                     case DATES ->
                         "You can read them and agree to them there; they count once everybody asked has agreed.";
                     case INVOICE ->
-                        paper.due() == null
-                                ? "It is there for you to keep."
-                                : "Please pay it by " + lasting.day(paper.due()) + ".";
+                        paper.due()
+                                .map(day -> "Please pay it by " + lasting.day(day) + ".")
+                                .orElse("It is there for you to keep.");
                     case OTHER -> "It is there for you to keep.";
                 });
         lines.add("Only those it is addressed to can see it.");

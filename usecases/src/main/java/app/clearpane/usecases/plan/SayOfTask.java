@@ -1,9 +1,9 @@
 package app.clearpane.usecases.plan;
 
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.exposure.Viewer;
 import app.clearpane.core.plan.PlannedTask;
 import app.clearpane.core.record.event.PlanActs;
-import app.clearpane.store.exposure.client.Viewer;
 import app.clearpane.store.plan.Tasks;
 import app.clearpane.usecases.post.WriteToTeam;
 import app.clearpane.usecases.record.AuditLog;
@@ -37,7 +37,7 @@ public class SayOfTask {
     @Transactional
     public void byTeam(ItemId id, String said, boolean teamOnly, Person.OfTeam by) {
         PlannedTask task = NotFound.unless(tasks.find(id));
-        tasks.say(id, words(said), teamOnly, new Tasks.Author(by.fullName(), null, by.memberId()), clock.instant());
+        tasks.say(id, words(said), teamOnly, by.actor(), clock.instant());
         if (!teamOnly) {
             audit.append(task.project(), id.value(), new PlanActs.TaskSaid(by.actor(), task.name(), words(said)));
         }
@@ -48,7 +48,7 @@ public class SayOfTask {
     public void byClient(ItemId id, String said, Viewer viewer) {
         PlannedTask task = NotFound.unless(tasks.find(id));
         String text = words(said);
-        tasks.say(id, text, false, new Tasks.Author(viewer.name(), viewer.contact(), null), clock.instant());
+        tasks.say(id, text, false, viewer.actor(), clock.instant());
         audit.append(task.project(), id.value(), new PlanActs.TaskSaid(viewer.actor(), task.name(), text));
         tellManager(task, viewer.name() + " on “" + task.name() + "”", viewer.name() + " says: “" + text + "”", viewer);
     }

@@ -36,7 +36,7 @@ public class CallByName {
 
     /** Whom and what a text calls by name, each once. */
     public List<Mark.Reference> in(String text, Where where, Speaker side) {
-        List<Naming.Known<Mark.Reference>> known = new ArrayList<>();
+        List<Naming.Known<Mark.Called>> known = new ArrayList<>();
         if (text.indexOf(Naming.PERSON) >= 0) {
             known.addAll(who.people(where, side));
         }
@@ -44,8 +44,7 @@ public class CallByName {
             known.addAll(things(where, side));
         }
         return Naming.cut(text, known).stream()
-                .flatMap(piece -> piece.named().stream()
-                        .map(named -> new Mark.Reference(piece.text(), named.item(), named.member(), named.contact())))
+                .flatMap(piece -> piece.named().stream().map(named -> new Mark.Reference(piece.text(), named)))
                 .distinct()
                 .toList();
     }
@@ -56,17 +55,16 @@ public class CallByName {
             return List.of();
         }
         String words = begun.substring(1).toLowerCase(Locale.ROOT);
-        List<Naming.Known<Mark.Reference>> all =
+        List<Naming.Known<Mark.Called>> all =
                 switch (begun.charAt(0)) {
                     case Naming.PERSON -> who.people(where, side);
                     case Naming.THING -> things(where, side);
                     default -> List.of();
                 };
-        Map<Object, String> offered = new LinkedHashMap<>();
+        Map<Mark.Called, String> offered = new LinkedHashMap<>();
         all.stream()
                 .filter(one -> one.name().toLowerCase(Locale.ROOT).contains(words))
-                .forEach(one ->
-                        offered.merge(what(one.what()), one.written(), (a, b) -> a.length() >= b.length() ? a : b));
+                .forEach(one -> offered.merge(one.what(), one.written(), (a, b) -> a.length() >= b.length() ? a : b));
         return offered.values().stream()
                 .sorted((a, b) -> Boolean.compare(begins(b, words), begins(a, words)))
                 .limit(OFFERED)
@@ -77,20 +75,12 @@ public class CallByName {
         return written.substring(1).toLowerCase(Locale.ROOT).startsWith(words);
     }
 
-    private static Object what(Mark.Reference reference) {
-        return Stream.of(reference.item(), reference.member(), reference.contact())
-                .filter(java.util.Objects::nonNull)
-                .findFirst()
-                .orElseThrow();
-    }
-
-    private List<Naming.Known<Mark.Reference>> things(Where where, Speaker side) {
+    private List<Naming.Known<Mark.Called>> things(Where where, Speaker side) {
         Stream<VisibleNames.Named> all = side instanceof Speaker.Client client
                 ? visibleNames.all(client.viewer()).stream()
                 : items.named(where.deliverable().project()).stream()
                         .map(row -> new VisibleNames.Named(row.id(), row.kind(), row.name()));
-        return all.map(one ->
-                        new Naming.Known<>(Naming.THING, one.name(), new Mark.Reference("", one.id(), null, null)))
+        return all.map(one -> new Naming.Known<Mark.Called>(Naming.THING, one.name(), new Mark.Called.Thing(one.id())))
                 .toList();
     }
 }

@@ -22,21 +22,23 @@ public record Spoken(String text, boolean called, @Nullable String href) {
      * @param ways the address of a thing; empty if whoever reads does not see it
      */
     public static List<Spoken> of(String text, Mark.With with, Function<ItemId, Optional<String>> ways) {
-        List<Naming.Known<Mark.Reference>> known = with.references().stream()
+        List<Naming.Known<Mark.Called>> known = with.references().stream()
                 .map(one -> new Naming.Known<>(
-                        one.written().charAt(0), one.written().substring(1), one))
+                        one.written().charAt(0), one.written().substring(1), one.called()))
                 .toList();
         return Naming.cut(text, known).stream()
                 .map(piece -> spoken(piece, ways))
                 .toList();
     }
 
-    private static Spoken spoken(Naming.Piece<Mark.Reference> piece, Function<ItemId, Optional<String>> ways) {
+    private static Spoken spoken(Naming.Piece<Mark.Called> piece, Function<ItemId, Optional<String>> ways) {
         if (piece.named().isEmpty()) {
             return new Spoken(piece.text(), false, null);
         }
-        ItemId item = piece.named().get().item();
-        Optional<String> way = item == null ? Optional.empty() : ways.apply(item);
-        return new Spoken(piece.text(), item == null || way.isPresent(), way.orElse(null));
+        if (piece.named().get() instanceof Mark.Called.Thing thing) {
+            Optional<String> way = ways.apply(thing.id());
+            return new Spoken(piece.text(), way.isPresent(), way.orElse(null));
+        }
+        return new Spoken(piece.text(), true, null);
     }
 }

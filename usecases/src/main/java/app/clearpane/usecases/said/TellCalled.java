@@ -48,10 +48,10 @@ public class TellCalled {
     public void tell(Mark mark, String said, List<Mark.Reference> called, CallByName.Where where, Actor by) {
         String at = "?page=" + mark.place().page() + "#mark-" + mark.id();
         called.stream()
-                .flatMap(
-                        one -> one.member() == null || Optional.of(one.member()).equals(by.member())
-                                ? Stream.empty()
-                                : people.member(one.member()).stream())
+                .flatMap(one -> one.called() instanceof Mark.Called.Member member
+                                && !by.member().equals(Optional.of(member.id()))
+                        ? people.member(member.id()).stream()
+                        : Stream.empty())
                 .distinct()
                 .filter(member -> write.mayCall(by))
                 .forEach(member -> write.tell(
@@ -66,10 +66,10 @@ public class TellCalled {
                                         + where.version().id() + "/light-table" + at),
                         where));
         called.stream()
-                .flatMap(one ->
-                        one.contact() == null || Optional.of(one.contact()).equals(by.contact())
-                                ? Stream.empty()
-                                : whoReads.reads(one.contact(), where).stream())
+                .flatMap(one -> one.called() instanceof Mark.Called.Contact contact
+                                && !by.contact().equals(Optional.of(contact.id()))
+                        ? whoReads.reads(contact.id(), where).stream()
+                        : Stream.empty())
                 .distinct()
                 .forEach(seat -> people.contact(seat.contact())
                         .filter(contact -> write.mayCall(by))
@@ -100,17 +100,15 @@ public class TellCalled {
             List<Mark.Reference> called,
             CallByName.Where where,
             Actor by) {
-        Mark.Author writer = mark.author();
-        boolean own = writer.contact() != null && Optional.of(writer.contact()).equals(by.contact())
-                || writer.member() != null && Optional.of(writer.member()).equals(by.member());
-        boolean knows = called.stream()
-                .anyMatch(one -> one.contact() != null && one.contact().equals(writer.contact())
-                        || one.member() != null && one.member().equals(writer.member()));
-        if (own || knows) {
+        Actor writer = mark.author();
+        Optional<Mark.Called> person = Mark.Called.person(writer);
+        boolean knows = person.isPresent()
+                && called.stream().anyMatch(one -> one.called().equals(person.get()));
+        if (writer.isSameAs(by) || knows) {
             return;
         }
         String at = "?page=" + mark.place().page() + "#mark-" + mark.id();
-        Optional.ofNullable(writer.member())
+        writer.member()
                 .flatMap(people::member)
                 .ifPresent(member -> write.tell(
                         new WriteWithinHour.Addressee(member.name(), member.email()),
@@ -124,23 +122,22 @@ public class TellCalled {
                                 house.address() + "/t/versions/"
                                         + where.version().id() + "/light-table" + at),
                         where));
-        Optional.ofNullable(writer.contact())
-                .flatMap(contact -> whoReads.reads(contact, where))
-                .ifPresent(seat -> people.contact(seat.contact())
-                        .ifPresent(contact -> write.tell(
-                                new WriteWithinHour.Addressee(contact.name(), contact.email()),
-                                contact.id().value(),
-                                answered(
-                                        mark,
-                                        said,
-                                        done,
-                                        where,
-                                        by,
-                                        keys.forContact(
-                                                contact.id(),
-                                                "/c/panes/" + seat.pane() + "/versions/"
-                                                        + where.version().id() + at)),
-                                where)));
+        writer.contact().flatMap(contact -> whoReads.reads(contact, where)).ifPresent(seat -> people.contact(
+                        seat.contact())
+                .ifPresent(contact -> write.tell(
+                        new WriteWithinHour.Addressee(contact.name(), contact.email()),
+                        contact.id().value(),
+                        answered(
+                                mark,
+                                said,
+                                done,
+                                where,
+                                by,
+                                keys.forContact(
+                                        contact.id(),
+                                        "/c/panes/" + seat.pane() + "/versions/"
+                                                + where.version().id() + at)),
+                        where)));
     }
 
     private Letter answered(

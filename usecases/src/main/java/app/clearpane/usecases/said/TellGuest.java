@@ -1,6 +1,7 @@
 package app.clearpane.usecases.said;
 
 import app.clearpane.core.markup.Mark;
+import app.clearpane.core.markup.MarkupProgress;
 import app.clearpane.core.people.Actor;
 import app.clearpane.store.exposure.LinkSeats;
 import app.clearpane.store.files.Seal;
@@ -34,7 +35,7 @@ public class TellGuest {
      * said
      */
     public void writeTo(Mark mark, String said, Optional<String> done, CallByName.Where where, Actor by) {
-        if (mark.author().contact() == null && mark.author().member() == null && !where.forTeam()) {
+        if (mark.party() == MarkupProgress.Party.GUEST && !where.forTeam()) {
             markups.guestOf(mark.id())
                     .filter(guest -> whoReads.readsByLink(guest.link(), where))
                     .ifPresent(guest -> links.sealedAddress(guest.link())

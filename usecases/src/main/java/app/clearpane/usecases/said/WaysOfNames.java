@@ -3,9 +3,9 @@ package app.clearpane.usecases.said;
 import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.exposure.Viewer;
 import app.clearpane.core.markup.Mark;
 import app.clearpane.store.exposure.Items;
-import app.clearpane.store.exposure.client.Viewer;
 import app.clearpane.store.exposure.client.VisibleNames;
 import java.util.List;
 import java.util.Map;
@@ -73,8 +73,9 @@ public class WaysOfNames {
                 .flatMap(mark -> Stream.concat(
                         Stream.of(mark.beside().with()), mark.answers().stream().map(Mark.Answer::with)))
                 .flatMap(with -> with.references().stream())
-                .map(Mark.Reference::item)
-                .filter(java.util.Objects::nonNull)
+                .map(Mark.Reference::called)
+                .filter(Mark.Called.Thing.class::isInstance)
+                .map(thing -> ((Mark.Called.Thing) thing).id())
                 .collect(Collectors.toSet());
     }
 }

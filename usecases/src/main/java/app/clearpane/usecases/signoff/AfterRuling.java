@@ -78,14 +78,19 @@ class AfterRuling {
      * that is open.
      */
     private Optional<Round.Said> askedAgain(ClashSettled event) {
-        ContactId writer = event.loses().author().contact();
-        return writer == null || event.by().contact().equals(Optional.of(writer))
-                ? Optional.empty()
-                : deliverables.round(event.version().id()).filter(Round::open).flatMap(round -> round.madeBy(writer)
+        return writer(event, event.loses()).flatMap(writer -> deliverables
+                .round(event.version().id())
+                .filter(Round::open)
+                .flatMap(round -> round.madeBy(writer)
                         .filter(said -> said.decision() == Decision.SEND_BACK
                                 && round.saidBy(said.contact())
                                         .filter(said::equals)
-                                        .isPresent()));
+                                        .isPresent())));
+    }
+
+    /** The contact who wrote a mark; empty if it was somebody else, or whoever ruled. */
+    private static Optional<ContactId> writer(ClashSettled event, Mark mark) {
+        return mark.author().contact().filter(writer -> !event.by().contact().equals(Optional.of(writer)));
     }
 
     private void ask(ClashSettled event, Round.Said said) {
@@ -114,10 +119,10 @@ class AfterRuling {
     }
 
     private void write(ClashSettled event, Mark mark) {
-        ContactId writer = mark.author().contact();
-        if (writer == null || event.by().contact().equals(Optional.of(writer))) {
-            return;
-        }
+        writer(event, mark).ifPresent(writer -> write(event, mark, writer));
+    }
+
+    private void write(ClashSettled event, Mark mark, ContactId writer) {
         readers.reads(writer, new CallByName.Where(event.deliverable(), event.version(), false))
                 .ifPresent(seat -> toContact.write(
                         writer,

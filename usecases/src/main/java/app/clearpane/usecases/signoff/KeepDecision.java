@@ -3,6 +3,7 @@ package app.clearpane.usecases.signoff;
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.deliverable.Deliverable;
 import app.clearpane.core.deliverable.ExtraRound;
+import app.clearpane.core.exposure.Viewer;
 import app.clearpane.core.files.Sha256;
 import app.clearpane.core.markup.Mark;
 import app.clearpane.core.markup.MarkupProgress;
@@ -12,7 +13,6 @@ import app.clearpane.core.signoff.DrawnSignature;
 import app.clearpane.core.signoff.Round;
 import app.clearpane.store.deliverable.Deliverables;
 import app.clearpane.store.deliverable.ExtraRounds;
-import app.clearpane.store.exposure.client.Viewer;
 import app.clearpane.store.markup.Markups;
 import app.clearpane.usecases.plan.ReviewsFollow;
 import app.clearpane.usecases.record.AuditLog;
@@ -178,14 +178,14 @@ class KeepDecision {
                         .confirmedBySigning(
                                 m.isOf(both), ready.taken().outcome().agreed()))
                 .forEach(mark -> {
-                    markups.move(mark, MarkupProgress.CONFIRMED, mark.fixedIn());
+                    markups.move(mark, MarkupProgress.CONFIRMED, mark.fix().map(Mark.Fix::version));
                     markups.answer(
                             mark.id(),
-                            new Mark.Answer(
-                                    MarkupProgress.Act.CONFIRM.name(),
+                            Mark.Answer.done(
+                                    MarkupProgress.Act.CONFIRM,
                                     "",
                                     false,
-                                    new Mark.Author(decider.name(), decider.contact(), null),
+                                    new Actor.OfClient(decider.contact(), decider.name()),
                                     now));
                 });
     }

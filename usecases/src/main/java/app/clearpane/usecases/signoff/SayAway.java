@@ -2,10 +2,10 @@ package app.clearpane.usecases.signoff;
 
 import app.clearpane.core.exposure.SeatRole;
 import app.clearpane.core.exposure.SeatState;
+import app.clearpane.core.exposure.Viewer;
 import app.clearpane.store.deliverable.StandIns;
 import app.clearpane.store.exposure.SeatRow;
 import app.clearpane.store.exposure.Seats;
-import app.clearpane.store.exposure.client.Viewer;
 import app.clearpane.store.exposure.client.Viewers;
 import app.clearpane.usecases.post.WriteToTeam;
 import app.clearpane.usecases.shell.Lasting;

@@ -5,6 +5,7 @@ import app.clearpane.core.agency.Name;
 import app.clearpane.core.deliverable.Deliverable;
 import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.deliverable.VersionId;
+import app.clearpane.core.exposure.Viewer;
 import app.clearpane.core.files.Sha256;
 import app.clearpane.core.markup.Intent;
 import app.clearpane.core.markup.Mark;
@@ -16,7 +17,6 @@ import app.clearpane.core.signoff.Round;
 import app.clearpane.core.signoff.RoundState;
 import app.clearpane.store.deliverable.Deliverables;
 import app.clearpane.store.deliverable.client.VisibleDeliverables;
-import app.clearpane.store.exposure.client.Viewer;
 import app.clearpane.store.markup.Markups;
 import app.clearpane.usecases.markup.Clashes;
 import app.clearpane.usecases.markup.SigningFor;
@@ -167,9 +167,7 @@ public class WeighDecision {
                 round.decisions(),
                 CountMarks.forClients(marks, deliverable.pane(), List.of(round)).blocking(),
                 (int) changes.stream()
-                        .filter(m -> (decider.equals(m.author().contact())
-                                        || signer.equals(m.author().contact()))
-                                && m.progress() != MarkupProgress.WITHDRAWN)
+                        .filter(m -> (m.isOf(decider) || m.isOf(signer)) && m.progress() != MarkupProgress.WITHDRAWN)
                         .count(),
                 clashes.openOn(version, deliverable.pane(), marks).size());
     }

@@ -139,19 +139,23 @@ public record LightTable(
 
         /** Who sees to it, by name; empty if nobody in particular, and on the client's side. */
         public Optional<String> doer() {
-            return Optional.ofNullable(mark.beside().doer())
+            return mark.beside()
+                    .doer()
                     .flatMap(member -> Optional.ofNullable(around.team().get(member)));
         }
 
         /** Whether it was given to whoever looks. */
         public boolean mine() {
-            return own || mark.beside().doer() != null && mark.beside().doer().equals(around.me());
+            return own
+                    || mark.beside()
+                            .doer()
+                            .filter(doer -> doer.equals(around.me()))
+                            .isPresent();
         }
 
         /** The task that was made of it; empty on the client's side. */
         public Optional<ItemId> task() {
-            return Optional.ofNullable(mark.beside().task())
-                    .filter(task -> !around.team().isEmpty());
+            return mark.beside().task().filter(task -> !around.team().isEmpty());
         }
 
         /** Whether there is anything to say of who sees to it, what was made of it, and what asks for the same. */
@@ -182,7 +186,7 @@ public record LightTable(
 
         /** The heading of an answer that did something. */
         public String done(Mark.Answer answer) {
-            return MarkWords.done(MarkupProgress.Act.valueOf(Objects.requireNonNull(answer.act())));
+            return answer.act().map(MarkWords::done).orElse("");
         }
 
         /** What the mark looks like on the sheet, in thousandths of its width. */
@@ -281,8 +285,7 @@ public record LightTable(
 
         private static Map<MarkupId, List<Named>> joined(List<Mark> marks) {
             Set<MarkupId> ahead = marks.stream()
-                    .map(mark -> mark.beside().joinedTo())
-                    .filter(Objects::nonNull)
+                    .flatMap(mark -> mark.beside().joinedTo().stream())
                     .collect(Collectors.toSet());
             return marks.stream()
                     .filter(mark -> ahead.contains(mark.ahead()))
@@ -383,7 +386,7 @@ public record LightTable(
 
     private static String confirmedBy(Mark mark) {
         return mark.answers().stream()
-                .filter(answer -> MarkupProgress.Act.CONFIRM.name().equals(answer.act()))
+                .filter(answer -> answer.act().equals(Optional.of(MarkupProgress.Act.CONFIRM)))
                 .reduce((earlier, later) -> later)
                 .map(answer -> " by " + answer.author().name())
                 .orElse("");
@@ -399,7 +402,9 @@ public record LightTable(
                         ? confirmedBy(mark)
                         : told != MarkupProgress.FIXED
                                 ? ""
-                                : mark.fixedInNumber() == null ? " in the draft" : " in " + mark.fixedInNumber());
+                                : mark.fixedInNumber()
+                                        .map(number -> " in " + number)
+                                        .orElse(" in the draft"));
         List<Button> buttons = side instanceof Speaker.Client client
                         && (!client.viewer().role().mayMarkUp()
                                 || !client.viewer().mayAct())

@@ -2,9 +2,9 @@ package app.clearpane.web.markup;
 
 import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.deliverable.VersionId;
+import app.clearpane.core.exposure.Viewer;
 import app.clearpane.core.signoff.Round;
 import app.clearpane.store.deliverable.client.VisibleDeliverables;
-import app.clearpane.store.exposure.client.Viewer;
 import app.clearpane.usecases.shell.Lasting;
 import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.usecases.shell.Refused;

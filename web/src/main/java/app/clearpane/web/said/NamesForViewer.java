@@ -2,9 +2,9 @@ package app.clearpane.web.said;
 
 import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.deliverable.VersionId;
+import app.clearpane.core.exposure.Viewer;
 import app.clearpane.store.deliverable.Deliverables;
 import app.clearpane.store.deliverable.client.VisibleDeliverables;
-import app.clearpane.store.exposure.client.Viewer;
 import app.clearpane.usecases.said.CallByName;
 import app.clearpane.usecases.said.Speaker;
 import app.clearpane.usecases.shell.NotFound;

@@ -5,13 +5,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.clearpane.core.deliverable.Deliverable;
 import app.clearpane.core.deliverable.Version;
-import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.markup.Intent;
 import app.clearpane.core.markup.Mark;
 import app.clearpane.core.markup.MarkupId;
-import app.clearpane.core.markup.MarkupProgress;
 import app.clearpane.core.markup.Place;
+import app.clearpane.core.people.Actor;
 import app.clearpane.store.deliverable.Deliverables;
 import app.clearpane.store.markup.Markups;
 import com.microsoft.playwright.Keyboard;
@@ -20,6 +19,7 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -134,7 +134,7 @@ class NotesJourneyTest extends Journey {
         List<Version> versions = deliverables.versions(samples.id());
         Version version = versions.get(versions.size() - 1);
         for (int i = 0; i < 34; i++) {
-            crowd(version.id(), version.number(), samples.pane(), i);
+            crowd(version, samples.pane(), i);
         }
         Someone ines = atDesk().comesBy(linkOfTeam("ines@marram-finch.example"));
         ines.page.navigate(address() + "/t/versions/" + version.id() + "/light-table");
@@ -152,24 +152,16 @@ class NotesJourneyTest extends Journey {
         assertThat(note(ines, "Crowded 7.").locator(".answer")).containsText("Seen.");
     }
 
-    private void crowd(VersionId version, Integer number, PaneId pane, int i) {
-        markups.add(new Mark(
+    private void crowd(Version version, PaneId pane, int i) {
+        markups.add(Mark.placed(
                 new MarkupId(UUID.randomUUID()),
-                version,
-                number,
+                version.id(),
                 pane,
-                null,
-                markups.nextTeamNumber(version, pane),
+                markups.nextLabel(version, pane, true),
                 new Place.Point(1, 0.1 + i % 6 * 0.12, 0.1 + i / 6 * 0.1),
-                Intent.CHANGE,
-                MarkupProgress.OPEN,
-                "Crowded " + i + ".",
-                null,
-                new Mark.Author("Teo Brandt", null, null),
-                null,
-                null,
-                1,
+                new Mark.Wish(Intent.CHANGE, "Crowded " + i + ".", Optional.empty()),
+                new Actor.Kept("", "Teo Brandt"),
                 clock.instant(),
-                List.of()));
+                Mark.Beside.NOTHING));
     }
 }

@@ -10,6 +10,7 @@ import static org.jooq.impl.DSL.trueCondition;
 
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.exposure.Viewer;
 import java.util.Arrays;
 import java.util.Collection;
 import java.util.List;

@@ -22,6 +22,7 @@ import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.Filter;
 import app.clearpane.core.exposure.Passage;
 import app.clearpane.core.exposure.Showing;
+import app.clearpane.core.exposure.Viewer;
 import app.clearpane.core.plan.Stage;
 import app.clearpane.store.schema.tables.Item;
 import app.clearpane.store.schema.tables.ItemAncestor;

@@ -10,10 +10,10 @@ import static org.jooq.impl.DSL.select;
 
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.exposure.Viewer;
 import app.clearpane.core.markup.Mark;
 import app.clearpane.core.markup.MarkupId;
 import app.clearpane.store.deliverable.VersionRows;
-import app.clearpane.store.exposure.client.Viewer;
 import app.clearpane.store.markup.MarkupRows;
 import java.util.List;
 import java.util.Optional;

@@ -1,9 +1,9 @@
 package app.clearpane.usecases.plan.task;
 
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.exposure.Viewer;
 import app.clearpane.core.plan.PlannedTask;
 import app.clearpane.core.plan.Stage;
-import app.clearpane.store.exposure.client.Viewer;
 import app.clearpane.store.plan.Tasks;
 import app.clearpane.store.plan.client.VisibleTasks;
 import app.clearpane.usecases.plan.AttachFilesToTask;
@@ -88,7 +88,7 @@ public class DoTask {
 
     private void mayAdd(Viewer viewer, ItemId id) {
         VisibleTasks.Row row = NotFound.unless(visible.find(viewer, id));
-        if (!row.yours() && (!viewer.role().mayMarkUp() || viewer.byLink())) {
+        if (!viewer.mayAddTo(row.yours())) {
             throw Refused.because("You look on here. Nothing was saved; write to the one who sent you the link.");
         }
     }

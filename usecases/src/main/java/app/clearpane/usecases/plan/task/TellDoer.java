@@ -2,6 +2,7 @@ package app.clearpane.usecases.plan.task;
 
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.exposure.SeatState;
+import app.clearpane.core.exposure.Viewer;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.plan.PlannedTask;
 import app.clearpane.core.plan.ProjectPlan;
@@ -9,7 +10,6 @@ import app.clearpane.core.plan.Task;
 import app.clearpane.core.turns.TurnEvent;
 import app.clearpane.store.exposure.SeatRow;
 import app.clearpane.store.exposure.Seats;
-import app.clearpane.store.exposure.client.Viewer;
 import app.clearpane.store.exposure.client.Viewers;
 import app.clearpane.store.plan.Tasks;
 import app.clearpane.store.plan.client.VisibleTasks;

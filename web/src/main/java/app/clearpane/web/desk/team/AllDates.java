@@ -105,19 +105,19 @@ class AllDates {
                             project(plans, state.deliverable().project())));
                 }));
         papers.stream()
-                .filter(paper ->
-                        plans.containsKey(paper.project()) && paper.due() != null && paper.waits(agency.today()))
-                .forEach(paper -> dated.add(new Dated(
-                        new ItemId(paper.id().value()),
-                        paper.due(),
-                        paper.name(),
-                        "/t/projects/" + paper.project() + "/papers",
-                        What.PAPER,
-                        "client",
-                        Set.of(),
-                        true,
-                        tone(paper.due(), "client"),
-                        project(plans, paper.project()))));
+                .filter(paper -> plans.containsKey(paper.project()) && paper.waits(agency.today()))
+                .forEach(paper -> paper.due()
+                        .ifPresent(due -> dated.add(new Dated(
+                                new ItemId(paper.id().value()),
+                                due,
+                                paper.name(),
+                                "/t/projects/" + paper.project() + "/papers",
+                                What.PAPER,
+                                "client",
+                                Set.of(),
+                                true,
+                                tone(due, "client"),
+                                project(plans, paper.project())))));
         return dated.stream()
                 .sorted(Comparator.comparing(Dated::day).thenComparing(Dated::name))
                 .toList();

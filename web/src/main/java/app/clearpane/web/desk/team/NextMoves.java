@@ -141,12 +141,16 @@ class NextMoves {
         if (paper.isBack()) {
             return declined(paper, plan);
         }
-        double held = paper.sentAt() == null ? 0 : agency.calendar().workingDaysHeld(paper.sentAt(), clock.instant());
-        Optional<Instant> due = Optional.ofNullable(paper.due())
+        double held = paper.sentAt()
+                .map(sent -> agency.calendar().workingDaysHeld(sent, clock.instant()))
+                .orElse(0.0);
+        Optional<Instant> due = paper.due()
                 .map(day -> day.plusDays(1).atStartOfDay(agency.get().zone()).toInstant());
         boolean overdue = paper.state(plan.today()) == PaperState.OVERDUE;
         String todo = (paper.kind().takesNames() ? "to be agreed" : "to be paid")
-                + (paper.due() == null ? "" : (overdue ? " · was due " : " · due ") + words.day(paper.due()));
+                + paper.due()
+                        .map(day -> (overdue ? " · was due " : " · due ") + words.day(day))
+                        .orElse("");
         return new Line(
                 new NextMove(new ItemId(paper.id().value()), false, OptionalInt.empty(), due, held),
                 paper.name(),
@@ -164,10 +168,11 @@ class NextMoves {
     /** A paper that its recipients said no to: it is withdrawn, or another is sent. */
     private Line declined(Paper paper, ProjectPlan plan) {
         Paper.Recipient last = paper.recipients().stream()
-                .filter(one -> one.declinedAt() != null)
-                .max(Comparator.comparing(one -> Objects.requireNonNull(one.declinedAt())))
+                .filter(one -> one.declined().isPresent())
+                .max(Comparator.comparing(one -> one.declined().orElseThrow().at()))
                 .orElseThrow();
-        double held = agency.calendar().workingDaysHeld(Objects.requireNonNull(last.declinedAt()), clock.instant());
+        double held =
+                agency.calendar().workingDaysHeld(last.declined().orElseThrow().at(), clock.instant());
         return new Line(
                 new NextMove(new ItemId(paper.id().value()), false, OptionalInt.empty(), Optional.empty(), held),
                 paper.name(),

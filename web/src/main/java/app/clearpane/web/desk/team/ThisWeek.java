@@ -152,7 +152,8 @@ class ThisWeek {
     private static boolean unanswered(Mark mark) {
         return mark.intent() == Intent.QUESTION
                 && mark.progress().unsettled()
-                && mark.author().contact() != null
-                && mark.answers().stream().noneMatch(answer -> answer.author().member() != null && !answer.teamOnly());
+                && mark.author().contact().isPresent()
+                && mark.answers().stream()
+                        .noneMatch(answer -> answer.author().member().isPresent() && !answer.teamOnly());
     }
 }

@@ -1,12 +1,15 @@
 package app.clearpane.web.exposure.client;
 
 import app.clearpane.core.deliverable.VersionId;
-import app.clearpane.store.exposure.client.Viewer;
+import app.clearpane.core.exposure.Viewer;
+import app.clearpane.core.signoff.TakingBack;
+import app.clearpane.store.deliverable.client.VisibleDeliverables;
 import app.clearpane.store.exposure.client.Viewers;
 import app.clearpane.store.plan.client.VisibleTasks;
 import app.clearpane.usecases.security.Person;
 import app.clearpane.usecases.shell.NotFound;
 import java.time.Clock;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -26,9 +29,17 @@ class ClientPaneController {
     private final PanePage panePage;
     private final WrittenPane written;
     private final Looks looks;
+    private final VisibleDeliverables visible;
     private final Clock clock;
 
-    ClientPaneController(Viewers viewers, PanePage panePage, WrittenPane written, Looks looks, Clock clock) {
+    ClientPaneController(
+            Viewers viewers,
+            PanePage panePage,
+            WrittenPane written,
+            Looks looks,
+            VisibleDeliverables visible,
+            Clock clock) {
+        this.visible = visible;
         this.viewers = viewers;
         this.panePage = panePage;
         this.written = written;
@@ -66,11 +77,20 @@ class ClientPaneController {
         return "exposure/client/home";
     }
 
+    /** Thanks for what they have just decided on a version; empty if they did not, or that is a while ago. */
+    private Optional<WrittenPane.Thanks> thanks(Viewer viewer, VersionId on) {
+        Instant now = clock.instant();
+        return visible.round(viewer, on).flatMap(round -> round.madeBy(viewer.contact())
+                .filter(said -> now.isBefore(said.at().plus(TakingBack.WITHIN)))
+                .map(said -> WrittenPane.Thanks.of(
+                        said.decision(),
+                        round.mayTakeBackUntil(viewer.contact(), now).map(until -> on))));
+    }
+
     @GetMapping({"/c/panes/{pane}", "/t/look/{seat}/{sight}"})
     String pane(
             Viewer viewer,
-            @RequestParam(required = false) @Nullable String decided,
-            @RequestParam(required = false) @Nullable VersionId on,
+            @RequestParam(required = false) @Nullable VersionId decided,
             @RequestParam(required = false) @Nullable String did,
             @RequestParam(required = false) @Nullable String was,
             CsrfToken token,
@@ -82,8 +102,7 @@ class ClientPaneController {
                 .findFirst()
                 .orElse(null);
         WrittenPane.Said said = new WrittenPane.Said(
-                decided,
-                on,
+                Optional.ofNullable(decided).flatMap(on -> thanks(viewer, on)),
                 moved,
                 was != null && Set.of("TO_DO", "UNDER_WAY", "DONE").contains(was) ? was : "TO_DO");
         model.addAttribute("title", page.heading().project());

@@ -1,7 +1,7 @@
 package app.clearpane.web.exposure.client;
 
+import app.clearpane.core.exposure.Viewer;
 import app.clearpane.store.WriteCounter;
-import app.clearpane.store.exposure.client.Viewer;
 import app.clearpane.usecases.shell.KeptReading;
 import app.clearpane.usecases.shell.TheAgency;
 import java.time.LocalDate;

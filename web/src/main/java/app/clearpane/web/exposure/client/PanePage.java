@@ -2,12 +2,12 @@ package app.clearpane.web.exposure.client;
 
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.exposure.Section;
+import app.clearpane.core.exposure.Viewer;
 import app.clearpane.core.files.ProjectFile;
 import app.clearpane.core.papers.Paper;
 import app.clearpane.core.people.SeatId;
 import app.clearpane.core.project.Milestone;
-import app.clearpane.store.exposure.Section;
-import app.clearpane.store.exposure.client.Viewer;
 import app.clearpane.store.exposure.client.Viewers;
 import app.clearpane.store.exposure.client.Visits;
 import app.clearpane.store.plan.client.VisibleTasks;

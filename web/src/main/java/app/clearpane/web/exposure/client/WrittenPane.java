@@ -2,6 +2,7 @@ package app.clearpane.web.exposure.client;
 
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.signoff.Decision;
 import app.clearpane.store.plan.client.VisibleTasks;
 import app.clearpane.usecases.shell.Pages;
 import com.github.benmanes.caffeine.cache.Cache;
@@ -9,6 +10,7 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
@@ -30,16 +32,28 @@ class WrittenPane {
     }
 
     /**
-     * What is said at the top of what the reader has just done; all of it null if they have done nothing.
+     * What is said at the top of what the reader has just done; nothing if they have done nothing.
      *
-     * @param decided the decision they made
-     * @param on the version they made it on
+     * @param thanks for a decision they made
      * @param did the task they moved
      * @param was the stage it had
      */
-    record Said(@Nullable String decided, @Nullable VersionId on, VisibleTasks.@Nullable Row did, String was) {
+    record Said(Optional<Thanks> thanks, VisibleTasks.@Nullable Row did, String was) {
         boolean nothing() {
-            return decided == null && on == null && did == null;
+            return thanks.isEmpty() && did == null;
+        }
+    }
+
+    /** What came of a decision. @param takeBack the version on which it can be taken back still */
+    record Thanks(String words, Optional<VersionId> takeBack) {
+        static Thanks of(Decision decision, Optional<VersionId> takeBack) {
+            return new Thanks(
+                    switch (decision) {
+                        case SEND_BACK -> "Thank you: it goes back with your notes.";
+                        case STAND_ASIDE -> "Thank you: the others decide without you.";
+                        case SIGN_OFF, SIGN_OFF_WITH_NOTES -> "Thank you: your sign-off is recorded.";
+                    },
+                    takeBack);
         }
     }
 

@@ -6,7 +6,6 @@ import app.clearpane.usecases.shell.TeamSight;
 import app.clearpane.usecases.shell.TheTeam;
 import java.util.LinkedHashMap;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
@@ -27,7 +26,7 @@ class WhoMayHaveMark {
      */
     Map<TeamMemberId, String> names(DeliverableState state) {
         Set<TeamMemberId> have = state.marks().stream()
-                .flatMap(mark -> Optional.ofNullable(mark.beside().doer()).stream())
+                .flatMap(mark -> mark.beside().doer().stream())
                 .collect(Collectors.toSet());
         Map<TeamMemberId, String> names = new LinkedHashMap<>();
         team.members().stream()

@@ -22,7 +22,6 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.math.BigDecimal;
 import java.util.List;
-import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.core.io.Resource;
@@ -112,7 +111,7 @@ class PaperController {
     private BigDecimal sum(List<Paper> all, PaperState... states) {
         return all.stream()
                 .filter(paper -> List.of(states).contains(paper.state(words.today())))
-                .map(paper -> Objects.requireNonNullElse(paper.amount(), BigDecimal.ZERO))
+                .map(paper -> paper.amount().orElse(BigDecimal.ZERO))
                 .reduce(BigDecimal.ZERO, BigDecimal::add);
     }
 

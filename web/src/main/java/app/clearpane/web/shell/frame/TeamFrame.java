@@ -32,6 +32,12 @@ class TeamFrame {
         return person instanceof Person.OfTeam member ? member : null;
     }
 
+    /** What whoever looks may do. */
+    @ModelAttribute("can")
+    Can can(@AuthenticationPrincipal @Nullable Person person) {
+        return person instanceof Person.OfTeam member ? Can.of(member.role()) : Can.NOTHING;
+    }
+
     /** The projects one may go to from anywhere. */
     @ModelAttribute("worked")
     List<Project> worked() {

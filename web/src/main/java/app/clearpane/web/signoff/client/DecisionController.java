@@ -1,9 +1,9 @@
 package app.clearpane.web.signoff.client;
 
 import app.clearpane.core.deliverable.VersionId;
+import app.clearpane.core.exposure.Viewer;
 import app.clearpane.core.files.Sha256;
 import app.clearpane.core.signoff.Decision;
-import app.clearpane.store.exposure.client.Viewer;
 import app.clearpane.usecases.shell.Input;
 import app.clearpane.usecases.signoff.CloseRound;
 import app.clearpane.usecases.signoff.DecideOnVersion;
@@ -53,7 +53,7 @@ class DecisionController {
     @PostMapping("/c/panes/{pane}/versions/{version}/decisions")
     String decide(Viewer viewer, @PathVariable VersionId version, DecisionForm form) {
         decideOnVersion.decide(viewer, version, form);
-        return "redirect:" + Through.base(viewer) + "?decided=" + form.decision() + "&on=" + version;
+        return "redirect:" + Through.base(viewer) + "?decided=" + version;
     }
 
     @PostMapping("/c/panes/{pane}/versions/{version}/take-back")

@@ -11,18 +11,19 @@ import static org.mockito.Mockito.when;
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.calendar.Today;
 import app.clearpane.core.calendar.WorkingCalendar;
-import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.exposure.SeatRole;
+import app.clearpane.core.exposure.Viewer;
 import app.clearpane.core.people.SeatId;
 import app.clearpane.core.project.ProjectId;
-import app.clearpane.store.exposure.client.Viewer;
+import app.clearpane.core.signoff.Decision;
 import app.clearpane.usecases.shell.Pages;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -30,7 +31,7 @@ import org.junit.jupiter.api.Test;
 /** A page is written once for the same contents, and never given to somebody else than it was written for. */
 class WrittenPaneTest {
     private static final Today TODAY = new Today(LocalDate.of(2027, 5, 13), WorkingCalendar.weekdays(ZoneOffset.UTC));
-    private static final WrittenPane.Said NOTHING = new WrittenPane.Said(null, null, null, "TO_DO");
+    private static final WrittenPane.Said NOTHING = new WrittenPane.Said(Optional.empty(), null, "TO_DO");
     private static final ItemId MAP = new ItemId(UUID.randomUUID());
     private final Pages pages = mock(Pages.class);
     private final PaneSections sections = mock(PaneSections.class);
@@ -134,7 +135,10 @@ class WrittenPaneTest {
     void whatTheReaderHasJustDoneIsSaidOnce() {
         PanePage.Page page = page(contents(), Map.of(), true);
         assertThat(written.html(
-                        page, new WrittenPane.Said("SIGN_OFF", new VersionId(UUID.randomUUID()), null, "TO_DO"), "t"))
+                        page,
+                        new WrittenPane.Said(
+                                Optional.of(WrittenPane.Thanks.of(Decision.SIGN_OFF, Optional.empty())), null, "TO_DO"),
+                        "t"))
                 .startsWith("page 1");
         assertThat(written.html(page, NOTHING, "t")).startsWith("page 2");
         assertThat(written.html(page, NOTHING, "t")).startsWith("page 2");

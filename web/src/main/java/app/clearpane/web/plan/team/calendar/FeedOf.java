@@ -1,9 +1,9 @@
 package app.clearpane.web.plan.team.calendar;
 
+import app.clearpane.core.exposure.Viewer;
 import app.clearpane.formats.plan.Calendars;
 import app.clearpane.store.exposure.SeatRow;
 import app.clearpane.store.exposure.Seats;
-import app.clearpane.store.exposure.client.Viewer;
 import app.clearpane.store.exposure.client.Viewers;
 import app.clearpane.store.plan.Feeds;
 import app.clearpane.usecases.shell.TheAgency;

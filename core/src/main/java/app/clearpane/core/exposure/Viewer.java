@@ -1,12 +1,7 @@
-package app.clearpane.store.exposure.client;
+package app.clearpane.core.exposure;
 
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.calendar.Today;
-import app.clearpane.core.exposure.Aperture;
-import app.clearpane.core.exposure.ContentKind;
-import app.clearpane.core.exposure.PaneId;
-import app.clearpane.core.exposure.Passage;
-import app.clearpane.core.exposure.SeatRole;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.people.SeatId;
 import app.clearpane.core.project.Ending;
@@ -60,7 +55,9 @@ public record Viewer(
      * it ended; empty while it only rests
      */
     public record Rest(Optional<Ending> ended, Instant since) {
-        static Optional<Rest> of(@Nullable Instant archivedAt, @Nullable Ending ended, @Nullable Instant pausedAt) {
+        /** How it rests, of what is kept: it was put away, it ended, it was paused. */
+        public static Optional<Rest> of(
+                @Nullable Instant archivedAt, @Nullable Ending ended, @Nullable Instant pausedAt) {
             return archivedAt != null
                     ? Optional.of(new Rest(Optional.ofNullable(ended), archivedAt))
                     : Optional.ofNullable(pausedAt).map(since -> new Rest(Optional.empty(), since));
@@ -82,6 +79,11 @@ public record Viewer(
     /** Whether they may do something here at all, beside looking. */
     public boolean mayAct() {
         return !looking && rest.isEmpty();
+    }
+
+    /** Whether they may say something at, or bring something to, what was given to them or lies open before them. */
+    public boolean mayAddTo(boolean theirs) {
+        return mayAct() && (theirs || role.mayMarkUp() && !byLink());
     }
 
     /** Which settings count. */

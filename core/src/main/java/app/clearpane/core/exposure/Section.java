@@ -1,6 +1,4 @@
-package app.clearpane.store.exposure;
-
-import app.clearpane.core.exposure.ContentKind;
+package app.clearpane.core.exposure;
 
 /**
  * The words of a section of a pane's page.
