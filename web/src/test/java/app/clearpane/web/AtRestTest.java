@@ -3,10 +3,8 @@ package app.clearpane.web;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.clearpane.core.exposure.PaneId;
-import app.clearpane.core.project.Project;
 import app.clearpane.core.project.ProjectId;
 import java.net.http.HttpResponse;
-import java.util.Map;
 import java.util.stream.Stream;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
@@ -14,6 +12,7 @@ import org.junit.jupiter.api.Test;
 
 /** A project that rests or was put away: its clients read so, nothing waits for them, and nothing can be added. */
 class AtRestTest extends DemoHouse {
+    private static final String STOPPED = "before=worked on&ended=STOPPED&because=The county took the money back";
 
     private PaneId pane(String project) {
         return Stream.concat(projects.active().stream(), projects.archived().stream())
@@ -40,111 +39,88 @@ class AtRestTest extends DemoHouse {
         assertThat(cora.get(work).body())
                 .contains("This project is finished and was put away.")
                 .doesNotContain("data-new-note", "Sign off…");
-        HttpResponse<String> refused = cora.post(
+        HttpResponse<String> refused = cora.sends(
                 work + "/marks",
-                cora.token(),
-                Map.of(
-                        "page",
-                        "1",
-                        "shape",
-                        "POINT",
-                        "x1",
-                        "0.5",
-                        "y1",
-                        "0.5",
-                        "x2",
-                        "0",
-                        "y2",
-                        "0",
-                        "intent",
-                        "CHANGE",
-                        "note",
-                        "Too late, but kept.",
-                        "audience",
-                        "client"));
+                "page=1&shape=POINT&x1=0.5&y1=0.5&x2=0&y2=0&intent=CHANGE&audience=client&note=Too late, but kept.");
         assertThat(refused.statusCode()).isEqualTo(422);
         assertThat(refused.body())
-                .contains(
-                        "This project is finished and was put away, so nothing can be added to it.",
-                        "Too late, but kept.");
+                .contains("This project is finished and was put away, so nothing can be added to it.")
+                .contains("Too late, but kept.");
     }
 
-    @Test
-    void whatRestsWaitsForNobodyAndArchivingSaysFirstWhatItEnds() throws Exception {
-        Project centre = projects.active().stream()
-                .filter(project -> project.name().equals("Visitor centre"))
-                .findFirst()
-                .orElseThrow();
-        ProjectId id = centre.id();
-        Visitor ines = Visitor.by(address(), linkOfTeam("ines@marram-finch.example"));
-        Visitor ottoline = Visitor.by(address(), linkOf("ottoline@penwether.example"));
-        String board = "/c/panes/"
-                + panes.ofProject(id).stream()
-                        .filter(pane -> pane.name().equals("The board"))
+    private String centre() {
+        return "/t/projects/"
+                + projects.active().stream()
+                        .filter(project -> project.name().equals("Visitor centre"))
                         .findFirst()
                         .orElseThrow()
                         .id();
-        int waiting = Jsoup.parse(ottoline.get(board).body())
-                .select("#waiting .await")
-                .size();
-        assertThat(waiting).as("something waits before").isPositive();
-        HttpResponse<String> asked = ines.post(
-                "/t/projects/" + id + "/archive",
-                ines.token(),
-                Map.of("before", "worked on", "ended", "STOPPED", "because", "The county took the money back"));
+    }
+
+    /** What the board sees of the visitor centre. */
+    private Document board() throws Exception {
+        return boardOf(centre());
+    }
+
+    private Document boardOf(String project) throws Exception {
+        ProjectId id = ProjectId.of(project.substring("/t/projects/".length()));
+        String board = panes.ofProject(id).stream()
+                .filter(pane -> pane.name().equals("The board"))
+                .findFirst()
+                .orElseThrow()
+                .id()
+                .toString();
+        Visitor ottoline = Visitor.by(address(), linkOf("ottoline@penwether.example"));
+        return Jsoup.parse(ottoline.get("/c/panes/" + board).body());
+    }
+
+    private int waiting() throws Exception {
+        return board().select("#waiting .await").size();
+    }
+
+    private HttpResponse<String> ines(String path, String form) throws Exception {
+        return Visitor.by(address(), linkOfTeam("ines@marram-finch.example")).sends(centre() + path, form);
+    }
+
+    @Test
+    void puttingAwaySaysFirstWhatItEnds() throws Exception {
+        HttpResponse<String> asked = ines("/archive", STOPPED);
         assertThat(asked.statusCode()).isEqualTo(409);
         assertThat(asked.body())
-                .contains(
-                        "left open: ",
-                        "wait with the client and will wait no more",
-                        "that it has ended",
-                        "Close it as stopped",
-                        "The county took the money back");
-        assertThat(ines.post("/t/projects/" + id + "/archive", ines.token(), Map.of("before", "worked on"))
-                        .statusCode())
+                .contains("left open: ", "wait with the client and will wait no more", "that it has ended")
+                .contains("Close it as stopped", "The county took the money back");
+        assertThat(ines("/archive", "before=worked on").statusCode())
                 .as("it is said how it ended")
                 .isEqualTo(422);
-        assertThat(projects.find(id).orElseThrow().archivedAt())
-                .as("nothing is put away by asking")
-                .isNull();
-        ines.post("/t/projects/" + id + "/pause", ines.token(), Map.of("because", "Their budget is being looked at"));
-        try {
-            Document pane = Jsoup.parse(ottoline.get(board).body());
-            isStill(pane, "This project rests since ");
-            assertThat(pane.text()).as("why is ours").doesNotContain("budget");
-        } finally {
-            ines.post("/t/projects/" + id + "/go-on", ines.token(), Map.of());
-        }
-        assertThat(Jsoup.parse(ottoline.get(board).body()).select("#waiting .await"))
-                .hasSize(waiting);
-        ines.post(
-                "/t/projects/" + id + "/archive",
-                ines.token(),
-                Map.of(
-                        "before",
-                        "worked on",
-                        "ended",
-                        "STOPPED",
-                        "because",
-                        "The county took the money back",
-                        "sure",
-                        "true"));
-        try {
-            Document pane = Jsoup.parse(ottoline.get(board).body());
-            isStill(pane, "This project was stopped and put away on ");
-            assertThat(pane.text()).as("what is said of it is ours").doesNotContain("county took");
-            assertThat(Jsoup.parse(ines.get("/t/projects/" + id + "/plan?as=dates")
-                                    .body())
-                            .select(".sentence")
-                            .text())
-                    .startsWith("Stopped, and put away ")
-                    .endsWith(": The county took the money back");
-            assertThat(ines.get("/t/projects/" + id + "/record").body()).contains("archived the project");
-        } finally {
-            ines.post("/t/projects/" + id + "/restore", ines.token(), Map.of("before", "put away"));
-        }
-        assertThat(Jsoup.parse(ottoline.get(board).body()).select("#waiting .await"))
-                .as("what waited waits again")
-                .hasSize(waiting);
+        assertThat(waiting()).as("nothing is put away by asking").isPositive();
+    }
+
+    @Test
+    void whatRestsWaitsForNobody() throws Exception {
+        int waiting = waiting();
+        ines("/pause", "because=Their budget is being looked at");
+        Document pane = board();
+        ines("/go-on", "");
+        isStill(pane, "This project rests since ");
+        assertThat(pane.text()).as("why is ours").doesNotContain("budget");
+        assertThat(waiting()).isEqualTo(waiting).isPositive();
+    }
+
+    @Test
+    void whatWasStoppedWaitsForNobodyUntilItIsTakenOutAgain() throws Exception {
+        int waiting = waiting();
+        Visitor ines = Visitor.by(address(), linkOfTeam("ines@marram-finch.example"));
+        String at = centre();
+        ines.sends(at + "/archive", STOPPED + "&sure=true");
+        Document pane = boardOf(at);
+        Document dates = Jsoup.parse(ines.get(at + "/plan?as=dates").body());
+        ines.sends(at + "/restore", "before=put away");
+        isStill(pane, "This project was stopped and put away on ");
+        assertThat(pane.text()).as("what is said of it is ours").doesNotContain("county took");
+        assertThat(dates.select(".sentence").text())
+                .startsWith("Stopped, and put away ")
+                .endsWith(": The county took the money back");
+        assertThat(ines.get(at + "/record").body()).contains("archived the project");
+        assertThat(waiting()).as("what waited waits again").isEqualTo(waiting);
     }
 }

@@ -12,6 +12,7 @@ import app.clearpane.store.exposure.Panes;
 import jakarta.mail.internet.MimeMessage;
 import java.io.InputStream;
 import java.net.http.HttpResponse;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -89,6 +90,19 @@ abstract class AtTheMill extends DemoHouse {
                 .orElseThrow();
         ines.post("/t/versions/" + draft.id() + "/send", ines.token(), Map.of());
         return deliverables.version(draft.id()).orElseThrow();
+    }
+
+    /** Where a version is looked at by its clients. */
+    String at(Version version) {
+        return "/c/panes/" + pane().id() + "/versions/" + version.id();
+    }
+
+    /** A mark on the first sheet, a tenth of it wide, as a client leaves it. */
+    HttpResponse<String> marks(Visitor who, Version version, String intent, String note, double at) throws Exception {
+        Map<String, String> form = new HashMap<>(Map.of("page", "1", "shape", "RECTANGLE", "audience", "client"));
+        form.putAll(Map.of("x1", "" + at, "y1", "" + at, "x2", "0.1", "y2", "0.1"));
+        form.putAll(Map.of("intent", intent, "note", note));
+        return who.post(at(version) + "/marks", who.token(), form);
     }
 
     Callable<HttpResponse<String>> deciding(Visitor who, Version version, String decision) throws Exception {

@@ -47,6 +47,12 @@ class BadInputTest extends DemoHouse {
     @Autowired
     private VerifyHouse verify;
 
+    /** The fields of the forms that are tried, each as it would be taken. */
+    private static final String ANYTHING = "name=Rubbish&about=&rule=ALL&reviewDays=3&welcome=&measure=&likelihood=1"
+            + "&effect=1&owner=&client=Penwether&cover=night&currency=GBP&tax=20&startsOn=2027-01-01"
+            + "&agreedOn=2027-02-01&contacts=&endsOn=2027-02-01&stage=AHEAD&decision=SEND_BACK&sentence=&typedName="
+            + "&revision=1&issue=false&project=";
+
     private Project project(String name) {
         return projects.active().stream()
                 .filter(p -> p.name().equals(name))
@@ -123,29 +129,10 @@ class BadInputTest extends DemoHouse {
 
     @Test
     void refusesANameOfThreeHundredMoons() throws Exception {
-        Visitor ines = ines();
-        HttpResponse<String> answer = ines.post(
-                "/t/projects",
-                ines.token(),
-                Map.of(
-                        "client",
-                        "🌒".repeat(300),
-                        "name",
-                        "x y",
-                        "cover",
-                        "night",
-                        "currency",
-                        "XXQ",
-                        "tax",
-                        "a lot",
-                        "startsOn",
-                        "1850-01-01",
-                        "agreedOn",
-                        "yesterday",
-                        "template",
-                        "SPACE",
-                        "contacts",
-                        "Ottoline without an address"));
+        HttpResponse<String> answer = ines().sends(
+                        "/t/projects",
+                        "name=x y&cover=night&currency=XXQ&tax=a lot&startsOn=1850-01-01&agreedOn=yesterday"
+                                + "&template=SPACE&contacts=Ottoline without an address&client=" + "🌒".repeat(300));
         assertThat(answer.statusCode()).isEqualTo(422);
         assertThat(answer.body())
                 .contains(
@@ -176,71 +163,14 @@ class BadInputTest extends DemoHouse {
     void aChoiceThatIsNotOfferedIsRefused(String route, String field, String value) throws Exception {
         Project project = project("Visitor centre");
         Version map = version("visitor-map-2.pdf");
-        Panes.Row board = panes.ofProject(project.id()).get(0);
-        Map<String, String> form = new HashMap<>(Map.of(
-                "name",
-                "Rubbish",
-                "about",
-                "",
-                "rule",
-                "ALL",
-                "reviewDays",
-                "3",
-                "pane",
-                board.id().toString(),
-                "welcome",
-                "",
-                "measure",
-                "",
-                "likelihood",
-                "1",
-                "effect",
-                "1",
-                "owner",
-                ""));
-        form.putAll(Map.of(
-                "client",
-                "Penwether",
-                "cover",
-                "night",
-                "currency",
-                "GBP",
-                "tax",
-                "20",
-                "startsOn",
-                "2027-01-01",
-                "agreedOn",
-                "2027-02-01",
-                "contacts",
-                "",
-                "template",
-                "like".equals(field) ? "LIKE" : "SPACE",
-                "endsOn",
-                "2027-02-01",
-                "stage",
-                "AHEAD"));
-        form.putAll(Map.of(
-                "decision",
-                "SEND_BACK",
-                "sha256",
-                map.sha256().hex(),
-                "sentence",
-                "",
-                "typedName",
-                "",
-                "revision",
-                "1",
-                "on",
-                map.id().toString(),
-                "issue",
-                "false",
-                "project",
-                ""));
+        String board = panes.ofProject(project.id()).get(0).id().toString();
+        Map<String, String> form = new HashMap<>(Visitor.fields(ANYTHING + "&pane=" + board + "&sha256="
+                + map.sha256().hex() + "&on=" + map.id() + "&template=" + ("like".equals(field) ? "LIKE" : "SPACE")));
         form.put(field, value);
         Visitor who = route.startsWith("/c") ? Visitor.by(address(), linkOf("ottoline@penwether.example")) : ines();
         String path = route.replace("{project}", project.id().toString())
                 .replace("{phase}", projects.phases(project.id()).get(0).id().toString())
-                .replace("{pane}", board.id().toString())
+                .replace("{pane}", board)
                 .replace("{version}", map.id().toString())
                 .replace(
                         "{mark}", markups.marksOf(map.deliverable()).get(0).id().toString());
@@ -294,70 +224,41 @@ class BadInputTest extends DemoHouse {
                 .contains("You are not asked to sign this", "Ottoline Vance");
     }
 
+    private static final String IDEA = "page=2&shape=POINT&y1=0.5&x2=0&y2=0&intent=IDEA&audience=client&x1=";
+
+    private String panels() {
+        return "/c/panes/"
+                + panes.ofProject(project("Visitor centre").id()).get(0).id() + "/versions/"
+                + version("star-hall-panels-1.pdf").id();
+    }
+
     /** Ten people press at the same time: marks are numbered without gap or double. */
     @Test
     void numbersMarksThatArriveTogether() throws Exception {
-        Version panels = version("star-hall-panels-1.pdf");
-        Panes.Row board = panes.ofProject(project("Visitor centre").id()).get(0);
         Visitor mirela = Visitor.by(address(), linkOf("mirela@penwether.example"));
-        String token = mirela.token();
+        String marks = panels() + "/marks";
+        mirela.token();
         ExecutorService people = Executors.newFixedThreadPool(10);
-        List<Future<HttpResponse<String>>> placed =
-                people.invokeAll(Stream.<Callable<HttpResponse<String>>>generate(() -> () -> mirela.post(
-                                "/c/panes/" + board.id() + "/versions/" + panels.id() + "/marks",
-                                token,
-                                Map.of(
-                                        "page",
-                                        "2",
-                                        "shape",
-                                        "POINT",
-                                        "x1",
-                                        "0.5",
-                                        "y1",
-                                        "0.5",
-                                        "x2",
-                                        "0",
-                                        "y2",
-                                        "0",
-                                        "intent",
-                                        "IDEA",
-                                        "note",
-                                        "at once",
-                                        "audience",
-                                        "client")))
-                        .limit(10)
-                        .toList());
+        List<Future<HttpResponse<String>>> placed = people.invokeAll(Stream.<Callable<HttpResponse<String>>>generate(
+                        () -> () -> mirela.sends(marks, IDEA + "0.5&note=at once"))
+                .limit(10)
+                .toList());
         for (Future<HttpResponse<String>> one : placed) {
             assertThat(one.get().statusCode()).isEqualTo(302);
         }
         people.shutdown();
-        HttpResponse<String> table = mirela.get("/c/panes/" + board.id() + "/versions/" + panels.id() + "?page=2");
+        HttpResponse<String> table = mirela.get(panels() + "?page=2");
         assertThat(new String(table.body().getBytes(StandardCharsets.ISO_8859_1), StandardCharsets.UTF_8))
                 .contains("1·4", "1·13")
                 .doesNotContain("1·14");
-        HttpResponse<String> outside = mirela.post(
-                "/c/panes/" + board.id() + "/versions/" + panels.id() + "/marks",
-                token,
-                Map.of(
-                        "page",
-                        "2",
-                        "shape",
-                        "POINT",
-                        "x1",
-                        "1.5",
-                        "y1",
-                        "0.5",
-                        "x2",
-                        "0",
-                        "y2",
-                        "0",
-                        "intent",
-                        "IDEA",
-                        "note",
-                        "kept words",
-                        "audience",
-                        "client"));
-        assertThat(outside.body()).contains("outside the sheet", "kept words");
+    }
+
+    @Test
+    void aMarkOutsideTheSheetIsRefusedAndItsWordsAreKept() throws Exception {
+        Visitor mirela = Visitor.by(address(), linkOf("mirela@penwether.example"));
+        assertThat(mirela.sends(panels() + "/marks", IDEA + "1.5&note=kept words")
+                        .body())
+                .contains("outside the sheet", "kept words");
     }
 
     @Test

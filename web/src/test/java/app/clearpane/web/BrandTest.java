@@ -15,9 +15,14 @@ import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.time.LocalDate;
 import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.Callable;
 import javax.imageio.ImageIO;
 import org.jsoup.Jsoup;
+import org.jsoup.select.Elements;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 
@@ -55,38 +60,56 @@ class BrandTest extends AtTheMill {
         return "/c/panes/" + pane().id();
     }
 
+    private Visitor bastian() throws Exception {
+        return Visitor.by(address(), linkOfTeam("bastian@marram-finch.example"));
+    }
+
+    private Elements pictures() throws Exception {
+        return Jsoup.parse(imre().get(paneOfMill()).body()).select(".logos img, .cover-picture");
+    }
+
+    /** What is done while the agency and the mill have a logo and the project a cover. */
+    private void whilePictured(Callable<?> does) throws Exception {
+        Project mill = projects.find(mill()).orElseThrow();
+        bring(bastian(), "/t/brand/logo", "logo.png", png());
+        bring(ines(), "/t/clients/" + mill.client() + "/logo", "mill.png", png());
+        bring(ines(), "/t/projects/" + mill.id() + "/cover", "sacks.png", png());
+        try {
+            does.call();
+        } finally {
+            bastian().sends("/t/brand/logo/drop", "");
+            ines().sends("/t/clients/" + mill.client() + "/logo/drop", "");
+            ines().sends("/t/projects/" + mill.id() + "/cover/drop", "");
+        }
+    }
+
     @Test
     void logosAndACoverStandOnTheClientsPage() throws Exception {
-        Visitor ines = ines();
-        Visitor bastian = Visitor.by(address(), linkOfTeam("bastian@marram-finch.example"));
-        Project mill = projects.find(mill()).orElseThrow();
-        assertThat(Jsoup.parse(imre().get(paneOfMill()).body()).select(".logos img, .cover-picture"))
-                .isEmpty();
-        assertThat(bring(ines, "/t/brand/logo", "logo.png", png()).statusCode())
+        whilePictured(() -> {
+            for (String of : new String[] {"agency", "client", "cover"}) {
+                HttpResponse<String> picture = imre().get(paneOfMill() + "/pictures/" + of);
+                assertThat(picture.statusCode()).as(of).isEqualTo(200);
+                assertThat(picture.headers().firstValue("Content-Type").orElse(""))
+                        .startsWith("image/");
+            }
+            return assertThat(pictures()).hasSize(3);
+        });
+        assertThat(pictures()).isEmpty();
+    }
+
+    @Test
+    void aLogoIsAPictureThatAnOwnerBrings() throws Exception {
+        assertThat(bring(ines(), "/t/brand/logo", "logo.png", png()).statusCode())
                 .as("owners do this")
                 .isEqualTo(403);
-        assertThat(bring(bastian, "/t/brand/logo", "logo.png", png()).statusCode())
-                .isEqualTo(302);
-        assertThat(bring(ines, "/t/clients/" + mill.client() + "/logo", "mill.png", png())
-                        .statusCode())
-                .isEqualTo(302);
-        assertThat(bring(ines, "/t/projects/" + mill.id() + "/cover", "sacks.png", png())
-                        .statusCode())
-                .isEqualTo(302);
-        HttpResponse<String> words = bring(
-                ines,
-                "/t/projects/" + mill.id() + "/cover",
-                "notes.txt",
-                "no picture".getBytes(java.nio.charset.StandardCharsets.UTF_8));
-        assertThat(words.statusCode()).isEqualTo(422);
-        assertThat(words.body()).contains("Nothing was changed");
-        for (String of : new String[] {"agency", "client", "cover"}) {
-            HttpResponse<String> picture = imre().get(paneOfMill() + "/pictures/" + of);
-            assertThat(picture.statusCode()).as(of).isEqualTo(200);
-            assertThat(picture.headers().firstValue("Content-Type").orElse("")).startsWith("image/");
-        }
-        assertThat(Jsoup.parse(imre().get(paneOfMill()).body()).select(".logos img, .cover-picture"))
-                .hasSize(3);
+        byte[] words = "no picture".getBytes(StandardCharsets.UTF_8);
+        HttpResponse<String> refused = bring(ines(), "/t/projects/" + mill() + "/cover", "notes.txt", words);
+        assertThat(refused.statusCode()).isEqualTo(422);
+        assertThat(refused.body()).contains("Nothing was changed");
+    }
+
+    @Test
+    void aClientsLogoIsForThatClient() throws Exception {
         Visitor ottoline = Visitor.by(address(), linkOf("ottoline@penwether.example"));
         String board = "/c/panes/"
                 + projects.active().stream()
@@ -95,14 +118,8 @@ class BrandTest extends AtTheMill {
                         .findFirst()
                         .orElseThrow()
                         .id();
-        assertThat(ottoline.get(board + "/pictures/client").statusCode())
-                .as("the mill's logo is the mill's")
-                .isEqualTo(404);
-        bastian.post("/t/brand/logo/drop", bastian.token(), Map.of());
-        ines.post("/t/clients/" + mill.client() + "/logo/drop", ines.token(), Map.of());
-        ines.post("/t/projects/" + mill.id() + "/cover/drop", ines.token(), Map.of());
-        assertThat(Jsoup.parse(imre().get(paneOfMill()).body()).select(".logos img, .cover-picture"))
-                .isEmpty();
+        whilePictured(() -> assertThat(ottoline.get(board + "/pictures/client").statusCode())
+                .isEqualTo(404));
     }
 
     @Test
@@ -120,58 +137,88 @@ class BrandTest extends AtTheMill {
         assertThat(new Visitor(address()).get("/p/accent.css").body()).isEmpty();
     }
 
+    private TeamMemberId teo() {
+        return people.memberAt(new EmailAddress("teo@marram-finch.example"))
+                .orElseThrow()
+                .id();
+    }
+
+    private String seen(String path) throws Exception {
+        return imre().get(paneOfMill() + path).body();
+    }
+
+    /** What is done while clients of the mill read how its project stands. */
+    private void whileStatusIsOpen(Callable<?> does) throws Exception {
+        setUpPane.setAperture(pane().id(), ContentKind.STATUS, Aperture.OPEN, Acting.team("Ines"));
+        int revision = panes.find(pane().id()).orElseThrow().revision();
+        publishPane.publish(pane().id(), revision, Optional.empty(), Acting.team("Ines"));
+        try {
+            does.call();
+        } finally {
+            setUpPane.setAperture(pane().id(), ContentKind.STATUS, Aperture.CLOSED, Acting.team("Ines"));
+        }
+    }
+
+    /** What is done while Teo is named for the mill's project. @param shown whether clients read of him */
+    private void whileNamed(boolean shown, Callable<?> does) throws Exception {
+        Visitor teo = Visitor.by(address(), linkOfTeam("teo@marram-finch.example"));
+        bring(teo, "/t/you/face", "me.png", png());
+        teo.sends("/t/you", "phone=+44 1632 960 555&reached=afternoons");
+        String us = "/t/projects/" + mill() + "/of-us";
+        ines().sends(us, "does=draws the sacks&member=" + teo());
+        if (shown) {
+            ines().sends(us + "/" + teo(), "before=draws the sacks; for us&does=draws the sacks&shown=true");
+        }
+        try {
+            does.call();
+        } finally {
+            ines().sends(us + "/" + teo() + "/drop", "");
+        }
+    }
+
     @Test
     void clientsReadOfThoseWhoAreShownWhereTheStatusIsOpen() throws Exception {
-        Visitor ines = ines();
-        Visitor teo = Visitor.by(address(), linkOfTeam("teo@marram-finch.example"));
-        TeamMemberId id = people.credentials(new EmailAddress("teo@marram-finch.example"))
-                .orElseThrow()
-                .member()
-                .id();
-        String us = "/t/projects/" + mill() + "/of-us";
-        assertThat(bring(teo, "/t/you/face", "me.png", png()).statusCode()).isEqualTo(302);
-        teo.post("/t/you", teo.token(), Map.of("phone", "+44 1632 960 555", "reached", "afternoons"));
-        ines.post(us, ines.token(), Map.of("member", id.toString(), "does", "draws the sacks"));
-        assertThat(imre().get(paneOfMill()).body())
-                .as("named, and not shown")
-                .doesNotContain("draws the sacks", "960 555");
-        assertThat(imre().get(paneOfMill() + "/of-us/" + id).statusCode()).isEqualTo(404);
-        ines.post(
-                us + "/" + id,
-                ines.token(),
-                Map.of("before", "draws the sacks; for us", "does", "draws the sacks", "shown", "true"));
-        boolean open = imre().get(paneOfMill()).body().contains("draws the sacks");
-        setUpPane.setAperture(pane().id(), ContentKind.STATUS, Aperture.OPEN, Acting.team("Ines"));
-        publishPane.publish(
-                pane().id(),
-                panes.find(pane().id()).orElseThrow().revision(),
-                java.util.Optional.empty(),
-                Acting.team("Ines"));
-        String body = imre().get(paneOfMill()).body();
-        assertThat(body)
-                .contains("draws the sacks", "+44 1632 960 555", "afternoons", "tel:+441632960555")
-                .doesNotContain("teo@marram");
-        assertThat(imre().get(paneOfMill() + "/of-us/" + id).statusCode()).isEqualTo(200);
-        ines.post("/t/projects/" + mill() + "/tasks", ines.token(), Map.of("line", "Weigh the paper"));
+        whileNamed(true, () -> {
+            whileStatusIsOpen(() -> assertThat(seen(""))
+                    .contains("draws the sacks", "+44 1632 960 555", "afternoons", "tel:+441632960555")
+                    .doesNotContain("teo@marram"));
+            return assertThat(seen("")).as("closed again").doesNotContain("draws the sacks");
+        });
+        assertThat(ines().get("/t/projects/" + mill() + "/record?q=sacks").body())
+                .contains("named for the project");
+    }
+
+    @Test
+    void whoeverIsNamedAndNotShownIsOurs() throws Exception {
+        whileNamed(false, () -> {
+            whileStatusIsOpen(() -> assertThat(seen("")).doesNotContain("draws the sacks", "960 555"));
+            return assertThat(imre().get(paneOfMill() + "/of-us/" + teo()).statusCode())
+                    .isEqualTo(404);
+        });
+    }
+
+    @Test
+    void aFaceIsSeenWhereWhoeverHasItIsShown() throws Exception {
+        String face = paneOfMill() + "/of-us/" + teo();
+        whileNamed(true, () -> {
+            whileStatusIsOpen(() -> assertThat(imre().get(face).statusCode()).isEqualTo(200));
+            return assertThat(imre().get(face).statusCode()).isEqualTo(404);
+        });
+    }
+
+    @Test
+    void hoursAreOursUnlessTheyAreShown() throws Exception {
+        ines().sends("/t/projects/" + mill() + "/tasks", "line=Weigh the paper");
         tasks.ofProject(mill()).stream()
                 .filter(task -> task.name().equals("Weigh the paper"))
-                .forEach(
-                        task -> timeSpent.add(task.id(), id, 90, java.time.LocalDate.of(2026, 11, 2), clock.instant()));
-        assertThat(imre().get(paneOfMill()).body())
-                .as("hours are ours unless they are shown")
-                .doesNotContain("hours on it so far");
-        ines.post("/t/projects/" + mill() + "/hours-shown", ines.token(), Map.of("before", "false", "shown", "true"));
-        assertThat(imre().get(paneOfMill()).body()).containsPattern("We have worked [0-9.]+ hours on it so far");
-        ines.post("/t/projects/" + mill() + "/hours-shown", ines.token(), Map.of("before", "true", "shown", "false"));
-        setUpPane.setAperture(pane().id(), ContentKind.STATUS, Aperture.CLOSED, Acting.team("Ines"));
-        assertThat(imre().get(paneOfMill()).body())
-                .as("where the status is closed")
-                .doesNotContain("draws the sacks");
-        assertThat(imre().get(paneOfMill() + "/of-us/" + id).statusCode()).isEqualTo(404);
-        if (open) {
-            setUpPane.setAperture(pane().id(), ContentKind.STATUS, Aperture.OPEN, Acting.team("Ines"));
-        }
-        ines.post(us + "/" + id + "/drop", ines.token(), Map.of());
-        assertThat(ines.get("/t/projects/" + mill() + "/record?q=sacks").body()).contains("named for the project");
+                .forEach(task -> timeSpent.add(task.id(), teo(), 90, LocalDate.of(2026, 11, 2), clock.instant()));
+        String hours = "/t/projects/" + mill() + "/hours-shown";
+        whileStatusIsOpen(() -> {
+            assertThat(seen("")).doesNotContain("hours on it so far");
+            ines().sends(hours, "before=false&shown=true");
+            String body = seen("");
+            ines().sends(hours, "before=true&shown=false");
+            return assertThat(body).containsPattern("We have worked [0-9.]+ hours on it so far");
+        });
     }
 }

@@ -10,6 +10,7 @@ import app.clearpane.core.project.Concern;
 import app.clearpane.store.exposure.Items;
 import app.clearpane.store.plan.Tasks;
 import app.clearpane.store.project.Concerns;
+import java.net.http.HttpResponse;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -34,79 +35,73 @@ class BringBackTest extends AtTheMill {
                 .orElseThrow();
     }
 
-    @Test
-    void aTaskWithItsPartsAndAConcern() throws Exception {
-        Visitor ines = ines();
-        String deleted = "/t/projects/" + mill() + "/deleted";
-        ItemId whole = task(ines, "Deleted with its parts");
-        ines.post("/t/tasks/" + whole + "/parts", ines.token(), Map.of("line", "A part of what is deleted"));
-        ItemId part = tasks.ofProject(mill()).stream()
-                .filter(task -> task.name().equals("A part of what is deleted"))
-                .map(PlannedTask::id)
+    private PlannedTask part(String name) {
+        return tasks.ofProject(mill()).stream()
+                .filter(task -> task.name().equals(name))
                 .findFirst()
                 .orElseThrow();
-        ines.post(
-                "/t/projects/" + mill() + "/concerns",
-                ines.token(),
-                Map.of(
-                        "name",
-                        "Damp in the store",
-                        "issue",
-                        "false",
-                        "likelihood",
-                        "2",
-                        "effect",
-                        "2",
-                        "about",
-                        "",
-                        "measure",
-                        "",
-                        "owner",
-                        "",
-                        "revision",
-                        "0"));
+    }
+
+    /** A task with one part. */
+    private ItemId whole(String name) throws Exception {
+        ItemId whole = task(ines(), name);
+        ines().sends("/t/tasks/" + whole + "/parts", "line=A part of " + name);
+        return whole;
+    }
+
+    private HttpResponse<String> bringBack(ItemId item) throws Exception {
+        return ines().sends("/t/items/" + item + "/bring-back", "sure=true");
+    }
+
+    private String deleted() throws Exception {
+        return Texts.of(ines().get("/t/projects/" + mill() + "/deleted").body());
+    }
+
+    @Test
+    void aTaskComesBackOnceWithItsParts() throws Exception {
+        ItemId whole = whole("what is deleted");
+        ItemId part = part("A part of what is deleted").id();
+        ines().sends("/t/tasks/" + whole + "/delete", "");
+        assertThat(deleted())
+                .contains("what is deleted with 1 inside", "Ines Okafor-Lindqvist")
+                .doesNotContain("A part of what is deleted");
+        assertThat(bringBack(part).body()).as("its whole is deleted too").contains("what is deleted");
+        assertThat(items.find(part).orElseThrow().deleted()).isTrue();
+        assertThat(bringBack(whole).statusCode()).isEqualTo(302);
+        assertThat(bringBack(whole).statusCode()).as("it is there already").isEqualTo(404);
+        assertThat(part("A part of what is deleted").task().stage()).isEqualTo(Stage.TO_DO);
+        assertThat(deleted()).doesNotContain("what is deleted with");
+    }
+
+    @Test
+    void whatCannotComeBackYetHasNoButtonForIt() throws Exception {
+        ItemId whole = whole("what goes in two steps");
+        ItemId part = part("A part of what goes in two steps").id();
+        ines().sends("/t/tasks/" + part + "/delete", "");
+        ines().sends("/t/tasks/" + whole + "/delete", "");
+        assertThat(ines().get("/t/projects/" + mill() + "/deleted").body())
+                .contains("Can come back after", "/t/items/" + whole + "/bring-back")
+                .doesNotContain("/t/items/" + part + "/bring-back");
+        assertThat(imre().get("/t/projects/" + mill() + "/deleted").statusCode())
+                .isEqualTo(404);
+    }
+
+    @Test
+    void aConcernComesBack() throws Exception {
+        ines().sends(
+                        "/t/projects/" + mill() + "/concerns",
+                        "name=Damp in the store&issue=false&likelihood=2&effect=2&about=&measure=&owner=&revision=0");
         Concern damp = concerns.ofProject(mill()).stream()
                 .filter(one -> one.name().equals("Damp in the store"))
                 .findFirst()
                 .orElseThrow();
-        ines.post("/t/tasks/" + whole + "/delete", ines.token(), Map.of());
-        ines.post(
-                "/t/concerns/" + damp.id() + "/delete", ines.token(), Map.of("before", "revision " + damp.revision()));
-        String list = Texts.of(ines.get(deleted).body());
-        assertThat(list)
-                .contains(
-                        "Deleted with its parts with 1 inside",
-                        "Damp in the store",
-                        "Concerns",
-                        "Ines Okafor-Lindqvist")
-                .doesNotContain("A part of what is deleted");
-        assertThat(ines.post("/t/items/" + part + "/bring-back", ines.token(), Map.of())
-                        .body())
-                .as("its whole is deleted too")
-                .contains("Deleted with its parts");
-        assertThat(items.find(part).orElseThrow().deleted()).isTrue();
-        assertThat(ines.post("/t/items/" + whole + "/bring-back", ines.token(), Map.of("sure", "true"))
-                        .statusCode())
-                .isEqualTo(302);
-        assertThat(ines.post("/t/items/" + whole + "/bring-back", ines.token(), Map.of("sure", "true"))
-                        .statusCode())
-                .as("it is there already")
-                .isEqualTo(404);
-        ines.post("/t/items/" + damp.id() + "/bring-back", ines.token(), Map.of("sure", "true"));
-        assertThat(tasks.ofProject(mill()))
-                .filteredOn(task -> task.name().equals("A part of what is deleted"))
-                .singleElement()
-                .satisfies(task -> assertThat(task.task().stage()).isEqualTo(Stage.TO_DO));
+        ines().sends("/t/concerns/" + damp.id() + "/delete", "before=revision " + damp.revision());
+        assertThat(deleted()).contains("Damp in the store", "Concerns");
+        bringBack(damp.id());
         assertThat(concerns.ofProject(mill())).anyMatch(one -> one.id().equals(damp.id()));
-        assertThat(Texts.of(ines.get(deleted).body())).doesNotContain("Deleted with its parts", "Damp in the store");
-        assertThat(ines.get("/t/projects/" + mill() + "/record?q=damp").body()).contains("brought back");
-        assertThat(imre().get(deleted).statusCode()).isEqualTo(404);
-        ines.post("/t/tasks/" + part + "/delete", ines.token(), Map.of());
-        ines.post("/t/tasks/" + whole + "/delete", ines.token(), Map.of());
-        assertThat(ines.get(deleted).body())
-                .as("no button that is refused")
-                .contains("Can come back after", "/t/items/" + whole + "/bring-back")
-                .doesNotContain("/t/items/" + part + "/bring-back");
+        assertThat(deleted()).doesNotContain("Damp in the store");
+        assertThat(ines().get("/t/projects/" + mill() + "/record?q=damp").body())
+                .contains("brought back");
     }
 
     @Test

@@ -4,12 +4,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.clearpane.core.agency.Contact;
 import app.clearpane.core.agency.EmailAddress;
+import app.clearpane.core.exposure.SeatRole;
 import app.clearpane.formats.agency.CardFile;
 import app.clearpane.store.agency.Directory;
 import app.clearpane.store.agency.People;
 import java.io.ByteArrayInputStream;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
+import java.util.List;
 import java.util.Map;
 import org.jsoup.Jsoup;
 import org.junit.jupiter.api.Test;
@@ -133,119 +135,109 @@ class ClientsTest extends AtTheMill {
         people.changeContact(grete);
     }
 
-    @Test
-    void whoeverLeftHasNoSeatAndIsNotOffered() throws Exception {
-        Visitor ines = ines();
-        take(
-                ines,
-                "Client,Name,Mail\n"
-                        + people.client(people.contacts().stream()
-                                        .filter(one -> one.name().startsWith("Imre"))
-                                        .findFirst()
-                                        .orElseThrow()
-                                        .client())
-                                .orElseThrow()
-                                .name()
-                        + ",Wim Leaver,wim@leaver.example\n");
-        Contact wim = people.contactAt(new EmailAddress("wim@leaver.example")).orElseThrow();
-        ines.post(
-                "/t/panes/" + pane().id() + "/seats",
-                ines.token(),
-                Map.of("contact", wim.id().toString(), "role", "READER", "project", mill().toString(), "sure", "true"));
-        String leave = "/t/contacts/" + wim.id() + "/leave";
-        assertThat(ines.post(leave, ines.token(), Map.of()).body())
-                .contains("Wim Leaver loses the seat at", "The mill", "stays under their name");
-        assertThat(directory.findClientOf(wim.id()).orElseThrow().people())
-                .filteredOn(one -> one.id().equals(wim.id()))
-                .singleElement()
-                .satisfies(one -> assertThat(one.seats()).hasSize(1));
-        assertThat(ines.post(leave, ines.token(), Map.of("sure", "true")).statusCode())
-                .isEqualTo(302);
-        assertThat(directory.findClientOf(wim.id()).orElseThrow().people())
-                .filteredOn(one -> one.id().equals(wim.id()))
-                .singleElement()
-                .satisfies(one -> {
-                    assertThat(one.seats()).isEmpty();
-                    assertThat(one.leftAt()).isNotNull();
-                });
-        assertThat(people.contacts()).noneMatch(one -> one.id().equals(wim.id()));
-        assertThat(ines.get("/t/clients/people.csv").body()).doesNotContain("wim@leaver.example");
-        assertThat(Texts.of(ines.get("/t/clients?q=leaver").body())).contains("left ", "Is back");
-        ines.post("/t/contacts/" + wim.id() + "/back", ines.token(), Map.of());
-        assertThat(people.contacts()).anyMatch(one -> one.id().equals(wim.id()));
-        Contact imre = people.contacts().stream()
-                .filter(one -> one.name().startsWith("Imre"))
-                .findFirst()
-                .orElseThrow();
-        assertThat(ines.post("/t/contacts/" + imre.id() + "/leave", ines.token(), Map.of("sure", "true"))
-                        .statusCode())
-                .as("he speaks for the mill, or is asked to sign")
-                .isEqualTo(422);
-        assertThat(people.contacts()).anyMatch(one -> one.id().equals(imre.id()));
+    /** Somebody of the mill's who has a seat. */
+    private Contact seated(String name, String address) throws Exception {
+        take(ines(), "Client,Name,Mail\nHob & Barley Mill," + name + "," + address + "\n");
+        ines().sends(
+                        "/t/panes/" + pane().id() + "/seats",
+                        "role=READER&sure=true&project=" + mill() + "&contact="
+                                + at(address).id());
+        assertThat(person(at(address)).seats()).hasSize(1);
+        return at(address);
+    }
+
+    private HttpResponse<String> leaves(Contact contact, String sure) throws Exception {
+        return ines().sends("/t/contacts/" + contact.id() + "/leave", sure);
     }
 
     @Test
-    void twoEntriesForOnePersonBecomeOne() throws Exception {
-        Visitor ines = ines();
+    void itIsSaidFirstWhatWhoeverLeavesLoses() throws Exception {
+        Contact wilma = seated("Wilma Leaver", "wilma@leaver.example");
+        assertThat(leaves(wilma, "").body())
+                .contains("Wilma Leaver loses the seat at", "The mill", "stays under their name");
+        assertThat(person(wilma).seats()).hasSize(1);
+    }
+
+    @Test
+    void whoeverLeftHasNoSeatAndIsNotOfferedUntilTheyAreBack() throws Exception {
+        Contact wim = seated("Wim Leaver", "wim@leaver.example");
+        assertThat(leaves(wim, "sure=true").statusCode()).isEqualTo(302);
+        assertThat(person(wim).seats()).isEmpty();
+        assertThat(person(wim).leftAt()).isNotNull();
+        assertThat(people.contacts()).noneMatch(one -> one.id().equals(wim.id()));
+        assertThat(ines().get("/t/clients/people.csv").body()).doesNotContain("wim@leaver.example");
+        assertThat(Texts.of(ines().get("/t/clients?q=leaver").body())).contains("left ", "Is back");
+        ines().sends("/t/contacts/" + wim.id() + "/back", "");
+        assertThat(people.contacts()).anyMatch(one -> one.id().equals(wim.id()));
+    }
+
+    @Test
+    void whoeverSpeaksForOthersDoesNotSimplyLeave() throws Exception {
+        assertThat(leaves(at("imre@hobandbarley.example"), "sure=true").statusCode())
+                .isEqualTo(422);
+    }
+
+    /** Two entries for one person at the mill; the second has a seat. */
+    private List<Contact> twoOf(String name) throws Exception {
+        String mill = "Hob & Barley Mill,";
         take(
-                ines,
-                "Client,Name,Mail\nHob & Barley Mill,Tomas Reed,tomas@hobandbarley.example\nHob & Barley Mill,T. "
-                        + "Reed,reed@hobandbarley.example\n");
-        Contact stays =
-                people.contactAt(new EmailAddress("tomas@hobandbarley.example")).orElseThrow();
-        Contact goes =
-                people.contactAt(new EmailAddress("reed@hobandbarley.example")).orElseThrow();
-        giveSeat.give(pane().id(), goes.id(), app.clearpane.core.exposure.SeatRole.REVIEWER, Acting.team("Ines"));
-        String at = "/t/contacts/" + goes.id() + "/merge";
-        HttpResponse<String> asked =
-                ines.post(at, ines.token(), Map.of("into", stays.id().toString()));
+                ines(),
+                "Client,Name,Mail\n" + mill + name + " Reed," + name + "@hobandbarley.example\n" + mill + name
+                        + " R.,reed-" + name + "@hobandbarley.example\n");
+        Contact stays = at(name + "@hobandbarley.example");
+        Contact goes = at("reed-" + name + "@hobandbarley.example");
+        giveSeat.give(pane().id(), goes.id(), SeatRole.REVIEWER, Acting.team("Ines"));
+        return List.of(stays, goes);
+    }
+
+    private Contact at(String address) {
+        return people.contactAt(new EmailAddress(address)).orElseThrow();
+    }
+
+    private HttpResponse<String> merge(Contact goes, Contact into) throws Exception {
+        return ines().sends("/t/contacts/" + goes.id() + "/merge", "sure=true&into=" + into.id());
+    }
+
+    @Test
+    void itIsSaidFirstWhatBecomesOfTwoEntries() throws Exception {
+        List<Contact> two = twoOf("Tomas");
+        HttpResponse<String> asked = ines().sends(
+                        "/t/contacts/" + two.get(1).id() + "/merge",
+                        "into=" + two.get(0).id());
         assertThat(asked.statusCode()).isEqualTo(409);
         assertThat(Texts.of(asked.body())).contains("there is one entry: Tomas Reed", "stays as it was");
-        assertThat(ines.post(
-                                at,
-                                ines.token(),
-                                Map.of(
-                                        "into",
-                                        people.contactAt(new EmailAddress("ottoline@penwether.example"))
-                                                .orElseThrow()
-                                                .id()
-                                                .toString(),
-                                        "sure",
-                                        "true"))
-                        .statusCode())
+    }
+
+    @Test
+    void onlyTwoOfOneClientOfWhomNeitherSpeaksForOthersBecomeOne() throws Exception {
+        List<Contact> two = twoOf("Timo");
+        assertThat(merge(two.get(1), at("ottoline@penwether.example")).statusCode())
                 .as("of another client")
                 .isEqualTo(404);
-        assertThat(ines.post(at, ines.token(), Map.of("into", goes.id().toString(), "sure", "true"))
-                        .statusCode())
-                .isEqualTo(422);
-        assertThat(ines.post(at, ines.token(), Map.of("into", stays.id().toString(), "sure", "true"))
-                        .statusCode())
-                .isEqualTo(302);
-        assertThat(client("Hob & Barley Mill").people())
-                .filteredOn(one -> one.id().equals(goes.id()))
-                .singleElement()
-                .satisfies(one -> assertThat(one.leftAt()).isNotNull());
-        assertThat(client("Hob & Barley Mill").people())
-                .filteredOn(one -> one.id().equals(stays.id()))
-                .singleElement()
-                .satisfies(one -> assertThat(one.seats()).singleElement().satisfies(seat -> assertThat(seat.role())
-                        .isEqualTo(app.clearpane.core.exposure.SeatRole.REVIEWER)));
-        assertThat(people.contactAt(new EmailAddress("reed@hobandbarley.example")))
-                .as("the old address leads to whoever stays")
-                .contains(stays);
-        String imre = people.contactAt(new EmailAddress("imre@hobandbarley.example"))
-                .orElseThrow()
-                .id()
-                .toString();
-        assertThat(Texts.of(ines.post(
-                                "/t/contacts/" + imre + "/merge",
-                                ines.token(),
-                                Map.of("into", stays.id().toString(), "sure", "true"))
-                        .body()))
+        assertThat(merge(two.get(1), two.get(1)).statusCode()).isEqualTo(422);
+        assertThat(Texts.of(merge(at("imre@hobandbarley.example"), two.get(0)).body()))
                 .contains("speaks for others");
-        ines.post("/t/contacts/" + goes.id() + "/back", ines.token(), Map.of());
-        assertThat(people.contactAt(new EmailAddress("reed@hobandbarley.example")))
-                .as("two again")
-                .contains(goes);
+    }
+
+    private Directory.Someone person(Contact contact) {
+        return client("Hob & Barley Mill").people().stream()
+                .filter(one -> one.id().equals(contact.id()))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    @Test
+    void twoEntriesForOnePersonBecomeOneAndTwoAgain() throws Exception {
+        List<Contact> two = twoOf("Toke");
+        Contact stays = two.get(0);
+        Contact goes = two.get(1);
+        assertThat(merge(goes, stays).statusCode()).isEqualTo(302);
+        assertThat(person(goes).leftAt()).isNotNull();
+        assertThat(person(stays).seats()).extracting(Directory.Seated::role).containsExactly(SeatRole.REVIEWER);
+        assertThat(at(goes.email()))
+                .as("the old address leads to whoever stays")
+                .isEqualTo(stays);
+        ines().sends("/t/contacts/" + goes.id() + "/back", "");
+        assertThat(at(goes.email())).as("two again").isEqualTo(goes);
     }
 }

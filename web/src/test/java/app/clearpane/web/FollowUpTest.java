@@ -17,8 +17,8 @@ import app.clearpane.store.plan.TaskFiles;
 import app.clearpane.store.plan.Tasks;
 import java.net.http.HttpResponse;
 import java.util.HashMap;
-import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -197,53 +197,47 @@ class FollowUpTest extends AtTheMill {
         assertThat(now(keep).beside().task()).isEmpty();
     }
 
+    private HttpResponse<String> joins(Mark mark, Mark with) throws Exception {
+        return does(ines, mark, "join", Map.of("with", with.id().toString()));
+    }
+
     @Test
-    void theSameWishesAreJoinedAndMovedTogether() throws Exception {
+    void onlyTheSameWishesAreJoined() throws Exception {
+        Mark first = mark(imre(), "CHANGE", "Bigger letters", 0.2);
+        Mark elsewhere = mark(grete, "CHANGE", "Something else", 0.7);
+        assertThat(joins(elsewhere, first).body()).contains("do not both ask for a change at one place");
+        assertThat(joins(first, first).statusCode()).isEqualTo(422);
+    }
+
+    @Test
+    void theSameWishesAreJoinedAndThatIsSaidWhereverTheyAreRead() throws Exception {
+        Mark first = mark(imre(), "CHANGE", "Bigger letters", 0.2);
+        Mark second = mark(grete, "CHANGE", "Please larger", 0.21);
+        String table = "/t/versions/" + version.id() + "/light-table";
+        assertThat(ines.get(table).body()).contains("ask for a change at one place", "Join 1");
+        assertThat(joins(second, first).statusCode()).isEqualTo(302);
+        assertThat(now(second).beside().joinedTo()).hasValue(first.id());
+        assertThat(ines.get(table).body()).contains("asks for the same as 1").doesNotContain("Join 1");
+        assertThat(grete.get(at(version)).body()).contains("asks for the same as 1");
+        assertThat(ines.get("/t/versions/" + version.id() + "/letter").body()).contains("together with 1");
+        assertThat(does(ines, first, "part", Map.of()).statusCode()).isEqualTo(302);
+        assertThat(now(second).beside().joinedTo()).isEmpty();
+    }
+
+    @Test
+    void theTeamMovesWhatIsJoinedTogetherAndAClientTheirOwnAlone() throws Exception {
         Mark first = mark(imre(), "CHANGE", "Bigger letters", 0.2);
         Mark second = mark(grete, "CHANGE", "Please larger", 0.21);
         Mark elsewhere = mark(grete, "CHANGE", "Something else", 0.7);
-        String table = "/t/versions/" + version.id() + "/light-table";
-        assertThat(ines.get(table).body()).contains("ask for a change at one place", "Join 1");
-        assertThat(does(ines, elsewhere, "join", Map.of("with", first.id().toString()))
-                        .body())
-                .contains("do not both ask for a change at one place");
-        assertThat(does(ines, second, "join", Map.of("with", second.id().toString()))
-                        .statusCode())
-                .isEqualTo(422);
-        assertThat(does(ines, second, "join", Map.of("with", first.id().toString()))
-                        .statusCode())
-                .isEqualTo(302);
-        assertThat(now(second).beside().joinedTo()).hasValue(first.id());
-        assertThat(ines.get(table).body()).contains("asks for the same as 1").doesNotContain("Join 1");
-        assertThat(grete.get("/c/panes/" + pane().id() + "/versions/" + version.id())
-                        .body())
-                .contains("asks for the same as 1");
-        assertThat(ines.get("/t/versions/" + version.id() + "/letter").body()).contains("together with 1");
+        joins(second, first);
         does(ines, second, "answers", Map.of("act", "TAKE_ON", "said", "Both then"));
-        assertThat(List.of(
-                        now(first).progress(),
-                        now(second).progress(),
-                        now(elsewhere).progress()))
+        assertThat(Stream.of(first, second, elsewhere).map(this::now).map(Mark::progress))
                 .containsExactly(MarkupProgress.TAKEN_ON, MarkupProgress.TAKEN_ON, MarkupProgress.OPEN);
-        assertThat(now(first).answers()).singleElement().satisfies(answer -> assertThat(answer.said())
-                .isEqualTo("Together with 1·2."));
-        grete.post(
+        assertThat(now(first).answers()).extracting(Mark.Answer::said).containsExactly("Together with 1·2.");
+        grete.sends(
                 "/c/panes/" + pane().id() + "/marks/" + second.id() + "/answers",
-                grete.token(),
-                Map.of(
-                        "act",
-                        "WITHDRAW",
-                        "said",
-                        "",
-                        "revision",
-                        "" + now(second).revision(),
-                        "on",
-                        version.id().toString()));
+                "act=WITHDRAW&said=&revision=" + now(second).revision() + "&on=" + version.id());
         assertThat(now(second).progress()).isEqualTo(MarkupProgress.WITHDRAWN);
-        assertThat(now(first).progress())
-                .as("a client speaks for their own alone")
-                .isEqualTo(MarkupProgress.TAKEN_ON);
-        assertThat(does(ines, first, "part", Map.of()).statusCode()).isEqualTo(302);
-        assertThat(now(second).beside().joinedTo()).isEmpty();
+        assertThat(now(first).progress()).isEqualTo(MarkupProgress.TAKEN_ON);
     }
 }

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.clearpane.core.calendar.WorkingCalendar;
 import app.clearpane.core.plan.PhaseTemplate;
 import app.clearpane.core.plan.PlannedTask;
+import app.clearpane.core.project.Milestone;
 import app.clearpane.core.project.Phase;
 import app.clearpane.core.project.Project;
 import app.clearpane.core.project.ProjectId;
@@ -16,11 +17,13 @@ import app.clearpane.store.plan.Tasks;
 import app.clearpane.store.project.HouseHabits;
 import app.clearpane.store.project.HouseTemplates;
 import app.clearpane.usecases.shell.TheAgency;
+import java.net.http.HttpResponse;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.Callable;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
 import org.junit.jupiter.api.Test;
@@ -58,89 +61,79 @@ class HouseTest extends AtTheMill {
 
     private ProjectId open(Visitor ines, String name, HouseTemplates.Kept template, String startsOn, String agreedOn)
             throws Exception {
-        Map<String, String> form = new HashMap<>(Map.of(
-                "client",
-                "Moorside Reading Rooms",
-                "name",
-                name,
-                "cover",
-                "night",
-                "currency",
-                "GBP",
-                "tax",
-                "20",
-                "startsOn",
-                startsOn,
-                "agreedOn",
-                agreedOn,
-                "template",
-                template.id().toString(),
-                "tasks",
-                "true",
-                "contacts",
-                ""));
-        String location = ines.post("/t/projects", ines.token(), form)
+        String location = ines.sends(
+                        "/t/projects",
+                        "client=Moorside Reading Rooms&name=" + name + "&cover=night&currency=GBP&tax=20&startsOn="
+                                + startsOn + "&agreedOn=" + agreedOn + "&template=" + template.id()
+                                + "&tasks=true&contacts=")
                 .headers()
                 .firstValue("Location")
                 .orElseThrow();
         return ProjectId.of(location.split("/projects/")[1].split("/")[0]);
     }
 
+    /** A template of two phases and ten working days. */
+    private HouseTemplates.Kept written(String name) throws Exception {
+        ines().sends("/t/house/templates", "name=" + name + " as made&from=" + mill());
+        HouseTemplates.Kept made = template(name + " as made");
+        assertThat(changed(made, "name=" + name, "Sketch, 4 days\n- Draw it, 3\n- client: Choose, 1\nMake, 6 days")
+                        .statusCode())
+                .isEqualTo(302);
+        return template(name);
+    }
+
+    private HttpResponse<String> changed(HouseTemplates.Kept kept, String name, String outline) throws Exception {
+        return ines().sends(
+                        "/t/house/templates/" + kept.id(),
+                        name + "&finish=Market day&step-IN_CHECK=at the printers&revision=" + kept.revision()
+                                + "&checklist=Weight printed\n\nName of the mill&outline=" + outline);
+    }
+
     @Test
-    void aTemplateIsMadeFromAProjectCopiedChangedAndUsed() throws Exception {
-        Visitor ines = ines();
-        ines.post("/t/house/templates", ines.token(), Map.of("name", "Bags for flour", "from", mill().toString()));
+    void aTemplateIsMadeFromAProjectAndCopied() throws Exception {
+        ines().sends("/t/house/templates", "name=Bags for flour&from=" + mill());
         HouseTemplates.Kept made = template("Bags for flour");
         assertThat(made.template().phases())
                 .containsExactlyElementsOf(
                         projects.phases(mill()).stream().map(Phase::name).toList());
-        ines.post("/t/house/templates/" + made.id() + "/copy", ines.token(), Map.of());
-        HouseTemplates.Kept copy = template("Bags for flour (2)");
-        Map<String, String> form = new HashMap<>(Map.of(
-                "name",
-                "Bags and boxes",
-                "finish",
-                "Market day",
-                "outline",
-                "Sketch, 4 days\n- Draw it, 3\n- client: Choose, 1\nMake, 6 days",
-                "step-IN_CHECK",
-                "at the printers",
-                "checklist",
-                "Weight printed\n\nName of the mill",
-                "revision",
-                "1"));
-        assertThat(ines.post("/t/house/templates/" + copy.id(), ines.token(), form)
-                        .statusCode())
+        ines().sends("/t/house/templates/" + made.id() + "/copy", "");
+        assertThat(template("Bags for flour (2)").template().phases())
+                .isEqualTo(made.template().phases());
+        assertThat(imre().get("/t/house/templates").statusCode()).isEqualTo(404);
+    }
+
+    @Test
+    void aTemplateIsChangedByWhoeverReadItLast() throws Exception {
+        HouseTemplates.Kept written = written("Bags and boxes");
+        assertThat(written.template().checklist()).containsExactly("Weight printed", "Name of the mill");
+        assertThat(changed(written, "name=Bags and crates", "Make, 6 days").statusCode())
                 .isEqualTo(302);
-        HouseTemplates.Kept changed = template("Bags and boxes");
-        assertThat(changed.template().checklist()).containsExactly("Weight printed", "Name of the mill");
-        assertThat(ines.post("/t/house/templates/" + copy.id(), ines.token(), form)
-                        .statusCode())
+        assertThat(changed(written, "name=Bags and sacks", "Make, 6 days").statusCode())
                 .as("changed meanwhile")
                 .isEqualTo(409);
-        form.putAll(Map.of("outline", "- Draw it", "revision", "2", "name", "Bags for flour"));
-        assertThat(Texts.of(ines.post("/t/house/templates/" + copy.id(), ines.token(), form)
+        assertThat(Texts.of(changed(template("Bags and crates"), "name=Something printed", "- Draw it")
                         .body()))
                 .contains("Line 1: a task stands in a phase", "There is a template");
+    }
 
+    @Test
+    void aProjectIsLaidOutByATemplateBackFromItsEndOrForthFromItsStart() throws Exception {
+        HouseTemplates.Kept template = written("Laid out");
         WorkingCalendar days = agency.calendar();
         LocalDate end = days.rollForward(agency.today().plusDays(60));
-        ProjectId back = open(ines, "Back from an end", changed, "", end.toString());
+        ProjectId back = open(ines(), "Back from an end", template, "", end.toString());
         Project counted = projects.find(back).orElseThrow();
         assertThat(days.workingDays(counted.startsOn(), end.plusDays(1))).isEqualTo(10);
         assertThat(projects.phases(back)).extracting(Phase::name).containsExactly("Sketch", "Make");
         assertThat(tasks.ofProject(back)).extracting(PlannedTask::name).containsExactly("Draw it", "Choose");
-        assertThat(projects.milestones(back)).singleElement().satisfies(one -> assertThat(one.name())
-                .isEqualTo("Market day"));
+        assertThat(projects.milestones(back)).extracting(Milestone::name).containsExactly("Market day");
         LocalDate start = days.rollForward(agency.today().plusDays(7));
-        Project forth = projects.find(open(ines, "From a start", changed, start.toString(), ""))
+        Project forth = projects.find(open(ines(), "From a start", template, start.toString(), ""))
                 .orElseThrow();
         assertThat(days.workingDays(start, forth.agreedOn().plusDays(1))).isEqualTo(10);
-
-        ines.post("/t/house/templates/" + copy.id() + "/drop", ines.token(), Map.of("revision", "2"));
-        assertThat(templates.find(copy.id())).isEmpty();
+        ines().sends("/t/house/templates/" + template.id() + "/drop", "revision=" + template.revision());
+        assertThat(templates.find(template.id())).isEmpty();
         assertThat(projects.phases(back)).as("what was laid out stays").hasSize(2);
-        assertThat(imre().get("/t/house/templates").statusCode()).isEqualTo(404);
     }
 
     @Test
@@ -160,76 +153,21 @@ class HouseTest extends AtTheMill {
         });
     }
 
-    @Test
-    void projectsBeginWithWhatTheHouseReckonsWith() throws Exception {
-        Visitor ines = ines();
+    private HttpResponse<String> reckons(String currency, String tax, String paymentDays, int revision)
+            throws Exception {
+        return ines().sends(
+                        "/t/house/usual",
+                        "reviewDays=5&rounds=3&fee=180&rule=ANY&currency=" + currency + "&tax=" + tax + "&paymentDays="
+                                + paymentDays + "&revision=" + revision);
+    }
+
+    /** What is done in a house that reckons in euros, with invoices due in two weeks. */
+    private void whileInEuros(Callable<?> does) throws Exception {
         HouseHabits.Reckoning before = habits.reckoning();
         SigningTerms terms = signing.house().terms();
-        Map<String, String> form = new HashMap<>(Map.of(
-                "currency",
-                "EUR",
-                "tax",
-                "19",
-                "paymentDays",
-                "14",
-                "reviewDays",
-                "5",
-                "rounds",
-                "3",
-                "fee",
-                "180",
-                "rule",
-                "ANY",
-                "revision",
-                String.valueOf(before.revision())));
-        assertThat(ines.post("/t/house/usual", ines.token(), form).statusCode()).isEqualTo(302);
+        assertThat(reckons("EUR", "19", "14", before.revision()).statusCode()).isEqualTo(302);
         try {
-            Document blank = Jsoup.parse(ines.get("/t/projects/new").body());
-            assertThat(blank.select("#currency").val() + blank.select("#tax").val())
-                    .isEqualTo("EUR19");
-            ProjectId opened = open(
-                    ines,
-                    "Reckoned",
-                    template("Something printed"),
-                    agency.today().toString(),
-                    "");
-            assertThat(Jsoup.parse(ines.get("/t/projects/" + opened + "/deliverables")
-                                    .body())
-                            .select("#usual-days, #usual-rounds")
-                            .eachAttr("value"))
-                    .containsExactly("5", "3");
-            assertThat(projects.paymentDays(opened)).isEqualTo(14);
-            Project its = projects.find(opened).orElseThrow();
-            ines.post(
-                    "/t/projects/" + opened + "/details",
-                    ines.token(),
-                    Map.of(
-                            "name",
-                            its.name(),
-                            "currency",
-                            "GBP",
-                            "tax",
-                            "20",
-                            "cover",
-                            its.cover(),
-                            "manager",
-                            its.manager().toString(),
-                            "paymentDays",
-                            "45",
-                            "revision",
-                            String.valueOf(its.revision())));
-            assertThat(projects.paymentDays(opened))
-                    .as("its own over the house's")
-                    .isEqualTo(45);
-            assertThat(ines.get("/t/projects/" + opened + "/papers").body())
-                    .contains("An invoice without it: 45 days after its date.");
-            form.putAll(Map.of("currency", "gold", "tax", "-1", "paymentDays", "4000"));
-            assertThat(ines.post("/t/house/usual", ines.token(), form).body())
-                    .contains("is not a currency", "The tax should be a number", "The days until an invoice is due");
-            form.putAll(Map.of("currency", "EUR", "tax", "7", "paymentDays", "7"));
-            assertThat(ines.post("/t/house/usual", ines.token(), form).statusCode())
-                    .as("changed meanwhile")
-                    .isEqualTo(409);
+            does.call();
         } finally {
             habits.reckon(new HouseHabits.Reckoning(
                     before.currency(),
@@ -238,6 +176,45 @@ class HouseTest extends AtTheMill {
                     habits.reckoning().revision()));
             signing.setHouse(new SigningDefaults.House(terms, habits.reckoning().revision()));
         }
+    }
+
+    @Test
+    void projectsBeginWithWhatTheHouseReckonsWith() throws Exception {
+        whileInEuros(() -> {
+            Document blank = Jsoup.parse(ines().get("/t/projects/new").body());
+            assertThat(blank.select("#currency").val() + blank.select("#tax").val())
+                    .isEqualTo("EUR19");
+            String today = agency.today().toString();
+            ProjectId opened = open(ines(), "Reckoned", template("Something printed"), today, "");
+            String works = ines().get("/t/projects/" + opened + "/deliverables").body();
+            assertThat(Jsoup.parse(works).select("#usual-days, #usual-rounds").eachAttr("value"))
+                    .containsExactly("5", "3");
+            return assertThat(projects.paymentDays(opened)).isEqualTo(14);
+        });
+    }
+
+    @Test
+    void aProjectMayReckonOtherwiseThanTheHouse() throws Exception {
+        String today = agency.today().toString();
+        ProjectId opened = open(ines(), "Otherwise", template("Something printed"), today, "");
+        Project its = projects.find(opened).orElseThrow();
+        ines().sends(
+                        "/t/projects/" + opened + "/details",
+                        "name=Otherwise&currency=GBP&tax=20&paymentDays=45&cover=" + its.cover() + "&manager="
+                                + its.manager() + "&revision=" + its.revision());
+        assertThat(projects.paymentDays(opened)).isEqualTo(45);
+        assertThat(ines().get("/t/projects/" + opened + "/papers").body())
+                .contains("An invoice without it: 45 days after its date.");
+    }
+
+    @Test
+    void whatNobodyCanReckonWithIsSaid() throws Exception {
+        int read = habits.reckoning().revision();
+        assertThat(reckons("gold", "-1", "4000", read).body())
+                .contains("is not a currency", "The tax should be a number", "The days until an invoice is due");
+        whileInEuros(() -> assertThat(reckons("EUR", "7", "7", read).statusCode())
+                .as("changed meanwhile")
+                .isEqualTo(409));
     }
 
     @Test

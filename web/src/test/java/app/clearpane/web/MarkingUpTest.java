@@ -3,12 +3,16 @@ package app.clearpane.web;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.awaitility.Awaitility.await;
 
+import app.clearpane.core.deliverable.PageSize;
 import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.markup.Intent;
 import app.clearpane.core.markup.Mark;
 import app.clearpane.core.markup.MarkupProgress;
 import app.clearpane.core.markup.Place;
 import app.clearpane.core.turns.Turn;
+import app.clearpane.formats.markup.Annotation;
+import app.clearpane.formats.markup.PdfAnnotations;
 import app.clearpane.store.compare.Comparisons;
 import app.clearpane.store.markup.Markups;
 import app.clearpane.usecases.deliverable.States;
@@ -20,9 +24,11 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
+import java.time.Instant;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
@@ -328,74 +334,101 @@ class MarkingUpTest extends AtTheMill {
                 : answer;
     }
 
-    @Test
-    void notesMadeElsewhereAreShownAddedOnceAndNamed() throws Exception {
-        Visitor ines = ines();
-        ItemId bag = deliverable(ines, "Brought along", "ALL");
-        Version version = sent(ines, bag);
-        mark(imre(), version, "IDEA", "Ours already.", Map.of());
+    /** A version as somebody marked it elsewhere: an ellipse by Grete, as a file says. */
+    private static byte[] markedElsewhere(String note) throws Exception {
         Path marked = Files.createTempFile("marked", ".pdf");
         Path plain = Files.write(Files.createTempFile("plain", ".pdf"), demoFile("flour-spelt-1.pdf"));
         try (var out = Files.newOutputStream(marked)) {
-            app.clearpane.formats.markup.PdfAnnotations.write(
+            PdfAnnotations.write(
                     plain,
-                    List.of(new app.clearpane.formats.markup.Annotation(
-                            "their-1",
+                    List.of(new Annotation(
+                            "their-" + note,
                             "",
                             new Place.Ellipse(1, 0.4, 0.4, 0.2, 0.1),
-                            new app.clearpane.core.deliverable.PageSize(1, 1),
-                            app.clearpane.core.markup.Intent.CHANGE,
+                            new PageSize(1, 1),
+                            Intent.CHANGE,
                             MarkupProgress.OPEN,
-                            "A warmer brown.",
+                            note,
                             "Grete Lindholm",
-                            java.time.Instant.EPOCH,
+                            Instant.EPOCH,
                             List.of(),
-                            java.util.Optional.empty())),
+                            Optional.empty())),
                     out);
         }
-        HttpResponse<String> shown = bring(ines, version, Files.readAllBytes(marked));
-        assertThat(shown.body())
+        return Files.readAllBytes(marked);
+    }
+
+    /** Adds what a file brings, as said to be by Grete. */
+    private HttpResponse<String> add(Visitor who, Version version, String shown) throws Exception {
+        String file = shown.replaceAll("(?s).*name=\"file\" value=\"([0-9a-f]{64})\".*", "$1");
+        String grete = shown.replaceAll("(?s).*<option value=\"([0-9a-f-]{36})\" selected=\"selected\">Grete.*", "$1");
+        return who.sends("/t/versions/" + version.id() + "/brought/add", "file=" + file + "&by=" + grete);
+    }
+
+    @Test
+    void notesMadeElsewhereAreShownBeforeTheyAreAdded() throws Exception {
+        Visitor ines = ines();
+        Version version = sent(ines, deliverable(ines, "Brought along", "ALL"));
+        String shown = bring(ines, version, markedElsewhere("A warmer brown.")).body();
+        assertThat(shown)
                 .contains("1 new note", "A warmer brown.", "Add 1 note")
                 .doesNotContain("another document");
-        assertThat(markups.marksOf(bag))
+        assertThat(markups.marksOf(version.deliverable()))
                 .as("nothing is added before it is wanted")
-                .hasSize(1);
-        String file = shown.body().replaceAll("(?s).*name=\"file\" value=\"([0-9a-f]{64})\".*", "$1");
-        String grete =
-                shown.body().replaceAll("(?s).*<option value=\"([0-9a-f-]{36})\" selected=\"selected\">Grete.*", "$1");
-        assertThat(ines.post("/t/versions/" + version.id() + "/brought/add", ines.token(), Map.of("file", file))
+                .isEmpty();
+        String file = shown.replaceAll("(?s).*name=\"file\" value=\"([0-9a-f]{64})\".*", "$1");
+        assertThat(ines.sends("/t/versions/" + version.id() + "/brought/add", "file=" + file)
                         .body())
                 .contains("whose notes these are");
-        ines.post("/t/versions/" + version.id() + "/brought/add", ines.token(), Map.of("file", file, "by", grete));
-        assertThat(noted(bag, "A warmer brown.")).satisfies(mark -> {
+    }
+
+    @Test
+    void notesMadeElsewhereAreByWhoeverBringsThem() throws Exception {
+        Visitor ines = ines();
+        Version version = sent(ines, deliverable(ines, "Brought by Ines", "ALL"));
+        mark(imre(), version, "IDEA", "Ours already.", Map.of());
+        add(
+                ines,
+                version,
+                bring(ines, version, markedElsewhere("A darker brown.")).body());
+        assertThat(noted(version.deliverable(), "A darker brown.")).satisfies(mark -> {
             assertThat(mark.author().name()).isEqualTo("Ines Okafor-Lindqvist, said to be by Grete Lindholm");
             assertThat(mark.author().contact()).as("a file proves nothing").isEmpty();
             assertThat(mark.label()).hasToString("1·2");
             assertThat(mark.place()).isInstanceOf(Place.Ellipse.class);
         });
-        assertThat(bring(ines, version, Files.readAllBytes(marked)).body())
-                .contains("nothing new in this file", "1 note is here already");
-        assertThat(grete().get("/c/panes/" + pane().id() + "/versions/" + version.id())
-                        .body())
-                .contains("said to be by Grete Lindholm");
-        assertThat(lines.linesOf(mill(), bag.value()).lines().filter(line -> line.contains("\"marks.brought\"")))
+        assertThat(grete().get(at(version)).body()).contains("said to be by Grete Lindholm");
+        String record = lines.linesOf(mill(), version.deliverable().value());
+        assertThat(record.lines().filter(line -> line.contains("\"marks.brought\"")))
                 .singleElement()
                 .asString()
                 .contains("team:", "\"saidToBeBy\":\"Grete Lindholm\"");
-        Visitor teo = Visitor.by(address(), linkOfTeam("teo@marram-finch.example"));
-        assertThat(teo.post(
-                                "/t/versions/" + version.id() + "/brought/add",
-                                teo.token(),
-                                Map.of("file", file, "by", grete))
-                        .statusCode())
-                .as("makers bring nothing along")
-                .isEqualTo(403);
-        assertThat(bring(teo, version, Files.readAllBytes(marked)).statusCode()).isEqualTo(403);
+    }
+
+    @Test
+    void notesMadeElsewhereOrWrittenHereAreAddedOnce() throws Exception {
+        Visitor ines = ines();
+        Version version = sent(ines, deliverable(ines, "Brought twice", "ALL"));
+        byte[] marked = markedElsewhere("A redder brown.");
+        add(ines, version, bring(ines, version, marked).body());
+        assertThat(bring(ines, version, marked).body()).contains("nothing new in this file", "1 note is here already");
+        mark(imre(), version, "IDEA", "Ours already.", Map.of());
         HttpResponse<String> ours = ines.get("/t/versions/" + version.id() + "/marks.jsonld");
         assertThat(bring(ines, version, ours.body().getBytes(StandardCharsets.ISO_8859_1))
                         .body())
                 .as("what we wrote ourselves")
                 .contains("nothing new in this file", "2 notes are here already");
+    }
+
+    @Test
+    void makersBringNothingAlong() throws Exception {
+        Visitor ines = ines();
+        Version version = sent(ines, deliverable(ines, "Brought by Teo", "ALL"));
+        byte[] marked = markedElsewhere("A greener brown.");
+        String shown = bring(ines, version, marked).body();
+        Visitor teo = Visitor.by(address(), linkOfTeam("teo@marram-finch.example"));
+        assertThat(add(teo, version, shown).statusCode()).isEqualTo(403);
+        assertThat(bring(teo, version, marked).statusCode()).isEqualTo(403);
     }
 
     @Test

@@ -9,6 +9,7 @@ import app.clearpane.core.markup.Mark;
 import app.clearpane.core.markup.MarkupProgress;
 import app.clearpane.store.markup.Markups;
 import app.clearpane.usecases.deliverable.States;
+import java.net.http.HttpResponse;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -21,68 +22,60 @@ class NotedAfterwardsTest extends AtTheMill {
     @Autowired
     States states;
 
-    @Test
-    void isKeptForTheNextVersionAndTold() throws Exception {
-        Visitor ines = ines();
-        ItemId bag = deliverable(ines, "Noted afterwards", "ANY");
-        ines.post("/t/deliverables/" + bag + "/checklist", ines.token(), Map.of("lines", ""));
-        Version version = sent(ines, bag);
-        String table = "/c/panes/" + pane().id() + "/versions/" + version.id();
-        mark(grete(), table, "Before the end.");
-        Mark before = markups.marksOf(bag).get(0);
-        Visitor grete = grete();
-        grete.post(
-                "/c/panes/" + pane().id() + "/marks/" + before.id() + "/answers",
-                grete.token(),
-                Map.of(
-                        "act",
-                        "WITHDRAW",
-                        "said",
-                        "",
-                        "revision",
-                        "1",
-                        "on",
-                        version.id().toString()));
-        assertThat(grete().get(table).body()).contains("Leave notes").doesNotContain("kept for the next version");
+    /** A version that is agreed; Grete had withdrawn a mark on it before. */
+    private Version agreed(String name) throws Exception {
+        ItemId bag = deliverable(ines(), name, "ANY");
+        ines().sends("/t/deliverables/" + bag + "/checklist", "lines=");
+        Version version = sent(ines(), bag);
+        mark(grete(), at(version), "Before the end.");
+        answers(markups.marksOf(bag).get(0), "WITHDRAW", version);
+        assertThat(grete().get(at(version)).body()).contains("Leave notes").doesNotContain("kept for the next version");
         deciding(imre(), version, "SIGN_OFF").call();
-        assertThat(grete().get(table).body())
+        return version;
+    }
+
+    private HttpResponse<String> answers(Mark mark, String act, Version on) throws Exception {
+        return grete().sends(
+                        "/c/panes/" + pane().id() + "/marks/" + mark.id() + "/answers",
+                        "said=&act=" + act + "&revision=" + mark.revision() + "&on=" + on.id());
+    }
+
+    @Test
+    void nothingIsOpenedAgainOnWhatIsAgreed() throws Exception {
+        Version version = agreed("Agreed upon");
+        assertThat(grete().get(at(version)).body())
                 .contains("This version is agreed. A note left now changes nothing of that")
                 .contains("Note something for the next version")
                 .doesNotContain("value=\"REOPEN\"");
-        Visitor again = grete();
-        assertThat(again.post(
-                                "/c/panes/" + pane().id() + "/marks/" + before.id() + "/answers",
-                                again.token(),
-                                Map.of(
-                                        "act",
-                                        "REOPEN",
-                                        "said",
-                                        "",
-                                        "revision",
-                                        String.valueOf(markups.find(before.id())
-                                                .orElseThrow()
-                                                .revision()),
-                                        "on",
-                                        version.id().toString()))
-                        .body())
+        Mark before = markups.marksOf(version.deliverable()).get(0);
+        assertThat(answers(before, "REOPEN", version).body())
                 .contains("This version is agreed, so nothing on it is opened again.");
-        mark(grete(), table, "A day too late.");
+    }
+
+    @Test
+    void aNoteOnWhatIsAgreedIsToldAndHoldsUpNoRelease() throws Exception {
+        Version version = agreed("Noted afterwards");
+        ItemId bag = version.deliverable();
+        mark(grete(), at(version), "A day too late.");
         mailArrives("ines@", "Noted afterwards: Noted afterwards");
         assertThat(states.statesOf(bag).asked().later()).isEqualTo(1);
-        assertThat(states.statesOf(bag).asked().inTheWay())
-                .as("it holds up no release")
-                .isZero();
-        assertThat(ines.get("/t/deliverables/" + bag + "/clearance").body())
+        assertThat(states.statesOf(bag).asked().inTheWay()).isZero();
+        assertThat(ines().get("/t/deliverables/" + bag + "/clearance").body())
                 .contains("Every change asked for is confirmed, set aside or withdrawn.");
-        assertThat(ines.get("/t?whole=true").body()).contains("1 thing was asked for after it was signed");
-        assertThat(ines.get("/t/versions/" + version.id() + "/light-table").body())
+        assertThat(ines().get("/t?whole=true").body()).contains("asked for after it was signed");
+        assertThat(ines().get("/t/versions/" + version.id() + "/light-table").body())
                 .contains("for the next version", "1 asked for after it was signed");
-        Version second = sent(ines, bag, "flour-wheat-1.pdf");
-        assertThat(states.statesOf(bag).asked().later())
-                .as("a version later it is a mark like any other")
-                .isZero();
+    }
+
+    @Test
+    void aVersionLaterItIsAMarkLikeAnyOther() throws Exception {
+        Version version = agreed("A version later");
+        ItemId bag = version.deliverable();
+        mark(grete(), at(version), "A day too late.");
+        Version second = sent(ines(), bag, "flour-wheat-1.pdf");
+        assertThat(states.statesOf(bag).asked().later()).isZero();
         assertThat(states.statesOf(bag).asked().toMake()).isEqualTo(1);
-        assertThat(ines.get("/t/versions/" + second.id() + "/light-table").body())
+        assertThat(ines().get("/t/versions/" + second.id() + "/light-table").body())
                 .contains("A day too late.");
         assertThat(markups.marksOf(bag))
                 .extracting(Mark::progress)

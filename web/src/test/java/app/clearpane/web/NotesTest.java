@@ -5,6 +5,8 @@ import static org.awaitility.Awaitility.await;
 
 import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.exposure.Setting;
+import app.clearpane.core.exposure.Showing;
 import app.clearpane.core.markup.Mark;
 import app.clearpane.core.people.Actor;
 import app.clearpane.store.exposure.Panes;
@@ -17,6 +19,7 @@ import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
@@ -75,46 +78,41 @@ class NotesTest extends AtTheMill {
                 .orElseThrow();
     }
 
-    @Test
-    void picturesAndFilesComeWithANoteAndAreSeenByWhoeverSeesIt() throws Exception {
-        Visitor ines = ines();
-        ItemId bag = deliverable(ines, "Bag with pictures", "ALL");
-        Version version = sent(ines, bag);
+    /** What Grete put to a note of hers: a picture of an ear of wheat, and words. */
+    private List<Mark.Attachment> attached(Version version, String note) throws Exception {
         Visitor grete = grete();
         Map<String, byte[]> files = new LinkedHashMap<>();
         files.put("mill-ear.png", png());
         files.put("../mill-words.txt", "Stone-ground".getBytes(StandardCharsets.UTF_8));
-        assertThat(grete.attach(marksOf(version), grete.token(), note("Like this ear", "client"), files)
+        assertThat(grete.attach(marksOf(version), grete.token(), note(note, "client"), files)
                         .statusCode())
                 .isEqualTo(302);
-        Mark mark = noted(bag, "Like this ear");
-        assertThat(mark.beside().with().attachments())
-                .extracting(Mark.Attachment::name)
-                .containsExactly("mill-ear.png", "mill-words.txt");
-        assertThat(mark.beside().with().attachments())
-                .extracting(Mark.Attachment::picture)
-                .containsExactly(true, false);
+        return noted(version.deliverable(), note).beside().with().attachments();
+    }
+
+    @Test
+    void picturesAndFilesComeWithANoteAndAreKeptWithTheHouse() throws Exception {
+        Version version = sent(ines(), deliverable(ines(), "Bag with files", "ALL"));
+        List<Mark.Attachment> attached = attached(version, "Like this ear");
+        assertThat(attached).extracting(Mark.Attachment::name).containsExactly("mill-ear.png", "mill-words.txt");
+        assertThat(attached).extracting(Mark.Attachment::picture).containsExactly(true, false);
         assertThat(projectFiles.named())
                 .as("verified with the house")
-                .contains(mark.beside().with().attachments().get(1).sha256());
+                .contains(attached.get(1).sha256());
+        assertThat(lines.linesOf(mill(), version.deliverable().value()))
+                .contains("mill-words.txt (" + attached.get(1).sha256().hex() + ")");
+    }
+
+    @Test
+    void whatCameWithANoteIsSeenByWhoeverSeesTheNote() throws Exception {
+        Version version = sent(ines(), deliverable(ines(), "Bag with pictures", "ALL"));
+        List<Mark.Attachment> attached = attached(version, "Like that ear");
         String base = "/c/panes/" + pane().id() + "/attachments/";
-        String picture = mark.beside().with().attachments().get(0).id().toString();
-        String words = mark.beside().with().attachments().get(1).id().toString();
-        assertThat(imre().get("/c/panes/" + pane().id() + "/versions/" + version.id())
-                        .body())
-                .contains(base + picture, "mill-words.txt");
+        String words = attached.get(1).id().toString();
+        assertThat(imre().get(at(version)).body())
+                .contains(base + attached.get(0).id(), "mill-words.txt");
         assertThat(imre().get(base + words).body()).isEqualTo("Stone-ground");
-        HttpResponse<String> shown = grete.get(base + picture + "?look=true");
-        assertThat(shown.headers().firstValue("Content-Type")).hasValue("image/png");
-        assertThat(shown.headers().firstValue("Content-Security-Policy").orElseThrow())
-                .startsWith("sandbox");
-        assertThat(imre().get(base + words + "?look=true")
-                        .headers()
-                        .firstValue("Content-Disposition")
-                        .orElseThrow())
-                .as("what is no picture is never shown in its place")
-                .startsWith("attachment");
-        assertThat(ines.get("/t/attachments/" + words).body()).isEqualTo("Stone-ground");
+        assertThat(ines().get("/t/attachments/" + words).body()).isEqualTo("Stone-ground");
         Visitor jasper = Visitor.by(address(), linkOf("jasper@penwether.example"));
         Panes.Row board = panes.ofProject(projects.active().stream()
                         .filter(one -> one.name().equals("Visitor centre"))
@@ -125,94 +123,73 @@ class NotesTest extends AtTheMill {
         assertThat(jasper.get("/c/panes/" + board.id() + "/attachments/" + words)
                         .statusCode())
                 .isEqualTo(404);
-        assertThat(lines.linesOf(mill(), bag.value()))
-                .contains("mill-words.txt ("
-                        + mark.beside().with().attachments().get(1).sha256().hex() + ")");
     }
 
     @Test
-    void whatCameWithWordsForTheTeamStaysWithTheTeam() throws Exception {
+    void onlyPicturesAreShownInTheirPlaceAndThoseLockedUp() throws Exception {
+        Version version = sent(ines(), deliverable(ines(), "Bag with an ear", "ALL"));
+        List<Mark.Attachment> attached = attached(version, "An ear");
+        String base = "/c/panes/" + pane().id() + "/attachments/";
+        HttpResponse<String> shown = grete().get(base + attached.get(0).id() + "?look=true");
+        assertThat(shown.headers().firstValue("Content-Type")).hasValue("image/png");
+        assertThat(shown.headers().firstValue("Content-Security-Policy").orElseThrow())
+                .startsWith("sandbox");
+        assertThat(imre().get(base + attached.get(1).id() + "?look=true")
+                        .headers()
+                        .firstValue("Content-Disposition")
+                        .orElseThrow())
+                .as("what is no picture is never shown in its place")
+                .startsWith("attachment");
+    }
+
+    private int got(Visitor who, Mark.With with) throws Exception {
+        return who.get("/c/panes/" + pane().id() + "/attachments/"
+                        + with.attachments().get(0).id())
+                .statusCode();
+    }
+
+    @Test
+    void whatCameWithANoteForTheTeamStaysWithTheTeam() throws Exception {
         Visitor ines = ines();
-        ItemId bag = deliverable(ines, "Bag for us", "ALL");
-        Version version = sent(ines, bag);
+        Version version = sent(ines, deliverable(ines, "Bag for us", "ALL"));
         ines.attach(
                 "/t/versions/" + version.id() + "/marks",
                 ines.token(),
                 note("Only ours @Imre", "team"),
                 Map.of("mill-ours.txt", new byte[] {65}));
-        Visitor grete = grete();
-        grete.post(marksOf(version), grete.token(), note("A question", "client"));
-        Mark question = noted(bag, "A question");
-        ines.attach(
-                "/t/marks/" + question.id() + "/answers",
-                ines.token(),
-                Map.of(
-                        "said",
-                        "Between us",
-                        "audience",
-                        "team",
-                        "act",
-                        "",
-                        "revision",
-                        "1",
-                        "on",
-                        version.id().toString()),
-                Map.of("mill-between.txt", new byte[] {66}));
-        ines.attach(
-                "/t/marks/" + question.id() + "/answers",
-                ines.token(),
-                Map.of(
-                        "said",
-                        "",
-                        "act",
-                        "",
-                        "revision",
-                        "1",
-                        "on",
-                        version.id().toString()),
-                Map.of("mill-answer.txt", new byte[] {67}));
-        Mark answered = markups.find(question.id()).orElseThrow();
-        assertThat(answered.answers())
-                .extracting(answer -> answer.with().attachments().get(0).name())
-                .containsExactly("mill-between.txt", "mill-answer.txt");
-        String base = "/c/panes/" + pane().id() + "/attachments/";
-        assertThat(grete().get(base
-                                + noted(bag, "Only ours")
-                                        .beside()
-                                        .with()
-                                        .attachments()
-                                        .get(0)
-                                        .id())
-                        .statusCode())
-                .isEqualTo(404);
-        assertThat(grete().get(base
-                                + answered.answers()
-                                        .get(0)
-                                        .with()
-                                        .attachments()
-                                        .get(0)
-                                        .id())
-                        .statusCode())
-                .isEqualTo(404);
-        assertThat(grete().get(base
-                                + answered.answers()
-                                        .get(1)
-                                        .with()
-                                        .attachments()
-                                        .get(0)
-                                        .id())
-                        .body())
-                .isEqualTo("C");
-        assertThat(grete().get("/c/panes/" + pane().id() + "/versions/" + version.id())
-                        .body())
-                .contains("mill-answer.txt")
-                .doesNotContain("mill-between", "mill-ours");
-        assertThat(noted(bag, "Only ours").beside().with().references())
+        Mark ours = noted(version.deliverable(), "Only ours");
+        assertThat(got(grete(), ours.beside().with())).isEqualTo(404);
+        assertThat(ours.beside().with().references())
                 .as("no client is called in what is for the team")
                 .isEmpty();
-        assertThat(lines.linesOf(mill(), bag.value()))
+        assertThat(grete().get(at(version)).body()).doesNotContain("mill-ours");
+        assertThat(lines.linesOf(mill(), version.deliverable().value()))
                 .as("what leaves the house")
-                .doesNotContain("Only ours", "Between us", "mill-ours", "mill-between")
+                .doesNotContain("Only ours", "mill-ours");
+    }
+
+    @Test
+    void whatCameWithAnAnswerForTheTeamStaysWithTheTeam() throws Exception {
+        Visitor ines = ines();
+        Version version = sent(ines, deliverable(ines, "Bag answered", "ALL"));
+        Visitor grete = grete();
+        grete.post(marksOf(version), grete.token(), note("A question", "client"));
+        Mark question = noted(version.deliverable(), "A question");
+        String answers = "/t/marks/" + question.id() + "/answers";
+        String rest = "&act=&revision=1&on=" + version.id();
+        Map<String, String> forUs = Visitor.fields("said=Between us&audience=team" + rest);
+        ines.attach(answers, ines.token(), forUs, Map.of("mill-between.txt", new byte[] {66}));
+        ines.attach(answers, ines.token(), Visitor.fields("said=" + rest), Map.of("mill-answer.txt", new byte[] {67}));
+        List<Mark.Answer> answered = markups.find(question.id()).orElseThrow().answers();
+        assertThat(answered)
+                .extracting(answer -> answer.with().attachments().get(0).name())
+                .containsExactly("mill-between.txt", "mill-answer.txt");
+        assertThat(got(grete, answered.get(0).with())).isEqualTo(404);
+        assertThat(got(grete, answered.get(1).with())).isEqualTo(200);
+        assertThat(grete.get(at(version)).body()).contains("mill-answer.txt").doesNotContain("mill-between");
+        assertThat(lines.linesOf(mill(), version.deliverable().value()))
+                .as("what leaves the house")
+                .doesNotContain("Between us", "mill-between")
                 .contains("A question");
     }
 
@@ -241,16 +218,11 @@ class NotesTest extends AtTheMill {
     }
 
     @Test
-    void whoeverIsCalledByNameGetsAMailOnce() throws Exception {
+    void onlyThoseWhomWhoeverWritesKnowsAreOffered() throws Exception {
         Visitor ines = ines();
-        ItemId bag = deliverable(ines, "Bag that calls", "ALL");
-        Version version = sent(ines, bag);
-        Visitor grete = grete();
-        assertThat(grete.get("/c/panes/" + pane().id() + "/versions/" + version.id() + "/names?q=@im")
-                        .body())
-                .isEqualTo("[\"@Imre Vadas\"]");
-        assertThat(grete.get("/c/panes/" + pane().id() + "/versions/" + version.id() + "/names?q=@wan")
-                        .body())
+        Version version = sent(ines, deliverable(ines, "Bag that offers", "ALL"));
+        assertThat(grete().get(at(version) + "/names?q=@im").body()).isEqualTo("[\"@Imre Vadas\"]");
+        assertThat(grete().get(at(version) + "/names?q=@wan").body())
                 .as("somebody they never met")
                 .isEqualTo("[]");
         assertThat(ines.get("/t/versions/" + version.id() + "/names?q=@").body())
@@ -258,69 +230,58 @@ class NotesTest extends AtTheMill {
                 .doesNotContain("@Ottoline");
         assertThat(ines.get("/t/versions/" + version.id() + "/names?q=nothing").body())
                 .isEqualTo("[]");
-        grete.post(
-                marksOf(version),
-                grete.token(),
-                note("Ask @ines and @Imre Vadas, not grete@hob.example nor @Wanda", "client"));
-        Mark mark = noted(bag, "Ask");
-        assertThat(mark.beside().with().references())
-                .extracting(Mark.Reference::written)
-                .containsExactly("@ines", "@Imre Vadas");
+    }
+
+    private List<String> called(Mark mark) {
+        return markups.find(mark.id()).orElseThrow().beside().with().references().stream()
+                .map(Mark.Reference::written)
+                .toList();
+    }
+
+    @Test
+    void whoeverIsCalledByNameGetsAMailOnce() throws Exception {
+        Version version = sent(ines(), deliverable(ines(), "Bag that calls", "ALL"));
+        Visitor grete = grete();
+        String words = "Ask @ines and @Imre Vadas, not grete@hob.example nor @Wanda";
+        grete.post(marksOf(version), grete.token(), note(words, "client"));
+        Mark mark = noted(version.deliverable(), "Ask");
+        assertThat(called(mark)).containsExactly("@ines", "@Imre Vadas");
         await().until(() -> mailsAbout("ines@marram-finch.example", "asks for you: Bag that calls") == 1
                 && mailsAbout("imre@hobandbarley.example", "asks for you: Bag that calls") == 1);
-        grete.post(
+        grete.sends(
                 "/c/panes/" + pane().id() + "/marks/" + mark.id() + "/edit",
-                grete.token(),
-                Map.of(
-                        "note",
-                        "Ask @Imre Vadas please",
-                        "intent",
-                        "QUESTION",
-                        "revision",
-                        "1",
-                        "on",
-                        version.id().toString()));
-        assertThat(markups.find(mark.id()).orElseThrow().beside().with().references())
-                .extracting(Mark.Reference::written)
-                .containsExactly("@Imre Vadas");
+                "note=Ask @Imre Vadas please&intent=QUESTION&revision=1&on=" + version.id());
+        assertThat(called(mark)).containsExactly("@Imre Vadas");
         assertThat(mailsAbout("imre@hobandbarley.example", "asks for you: Bag that calls"))
                 .as("told already")
                 .isEqualTo(1);
-        assertThat(imre().get("/c/panes/" + pane().id() + "/versions/" + version.id())
-                        .body())
-                .contains("<b class=\"called\">@Imre Vadas</b>");
+        assertThat(imre().get(at(version)).body()).contains("<b class=\"called\">@Imre Vadas</b>");
+    }
+
+    private void hide(ItemId item) {
+        panes.setShowing(pane().id(), item, new Setting(Showing.HELD_BACK, Actor.kept("Ines"), clock.instant()));
     }
 
     @Test
     void aThingIsLinkedForThoseWhoSeeIt() throws Exception {
         Visitor ines = ines();
-        ItemId bag = deliverable(ines, "Bag that links", "ALL");
-        Version version = sent(ines, bag);
-        ItemId other = deliverable(ines, "Bag linked to", "ALL");
-        Version seen = sent(ines, other);
+        Version version = sent(ines, deliverable(ines, "Bag that links", "ALL"));
+        Version seen = sent(ines, deliverable(ines, "Bag linked to", "ALL"));
         ItemId hidden = deliverable(ines, "Bag that is hidden", "ALL");
-        panes.setShowing(
-                pane().id(),
-                hidden,
-                new app.clearpane.core.exposure.Setting(
-                        app.clearpane.core.exposure.Showing.HELD_BACK, Actor.kept("Ines"), clock.instant()));
+        hide(hidden);
         ines.post(
                 "/t/versions/" + version.id() + "/marks",
                 ines.token(),
                 note("As on #bag linked to; not on #Bag that is hidden", "client"));
-        assertThat(noted(bag, "As on").beside().with().references())
+        assertThat(noted(version.deliverable(), "As on").beside().with().references())
                 .extracting(Mark.Reference::called)
-                .containsExactly(new Mark.Called.Thing(other), new Mark.Called.Thing(hidden));
-        String client = grete().get("/c/panes/" + pane().id() + "/versions/" + version.id())
-                .body();
-        assertThat(client)
-                .contains("<a class=\"called\" href=\"/c/panes/" + pane().id() + "/versions/" + seen.id()
-                        + "\">#bag linked to</a>")
+                .containsExactly(new Mark.Called.Thing(seen.deliverable()), new Mark.Called.Thing(hidden));
+        assertThat(grete().get(at(version)).body())
+                .contains("<a class=\"called\" href=\"" + at(seen) + "\">#bag linked to</a>")
                 .doesNotContain(hidden.toString());
         assertThat(ines.get("/t/versions/" + version.id() + "/light-table").body())
                 .contains("href=\"/t/deliverables/" + hidden + "\">#Bag that is hidden</a>");
-        assertThat(grete().get("/c/panes/" + pane().id() + "/versions/" + version.id() + "/names?q=%23bag%20that")
-                        .body())
+        assertThat(grete().get(at(version) + "/names?q=%23bag%20that").body())
                 .contains("#Bag that links")
                 .doesNotContain("hidden");
     }

@@ -754,72 +754,62 @@ class PlanInputTest extends DemoHouse {
         }
     }
 
+    private HttpResponse<String> openLike(String like) throws Exception {
+        String form = "client=Penwether Observatory Trust&name=Input, again&cover=night&currency=GBP&tax=20&startsOn="
+                + "&agreedOn=2027-11-26&template=LIKE&contacts=&like=";
+        return post("/t/projects", Visitor.fields(form + like));
+    }
+
+    @Test
+    void aProjectThatIsToBeLikeAnotherNeedsOne() throws Exception {
+        assertThat(openLike("").body()).contains("Choose the project that it is to be like");
+    }
+
     @Test
     void aProjectIsOpenedLikeAnEarlierOneCountedBackFromItsFinish() throws Exception {
         Project earlier = projects.active().stream()
                 .filter(one -> one.name().equals("Visitor centre"))
                 .findFirst()
                 .orElseThrow();
-        Map<String, String> form = new HashMap<>(Map.of(
-                "client",
-                "Penwether Observatory Trust",
-                "name",
-                "Input, again",
-                "cover",
-                "night",
-                "currency",
-                "GBP",
-                "tax",
-                "20",
-                "startsOn",
-                "",
-                "agreedOn",
-                "2027-11-26",
-                "template",
-                "LIKE",
-                "like",
-                "",
-                "contacts",
-                ""));
-        assertThat(post("/t/projects", form).body()).contains("Choose the project that it is to be like");
-        form.put("like", earlier.id().toString());
-        String location =
-                post("/t/projects", form).headers().firstValue("Location").orElseThrow();
+        String location = openLike(earlier.id().toString())
+                .headers()
+                .firstValue("Location")
+                .orElseThrow();
         ProjectId again = ProjectId.of(location.replaceAll(".*/projects/([0-9a-f-]+)/.*", "$1"));
-        try {
-            Project opened = projects.find(again).orElseThrow();
-            WorkingCalendar days = agency.calendar();
-            assertThat(days.workingDays(opened.startsOn(), opened.agreedOn().plusDays(1)))
-                    .isEqualTo(days.workingDays(
-                            earlier.startsOn(), earlier.agreedOn().plusDays(1)));
-            assertThat(ines.get("/t/projects/" + again + "/plan?as=dates").body())
-                    .contains("value=\"looked over here, on the spot\"");
-            assertThat(projects.phases(again))
-                    .extracting(Phase::name)
-                    .containsExactlyElementsOf(projects.phases(earlier.id()).stream()
-                            .map(Phase::name)
-                            .toList());
-            List<PlannedTask> copies = tasks.ofProject(again);
-            List<PlannedTask> originals = tasks.ofProject(earlier.id()).stream()
-                    .filter(task -> task.task().stage() != Stage.DROPPED)
-                    .toList();
-            assertThat(copies)
-                    .extracting(PlannedTask::name)
-                    .containsExactlyInAnyOrderElementsOf(
-                            originals.stream().map(PlannedTask::name).toList());
-            assertThat(copies).allSatisfy(task -> {
-                assertThat(task.task().stage()).isEqualTo(Stage.TO_DO);
-                assertThat(task.hands()).isEqualTo(PlannedTask.Hands.NOBODY);
-            });
-            assertThat(copies.stream()
-                            .mapToInt(task -> task.task().shape().after().size())
-                            .sum())
-                    .isPositive()
-                    .isEqualTo(originals.stream()
-                            .mapToInt(task -> task.task().shape().after().size())
-                            .sum());
-        } finally {
-            projects.archive(projects.find(again).orElseThrow(), Ending.FINISHED, "", clock.instant());
-        }
+        String dates = ines.get("/t/projects/" + again + "/plan?as=dates").body();
+        Project opened = projects.find(again).orElseThrow();
+        List<String> phases = projects.phases(again).stream().map(Phase::name).toList();
+        List<PlannedTask> copies = tasks.ofProject(again);
+        projects.archive(opened, Ending.FINISHED, "", clock.instant());
+        WorkingCalendar days = agency.calendar();
+        assertThat(days.workingDays(opened.startsOn(), opened.agreedOn().plusDays(1)))
+                .isEqualTo(
+                        days.workingDays(earlier.startsOn(), earlier.agreedOn().plusDays(1)));
+        assertThat(dates).contains("value=\"looked over here, on the spot\"");
+        assertThat(phases)
+                .isEqualTo(
+                        projects.phases(earlier.id()).stream().map(Phase::name).toList());
+        areAsNew(copies, tasks.ofProject(earlier.id()));
+    }
+
+    private static int dependencies(List<PlannedTask> tasks) {
+        return tasks.stream()
+                .mapToInt(task -> task.task().shape().after().size())
+                .sum();
+    }
+
+    private static void areAsNew(List<PlannedTask> copies, List<PlannedTask> all) {
+        List<PlannedTask> originals = all.stream()
+                .filter(task -> task.task().stage() != Stage.DROPPED)
+                .toList();
+        assertThat(copies)
+                .extracting(PlannedTask::name)
+                .containsExactlyInAnyOrderElementsOf(
+                        originals.stream().map(PlannedTask::name).toList());
+        assertThat(copies).allSatisfy(task -> {
+            assertThat(task.task().stage()).isEqualTo(Stage.TO_DO);
+            assertThat(task.hands()).isEqualTo(PlannedTask.Hands.NOBODY);
+        });
+        assertThat(dependencies(copies)).isPositive().isEqualTo(dependencies(originals));
     }
 }

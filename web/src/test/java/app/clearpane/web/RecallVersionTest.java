@@ -6,7 +6,7 @@ import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.signoff.Outcome;
 import app.clearpane.store.record.Records;
-import java.util.Map;
+import java.net.http.HttpResponse;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 
@@ -18,78 +18,68 @@ class RecallVersionTest extends AtTheMill {
     @Autowired
     private Records records;
 
+    private static final String WHY = "It was the price list";
+
+    private HttpResponse<String> recall(Version version, String why) throws Exception {
+        return ines().sends("/t/versions/" + version.id() + "/recall", "reason=" + why);
+    }
+
+    /** A version that Imre noted something on before it was recalled. */
+    private Version recalled(String name) throws Exception {
+        Version version = sent(ines(), deliverable(ines(), name, "ALL"));
+        assertThat(imre().get(at(version)).statusCode()).isEqualTo(200);
+        marks(imre(), version, "CHANGE", "Another green", 0.2);
+        assertThat(recall(version, WHY).statusCode()).isEqualTo(302);
+        return version;
+    }
+
     @Test
-    void whatWasSentByMistakeIsGoneForEverybodyAndSaidWhy() throws Exception {
-        Visitor ines = ines();
-        ItemId work = deliverable(ines, "Recalled sacks", "ALL");
-        Version version = sent(ines, work);
-        Visitor imre = imre();
-        String table = "/c/panes/" + pane().id() + "/versions/" + version.id();
-        assertThat(imre.get(table).statusCode()).isEqualTo(200);
-        imre.post(
-                table + "/marks",
-                imre.token(),
-                Map.of(
-                        "page",
-                        "1",
-                        "intent",
-                        "CHANGE",
-                        "note",
-                        "Another green",
-                        "x1",
-                        "0.2",
-                        "y1",
-                        "0.2",
-                        "shape",
-                        "POINT"));
-        assertThat(ines.post("/t/versions/" + version.id() + "/recall", ines.token(), Map.of("reason", " "))
-                        .body())
-                .contains("Say why it is recalled");
-        assertThat(ines.post(
-                                "/t/versions/" + version.id() + "/recall",
-                                ines.token(),
-                                Map.of("reason", "It was the price list"))
-                        .statusCode())
-                .isEqualTo(302);
-        assertThat(round(work).closed().orElseThrow().outcome()).isEqualTo(Outcome.RECALLED);
-        String said = Texts.of(imre.get(table).body());
-        assertThat(said)
-                .contains("Recalled sacks, version 1, was sent by mistake and recalled on", "“It was the price list”");
-        assertThat(imre.get(table + "/sheets/1/small").statusCode()).isEqualTo(404);
-        assertThat(imre.get(table + "/file").statusCode()).isEqualTo(404);
-        assertThat(imre.post(
-                                table + "/decisions",
-                                imre.token(),
-                                Map.of(
-                                        "decision",
-                                        "SIGN_OFF",
-                                        "sha256",
-                                        version.sha256().hex(),
-                                        "sentence",
-                                        "",
-                                        "typedName",
-                                        "Imre",
-                                        "sure",
-                                        "true"))
+    void whatWasSentByMistakeIsGoneAtEveryDoorOutside() throws Exception {
+        Version version = recalled("Recalled sacks");
+        assertThat(Texts.of(imre().get(at(version)).body()))
+                .contains("Recalled sacks, version 1, was sent by mistake and recalled on", "“" + WHY + "”");
+        assertThat(imre().get(at(version) + "/sheets/1/small").statusCode()).isEqualTo(404);
+        assertThat(imre().get(at(version) + "/file").statusCode()).isEqualTo(404);
+        String signs = "decision=SIGN_OFF&sentence=&typedName=Imre&sure=true&sha256=";
+        assertThat(imre().sends(
+                                at(version) + "/decisions",
+                                signs + version.sha256().hex())
                         .statusCode())
                 .isEqualTo(404);
-        assertThat(Texts.of(imre.get("/c/panes/" + pane().id()).body()))
-                .contains("What was sent was recalled: “It was the price list”")
-                .doesNotContain("Sign off: Recalled sacks");
-        mailArrives("imre@", "Recalled: Recalled sacks, version 1");
-        assertThat(Texts.of(ines.get("/t/deliverables/" + work).body()))
-                .contains("Closed: recalled", "It was the price list");
+    }
+
+    @Test
+    void whoeverWasAskedIsToldWhyAndTheHouseKeepsIt() throws Exception {
+        Version version = recalled("Recalled bags");
+        mailArrives("imre@", "Recalled: Recalled bags, version 1");
+        assertThat(Texts.of(imre().get("/c/panes/" + pane().id()).body()))
+                .contains("What was sent was recalled: “" + WHY + "”")
+                .doesNotContain("Sign off: Recalled bags");
+        ItemId work = version.deliverable();
+        assertThat(round(work).closed().orElseThrow().outcome()).isEqualTo(Outcome.RECALLED);
+        assertThat(Texts.of(ines().get("/t/deliverables/" + work).body())).contains("Closed: recalled", WHY);
         assertThat(records.whole(mill().value())
                         .filter(line -> line.stored().entry().act().equals("version.recalled")))
-                .anyMatch(line -> line.stored().payload().orElseThrow().contains("It was the price list"));
-        assertThat(ines.post("/t/versions/" + version.id() + "/recall", ines.token(), Map.of("reason", "Once more"))
-                        .statusCode())
+                .anyMatch(line -> line.stored().payload().orElseThrow().contains(WHY));
+    }
+
+    @Test
+    void itIsSaidWhyAndNothingIsRecalledTwice() throws Exception {
+        Version version = sent(ines(), deliverable(ines(), "Recalled once", "ALL"));
+        assertThat(recall(version, " ").body()).contains("Say why it is recalled");
+        recall(version, WHY);
+        assertThat(recall(version, "Once more").statusCode())
                 .as("a closed round")
                 .isEqualTo(409);
-        Version next = sent(ines, work, "flour-rye-1.pdf");
+    }
+
+    @Test
+    void anotherFollowsUnderTheNextNumber() throws Exception {
+        Version version = recalled("Recalled boxes");
+        Version next = sent(ines(), version.deliverable(), "flour-rye-1.pdf");
         assertThat(next.number()).isEqualTo(2);
-        assertThat(Texts.of(imre.get("/c/panes/" + pane().id()).body()))
-                .contains("Sign off: Recalled sacks, version 2")
-                .doesNotContain("It was the price list");
+        assertThat(Texts.of(imre().get("/c/panes/" + pane().id()).body()))
+                .contains("Sign off: Recalled boxes, version 2")
+                .doesNotContain("Recalled boxes, version 1");
     }
 }

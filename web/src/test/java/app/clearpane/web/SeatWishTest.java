@@ -14,7 +14,6 @@ import app.clearpane.store.exposure.Seats;
 import app.clearpane.store.plan.Tasks;
 import app.clearpane.usecases.exposure.MakeLink;
 import java.net.http.HttpResponse;
-import java.util.HashMap;
 import java.util.Map;
 import org.jsoup.Jsoup;
 import org.junit.jupiter.api.Test;
@@ -44,95 +43,61 @@ class SeatWishTest extends AtTheMill {
                 .orElseThrow();
     }
 
+    private HttpResponse<String> names(Visitor who, String name, String email, String role) throws Exception {
+        return who.sends(
+                "/c/panes/" + pane().id() + "/your-people",
+                "name=" + name + "&email=" + email + "&says=bakery&role=" + role);
+    }
+
     @Test
-    void aLeadVoiceNamesSomebodyAndTheManagerGivesTheSeatAtOnePress() throws Exception {
-        Visitor imre = imre();
-        Visitor grete = Visitor.by(address(), linkOf("grete@hobandbarley.example"));
-        String page = "/c/panes/" + pane().id() + "/your-people";
-        assertThat(grete.get(page).statusCode()).as("only the lead voice").isEqualTo(404);
-        assertThat(grete.post(
-                                page,
-                                grete.token(),
-                                Map.of(
-                                        "name",
-                                        "Odd One",
-                                        "email",
-                                        "odd@hobandbarley.example",
-                                        "says",
-                                        "",
-                                        "role",
-                                        "READER"))
-                        .statusCode())
+    void onlyTheLeadVoiceNamesSomebody() throws Exception {
+        Visitor grete = grete();
+        assertThat(grete.get("/c/panes/" + pane().id() + "/your-people").statusCode())
                 .isEqualTo(404);
-        assertThat(imre.post(page, imre.token(), Map.of("name", "", "email", "nowhere", "says", "", "role", "OWNER"))
-                        .body())
+        assertThat(names(grete, "Odd One", "odd@hobandbarley.example", "READER").statusCode())
+                .isEqualTo(404);
+    }
+
+    @Test
+    void whoeverIsNamedBadlyOrTwiceOrIsThereIsNotNamed() throws Exception {
+        Visitor imre = imre();
+        assertThat(names(imre, "", "nowhere", "OWNER").body())
                 .contains("The name", "The mail address", "What they shall do");
-        imre.post(
-                page,
-                imre.token(),
-                Map.of(
-                        "name",
-                        "Sunniva Ek",
-                        "email",
-                        "sunniva@hobandbarley.example",
-                        "says",
-                        "bakery",
-                        "role",
-                        "REVIEWER"));
-        assertThat(imre.get(page).body()).contains("Sunniva Ek", "named ");
-        assertThat(imre.post(
-                                page,
-                                imre.token(),
-                                Map.of(
-                                        "name",
-                                        "Sunniva Ek",
-                                        "email",
-                                        "Sunniva@hobandbarley.example",
-                                        "says",
-                                        "",
-                                        "role",
-                                        "READER"))
+        names(imre, "Twice Ek", "twice@hobandbarley.example", "REVIEWER");
+        assertThat(names(imre, "Twice Ek", "Twice@hobandbarley.example", "READER")
                         .body())
                 .contains("already");
-        assertThat(imre.post(
-                                page,
-                                imre.token(),
-                                Map.of(
-                                        "name",
-                                        "Grete",
-                                        "email",
-                                        "grete@hobandbarley.example",
-                                        "says",
-                                        "",
-                                        "role",
-                                        "READER"))
-                        .body())
+        assertThat(names(imre, "Grete", "grete@hobandbarley.example", "READER").body())
                 .contains("sees this page already");
-        assertThat(people.contactAt(new EmailAddress("sunniva@hobandbarley.example")))
-                .as("nothing is given by naming")
-                .isEmpty();
+    }
+
+    @Test
+    void whoeverIsNamedIsGivenASeatAtOnePress() throws Exception {
+        EmailAddress sunniva = new EmailAddress("sunniva@hobandbarley.example");
+        names(imre(), "Sunniva Ek", sunniva.value(), "REVIEWER");
+        String page = "/c/panes/" + pane().id() + "/your-people";
+        assertThat(imre().get(page).body()).contains("Sunniva Ek", "named ");
+        assertThat(people.contactAt(sunniva)).as("nothing is given by naming").isEmpty();
         await().until(() -> mailsAbout("ines@marram-finch.example", "names somebody: Sunniva Ek") == 1);
         Visitor ines = ines();
         assertThat(Texts.of(ines.get("/t/projects/" + mill() + "/people").body()))
                 .contains("Sunniva Ek", "as reviewer");
-        String at = "/t/wishes/" + wish("sunniva@hobandbarley.example").id();
-        assertThat(ines.post(at + "/give", ines.token(), Map.of()).statusCode()).isEqualTo(302);
-        assertThat(seats.ofPane(pane().id())).extracting(SeatRow::email).contains("sunniva@hobandbarley.example");
-        await().until(() -> mailsAbout("sunniva@hobandbarley.example", "your page with") == 1);
-        assertThat(ines.post(at + "/give", ines.token(), Map.of()).statusCode())
-                .as("answered already")
-                .isEqualTo(409);
-        assertThat(imre.get(page).body()).contains("has a seat");
-        imre.post(
-                page,
-                imre.token(),
-                Map.of("name", "Late Comer", "email", "late@hobandbarley.example", "says", "", "role", "SIGNATORY"));
-        String other = "/t/wishes/" + wish("late@hobandbarley.example").id();
-        assertThat(ines.post(other + "/decline", ines.token(), Map.of("why", " "))
-                        .body())
-                .contains("Say why not");
-        ines.post(other + "/decline", ines.token(), Map.of("why", "Once the bags are printed"));
-        assertThat(imre.get(page).body()).contains("not now", "Once the bags are printed");
+        String give = "/t/wishes/" + wish(sunniva.value()).id() + "/give";
+        assertThat(ines.sends(give, "").statusCode()).isEqualTo(302);
+        assertThat(seats.ofPane(pane().id())).extracting(SeatRow::email).contains(sunniva.value());
+        await().until(() -> mailsAbout(sunniva.value(), "your page with") == 1);
+        assertThat(ines.sends(give, "").statusCode()).as("answered already").isEqualTo(409);
+        assertThat(imre().get(page).body()).contains("has a seat");
+    }
+
+    @Test
+    void whoeverIsNotGivenASeatIsAnsweredWhy() throws Exception {
+        names(imre(), "Late Comer", "late@hobandbarley.example", "SIGNATORY");
+        String decline = "/t/wishes/" + wish("late@hobandbarley.example").id() + "/decline";
+        assertThat(ines().sends(decline, "why= ").body()).contains("Say why not");
+        ines().sends(decline, "why=Once the bags are printed");
+        assertThat(imre().get("/c/panes/" + pane().id() + "/your-people").body())
+                .contains("not now", "Once the bags are printed");
         assertThat(people.contactAt(new EmailAddress("late@hobandbarley.example")))
                 .isEmpty();
     }
@@ -182,27 +147,9 @@ class SeatWishTest extends AtTheMill {
                 .select("input[name=template]")
                 .first()
                 .val();
-        Map<String, String> form = new HashMap<>(Map.of(
-                "client",
-                "",
-                "name",
-                "Tidy the archive",
-                "cover",
-                "night",
-                "currency",
-                "GBP",
-                "tax",
-                "20",
-                "startsOn",
-                "2026-11-02",
-                "agreedOn",
-                "",
-                "template",
-                template,
-                "contacts",
-                ""));
-        HttpResponse<String> opened = ines.post("/t/projects", ines.token(), form);
-        assertThat(opened.statusCode()).isEqualTo(302);
+        String form = "client=&name=Tidy the archive&cover=night&currency=GBP&tax=20&startsOn=2026-11-02&agreedOn="
+                + "&contacts=&template=" + template;
+        assertThat(ines.sends("/t/projects", form).statusCode()).isEqualTo(302);
         Project own = projects.active().stream()
                 .filter(one -> one.name().equals("Tidy the archive"))
                 .findFirst()
@@ -212,28 +159,10 @@ class SeatWishTest extends AtTheMill {
         assertThat(Jsoup.parse(ines.get("/t/clients").body()).select("main").text())
                 .doesNotContain("Our own work", "Tidy the archive");
         assertThat(ines.get("/t/projects").body()).contains("Tidy the archive");
-        assertThat(ines.post(
-                                "/t/projects/" + own.id() + "/details",
-                                ines.token(),
-                                Map.of(
-                                        "client",
-                                        "",
-                                        "name",
-                                        "Tidy the attic",
-                                        "currency",
-                                        "GBP",
-                                        "tax",
-                                        "20",
-                                        "cover",
-                                        "night",
-                                        "manager",
-                                        own.manager().toString(),
-                                        "paymentDays",
-                                        "",
-                                        "revision",
-                                        String.valueOf(own.revision())))
-                        .statusCode())
-                .isEqualTo(302);
+        ines.sends(
+                "/t/projects/" + own.id() + "/details",
+                "client=&name=Tidy the attic&currency=GBP&tax=20&cover=night&paymentDays=&manager=" + own.manager()
+                        + "&revision=" + own.revision());
         assertThat(projects.find(own.id()).orElseThrow().fullName()).isEqualTo("Tidy the attic");
     }
 }

@@ -3,9 +3,10 @@ package app.clearpane.web;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.clearpane.core.deliverable.Version;
-import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.exposure.PaneId;
 import app.clearpane.store.exposure.Panes;
+import java.net.http.HttpResponse;
+import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 
@@ -24,52 +25,44 @@ class TakePaneAwayTest extends AtTheMill {
         return String.valueOf(panes.find(pane).orElseThrow().revision());
     }
 
+    private HttpResponse<String> shut(String revision, String sure) throws Exception {
+        return ines().sends("/t/panes/" + pane().id() + "/unpublish", "revision=" + revision + sure);
+    }
+
+    private int seenByImre(String path) throws Exception {
+        return imre().get("/c/panes/" + pane().id() + path).statusCode();
+    }
+
+    @Test
+    void itIsSaidFirstWhoSeesNothingThroughAPaneAnyMore() throws Exception {
+        sent(ines(), deliverable(ines(), "Before the shut pane", "ANY"));
+        assertThat(Texts.of(shut(revision(pane().id()), "").body()))
+                .contains("Imre", "see nothing through it any more")
+                .contains("Before the shut pane, version 1", "come back to us");
+        assertThat(shut("0", "&sure=true").statusCode()).as("changed meanwhile").isEqualTo(409);
+        assertThat(seenByImre("")).as("nothing was done yet").isEqualTo(200);
+    }
+
     @Test
     void aShutPaneShowsNothingAndWhatWaitedIsOurTurnAgain() throws Exception {
-        Visitor ines = ines();
-        ItemId bag = deliverable(ines, "Behind the shut pane", "ANY");
-        Version version = sent(ines, bag);
+        Version version = sent(ines(), deliverable(ines(), "Behind the shut pane", "ANY"));
         PaneId mill = pane().id();
-        assertThat(imre().get("/c/panes/" + mill).statusCode()).isEqualTo(200);
-        String shut = "/t/panes/" + mill + "/unpublish";
-        String asked = Texts.of(ines.post(shut, ines.token(), Map.of("revision", revision(mill)))
-                .body());
-        assertThat(asked)
-                .contains(
-                        "Imre",
-                        "see nothing through it any more",
-                        "Behind the shut pane, version 1",
-                        "come back to us");
-        assertThat(imre().get("/c/panes/" + mill).statusCode())
-                .as("nothing was done yet")
-                .isEqualTo(200);
-        assertThat(ines.post(shut, ines.token(), Map.of("revision", "0", "sure", "true"))
-                        .statusCode())
-                .as("changed meanwhile")
-                .isEqualTo(409);
-        assertThat(ines.post(shut, ines.token(), Map.of("revision", revision(mill), "sure", "true"))
-                        .statusCode())
-                .isEqualTo(302);
-        assertThat(imre().get("/c/panes/" + mill).statusCode()).isEqualTo(404);
-        assertThat(imre().get("/c/panes/" + mill + "/versions/" + version.id()).statusCode())
-                .isEqualTo(404);
-        assertThat(round(bag).open()).isFalse();
-        assertThat(Texts.of(ines.get("/t/projects/" + mill() + "/panes?pane=" + mill)
-                        .body()))
-                .contains("is not published yet")
-                .doesNotContain("Take The mill away");
-        assertThat(ines.post("/t/panes/" + mill + "/remove", ines.token(), Map.of("revision", revision(mill)))
-                        .body())
-                .contains("was used");
-        assertThat(ines.post(shut, ines.token(), Map.of("revision", revision(mill), "sure", "true"))
-                        .statusCode())
-                .as("twice")
-                .isEqualTo(409);
-        ines.post("/t/panes/" + mill + "/publish", ines.token(), Map.of("revision", revision(mill)));
-        assertThat(imre().get("/c/panes/" + mill).statusCode())
-                .as("published again")
-                .isEqualTo(200);
-        assertThat(ines.get("/t/projects/" + mill() + "/record?q=mill").body()).contains("shut the pane");
+        assertThat(shut(revision(mill), "&sure=true").statusCode()).isEqualTo(302);
+        int pane = seenByImre("");
+        int work = seenByImre("/versions/" + version.id());
+        String board = Texts.of(
+                ines().get("/t/projects/" + mill() + "/panes?pane=" + mill).body());
+        HttpResponse<String> removed = ines().sends("/t/panes/" + mill + "/remove", "revision=" + revision(mill));
+        int twice = shut(revision(mill), "&sure=true").statusCode();
+        ines().sends("/t/panes/" + mill + "/publish", "revision=" + revision(mill));
+        assertThat(List.of(pane, work)).containsOnly(404);
+        assertThat(round(version.deliverable()).open()).isFalse();
+        assertThat(board).contains("is not published yet").doesNotContain("Take The mill away");
+        assertThat(removed.body()).contains("was used");
+        assertThat(twice).isEqualTo(409);
+        assertThat(seenByImre("")).as("published again").isEqualTo(200);
+        assertThat(ines().get("/t/projects/" + mill() + "/record?q=mill").body())
+                .contains("shut the pane");
     }
 
     @Test

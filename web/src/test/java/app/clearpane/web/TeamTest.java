@@ -23,72 +23,92 @@ class TeamTest extends DemoHouse {
     @Autowired
     private People people;
 
-    @Test
-    void somebodyJoinsManagesAndLeaves() throws Exception {
-        Visitor bastian = Visitor.by(address(), linkOfTeam("bastian@marram-finch.example"));
-        String address = "mill-odile@marram-finch.example";
-        assertThat(bastian.post(
-                                "/t/team",
-                                bastian.token(),
-                                Map.of("name", "Odile Sandbrook", "email", address, "role", "MAKER"))
-                        .statusCode())
-                .isEqualTo(302);
-        assertThat(bastian.get("/t/team").body()).contains("Odile Sandbrook", "no password yet");
-        assertThat(bastian.post("/t/team", bastian.token(), Map.of("name", "Odile", "email", address, "role", "MAKER"))
-                        .body())
-                .contains("is in the team already");
+    private static final String PASSWORD = "four wet umbrellas";
 
-        Visitor odile = new Visitor(address());
+    private Visitor bastian() throws Exception {
+        return Visitor.by(address(), linkOfTeam("bastian@marram-finch.example"));
+    }
+
+    private String joins(String name, String address) throws Exception {
+        return bastian()
+                .sends("/t/team", "name=" + name + "&email=" + address + "&role=MAKER")
+                .body();
+    }
+
+    private TeamMemberId idOf(String address) {
+        return people.memberAt(new EmailAddress(address)).orElseThrow().id();
+    }
+
+    /** Somebody who joined, and chose a password by the link that was mailed. */
+    private Visitor joined(String name, String address) throws Exception {
+        joins(name, address);
+        Visitor visitor = new Visitor(address());
         String link = mailedTo(address);
-        assertThat(odile.post(link, Visitor.token(odile.get(link).body()), Map.of())
+        assertThat(visitor.post(link, Visitor.token(visitor.get(link).body()), Map.of())
                         .headers()
                         .firstValue("Location")
                         .orElse(""))
                 .endsWith("/t/password");
-        assertThat(odile.post("/t/password", odile.token(), Map.of("password", "short"))
+        assertThat(visitor.sends("/t/password", "password=" + PASSWORD).statusCode())
+                .isEqualTo(302);
+        return visitor;
+    }
+
+    private static String leadsTo(Visitor visitor) throws Exception {
+        return visitor.get("/t").headers().firstValue("Location").orElse("");
+    }
+
+    @Test
+    void somebodyJoinsOnceAndHasNoPasswordYet() throws Exception {
+        joins("Oda Sandbrook", "mill-oda@marram-finch.example");
+        assertThat(bastian().get("/t/team").body()).contains("Oda Sandbrook", "no password yet");
+        assertThat(joins("Oda", "mill-oda@marram-finch.example")).contains("is in the team already");
+    }
+
+    @Test
+    void aPasswordIsLongEnoughAndChangedByWhoeverKnowsIt() throws Exception {
+        String address = "mill-olga@marram-finch.example";
+        Visitor olga = joined("Olga Sandbrook", address);
+        assertThat(signedIn(address, PASSWORD).get("/t").statusCode()).isEqualTo(200);
+        assertThat(olga.sends("/t/password", "now=" + PASSWORD + "&password=short")
                         .body())
                 .contains("A password needs 12 to 128 characters");
-        assertThat(odile.post("/t/password", odile.token(), Map.of("password", "four wet umbrellas"))
-                        .statusCode())
-                .isEqualTo(302);
-        assertThat(signedIn(address, "four wet umbrellas").get("/t").statusCode())
-                .isEqualTo(200);
-        assertThat(odile.post(
-                                "/t/password",
-                                odile.token(),
-                                Map.of("now", "something else", "password", "five wet umbrellas"))
+        assertThat(olga.sends("/t/password", "now=something else&password=five wet umbrellas")
                         .body())
                 .contains("The password you have now is another one");
+    }
 
-        TeamMemberId id =
-                people.memberAt(new EmailAddress(address)).orElseThrow().id();
-        Visitor elsewhere = signedIn(address, "four wet umbrellas");
-        assertThat(bastian.post("/t/team/" + id + "/role", bastian.token(), Map.of("role", "MANAGER"))
+    @Test
+    void whoeverGetsAnotherRoleIsSignedOutEverywhere() throws Exception {
+        String address = "mill-orla@marram-finch.example";
+        joined("Orla Sandbrook", address);
+        Visitor elsewhere = signedIn(address, PASSWORD);
+        assertThat(bastian()
+                        .sends("/t/team/" + idOf(address) + "/role", "role=MANAGER")
                         .statusCode())
                 .isEqualTo(302);
-        assertThat(elsewhere.get("/t").headers().firstValue("Location").orElse(""))
-                .as("signed out when the role changed")
-                .endsWith("/sign-in");
+        assertThat(leadsTo(elsewhere)).endsWith("/sign-in");
+    }
 
+    @Test
+    void whoeverLeavesHandsOnToAManagerAndIsSignedOut() throws Exception {
+        String address = "mill-odile@marram-finch.example";
+        joined("Odile Sandbrook", address);
+        TeamMemberId id = idOf(address);
+        bastian().sends("/t/team/" + id + "/role", "role=MANAGER");
         Project project = projects.active().get(0);
         TeamMemberId manager = project.manager();
         projects.handOver(manager, id);
-        Visitor again = signedIn(address, "four wet umbrellas");
-        TeamMemberId teo = people.memberAt(new EmailAddress("teo@marram-finch.example"))
-                .orElseThrow()
-                .id();
-        assertThat(bastian.post("/t/team/" + id + "/leave", bastian.token(), Map.of("to", teo.toString()))
+        Visitor odile = signedIn(address, PASSWORD);
+        String leave = "/t/team/" + id + "/leave";
+        assertThat(bastian()
+                        .sends(leave, "to=" + idOf("teo@marram-finch.example"))
                         .body())
                 .contains("Teo Brandt is a maker");
-        assertThat(bastian.post("/t/team/" + id + "/leave", bastian.token(), Map.of("to", manager.toString()))
-                        .statusCode())
-                .isEqualTo(302);
+        assertThat(bastian().sends(leave, "to=" + manager).statusCode()).isEqualTo(302);
         assertThat(projects.find(project.id()).orElseThrow().manager()).isEqualTo(manager);
-        assertThat(again.get("/t").headers().firstValue("Location").orElse(""))
-                .as("signed out on leaving")
-                .endsWith("/sign-in");
-        Visitor gone = signedIn(address, "four wet umbrellas");
-        assertThat(gone.get("/t").statusCode()).isEqualTo(302);
+        assertThat(leadsTo(odile)).endsWith("/sign-in");
+        assertThat(signedIn(address, PASSWORD).get("/t").statusCode()).isEqualTo(302);
     }
 
     @Test

@@ -132,6 +132,20 @@ public final class Visitor {
                         .collect(Collectors.toMap(Map.Entry::getKey, field -> java.util.List.of(field.getValue()))));
     }
 
+    /** Sends a form with the token of this visitor's forms. @param form as a query, its values as they are */
+    public HttpResponse<String> sends(String path, String form) throws IOException, InterruptedException {
+        return post(path, token(), fields(form));
+    }
+
+    /** The fields of a form. @param form as a query, its values as they are */
+    public static Map<String, String> fields(String form) {
+        return Stream.of(form.split("&(?=[\\w-]+=)"))
+                .filter(field -> !field.isEmpty())
+                .collect(Collectors.toMap(
+                        field -> field.substring(0, field.indexOf('=')),
+                        field -> field.substring(field.indexOf('=') + 1)));
+    }
+
     /** Sends a form with fields that may stand in it several times. */
     public HttpResponse<String> postMany(String path, String token, Map<String, java.util.List<String>> form)
             throws IOException, InterruptedException {

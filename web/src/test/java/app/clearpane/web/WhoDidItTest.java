@@ -40,44 +40,25 @@ class WhoDidItTest extends AtTheMill {
                 .toList();
     }
 
+    /** Somebody who came by a link that lets them mark up, with the name and the address that they gave. */
+    private Visitor guest(MakeLink.Made link, String name, String email) throws Exception {
+        Visitor guest = new Visitor(address());
+        String path = link.address().substring(address().length());
+        Map<String, String> given = Map.of("name", name, "email", email, "passcode", "");
+        guest.post(path, Visitor.token(guest.get(path).body()), given);
+        assertThat(guest.get("/c/panes/" + pane().id()).statusCode()).isEqualTo(200);
+        return guest;
+    }
+
+    private MakeLink.Made link(String name) {
+        return makeLink.make(pane().id(), new MakeLink.Form(name, true, "", ""), Acting.team("Ines"));
+    }
+
     @Test
     void aGuestWhoGivesASignatorysNameStaysAGuest() throws Exception {
         Version version = sent(ines(), deliverable(ines(), "Guests at the mill", "ALL"));
-        MakeLink.Made made =
-                makeLink.make(pane().id(), new MakeLink.Form("Mill paint shop", true, "", ""), Acting.team("Ines"));
-        Visitor guest = new Visitor(address());
-        String path = made.address().substring(address().length());
-        guest.post(
-                path,
-                Visitor.token(guest.get(path).body()),
-                Map.of("name", "Imre Vadas", "email", "somebody@else.example", "passcode", ""));
-        assertThat(guest.get("/c/panes/" + pane().id()).statusCode()).isEqualTo(200);
-        guest.post(
-                "/c/panes/" + pane().id() + "/versions/" + version.id() + "/marks",
-                guest.token(),
-                Map.of(
-                        "shape",
-                        "POINT",
-                        "page",
-                        "1",
-                        "x1",
-                        "0.5",
-                        "y1",
-                        "0.5",
-                        "x2",
-                        "0.5",
-                        "y2",
-                        "0.5",
-                        "intent",
-                        "CHANGE",
-                        "audience",
-                        "client",
-                        "note",
-                        "Mine, he says, @Grete and @Ines."));
-        assertThat(mailsAbout("grete@hobandbarley.example", "asks for you: Guests at the mill")
-                        + mailsAbout("ines@marram-finch.example", "asks for you: Guests at the mill"))
-                .as("a guest calls nobody")
-                .isZero();
+        MakeLink.Made made = link("Mill paint shop");
+        marks(guest(made, "Imre Vadas", "somebody@else.example"), version, "CHANGE", "Mine, he says.", 0.5);
         String shown = "Imre Vadas (by the link “Mill paint shop”, name as given)";
         SeatId link = made.link();
         assertThat(about(version.deliverable()))
@@ -87,62 +68,36 @@ class WhoDidItTest extends AtTheMill {
                     assertThat(line.stored().entry().actor()).isEqualTo("link:" + link);
                     assertThat(line.stored().payload().orElseThrow()).contains(shown);
                 });
-        assertThat(Texts.of(imre().get("/c/panes/" + pane().id() + "/versions/" + version.id())
-                        .body()))
-                .contains(shown);
+        assertThat(Texts.of(imre().get(at(version)).body())).contains(shown);
         assertThat(Texts.of(ines().get("/t/projects/" + mill() + "/record").body()))
                 .contains(shown);
     }
 
     @Test
+    void aGuestCallsNobodyByName() throws Exception {
+        Version version = sent(ines(), deliverable(ines(), "Called by guests", "ALL"));
+        Visitor guest = guest(link("Calling shop"), "Imre Vadas", "somebody@else.example");
+        marks(guest, version, "CHANGE", "Look, @Grete and @Ines.", 0.5);
+        assertThat(mailsAbout("grete@hobandbarley.example", "asks for you: Called by guests")
+                        + mailsAbout("ines@marram-finch.example", "asks for you: Called by guests"))
+                .isZero();
+    }
+
+    @Test
     void aGuestIsToldWhatBecameOfTheirNoteAsLongAsTheLinkOpens() throws Exception {
         Version version = sent(ines(), deliverable(ines(), "Told to guests", "ALL"));
-        MakeLink.Made made =
-                makeLink.make(pane().id(), new MakeLink.Form("Told shop", true, "", ""), Acting.team("Ines"));
-        Visitor guest = new Visitor(address());
-        String path = made.address().substring(address().length());
-        guest.post(
-                path,
-                Visitor.token(guest.get(path).body()),
-                Map.of("name", "Ana Moss", "email", "ana@moss-paints.example", "passcode", ""));
-        guest.post(
-                "/c/panes/" + pane().id() + "/versions/" + version.id() + "/marks",
-                guest.token(),
-                Map.of(
-                        "shape",
-                        "POINT",
-                        "page",
-                        "1",
-                        "x1",
-                        "0.5",
-                        "y1",
-                        "0.5",
-                        "x2",
-                        "0.5",
-                        "y2",
-                        "0.5",
-                        "intent",
-                        "QUESTION",
-                        "audience",
-                        "client",
-                        "note",
-                        "Which paper will it be?"));
-        Mark mark = markups.marksOf(version.deliverable()).stream()
-                .filter(one -> one.note().equals("Which paper will it be?"))
-                .findFirst()
-                .orElseThrow();
+        MakeLink.Made made = link("Told shop");
+        String ana = "ana@moss-paints.example";
+        marks(guest(made, "Ana Moss", ana), version, "QUESTION", "Which paper will it be?", 0.5);
+        Mark mark = markups.marksOf(version.deliverable()).get(0);
         answer(mark, "For us only: the cheap one.", "team");
         answer(mark, "Recycled kraft.", "client");
-        await().until(() -> mailsAbout("ana@moss-paints.example", "Answered: Told to guests") == 1);
-        String mail = lastMailTo("ana@moss-paints.example");
-        assertThat(mail)
-                .contains(
-                        "Recycled kraft.",
-                        made.address().substring(made.address().lastIndexOf('/') + 1))
-                .doesNotContain("the cheap one");
+        await().until(() -> mailsAbout(ana, "Answered: Told to guests") == 1);
+        String key = made.address().substring(made.address().lastIndexOf('/') + 1);
+        assertThat(lastMailTo(ana)).contains("Recycled kraft.", key).doesNotContain("the cheap one");
         makeLink.revoke(made.link(), Acting.team("Ines"));
         answer(mark, "And printed in two colours.", "client");
-        assertThat(mailsAbout("ana@moss-paints.example", "notes are for you"))
+        assertThat(mailsAbout(ana, "notes are for you"))
                 .as("a link that opens nothing is not sent")
                 .isZero();
     }

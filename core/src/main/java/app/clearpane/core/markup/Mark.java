@@ -218,6 +218,15 @@ public record Mark(
         return isOf(Set.of(contact));
     }
 
+    /** Whether it is confirmed, by this contact at this moment, and nothing was said of it since. */
+    public boolean isConfirmedBy(ContactId contact, Instant at) {
+        if (progress != MarkupProgress.CONFIRMED || answers.isEmpty()) {
+            return false;
+        }
+        Answer last = answers.get(answers.size() - 1);
+        return last.at().equals(at) && last.author().contact().equals(Optional.of(contact));
+    }
+
     /** Whether clients never see it. */
     public boolean teamOnly() {
         return !(label instanceof MarkupLabel.Numbered);

@@ -70,4 +70,29 @@ class ActorTest {
                 .containsExactly(guest.key(), guest.name());
         assertThat(Actor.kept("contact:Ottoline Vance").contact()).isEmpty();
     }
+
+    /** A name is no identity: two of one name are not the same, one of two names is. */
+    @Test
+    void onlyWhoeverIsKnownIsTheSame() {
+        UUID two = UUID.fromString("22222222-2222-3333-4444-555555555555");
+        Actor.OfClient ana = new Actor.OfClient(new ContactId(ONE), "Ana Ruiz");
+        Actor.OfTeam ines = new Actor.OfTeam(new TeamMemberId(ONE), "Ana Ruiz");
+        Actor.Guest guest = new Actor.Guest(new SeatId(ONE), "Paint shop", "Ana Ruiz");
+        assertThat(ana.isSameAs(new Actor.OfClient(new ContactId(ONE), "Ana Ruiz-Moss")))
+                .isTrue();
+        assertThat(ana.isSameAs(new Actor.OfClient(new ContactId(two), "Ana Ruiz")))
+                .isFalse();
+        assertThat(ana.isSameAs(ines)).as("one of the team").isFalse();
+        assertThat(guest.isSameAs(guest)).as("nobody knows").isFalse();
+        assertThat(Actor.kept("Ana Ruiz").isSameAs(Actor.kept("Ana Ruiz"))).isFalse();
+    }
+
+    @Test
+    void whoeverHasAnIdentityKeepsItUnderAnotherName() {
+        Actor.OfTeam ines = new Actor.OfTeam(new TeamMemberId(ONE), "Ines");
+        assertThat(ines.named("Ines, said to be by Grete"))
+                .isEqualTo(new Actor.OfTeam(new TeamMemberId(ONE), "Ines, said to be by Grete"));
+        assertThat(ines.asAuthor()).isEqualTo(ines);
+        assertThat(new Actor.House("Marram & Finch").asAuthor()).isEqualTo(Actor.kept("Marram & Finch"));
+    }
 }

@@ -15,6 +15,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HexFormat;
 import java.util.List;
 import java.util.zip.CRC32;
 import java.util.zip.Deflater;
@@ -92,50 +93,16 @@ class WorkTest {
                 .isEqualTo(1);
     }
 
+    /** A tag that says that a photograph was taken with the camera turned by a quarter. */
+    private static final byte[] TURNED = HexFormat.of()
+            .parseHex("ffe10022457869660000" + "4d4d002a00000008" + "0001" + "011200030000000100060000" + "00000000");
+
     @Test
     void turnsPhotographsUpright() throws Exception {
         byte[] jpeg = encoded(picture(400, 200), "jpg");
-        byte[] exif = {
-            (byte) 0xFF,
-            (byte) 0xE1,
-            0,
-            34,
-            'E',
-            'x',
-            'i',
-            'f',
-            0,
-            0,
-            'M',
-            'M',
-            0,
-            42,
-            0,
-            0,
-            0,
-            8,
-            0,
-            1,
-            1,
-            0x12,
-            0,
-            3,
-            0,
-            0,
-            0,
-            1,
-            0,
-            6,
-            0,
-            0,
-            0,
-            0,
-            0,
-            0
-        };
         ByteArrayOutputStream turned = new ByteArrayOutputStream();
         turned.write(jpeg, 0, 2);
-        turned.write(exif);
+        turned.write(TURNED);
         turned.write(jpeg, 2, jpeg.length - 2);
         Work.DrawnPage page = drawn(Work.open(file(turned.toByteArray()), "photograph.jpg"), 1)
                 .get(0);

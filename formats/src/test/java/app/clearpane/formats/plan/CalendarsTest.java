@@ -118,86 +118,47 @@ class CalendarsTest {
         return LocalDate.of(year, 5, day);
     }
 
+    private static final String MAY = "BEGIN:VEVENT\r\nUID:1\r\nDTSTART;VALUE=DATE:20280501\r\nSUMMARY:May\r\n";
+
+    /** The first of May, with more said of it, and what else stands there. */
+    private static Map<LocalDate, String> ofMay(String more, String... others) throws IOException {
+        return holidays(MAY + more + "\r\nEND:VEVENT" + String.join("\r\n", others));
+    }
+
+    /** One year of it, as it is otherwise. */
+    private static String otherwise(String more) {
+        return "\r\nBEGIN:VEVENT\r\nUID:1\r\nRECURRENCE-ID;VALUE=DATE:20290501\r\n" + more + "\r\nEND:VEVENT";
+    }
+
     @Test
-    void readsWhatIsLeftOutAddedMovedAndCancelled() throws IOException {
-        String[] first = {
-            "BEGIN:VEVENT",
-            "UID:1",
-            "DTSTART;VALUE=DATE:20280501",
-            "RRULE:FREQ=YEARLY",
-            "EXDATE;VALUE=DATE:20290501",
-            "RDATE;VALUE=DATE:20280615",
-            "SUMMARY:May",
-            "END:VEVENT"
-        };
-        assertThat(holidays(first).keySet()).containsExactly(may(1, 2028), LocalDate.of(2028, 6, 15), may(1, 2030));
-        String[] moved = {
-            "BEGIN:VEVENT",
-            "UID:1",
-            "DTSTART;VALUE=DATE:20280501",
-            "RRULE:FREQ=YEARLY",
-            "SUMMARY:May",
-            "END:VEVENT",
-            "BEGIN:VEVENT",
-            "UID:1",
-            "RECURRENCE-ID;VALUE=DATE:20290501",
-            "DTSTART;VALUE=DATE:20290502",
-            "SUMMARY:May, a day later",
-            "END:VEVENT"
-        };
-        assertThat(holidays(moved))
+    void readsWhatIsLeftOutAndAdded() throws IOException {
+        String more = "RRULE:FREQ=YEARLY\r\nEXDATE;VALUE=DATE:20290501\r\nRDATE;VALUE=DATE:20280615";
+        assertThat(ofMay(more).keySet()).containsExactly(may(1, 2028), LocalDate.of(2028, 6, 15), may(1, 2030));
+    }
+
+    @Test
+    void readsWhatIsMoved() throws IOException {
+        String moved = otherwise("DTSTART;VALUE=DATE:20290502\r\nSUMMARY:May, a day later");
+        assertThat(ofMay("RRULE:FREQ=YEARLY", moved))
                 .containsExactly(
                         Map.entry(may(1, 2028), "May"),
                         Map.entry(may(2, 2029), "May, a day later"),
                         Map.entry(may(1, 2030), "May"));
-        String[] oneCancelled = {
-            "BEGIN:VEVENT",
-            "UID:1",
-            "DTSTART;VALUE=DATE:20280501",
-            "RRULE:FREQ=YEARLY",
-            "SUMMARY:May",
-            "END:VEVENT",
-            "BEGIN:VEVENT",
-            "UID:1",
-            "RECURRENCE-ID;VALUE=DATE:20290501",
-            "DTSTART;VALUE=DATE:20290501",
-            "STATUS:CANCELLED",
-            "SUMMARY:May",
-            "END:VEVENT"
-        };
-        assertThat(holidays(oneCancelled).keySet()).containsExactly(may(1, 2028), may(1, 2030));
-        assertThat(holidays(
-                        "BEGIN:VEVENT",
-                        "UID:1",
-                        "DTSTART;VALUE=DATE:20280501",
-                        "STATUS:CANCELLED",
-                        "SUMMARY:May",
-                        "END:VEVENT"))
-                .isEmpty();
-        assertThat(holidays(
-                                "BEGIN:VEVENT",
-                                "UID:1",
-                                "DTSTART;VALUE=DATE:20280501",
-                                "DURATION:P3D",
-                                "SUMMARY:May",
-                                "END:VEVENT")
-                        .keySet())
-                .containsExactly(may(1, 2028), may(2, 2028), may(3, 2028));
-        assertThat(holidays(
-                        "BEGIN:VEVENT",
-                        "UID:1",
-                        "DTSTART;VALUE=DATE:20280501",
-                        "SUMMARY:May",
-                        "END:VEVENT",
-                        "END:VCALENDAR",
-                        "BEGIN:VCALENDAR",
-                        "VERSION:2.0",
-                        "PRODID:-//y//EN",
-                        "BEGIN:VEVENT",
-                        "UID:2",
-                        "DTSTART;VALUE=DATE:20280502",
-                        "SUMMARY:Of the other",
-                        "END:VEVENT"))
+    }
+
+    @Test
+    void readsWhatIsCancelled() throws IOException {
+        String cancelled = otherwise("DTSTART;VALUE=DATE:20290501\r\nSTATUS:CANCELLED\r\nSUMMARY:May");
+        assertThat(ofMay("RRULE:FREQ=YEARLY", cancelled).keySet()).containsExactly(may(1, 2028), may(1, 2030));
+        assertThat(ofMay("STATUS:CANCELLED")).isEmpty();
+    }
+
+    @Test
+    void readsWhatLastsAndWhatStandsInASecondCalendar() throws IOException {
+        assertThat(ofMay("DURATION:P3D").keySet()).containsExactly(may(1, 2028), may(2, 2028), may(3, 2028));
+        String second = "\r\nEND:VCALENDAR\r\nBEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:-//y//EN\r\nBEGIN:VEVENT\r\n"
+                + "UID:2\r\nDTSTART;VALUE=DATE:20280502\r\nSUMMARY:Of the other\r\nEND:VEVENT";
+        assertThat(ofMay("CLASS:PUBLIC", second))
                 .containsExactly(Map.entry(may(1, 2028), "May"), Map.entry(may(2, 2028), "Of the other"));
     }
 

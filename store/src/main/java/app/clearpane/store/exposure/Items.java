@@ -42,6 +42,7 @@ import org.jooq.Field;
 import org.jooq.Record1;
 import org.jooq.Records;
 import org.jooq.Select;
+import org.jooq.Table;
 import org.jooq.impl.DSL;
 import org.jspecify.annotations.Nullable;
 
@@ -287,15 +288,29 @@ public final class Items {
         Select<Record1<ItemId>> beside = DSL.select(BESIDE.ID)
                 .from(BESIDE)
                 .where(BESIDE.KIND.eq(ContentKind.TASKS), BESIDE.PARENT_ID.in(above(some)));
-        return read(ITEM.ID.in(above(some).union(inside).union(beside)), true, today);
+        // joined, since a union behind "in" is looked through anew for every item of the house
+        Table<Record1<ItemId>> wanted = above(some).union(inside).union(beside).asTable("wanted", "id");
+        return read(
+                wanted.join(ITEM).on(ITEM.ID.eq(wanted.field("id", ITEM.ID.getDataType()))),
+                DSL.noCondition(),
+                true,
+                today);
     }
 
     private static Select<Record1<ItemId>> above(Collection<ItemId> some) {
         return DSL.select(ITEM_ANCESTOR.ANCESTOR_ID).from(ITEM_ANCESTOR).where(ITEM_ANCESTOR.ITEM_ID.in(some));
     }
 
-    /** @param which where one is of these, all above it are @param byName whether it is told what was sent by name */
     private Map<ProjectId, List<Item>> read(Condition which, boolean byName, Supplier<Today> day) {
+        return read(ITEM, which, byName, day);
+    }
+
+    /**
+     * @param from {@code item}, or what it is joined with
+     * @param which where one is of these, all above it are
+     * @param byName whether it is told what was sent by name
+     */
+    private Map<ProjectId, List<Item>> read(Table<?> from, Condition which, boolean byName, Supplier<Today> day) {
         Map<ItemId, Set<ContactId>> addressed = new HashMap<>();
         Map<ItemId, Known> known = new LinkedHashMap<>();
         db.select(
@@ -313,7 +328,7 @@ public final class Items {
                         byName ? ASKED : NONE_ASKED,
                         TASK.DUE_ON,
                         byName ? TASK.CONTACT_ID : NOBODY)
-                .from(ITEM)
+                .from(from)
                 .leftJoin(FOLDER)
                 .on(FOLDER.ITEM_ID.eq(ITEM.ID))
                 .leftJoin(MILESTONE)

@@ -3,7 +3,6 @@ package app.clearpane.usecases.signoff;
 import app.clearpane.core.deliverable.Deliverable;
 import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.exposure.Viewer;
-import app.clearpane.core.markup.MarkupProgress;
 import app.clearpane.core.record.event.DecisionActs;
 import app.clearpane.core.signoff.Round;
 import app.clearpane.store.deliverable.Deliverables;
@@ -44,15 +43,7 @@ class UndoDecision {
         deliverables.takeBack(round.id(), said, clock.instant());
         extraRounds.takeBack(deliverable.id(), viewer.contact(), said.at());
         markups.marksOf(deliverable.id()).stream()
-                .filter(mark -> mark.progress() == MarkupProgress.CONFIRMED
-                        && !mark.answers().isEmpty())
-                .filter(mark ->
-                        mark.answers().get(mark.answers().size() - 1).at().equals(said.at())
-                                && viewer.contact()
-                                        .equals(mark.answers()
-                                                .get(mark.answers().size() - 1)
-                                                .author()
-                                                .contact()))
+                .filter(mark -> mark.isConfirmedBy(viewer.contact(), said.at()))
                 .forEach(mark -> markups.unconfirm(mark, said.at()));
         if (!round.open()) {
             deliverables.reopen(round.id());

@@ -7,6 +7,7 @@ import app.clearpane.web.Visitor;
 import dev.samstevens.totp.code.DefaultCodeGenerator;
 import java.net.http.HttpResponse;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.regex.MatchResult;
 import java.util.regex.Pattern;
@@ -52,56 +53,74 @@ class SecondStepTest extends DemoHouse {
         return Map.entry(secret, recovery);
     }
 
-    @Test
-    void nobodyIsInBeforeTheCodeAndNoneCountsTwice() throws Exception {
+    /** What is done while Teo signs in in two steps, with the secret and the recovery codes. */
+    private interface WithTwoSteps {
+        void with(String secret, List<String> recovery) throws Exception;
+    }
+
+    private void whileInTwoSteps(WithTwoSteps does) throws Exception {
         Visitor teo = Visitor.by(address(), linkOfTeam(TEO));
         Map.Entry<String, List<String>> mine = setUp(teo);
-        Visitor bastian = Visitor.by(address(), linkOfTeam(BASTIAN));
         try {
-            Visitor again = Visitor.by(address(), linkOfTeam(TEO));
-            assertThat(where(again.get("/t"))).as("by a mailed link too").endsWith("/sign-in/code");
-            assertThat(where(again.get("/signed-in"))).endsWith("/sign-in/code");
-            assertThat(again.get("/sign-in/code").body()).contains("six digits");
-            assertThat(again.post("/sign-in/code", again.token(), Map.of("code", code(mine.getKey(), 0)))
-                            .statusCode())
-                    .as("it was taken when it was set up")
-                    .isEqualTo(422);
-            assertThat(again.post("/sign-in/code", again.token(), Map.of("code", code(mine.getKey(), 5)))
-                            .statusCode())
-                    .as("of another time")
-                    .isEqualTo(422);
-            assertThat(where(again.post("/sign-in/code", again.token(), Map.of("code", code(mine.getKey(), 1)))))
-                    .endsWith("/t");
-            assertThat(again.get("/t").statusCode()).isEqualTo(200);
-            Visitor lost = Visitor.by(address(), linkOfTeam(TEO));
-            assertThat(where(lost.post(
-                            "/sign-in/code",
-                            lost.token(),
-                            Map.of("code", mine.getValue().get(3).toUpperCase(java.util.Locale.ROOT)))))
-                    .endsWith("/t");
-            assertThat(lost.open("/t/second-step").body()).contains("9 recovery codes");
-            assertThat(lost.open("/t/record").body())
-                    .doesNotContain(mine.getValue().get(3));
-            Visitor twice = Visitor.by(address(), linkOfTeam(TEO));
-            assertThat(twice.post(
-                                    "/sign-in/code",
-                                    twice.token(),
-                                    Map.of("code", mine.getValue().get(3)))
-                            .statusCode())
-                    .as("it opens once")
-                    .isEqualTo(422);
-            assertThat(bastian.open("/t/team").body()).contains("two steps", "Lost their phone");
+            does.with(mine.getKey(), mine.getValue());
         } finally {
-            String member =
-                    bastian.open("/t/team").body().replaceAll("(?s).*/t/team/([0-9a-f-]{36})/second-step/end.*", "$1");
-            assertThat(bastian.post("/t/team/" + member + "/second-step/end", bastian.token(), Map.of())
+            Visitor bastian = Visitor.by(address(), linkOfTeam(BASTIAN));
+            String team = bastian.open("/t/team").body();
+            String member = team.replaceAll("(?s).*/t/team/([0-9a-f-]{36})/second-step/end.*", "$1");
+            assertThat(bastian.sends("/t/team/" + member + "/second-step/end", "")
                             .statusCode())
                     .isEqualTo(302);
         }
         assertThat(where(teo.get("/t"))).as("signed out everywhere").endsWith("/sign-in");
-        assertThat(Visitor.by(address(), linkOfTeam(TEO)).get("/t").statusCode())
-                .as("and in by the first step alone")
+    }
+
+    private Visitor teo() throws Exception {
+        return Visitor.by(address(), linkOfTeam(TEO));
+    }
+
+    @Test
+    void nobodyIsInBeforeTheCode() throws Exception {
+        whileInTwoSteps((secret, recovery) -> {
+            Visitor teo = teo();
+            assertThat(where(teo.get("/t"))).as("by a mailed link too").endsWith("/sign-in/code");
+            assertThat(where(teo.get("/signed-in"))).endsWith("/sign-in/code");
+            assertThat(teo.get("/sign-in/code").body()).contains("six digits");
+            assertThat(where(teo.sends("/sign-in/code", "code=" + code(secret, 1))))
+                    .endsWith("/t");
+            assertThat(teo.get("/t").statusCode()).isEqualTo(200);
+            assertThat(Visitor.by(address(), linkOfTeam(BASTIAN))
+                            .open("/t/team")
+                            .body())
+                    .contains("two steps", "Lost their phone");
+        });
+        assertThat(teo().get("/t").statusCode())
+                .as("in by the first step alone again")
                 .isEqualTo(200);
+    }
+
+    @Test
+    void aCodeOfAnotherTimeOrTakenBeforeOpensNothing() throws Exception {
+        whileInTwoSteps((secret, recovery) -> {
+            Visitor teo = teo();
+            assertThat(teo.sends("/sign-in/code", "code=" + code(secret, 0)).statusCode())
+                    .as("it was taken when it was set up")
+                    .isEqualTo(422);
+            assertThat(teo.sends("/sign-in/code", "code=" + code(secret, 5)).statusCode())
+                    .as("of another time")
+                    .isEqualTo(422);
+        });
+    }
+
+    @Test
+    void aRecoveryCodeOpensOnce() throws Exception {
+        whileInTwoSteps((secret, recovery) -> {
+            Visitor lost = teo();
+            String form = "code=" + recovery.get(3).toUpperCase(Locale.ROOT);
+            assertThat(where(lost.sends("/sign-in/code", form))).endsWith("/t");
+            assertThat(lost.open("/t/second-step").body()).contains("9 recovery codes");
+            assertThat(lost.open("/t/record").body()).doesNotContain(recovery.get(3));
+            assertThat(teo().sends("/sign-in/code", form).statusCode()).isEqualTo(422);
+        });
     }
 
     @Test
