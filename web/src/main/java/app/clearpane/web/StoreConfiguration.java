@@ -28,7 +28,7 @@ import app.clearpane.store.exposure.LinkSeats;
 import app.clearpane.store.exposure.Panes;
 import app.clearpane.store.exposure.SeatWishes;
 import app.clearpane.store.exposure.Seats;
-import app.clearpane.store.exposure.Sightings;
+import app.clearpane.store.exposure.ItemViews;
 import app.clearpane.store.exposure.client.Viewers;
 import app.clearpane.store.exposure.client.VisibleNames;
 import app.clearpane.store.exposure.client.VisibleWishes;
@@ -239,8 +239,8 @@ class StoreConfiguration {
     }
 
     @Bean
-    Sightings sightings(DSLContext db) {
-        return new Sightings(db);
+    ItemViews itemViews(DSLContext db) {
+        return new ItemViews(db);
     }
 
     @Bean

@@ -58,11 +58,21 @@ class LinesTest {
                 .isEmpty();
     }
 
+    /** A template is told what whoever looks may do, and asks nobody's role. */
+    @Test
+    void noTemplateAsksForARole() throws IOException {
+        assertThat(files("templates", ".html").stream().flatMap(file -> lines(file).stream()
+                        .filter(line -> line.contains("me.role"))
+                        .map(line -> file.getFileName() + ": " + line.strip())))
+                .isEmpty();
+    }
+
     /** A template is told what it prints: a name that is spelt wrong in a comparison would only never be true. */
     @Test
     void noTemplateComparesTheNameOfAnEnum() throws IOException {
         assertThat(files("templates", ".html").stream().flatMap(file -> lines(file).stream()
-                        .filter(line -> line.matches(".*[.]name(\\(\\))?}? *[!=]= *'[A-Z_]+'.*"))
+                        .filter(line -> line.matches(".*[.]name(\\(\\))?}? *[!=]= *'[A-Z_]+'.*")
+                                || line.matches(".*th:case=\"'?[A-Z_]+'?\".*"))
                         .map(line -> file.getFileName() + ": " + line.strip())))
                 .isEmpty();
     }

@@ -53,12 +53,12 @@ public final class Directory {
                             .where(CONTACT.CLIENT_ID.eq(CLIENT.ID))
                             .orderBy(CONTACT.LEFT_AT.isNotNull(), CONTACT.NAME, CONTACT.ID))
             .convertFrom(rows -> rows.map(Records.mapping(Someone::new)));
-    private static final Field<List<Worked>> PROJECTS = multiset(
+    private static final Field<List<ProjectOf>> PROJECTS = multiset(
                     select(PROJECT.ID, PROJECT.NAME, DSL.field(PROJECT.ARCHIVED_AT.isNotNull()))
                             .from(PROJECT)
                             .where(PROJECT.CLIENT_ID.eq(CLIENT.ID))
                             .orderBy(PROJECT.ARCHIVED_AT.isNotNull(), PROJECT.NAME, PROJECT.ID))
-            .convertFrom(rows -> rows.map(Records.mapping(Worked::new)));
+            .convertFrom(rows -> rows.map(Records.mapping(ProjectOf::new)));
     private final DSLContext db;
 
     public Directory(DSLContext db) {
@@ -86,11 +86,11 @@ public final class Directory {
             List<Seated> seats) {}
 
     /** A project of a client. */
-    public record Worked(ProjectId id, String name, boolean archived) {}
+    public record ProjectOf(ProjectId id, String name, boolean archived) {}
 
     /** A client. */
     public record Entry(
-            ClientId id, String name, Relation relation, Ahead ahead, List<Worked> projects, List<Someone> people) {}
+            ClientId id, String name, Relation relation, Ahead ahead, List<ProjectOf> projects, List<Someone> people) {}
 
     /**
      * What is to come with a prospect. @param step how far it is, in the house's own words; empty for none @param move

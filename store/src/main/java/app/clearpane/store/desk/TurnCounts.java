@@ -73,20 +73,20 @@ public final class TurnCounts {
     /** In one project, put away or not. */
     public TurnTally ofProject(ProjectId project, LocalDate today) {
         return select(PROJECT.ID.eq(project), today).stream()
-                .map(Worked::turns)
+                .map(Held::turns)
                 .findFirst()
                 .orElse(TurnTally.NONE);
     }
 
     /** A project and who holds what in it. */
-    public record Worked(Project project, TurnTally turns) {}
+    public record Held(Project project, TurnTally turns) {}
 
     /** Each project that is worked on, by the name of its client. */
-    public List<Worked> workedOn(LocalDate today) {
+    public List<Held> workedOn(LocalDate today) {
         return select(PROJECT.ARCHIVED_AT.isNull(), today);
     }
 
-    private List<Worked> select(Condition condition, LocalDate today) {
+    private List<Held> select(Condition condition, LocalDate today) {
         Condition reviewed = exists(selectOne()
                 .from(ROUND)
                 .join(VERSION)
@@ -155,7 +155,7 @@ public final class TurnCounts {
                 .on(tasks.field(inProject).eq(PROJECT.ID))
                 .where(condition)
                 .orderBy(CLIENT.NAME, PROJECT.NAME, PROJECT.ID)
-                .fetch(row -> new Worked(
+                .fetch(row -> new Held(
                         Projects.project(row),
                         new TurnTally(
                                 zero(row.get("ours", Integer.class)),

@@ -19,7 +19,7 @@ import org.junit.jupiter.api.Test;
 class VisitsTest {
     private final AHouse house = new AHouse(FreshDatabase.inMemory());
     private final Visits visits = new Visits(house.db, new WriteCounter(Runnable::run));
-    private final Sightings sightings = new Sightings(house.db);
+    private final ItemViews itemViews = new ItemViews(house.db);
     private final PaneId board = house.pane("The board");
     private final SeatId jasper =
             new Seats(house.db).give(board, house.contact("jasper").id(), SeatRole.READER, AHouse.NOW);
@@ -77,8 +77,8 @@ class VisitsTest {
                 new Visits.Look(map, jasper, after(3), true, false),
                 new Visits.Look(map, jasper, after(4), false, true),
                 new Visits.Look(map, jasper, after(9), false, true)));
-        assertThat(sightings.ofItem(map))
-                .containsExactly(new Sightings.Sighting(map, jasper, AHouse.NOW, after(9), after(3), 2, after(9)));
-        assertThat(sightings.ofProject(house.project)).hasSize(1);
+        assertThat(itemViews.ofItem(map))
+                .containsExactly(new ItemViews.Viewing(map, jasper, AHouse.NOW, after(9), after(3), 2, after(9)));
+        assertThat(itemViews.ofProject(house.project)).hasSize(1);
     }
 }

@@ -18,7 +18,7 @@ import app.clearpane.store.exposure.LinkSeats;
 import app.clearpane.store.exposure.Panes;
 import app.clearpane.store.exposure.SeatRow;
 import app.clearpane.store.exposure.Seats;
-import app.clearpane.store.exposure.Sightings;
+import app.clearpane.store.exposure.ItemViews;
 import app.clearpane.usecases.shell.NotFound;
 import java.time.Clock;
 import java.util.ArrayList;
@@ -38,16 +38,16 @@ class ItemSheet {
     private final Seats seats;
     private final Items items;
     private final LinkSeats links;
-    private final Sightings sightings;
+    private final ItemViews itemViews;
     private final People people;
     private final Clock clock;
 
-    ItemSheet(Panes panes, Seats seats, Items items, LinkSeats links, Sightings sightings, People people, Clock clock) {
+    ItemSheet(Panes panes, Seats seats, Items items, LinkSeats links, ItemViews itemViews, People people, Clock clock) {
         this.panes = panes;
         this.seats = seats;
         this.items = items;
         this.links = links;
-        this.sightings = sightings;
+        this.itemViews = itemViews;
         this.people = people;
         this.clock = clock;
     }
@@ -58,7 +58,7 @@ class ItemSheet {
      * @param seat theirs; empty if they have none
      * @param saw what they saw of it; empty if they never did
      */
-    record Line(String person, Optional<SeatRow> seat, Why why, Optional<Sightings.Sighting> saw) {}
+    record Line(String person, Optional<SeatRow> seat, Why why, Optional<ItemViews.Viewing> saw) {}
 
     /** A pane with its people; of the one whose people have no seat at all, the others. */
     record Audience(Panes.Row pane, List<Line> lines) {}
@@ -69,8 +69,8 @@ class ItemSheet {
     Sheet read(Project project, ItemId id) {
         Item item = item(project.id(), id);
         Panes.All all = panes.all(project.id());
-        Map<SeatId, Sightings.Sighting> saw =
-                sightings.ofItem(id).stream().collect(Collectors.toMap(Sightings.Sighting::seat, Function.identity()));
+        Map<SeatId, ItemViews.Viewing> saw =
+                itemViews.ofItem(id).stream().collect(Collectors.toMap(ItemViews.Viewing::seat, Function.identity()));
         List<SeatRow> seated = seats.ofProject(project.id());
         List<Audience> audiences = new ArrayList<>();
         for (int i = 0; i < all.rows().size(); i++) {
@@ -119,7 +119,7 @@ class ItemSheet {
                         && all.panes().get(0).pending().forAllPanes().containsKey(id));
     }
 
-    private Line guest(LinkSeats.Link link, Item item, Pane pane, Optional<Sightings.Sighting> saw) {
+    private Line guest(LinkSeats.Link link, Item item, Pane pane, Optional<ItemViews.Viewing> saw) {
         Seat seat = new Seat(
                 link.id(),
                 pane.id(),

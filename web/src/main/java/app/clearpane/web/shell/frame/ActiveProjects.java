@@ -69,11 +69,11 @@ public class ActiveProjects {
     }
 
     private All read(LocalDate today) {
-        List<TurnCounts.Worked> read = counts.workedOn(today);
+        List<TurnCounts.Held> read = counts.workedOn(today);
         Map<ProjectId, TurnTally> turns = new LinkedHashMap<>();
         read.forEach(one -> turns.put(one.project().id(), one.turns()));
         return new All(
-                read.stream().map(TurnCounts.Worked::project).toList(),
+                read.stream().map(TurnCounts.Held::project).toList(),
                 turns,
                 turns.values().stream().reduce(TurnTally.NONE, TurnTally::plus));
     }

@@ -15,10 +15,10 @@ import org.jooq.impl.DSL;
 import org.jspecify.annotations.Nullable;
 
 /** Who saw what and when: the holders of seats only, never one of the team who looks through. */
-public final class Sightings {
+public final class ItemViews {
     private final DSLContext db;
 
-    public Sightings(DSLContext db) {
+    public ItemViews(DSLContext db) {
         this.db = db;
     }
 
@@ -29,7 +29,7 @@ public final class Sightings {
      * @param opened when they last opened it; null if they never did
      * @param downloads how often they took a copy
      */
-    public record Sighting(
+    public record Viewing(
             ItemId item,
             SeatId seat,
             Instant firstSeen,
@@ -39,16 +39,16 @@ public final class Sightings {
             @Nullable Instant downloaded) {}
 
     /** All that was seen of a project. */
-    public List<Sighting> ofProject(ProjectId project) {
+    public List<Viewing> ofProject(ProjectId project) {
         return fetch(ITEM_VIEW.ITEM_ID.in(DSL.select(ITEM.ID).from(ITEM).where(ITEM.PROJECT_ID.eq(project))));
     }
 
     /** All that was seen of an item. */
-    public List<Sighting> ofItem(ItemId item) {
+    public List<Viewing> ofItem(ItemId item) {
         return fetch(ITEM_VIEW.ITEM_ID.eq(item));
     }
 
-    private List<Sighting> fetch(Condition condition) {
+    private List<Viewing> fetch(Condition condition) {
         return db.select(
                         ITEM_VIEW.ITEM_ID,
                         ITEM_VIEW.SEAT_ID,
@@ -60,6 +60,6 @@ public final class Sightings {
                 .from(ITEM_VIEW)
                 .where(condition)
                 .orderBy(ITEM_VIEW.LAST_SEEN_AT.desc(), ITEM_VIEW.ITEM_ID, ITEM_VIEW.SEAT_ID)
-                .fetch(Records.mapping(Sighting::new));
+                .fetch(Records.mapping(Viewing::new));
     }
 }
