@@ -5,8 +5,8 @@ import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.clearpane.core.exposure.Viewer;
 import app.clearpane.core.markup.Place;
+import app.clearpane.core.viewer.Viewer;
 import app.clearpane.formats.compare.PdfWords;
 import app.clearpane.formats.compare.Rasters;
 import app.clearpane.formats.deliverable.SheetPicture;

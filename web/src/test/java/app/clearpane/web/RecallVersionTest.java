@@ -74,6 +74,18 @@ class RecallVersionTest extends AtTheMill {
     }
 
     @Test
+    void whatWasAskedForOnWhatNobodySeesAnyMoreHoldsUpNoSignature() throws Exception {
+        Version version = recalled("Recalled crates");
+        Version next = sent(ines(), version.deliverable(), "flour-rye-1.pdf");
+        assertThat(imre().get(at(next)).body()).doesNotContain("change is asked for");
+        String signs = "decision=SIGN_OFF&sentence=&typedName=Imre&sure=true&sha256=";
+        assertThat(imre().sends(at(next) + "/decisions", signs + next.sha256().hex())
+                        .statusCode())
+                .isEqualTo(302);
+        assertThat(round(version.deliverable()).said()).hasSize(1);
+    }
+
+    @Test
     void anotherFollowsUnderTheNextNumber() throws Exception {
         Version version = recalled("Recalled boxes");
         Version next = sent(ines(), version.deliverable(), "flour-rye-1.pdf");

@@ -2,7 +2,7 @@ package app.clearpane.usecases.clearance;
 
 import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.deliverable.VersionId;
-import app.clearpane.core.exposure.Viewer;
+import app.clearpane.core.viewer.Viewer;
 import app.clearpane.store.clearance.Releases;
 import app.clearpane.store.deliverable.client.VisibleDeliverables;
 import app.clearpane.store.files.Vault;

@@ -1,6 +1,6 @@
 package app.clearpane.usecases.exposure;
 
-import app.clearpane.core.exposure.Viewer;
+import app.clearpane.core.viewer.Viewer;
 import app.clearpane.usecases.security.Person;
 
 /** One of the team looked through somebody's seat. */

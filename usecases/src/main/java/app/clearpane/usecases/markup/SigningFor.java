@@ -1,10 +1,10 @@
 package app.clearpane.usecases.markup;
 
 import app.clearpane.core.agency.ContactId;
-import app.clearpane.core.exposure.Viewer;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.signoff.Round;
 import app.clearpane.core.signoff.StandIn;
+import app.clearpane.core.viewer.Viewer;
 import app.clearpane.store.deliverable.StandIns;
 import app.clearpane.usecases.shell.TheAgency;
 import com.github.benmanes.caffeine.cache.Caffeine;

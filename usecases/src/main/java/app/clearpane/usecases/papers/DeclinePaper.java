@@ -1,12 +1,12 @@
 package app.clearpane.usecases.papers;
 
-import app.clearpane.core.exposure.Viewer;
 import app.clearpane.core.files.Sha256;
 import app.clearpane.core.papers.Paper;
 import app.clearpane.core.papers.PaperId;
 import app.clearpane.core.papers.PaperKind;
 import app.clearpane.core.papers.PaperState;
 import app.clearpane.core.record.event.PaperActs;
+import app.clearpane.core.viewer.Viewer;
 import app.clearpane.store.papers.Papers;
 import app.clearpane.store.papers.client.VisiblePapers;
 import app.clearpane.usecases.post.WriteToTeam;

@@ -1,10 +1,10 @@
 package app.clearpane.usecases.plan;
 
 import app.clearpane.core.exposure.ItemId;
-import app.clearpane.core.exposure.Viewer;
 import app.clearpane.core.plan.ProjectPlan;
 import app.clearpane.core.project.Milestone;
 import app.clearpane.core.project.Phase;
+import app.clearpane.core.viewer.Viewer;
 import app.clearpane.formats.clearance.PdfWriter;
 import app.clearpane.store.exposure.client.Viewers;
 import app.clearpane.store.project.client.VisibleDates;

@@ -1,11 +1,11 @@
 package app.clearpane.usecases.plan;
 
 import app.clearpane.core.agency.TeamMemberId;
-import app.clearpane.core.exposure.Viewer;
 import app.clearpane.core.files.Sha256;
 import app.clearpane.core.people.SeatId;
 import app.clearpane.core.project.Project;
 import app.clearpane.core.project.ProjectId;
+import app.clearpane.core.viewer.Viewer;
 import app.clearpane.store.plan.Feeds;
 import app.clearpane.store.project.Projects;
 import app.clearpane.usecases.HouseSettings;

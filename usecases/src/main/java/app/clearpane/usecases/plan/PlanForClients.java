@@ -2,12 +2,12 @@ package app.clearpane.usecases.plan;
 
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
-import app.clearpane.core.exposure.Viewer;
 import app.clearpane.core.plan.ProjectPlan;
 import app.clearpane.core.plan.Slip;
 import app.clearpane.core.plan.SlipLedger;
 import app.clearpane.core.project.Milestone;
 import app.clearpane.core.project.Phase;
+import app.clearpane.core.viewer.Viewer;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;

@@ -1,9 +1,9 @@
 package app.clearpane.usecases.plan;
 
 import app.clearpane.core.exposure.ItemId;
-import app.clearpane.core.exposure.Viewer;
 import app.clearpane.core.plan.PlannedTask;
 import app.clearpane.core.record.event.PlanActs;
+import app.clearpane.core.viewer.Viewer;
 import app.clearpane.store.plan.Tasks;
 import app.clearpane.usecases.post.WriteToTeam;
 import app.clearpane.usecases.record.AuditLog;

@@ -1,9 +1,9 @@
 package app.clearpane.usecases.said;
 
-import app.clearpane.core.exposure.Viewer;
 import app.clearpane.core.markup.Mark;
 import app.clearpane.core.markup.MarkupProgress;
 import app.clearpane.core.people.Actor;
+import app.clearpane.core.viewer.Viewer;
 import app.clearpane.usecases.security.Person;
 
 /** Who marks up: one of the team, a viewer, or what somebody did elsewhere and this follows from. */

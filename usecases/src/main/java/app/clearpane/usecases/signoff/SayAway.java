@@ -2,7 +2,7 @@ package app.clearpane.usecases.signoff;
 
 import app.clearpane.core.exposure.SeatRole;
 import app.clearpane.core.exposure.SeatState;
-import app.clearpane.core.exposure.Viewer;
+import app.clearpane.core.viewer.Viewer;
 import app.clearpane.store.deliverable.StandIns;
 import app.clearpane.store.exposure.SeatRow;
 import app.clearpane.store.exposure.Seats;

@@ -2,9 +2,9 @@ package app.clearpane.usecases.signoff;
 
 import app.clearpane.core.deliverable.Deliverable;
 import app.clearpane.core.deliverable.Version;
-import app.clearpane.core.exposure.Viewer;
 import app.clearpane.core.record.event.DecisionActs;
 import app.clearpane.core.signoff.Round;
+import app.clearpane.core.viewer.Viewer;
 import app.clearpane.store.deliverable.Deliverables;
 import app.clearpane.store.deliverable.ExtraRounds;
 import app.clearpane.store.markup.Markups;

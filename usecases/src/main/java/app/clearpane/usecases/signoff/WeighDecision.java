@@ -5,7 +5,6 @@ import app.clearpane.core.agency.Name;
 import app.clearpane.core.deliverable.Deliverable;
 import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.deliverable.VersionId;
-import app.clearpane.core.exposure.Viewer;
 import app.clearpane.core.files.Sha256;
 import app.clearpane.core.markup.Intent;
 import app.clearpane.core.markup.Mark;
@@ -13,8 +12,10 @@ import app.clearpane.core.markup.MarkupProgress;
 import app.clearpane.core.signoff.Attempt;
 import app.clearpane.core.signoff.CountMarks;
 import app.clearpane.core.signoff.Decision;
+import app.clearpane.core.signoff.Outcome;
 import app.clearpane.core.signoff.Round;
 import app.clearpane.core.signoff.RoundState;
+import app.clearpane.core.viewer.Viewer;
 import app.clearpane.store.deliverable.Deliverables;
 import app.clearpane.store.deliverable.client.VisibleDeliverables;
 import app.clearpane.store.markup.Markups;
@@ -27,6 +28,8 @@ import app.clearpane.usecases.shell.SignedName;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 
 /**
@@ -112,9 +115,17 @@ public class WeighDecision {
                 deliverable, version, round, signer, form, sentence, marks, (RoundState.Answer.Taken) answer, extra);
     }
 
+    /**
+     * The marks that whoever decides sees: those on a version that was recalled are gone for them, and hold up nothing.
+     */
     private List<Mark> seen(Deliverable deliverable) {
+        Set<VersionId> recalled = deliverables.rounds(deliverable.id()).stream()
+                .filter(round -> round.soFar() == Outcome.RECALLED)
+                .map(Round::version)
+                .collect(Collectors.toSet());
         return markups.marksOf(deliverable.id()).stream()
                 .filter(m -> m.pane().equals(deliverable.pane()) && !m.teamOnly())
+                .filter(m -> !recalled.contains(m.version()))
                 .toList();
     }
 

@@ -1,7 +1,7 @@
 package app.clearpane.web.markup;
 
 import app.clearpane.core.deliverable.VersionId;
-import app.clearpane.core.exposure.Viewer;
+import app.clearpane.core.viewer.Viewer;
 import app.clearpane.store.deliverable.client.VisibleDeliverables;
 import app.clearpane.store.exposure.client.Viewers;
 import app.clearpane.usecases.shell.NotFound;

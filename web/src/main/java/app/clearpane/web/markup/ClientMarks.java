@@ -2,9 +2,9 @@ package app.clearpane.web.markup;
 
 import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.deliverable.VersionId;
-import app.clearpane.core.exposure.Viewer;
 import app.clearpane.core.markup.Mark;
 import app.clearpane.core.markup.MarkupId;
+import app.clearpane.core.viewer.Viewer;
 import app.clearpane.store.deliverable.client.VisibleDeliverables;
 import app.clearpane.store.markup.client.VisibleMarkups;
 import app.clearpane.usecases.markup.AnswerMark;

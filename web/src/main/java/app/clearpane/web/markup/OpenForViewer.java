@@ -2,8 +2,8 @@ package app.clearpane.web.markup;
 
 import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.deliverable.VersionId;
-import app.clearpane.core.exposure.Viewer;
 import app.clearpane.core.signoff.Round;
+import app.clearpane.core.viewer.Viewer;
 import app.clearpane.store.deliverable.client.VisibleDeliverables;
 import app.clearpane.usecases.shell.Lasting;
 import app.clearpane.usecases.shell.NotFound;

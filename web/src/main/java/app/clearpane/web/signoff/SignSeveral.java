@@ -1,7 +1,7 @@
 package app.clearpane.web.signoff;
 
-import app.clearpane.core.exposure.Viewer;
 import app.clearpane.core.signoff.Decision;
+import app.clearpane.core.viewer.Viewer;
 import app.clearpane.usecases.shell.Input;
 import app.clearpane.usecases.shell.SignedName;
 import app.clearpane.usecases.signoff.DecideOnVersion;

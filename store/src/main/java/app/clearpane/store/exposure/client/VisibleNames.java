@@ -10,7 +10,7 @@ import static org.jooq.impl.DSL.trueCondition;
 
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
-import app.clearpane.core.exposure.Viewer;
+import app.clearpane.core.viewer.Viewer;
 import java.util.Arrays;
 import java.util.Collection;
 import java.util.List;

@@ -1,6 +1,6 @@
 package app.clearpane.store.exposure.client;
 
-import app.clearpane.core.exposure.Viewer;
+import app.clearpane.core.viewer.Viewer;
 import app.clearpane.store.exposure.SeatWish;
 import app.clearpane.store.exposure.SeatWishes;
 import java.util.List;

@@ -5,8 +5,8 @@ import static app.clearpane.store.schema.Tables.ITEM;
 
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
-import app.clearpane.core.exposure.Viewer;
 import app.clearpane.core.files.ProjectFile;
+import app.clearpane.core.viewer.Viewer;
 import app.clearpane.store.files.FileRows;
 import java.util.List;
 import java.util.Optional;

@@ -10,9 +10,9 @@ import static org.jooq.impl.DSL.select;
 
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
-import app.clearpane.core.exposure.Viewer;
 import app.clearpane.core.markup.Mark;
 import app.clearpane.core.markup.MarkupId;
+import app.clearpane.core.viewer.Viewer;
 import app.clearpane.store.deliverable.VersionRows;
 import app.clearpane.store.markup.MarkupRows;
 import java.util.List;

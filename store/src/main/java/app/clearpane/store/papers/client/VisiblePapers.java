@@ -6,9 +6,9 @@ import static org.jooq.impl.DSL.exists;
 import static org.jooq.impl.DSL.falseCondition;
 import static org.jooq.impl.DSL.selectOne;
 
-import app.clearpane.core.exposure.Viewer;
 import app.clearpane.core.papers.Paper;
 import app.clearpane.core.papers.PaperId;
+import app.clearpane.core.viewer.Viewer;
 import app.clearpane.store.papers.PaperRows;
 import java.util.List;
 import java.util.Optional;

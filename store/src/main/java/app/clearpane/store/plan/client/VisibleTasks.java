@@ -9,9 +9,9 @@ import static app.clearpane.store.schema.Tables.TASK_FILE;
 
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
-import app.clearpane.core.exposure.Viewer;
 import app.clearpane.core.plan.Side;
 import app.clearpane.core.plan.Stage;
+import app.clearpane.core.viewer.Viewer;
 import app.clearpane.store.plan.TaskFiles;
 import app.clearpane.store.plan.Tasks;
 import app.clearpane.store.schema.tables.Item;

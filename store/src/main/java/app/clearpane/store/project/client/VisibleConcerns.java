@@ -6,8 +6,8 @@ import static app.clearpane.store.schema.Tables.ITEM;
 
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
-import app.clearpane.core.exposure.Viewer;
 import app.clearpane.core.project.Gravity;
+import app.clearpane.core.viewer.Viewer;
 import java.time.Instant;
 import java.util.Comparator;
 import java.util.List;

@@ -7,8 +7,8 @@ import static app.clearpane.store.schema.Tables.SLIP_ACCOUNT;
 
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
-import app.clearpane.core.exposure.Viewer;
 import app.clearpane.core.project.Milestone;
+import app.clearpane.core.viewer.Viewer;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;

@@ -13,9 +13,9 @@ import static org.jooq.impl.DSL.select;
 
 import app.clearpane.core.agency.TeamMemberId;
 import app.clearpane.core.exposure.ContentKind;
-import app.clearpane.core.exposure.Viewer;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.project.AboutPart;
+import app.clearpane.core.viewer.Viewer;
 import app.clearpane.store.agency.HousePicture;
 import java.time.Instant;
 import java.util.Comparator;

@@ -1,9 +1,9 @@
 package app.clearpane.usecases.plan.task;
 
 import app.clearpane.core.exposure.ItemId;
-import app.clearpane.core.exposure.Viewer;
 import app.clearpane.core.plan.PlannedTask;
 import app.clearpane.core.plan.Stage;
+import app.clearpane.core.viewer.Viewer;
 import app.clearpane.store.plan.Tasks;
 import app.clearpane.store.plan.client.VisibleTasks;
 import app.clearpane.usecases.plan.AttachFilesToTask;

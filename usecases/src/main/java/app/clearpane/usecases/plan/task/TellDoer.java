@@ -2,12 +2,12 @@ package app.clearpane.usecases.plan.task;
 
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.exposure.SeatState;
-import app.clearpane.core.exposure.Viewer;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.plan.PlannedTask;
 import app.clearpane.core.plan.ProjectPlan;
 import app.clearpane.core.plan.Task;
 import app.clearpane.core.turns.TurnEvent;
+import app.clearpane.core.viewer.Viewer;
 import app.clearpane.store.exposure.SeatRow;
 import app.clearpane.store.exposure.Seats;
 import app.clearpane.store.exposure.client.Viewers;

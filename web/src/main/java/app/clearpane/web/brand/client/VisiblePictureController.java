@@ -1,6 +1,6 @@
 package app.clearpane.web.brand.client;
 
-import app.clearpane.core.exposure.Viewer;
+import app.clearpane.core.viewer.Viewer;
 import app.clearpane.store.exposure.client.Viewers;
 import app.clearpane.store.project.client.VisibleWords;
 import app.clearpane.usecases.shell.NotFound;

@@ -1,7 +1,7 @@
 package app.clearpane.web.clearance.client;
 
 import app.clearpane.core.deliverable.VersionId;
-import app.clearpane.core.exposure.Viewer;
+import app.clearpane.core.viewer.Viewer;
 import app.clearpane.usecases.clearance.KeepCertificate;
 import java.io.IOException;
 import org.springframework.http.ContentDisposition;

@@ -2,7 +2,7 @@ package app.clearpane.web.deliverable.client;
 
 import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.deliverable.VersionId;
-import app.clearpane.core.exposure.Viewer;
+import app.clearpane.core.viewer.Viewer;
 import app.clearpane.store.deliverable.client.VisibleDeliverables;
 import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.web.deliverable.Colours;

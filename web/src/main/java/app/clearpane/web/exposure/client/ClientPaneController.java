@@ -1,8 +1,8 @@
 package app.clearpane.web.exposure.client;
 
 import app.clearpane.core.deliverable.VersionId;
-import app.clearpane.core.exposure.Viewer;
 import app.clearpane.core.signoff.TakingBack;
+import app.clearpane.core.viewer.Viewer;
 import app.clearpane.store.deliverable.client.VisibleDeliverables;
 import app.clearpane.store.exposure.client.Viewers;
 import app.clearpane.store.plan.client.VisibleTasks;

@@ -1,6 +1,6 @@
 package app.clearpane.web.exposure.client;
 
-import app.clearpane.core.exposure.Viewer;
+import app.clearpane.core.viewer.Viewer;
 import app.clearpane.store.WriteCounter;
 import app.clearpane.usecases.shell.KeptReading;
 import app.clearpane.usecases.shell.TheAgency;

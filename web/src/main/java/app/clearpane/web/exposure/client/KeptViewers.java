@@ -2,7 +2,7 @@ package app.clearpane.web.exposure.client;
 
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.exposure.PaneId;
-import app.clearpane.core.exposure.Viewer;
+import app.clearpane.core.viewer.Viewer;
 import app.clearpane.store.WriteCounter;
 import app.clearpane.store.exposure.client.Viewers;
 import app.clearpane.usecases.shell.KeptReading;

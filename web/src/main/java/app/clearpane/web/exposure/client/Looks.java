@@ -2,8 +2,8 @@ package app.clearpane.web.exposure.client;
 
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.exposure.PaneId;
-import app.clearpane.core.exposure.Viewer;
 import app.clearpane.core.people.SeatId;
+import app.clearpane.core.viewer.Viewer;
 import app.clearpane.store.exposure.client.Visits;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;

@@ -1,9 +1,9 @@
 package app.clearpane.web.exposure.client;
 
 import app.clearpane.core.exposure.ItemId;
-import app.clearpane.core.exposure.Viewer;
 import app.clearpane.core.files.ProjectFile;
 import app.clearpane.core.papers.Paper;
+import app.clearpane.core.viewer.Viewer;
 import app.clearpane.store.exposure.client.Viewers;
 import app.clearpane.store.files.client.VisibleFiles;
 import app.clearpane.store.papers.client.VisiblePapers;

@@ -1,7 +1,7 @@
 package app.clearpane.web.exposure.client;
 
 import app.clearpane.core.exposure.ItemId;
-import app.clearpane.core.exposure.Viewer;
+import app.clearpane.core.viewer.Viewer;
 import app.clearpane.store.project.client.VisibleDates;
 import app.clearpane.usecases.plan.PlanForClients;
 import java.time.LocalDate;

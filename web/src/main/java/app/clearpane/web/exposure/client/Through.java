@@ -1,6 +1,6 @@
 package app.clearpane.web.exposure.client;
 
-import app.clearpane.core.exposure.Viewer;
+import app.clearpane.core.viewer.Viewer;
 import java.util.Locale;
 
 /** Where the pages of a viewer's pane begin. */

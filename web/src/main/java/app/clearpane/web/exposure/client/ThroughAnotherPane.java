@@ -3,7 +3,7 @@ package app.clearpane.web.exposure.client;
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.exposure.PaneId;
-import app.clearpane.core.exposure.Viewer;
+import app.clearpane.core.viewer.Viewer;
 import app.clearpane.store.deliverable.client.VisibleDeliverables;
 import app.clearpane.store.exposure.client.Viewers;
 import app.clearpane.store.files.client.VisibleFiles;

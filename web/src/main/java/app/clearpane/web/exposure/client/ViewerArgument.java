@@ -1,8 +1,8 @@
 package app.clearpane.web.exposure.client;
 
 import app.clearpane.core.exposure.PaneId;
-import app.clearpane.core.exposure.Viewer;
 import app.clearpane.core.people.SeatId;
+import app.clearpane.core.viewer.Viewer;
 import app.clearpane.store.exposure.client.Viewers;
 import app.clearpane.usecases.exposure.LookedThrough;
 import app.clearpane.usecases.security.Person;

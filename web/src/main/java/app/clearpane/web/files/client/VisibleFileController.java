@@ -1,8 +1,8 @@
 package app.clearpane.web.files.client;
 
 import app.clearpane.core.exposure.ItemId;
-import app.clearpane.core.exposure.Viewer;
 import app.clearpane.core.files.ProjectFile;
+import app.clearpane.core.viewer.Viewer;
 import app.clearpane.store.deliverable.Drawings;
 import app.clearpane.store.exposure.client.Viewers;
 import app.clearpane.store.files.client.VisibleFiles;

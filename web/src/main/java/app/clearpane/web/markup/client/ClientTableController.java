@@ -1,8 +1,8 @@
 package app.clearpane.web.markup.client;
 
 import app.clearpane.core.deliverable.VersionId;
-import app.clearpane.core.exposure.Viewer;
 import app.clearpane.core.markup.MarkupId;
+import app.clearpane.core.viewer.Viewer;
 import app.clearpane.usecases.markup.AnswerMark;
 import app.clearpane.usecases.markup.EditMark;
 import app.clearpane.usecases.markup.MarkForm;

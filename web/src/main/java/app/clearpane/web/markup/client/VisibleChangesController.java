@@ -1,7 +1,7 @@
 package app.clearpane.web.markup.client;
 
 import app.clearpane.core.deliverable.VersionId;
-import app.clearpane.core.exposure.Viewer;
+import app.clearpane.core.viewer.Viewer;
 import app.clearpane.web.compare.FrameChanges;
 import app.clearpane.web.exposure.client.Through;
 import app.clearpane.web.markup.ClientChanges;

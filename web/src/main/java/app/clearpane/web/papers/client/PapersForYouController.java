@@ -1,9 +1,9 @@
 package app.clearpane.web.papers.client;
 
-import app.clearpane.core.exposure.Viewer;
 import app.clearpane.core.files.Sha256;
 import app.clearpane.core.papers.Paper;
 import app.clearpane.core.papers.PaperId;
+import app.clearpane.core.viewer.Viewer;
 import app.clearpane.store.exposure.client.Viewers;
 import app.clearpane.store.papers.client.VisiblePapers;
 import app.clearpane.usecases.papers.AnswerPaper;

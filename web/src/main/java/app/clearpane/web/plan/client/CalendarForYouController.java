@@ -1,6 +1,6 @@
 package app.clearpane.web.plan.client;
 
-import app.clearpane.core.exposure.Viewer;
+import app.clearpane.core.viewer.Viewer;
 import app.clearpane.store.exposure.client.Viewers;
 import app.clearpane.usecases.plan.MakeFeed;
 import app.clearpane.web.exposure.client.Through;

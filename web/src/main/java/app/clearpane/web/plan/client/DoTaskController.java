@@ -1,8 +1,8 @@
 package app.clearpane.web.plan.client;
 
 import app.clearpane.core.exposure.ItemId;
-import app.clearpane.core.exposure.Viewer;
 import app.clearpane.core.plan.Stage;
+import app.clearpane.core.viewer.Viewer;
 import app.clearpane.usecases.plan.task.DoTask;
 import app.clearpane.web.exposure.client.Through;
 import java.io.IOException;

@@ -1,8 +1,8 @@
 package app.clearpane.web.plan.client;
 
 import app.clearpane.core.exposure.ItemId;
-import app.clearpane.core.exposure.Viewer;
 import app.clearpane.core.plan.DueWeek;
+import app.clearpane.core.viewer.Viewer;
 import app.clearpane.store.exposure.client.Viewers;
 import app.clearpane.store.plan.TaskFiles;
 import app.clearpane.store.plan.client.VisibleTasks;

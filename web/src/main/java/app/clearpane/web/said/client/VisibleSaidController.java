@@ -1,7 +1,7 @@
 package app.clearpane.web.said.client;
 
 import app.clearpane.core.deliverable.VersionId;
-import app.clearpane.core.exposure.Viewer;
+import app.clearpane.core.viewer.Viewer;
 import app.clearpane.store.markup.client.VisibleMarkups;
 import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.web.deliverable.SheetBytes;

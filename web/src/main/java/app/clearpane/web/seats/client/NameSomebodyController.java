@@ -1,6 +1,6 @@
 package app.clearpane.web.seats.client;
 
-import app.clearpane.core.exposure.Viewer;
+import app.clearpane.core.viewer.Viewer;
 import app.clearpane.store.exposure.client.Viewers;
 import app.clearpane.store.exposure.client.VisibleWishes;
 import app.clearpane.usecases.seats.WishSeat;

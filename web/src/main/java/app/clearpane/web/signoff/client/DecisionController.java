@@ -1,9 +1,9 @@
 package app.clearpane.web.signoff.client;
 
 import app.clearpane.core.deliverable.VersionId;
-import app.clearpane.core.exposure.Viewer;
 import app.clearpane.core.files.Sha256;
 import app.clearpane.core.signoff.Decision;
+import app.clearpane.core.viewer.Viewer;
 import app.clearpane.usecases.shell.Input;
 import app.clearpane.usecases.signoff.CloseRound;
 import app.clearpane.usecases.signoff.DecideOnVersion;

@@ -1,6 +1,6 @@
 package app.clearpane.web.plan.team.calendar;
 
-import app.clearpane.core.exposure.Viewer;
+import app.clearpane.core.viewer.Viewer;
 import app.clearpane.formats.plan.Calendars;
 import app.clearpane.store.exposure.SeatRow;
 import app.clearpane.store.exposure.Seats;

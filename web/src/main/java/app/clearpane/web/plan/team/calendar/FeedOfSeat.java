@@ -1,10 +1,10 @@
 package app.clearpane.web.plan.team.calendar;
 
 import app.clearpane.core.agency.ContactId;
-import app.clearpane.core.exposure.Viewer;
 import app.clearpane.core.plan.Stage;
 import app.clearpane.core.project.Milestone;
 import app.clearpane.core.signoff.Round;
+import app.clearpane.core.viewer.Viewer;
 import app.clearpane.formats.plan.Calendars;
 import app.clearpane.store.deliverable.client.VisibleDeliverables;
 import app.clearpane.store.exposure.client.Viewers;

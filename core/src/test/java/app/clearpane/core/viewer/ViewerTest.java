@@ -1,10 +1,15 @@
-package app.clearpane.core.exposure;
+package app.clearpane.core.viewer;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.calendar.Today;
 import app.clearpane.core.calendar.WorkingCalendar;
+import app.clearpane.core.exposure.Aperture;
+import app.clearpane.core.exposure.ContentKind;
+import app.clearpane.core.exposure.PaneId;
+import app.clearpane.core.exposure.Passage;
+import app.clearpane.core.exposure.SeatRole;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.people.SeatId;
 import app.clearpane.core.project.Ending;
