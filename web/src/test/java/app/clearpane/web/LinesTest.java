@@ -6,6 +6,7 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
@@ -20,6 +21,8 @@ import org.junit.jupiter.params.provider.ValueSource;
 class LinesTest {
     private static final Path RESOURCES = Path.of("src/main/resources");
     private static final int LONGEST = 140;
+    private static final int LONGEST_TEST = 25;
+    private static final int LONG_TESTS = 96;
 
     private static List<Path> files(String folder, String ending) throws IOException {
         try (Stream<Path> all = Files.walk(RESOURCES.resolve(folder))) {
@@ -75,5 +78,38 @@ class LinesTest {
                                 || line.matches(".*th:case=\"'?[A-Z_]+'?\".*"))
                         .map(line -> file.getFileName() + ": " + line.strip())))
                 .isEmpty();
+    }
+
+    /** A test tells one story. Those that are longer than this are many still; there may only be fewer. */
+    @Test
+    void fewTestsAreLong() throws IOException {
+        List<String> tooLong = new ArrayList<>();
+        for (String floor : List.of("core", "formats", "store", "usecases", "demo", "web")) {
+            try (Stream<Path> all = Files.walk(Path.of("../" + floor + "/src/test/java"))) {
+                all.filter(file -> file.toString().endsWith("Test.java"))
+                        .forEach(file -> tooLong.addAll(longTests(file)));
+            }
+        }
+        assertThat(tooLong).hasSizeLessThanOrEqualTo(LONG_TESTS);
+    }
+
+    private static List<String> longTests(Path file) {
+        List<String> lines = lines(file);
+        List<String> found = new ArrayList<>();
+        boolean test = false;
+        for (int i = 0; i < lines.size(); i++) {
+            test |= lines.get(i).matches("    @(Parameterized)?Test.*");
+            if (test && lines.get(i).matches("    (?!@)[\\w<].*")) {
+                int end = i;
+                while (!lines.get(end).equals("    }")) {
+                    end++;
+                }
+                if (end - i - 1 > LONGEST_TEST) {
+                    found.add(file.getFileName() + ":" + (i + 1));
+                }
+                test = false;
+            }
+        }
+        return found;
     }
 }
