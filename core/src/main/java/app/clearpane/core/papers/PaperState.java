@@ -80,6 +80,11 @@ public enum PaperState {
         return this == OPEN || this == VIEWED || this == OVERDUE;
     }
 
+    /** Whether we may still take it back: what was paid, or signed by everybody, stays. */
+    public boolean mayBeWithdrawn() {
+        return this != PAID && this != SIGNED && this != WITHDRAWN;
+    }
+
     public boolean isDeclined() {
         return this == DECLINED;
     }
@@ -88,11 +93,4 @@ public enum PaperState {
         return this == DRAFT;
     }
 
-    public boolean isPaid() {
-        return this == PAID;
-    }
-
-    public boolean isSigned() {
-        return this == SIGNED;
-    }
 }

@@ -60,10 +60,11 @@ public class SettlePaper {
         String why = input.text("The reason", reason, AddPaper.LONGEST_REASON);
         input.require(!why.isEmpty(), "Say why it is withdrawn; it stands in the Record.");
         input.allGood();
+        papers.lock(id);
         Paper paper = NotFound.unless(papers.find(id));
         PaperState state = paper.state(words.today());
-        if (state == PaperState.PAID || state == PaperState.SIGNED) {
-            throw Refused.changedMeanwhile("This was " + (state == PaperState.PAID ? "paid" : "signed by everybody")
+        if (!state.mayBeWithdrawn()) {
+            throw Refused.changedMeanwhile("This is " + PaperWords.state(state)
                     + " meanwhile, so it was not withdrawn. Look at it again.");
         }
         papers.withdraw(id, why, agency.now());

@@ -89,7 +89,8 @@ class SettlePaperTest {
         "CONTRACT, SIGNED, false",
         "PROPOSAL, AGREED, true",
         "DATES, AGREED, true",
-        "OTHER, OPEN, true"
+        "OTHER, OPEN, true",
+        "OTHER, WITHDRAWN, false"
     })
     void whatWasPaidOrSignedByEverybodyStays(PaperKind kind, PaperState state, boolean withdrawn) {
         assertThat(there(kind, state).state(APaper.TODAY)).isEqualTo(state);
