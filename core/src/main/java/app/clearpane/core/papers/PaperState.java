@@ -92,5 +92,4 @@ public enum PaperState {
     public boolean isDraft() {
         return this == DRAFT;
     }
-
 }

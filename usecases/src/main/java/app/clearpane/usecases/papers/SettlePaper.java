@@ -64,8 +64,8 @@ public class SettlePaper {
         Paper paper = NotFound.unless(papers.find(id));
         PaperState state = paper.state(words.today());
         if (!state.mayBeWithdrawn()) {
-            throw Refused.changedMeanwhile("This is " + PaperWords.state(state)
-                    + " meanwhile, so it was not withdrawn. Look at it again.");
+            throw Refused.changedMeanwhile(
+                    "This is " + PaperWords.state(state) + " meanwhile, so it was not withdrawn. Look at it again.");
         }
         papers.withdraw(id, why, agency.now());
         audit.append(
