@@ -147,7 +147,8 @@ final class Bench {
             PageLoad owner = new PageLoad("http://localhost:" + port);
             owner.comeIn(house.linkOf("Bastian"));
             String token = owner.token("/t/ceilings");
-            PageLoad.Write write = () -> owner.send("/t/ceilings/tasks-for-clients", token, "asked=true&may=true");
+            PageLoad.Write write =
+                    () -> owner.send("/t/ceilings/tasks-for-clients", token, "asked=true&may=true&sure=true");
             keep(paces, "the same, just after a write", client.askAfter(write, paths[0], GROWN_TIMES));
             for (String place : List.of("panes?kind=FILES", "files", "deliverables", "plan?as=lines", "plan?as=time")) {
                 measure(

@@ -51,7 +51,9 @@ final class Growth {
             try (ResultSet found = statement.executeQuery(
                     "select p.id, j.id from pane p join project j on j.id = p.project_id where j.name = 'Grown 1'")) {
                 found.next();
-                return "/c/panes/" + found.getString(1) + " /t/projects/" + found.getString(2);
+                String paths = "/c/panes/" + found.getString(1) + " /t/projects/" + found.getString(2);
+                statement.execute("shutdown compact"); // as what was written over years would lie, not in one go
+                return paths;
             }
         }
     }

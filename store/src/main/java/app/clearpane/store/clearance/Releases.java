@@ -1,7 +1,6 @@
 package app.clearpane.store.clearance;
 
 import static app.clearpane.store.schema.Tables.ITEM;
-import static app.clearpane.store.schema.Tables.PROJECT;
 import static app.clearpane.store.schema.Tables.RELEASE;
 import static app.clearpane.store.schema.Tables.RELEASE_DELIVERY;
 import static app.clearpane.store.schema.Tables.RELEASE_RECIPIENT;
@@ -15,6 +14,7 @@ import app.clearpane.core.files.Sha256;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.Stale;
+import app.clearpane.store.project.WorkedOn;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
@@ -140,7 +140,7 @@ public final class Releases {
 
     /** The releases of all projects that are worked on, newest first. */
     public List<Release> ofActiveProjects() {
-        return fetch(ITEM.PROJECT_ID.in(select(PROJECT.ID).from(PROJECT).where(PROJECT.ARCHIVED_AT.isNull())));
+        return fetch(WorkedOn.is(ITEM.PROJECT_ID));
     }
 
     private List<Release> fetch(Condition condition) {

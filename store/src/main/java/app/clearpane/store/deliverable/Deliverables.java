@@ -4,7 +4,6 @@ import static app.clearpane.store.schema.Tables.DELIVERABLE;
 import static app.clearpane.store.schema.Tables.DELIVERABLE_SIGNATORY;
 import static app.clearpane.store.schema.Tables.ITEM;
 import static app.clearpane.store.schema.Tables.PANE;
-import static app.clearpane.store.schema.Tables.PROJECT;
 import static app.clearpane.store.schema.Tables.RELEASE;
 import static app.clearpane.store.schema.Tables.ROUND;
 import static app.clearpane.store.schema.Tables.ROUND_SIGNATORY;
@@ -21,6 +20,7 @@ import app.clearpane.core.deliverable.RoundId;
 import app.clearpane.core.deliverable.Rule;
 import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.deliverable.VersionId;
+import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.files.Sha256;
@@ -30,6 +30,7 @@ import app.clearpane.core.signoff.Outcome;
 import app.clearpane.core.signoff.Round;
 import app.clearpane.core.signoff.SigningTerms;
 import app.clearpane.store.Stale;
+import app.clearpane.store.project.WorkedOn;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
@@ -106,12 +107,7 @@ public final class Deliverables {
 
     /** The deliverables of all projects that are worked on. */
     public List<Deliverable> ofActiveProjects() {
-        return fetch(activeProjects());
-    }
-
-    private static Condition activeProjects() {
-        return ITEM.PROJECT_ID.in(
-                org.jooq.impl.DSL.select(PROJECT.ID).from(PROJECT).where(PROJECT.ARCHIVED_AT.isNull()));
+        return fetch(WorkedOn.is(ITEM.PROJECT_ID));
     }
 
     private List<Deliverable> fetch(Condition condition) {
@@ -129,7 +125,7 @@ public final class Deliverables {
                 .on(ITEM.ID.eq(DELIVERABLE.ITEM_ID))
                 .join(PANE)
                 .on(PANE.ID.eq(DELIVERABLE.PANE_ID))
-                .where(condition.and(ITEM.DELETED_AT.isNull()))
+                .where(condition.and(ITEM.KIND.eq(ContentKind.DELIVERABLES)).and(ITEM.DELETED_AT.isNull()))
                 .orderBy(DELIVERABLE.POSITION, ITEM.CREATED_AT, ITEM.ID)
                 .fetch(row -> new Deliverable(
                         row.get(DELIVERABLE.ITEM_ID),
@@ -203,7 +199,7 @@ public final class Deliverables {
 
     /** The versions of all projects that are worked on, oldest first. */
     public List<Version> versionsOfActiveProjects() {
-        return VersionRows.where(db, activeProjects());
+        return VersionRows.where(db, WorkedOn.is(ITEM.PROJECT_ID));
     }
 
     /** Locks a deliverable for the rest of the transaction, so that what is decided on it happens one after another. */
@@ -284,7 +280,7 @@ public final class Deliverables {
 
     /** The rounds of all projects that are worked on, oldest first. */
     public List<Round> roundsOfActiveProjects() {
-        return RoundRows.where(db, activeProjects());
+        return RoundRows.where(db, WorkedOn.is(ITEM.PROJECT_ID));
     }
 
     /** Whether a version was ever released, recalled or not. */

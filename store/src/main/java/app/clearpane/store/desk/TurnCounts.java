@@ -17,6 +17,7 @@ import static org.jooq.impl.DSL.exists;
 import static org.jooq.impl.DSL.max;
 import static org.jooq.impl.DSL.selectOne;
 
+import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.markup.Intent;
 import app.clearpane.core.markup.MarkupProgress;
 import app.clearpane.core.papers.PaperState;
@@ -117,7 +118,7 @@ public final class TurnCounts {
                 .on(ITEM.ID.eq(DELIVERABLE.ITEM_ID))
                 .join(PROJECT)
                 .on(PROJECT.ID.eq(ITEM.PROJECT_ID))
-                .where(ITEM.DELETED_AT.isNull())
+                .where(ITEM.KIND.eq(ContentKind.DELIVERABLES), ITEM.DELETED_AT.isNull())
                 .and(condition)
                 .groupBy(ITEM.PROJECT_ID)
                 .asTable("counts");
@@ -138,6 +139,7 @@ public final class TurnCounts {
                         TASK.DAYS.gt(0),
                         TASK.DELIVERABLE_ID.isNull(),
                         isLeaf(),
+                        ITEM.KIND.eq(ContentKind.TASKS),
                         ITEM.DELETED_AT.isNull())
                 .and(condition)
                 .groupBy(ITEM.PROJECT_ID)

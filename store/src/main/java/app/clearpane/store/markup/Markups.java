@@ -7,7 +7,6 @@ import static app.clearpane.store.schema.Tables.MARKUP_ANSWER;
 import static app.clearpane.store.schema.Tables.MARKUP_ATTACHMENT;
 import static app.clearpane.store.schema.Tables.MARKUP_EDIT;
 import static app.clearpane.store.schema.Tables.MARKUP_REFERENCE;
-import static app.clearpane.store.schema.Tables.PROJECT;
 import static app.clearpane.store.schema.Tables.VERSION;
 import static org.jooq.impl.DSL.coalesce;
 import static org.jooq.impl.DSL.max;
@@ -25,6 +24,7 @@ import app.clearpane.core.markup.MarkupProgress;
 import app.clearpane.core.people.SeatId;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.Stale;
+import app.clearpane.store.project.WorkedOn;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -74,14 +74,12 @@ public final class Markups {
     public List<Mark> ofActiveProjects() {
         return MarkupRows.alone(
                 db,
-                VERSION.DELIVERABLE_ID.in(org.jooq
+                org.jooq.impl.DSL.exists(org.jooq
                         .impl
                         .DSL
-                        .select(ITEM.ID)
+                        .selectOne()
                         .from(ITEM)
-                        .join(PROJECT)
-                        .on(PROJECT.ID.eq(ITEM.PROJECT_ID))
-                        .where(PROJECT.ARCHIVED_AT.isNull())));
+                        .where(ITEM.ID.eq(VERSION.DELIVERABLE_ID), WorkedOn.is(ITEM.PROJECT_ID))));
     }
 
     /** What the next mark on a version is called at a pane; no other gets that until this is committed. */

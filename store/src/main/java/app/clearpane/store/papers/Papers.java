@@ -2,7 +2,6 @@ package app.clearpane.store.papers;
 
 import static app.clearpane.store.schema.Tables.PAPER;
 import static app.clearpane.store.schema.Tables.PAPER_RECIPIENT;
-import static app.clearpane.store.schema.Tables.PROJECT;
 
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.papers.Paper;
@@ -10,13 +9,13 @@ import app.clearpane.core.papers.PaperId;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.signoff.DrawnSignature;
 import app.clearpane.store.Stale;
+import app.clearpane.store.project.WorkedOn;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import org.jooq.DSLContext;
-import org.jooq.impl.DSL;
 
 /** The papers of projects, as the team sees them. */
 public final class Papers {
@@ -56,8 +55,7 @@ public final class Papers {
                         .and(PAPER.WITHDRAWN_AT.isNull())
                         .and(PAPER.PAID_ON.isNull())
                         .and(PAPER.DUE_ON.isNotNull())
-                        .and(PAPER.PROJECT_ID.in(
-                                DSL.select(PROJECT.ID).from(PROJECT).where(PROJECT.ARCHIVED_AT.isNull()))));
+                        .and(WorkedOn.is(PAPER.PROJECT_ID)));
     }
 
     /** One of them. */

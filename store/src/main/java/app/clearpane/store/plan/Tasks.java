@@ -2,7 +2,6 @@ package app.clearpane.store.plan;
 
 import static app.clearpane.store.schema.Tables.CONTACT;
 import static app.clearpane.store.schema.Tables.ITEM;
-import static app.clearpane.store.schema.Tables.PROJECT;
 import static app.clearpane.store.schema.Tables.TASK;
 import static app.clearpane.store.schema.Tables.TASK_COMMENT;
 import static app.clearpane.store.schema.Tables.TASK_LINK;
@@ -11,6 +10,7 @@ import static app.clearpane.store.schema.Tables.TEAM_MEMBER;
 
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.agency.TeamMemberId;
+import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.plan.Due;
@@ -22,6 +22,7 @@ import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.turns.TurnEvent;
 import app.clearpane.core.turns.TurnLedger;
 import app.clearpane.store.Stale;
+import app.clearpane.store.project.WorkedOn;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -79,8 +80,7 @@ public final class Tasks {
                                         TASK.BEGAN_ON.isNotNull(),
                                         TASK.DELIVERABLE_ID.isNull(),
                                         TASK.STAGE.notIn(Stage.DONE, Stage.DROPPED)))
-                        .and(ITEM.PROJECT_ID.in(
-                                DSL.select(PROJECT.ID).from(PROJECT).where(PROJECT.ARCHIVED_AT.isNull()))));
+                        .and(WorkedOn.is(ITEM.PROJECT_ID)));
     }
 
     /** One task, if it was not deleted. */
@@ -90,7 +90,7 @@ public final class Tasks {
 
     /** The tasks that meet a condition on {@code item}, in two statements, and one more for the names of helpers. */
     public static List<PlannedTask> where(DSLContext db, Condition condition) {
-        Condition there = condition.and(ITEM.DELETED_AT.isNull());
+        Condition there = condition.and(ITEM.KIND.eq(ContentKind.TASKS)).and(ITEM.DELETED_AT.isNull());
         Map<ItemId, List<Task.After>> links = new HashMap<>();
         db.select(TASK_LINK.ITEM_ID, TASK_LINK.PREDECESSOR_ITEM_ID, TASK_LINK.LAG_DAYS)
                 .from(TASK_LINK)

@@ -9,6 +9,7 @@ import static app.clearpane.store.schema.Tables.PROJECT;
 import static app.clearpane.store.schema.Tables.TASK;
 
 import app.clearpane.core.agency.TeamMemberId;
+import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.project.Ending;
 import app.clearpane.core.project.Milestone;
@@ -226,7 +227,7 @@ public final class Projects {
                 .from(MILESTONE)
                 .join(ITEM)
                 .on(ITEM.ID.eq(MILESTONE.ITEM_ID))
-                .where(ITEM.PROJECT_ID.in(projects), ITEM.DELETED_AT.isNull())
+                .where(ITEM.PROJECT_ID.in(projects), ITEM.KIND.eq(ContentKind.DATES), ITEM.DELETED_AT.isNull())
                 .orderBy(MILESTONE.FALLS_ON, ITEM.NAME, ITEM.ID)
                 .fetchGroups(
                         ITEM.PROJECT_ID,

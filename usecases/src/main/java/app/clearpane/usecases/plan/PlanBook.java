@@ -32,15 +32,17 @@ import org.springframework.stereotype.Component;
 /** The plans of projects. What was computed is remembered until something of the plan changes or the day does. */
 @Component
 public class PlanBook {
-    /** Plans in memory; beyond them the one that was not asked for longest is read again. */
-    private static final int MOST_REMEMBERED = 500;
+    /** Tasks, milestones and plans in memory; beyond them the plan that is asked for least is read again. */
+    private static final int MOST_REMEMBERED = 100_000;
 
     private final Tasks tasks;
     private final Projects projects;
     private final Agreements agreements;
     private final TheAgency agency;
-    private final Cache<ProjectId, Remembered> remembered =
-            Caffeine.newBuilder().maximumSize(MOST_REMEMBERED).build();
+    private final Cache<ProjectId, Remembered> remembered = Caffeine.newBuilder()
+            .maximumWeight(MOST_REMEMBERED)
+            .weigher((ProjectId project, Remembered one) -> one.weight())
+            .build();
 
     PlanBook(Tasks tasks, Projects projects, Agreements agreements, TheAgency agency) {
         this.tasks = tasks;
@@ -51,7 +53,11 @@ public class PlanBook {
 
     private record Key(int revision, int projectRevision, LocalDate today, WorkingCalendar calendar) {}
 
-    private record Remembered(Key key, ProjectPlan plan) {}
+    private record Remembered(Key key, ProjectPlan plan) {
+        int weight() {
+            return 1 + plan.tasks().size() + plan.milestones().size();
+        }
+    }
 
     /** The plan of one project. */
     public ProjectPlan planOf(Project project) {
