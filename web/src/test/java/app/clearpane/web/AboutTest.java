@@ -22,6 +22,23 @@ class AboutTest extends AtTheMill {
     void isReadWhereItIsShownAndTheStatusIsOpen() throws Exception {
         Visitor ines = ines();
         String at = "/t/projects/" + mill() + "/about/";
+        writesThePurpose(ines, at);
+        ines.post(at + "EXCLUDED", ines.token(), Map.of("words", "Nobody prints posters.", "revision", "0"));
+        assertThat(page())
+                .contains("What it is for Bags that <sell> flour. And keep it dry.")
+                .doesNotContain("Nobody prints posters", "What is not");
+        assertThat(Texts.of(ines.get("/t/projects/" + mill() + "/about").body()))
+                .contains("What is shown is read at The mill");
+        otherWordsAreRefused(ines, at);
+        panes.setAperture(pane().id(), ContentKind.STATUS, Aperture.CLOSED);
+        assertThat(page()).as("hidden at once").doesNotContain("keep it dry");
+        assertThat(Texts.of(ines.get("/t/projects/" + mill() + "/about").body()))
+                .contains("No open pane lets the status through");
+        panes.setAperture(pane().id(), ContentKind.STATUS, Aperture.OPEN);
+        assertThat(page()).contains("keep it dry");
+    }
+
+    private void writesThePurpose(Visitor ines, String at) throws Exception {
         assertThat(ines.post(
                                 at + "PURPOSE",
                                 ines.token(),
@@ -34,12 +51,9 @@ class AboutTest extends AtTheMill {
                                         "0"))
                         .statusCode())
                 .isEqualTo(302);
-        ines.post(at + "EXCLUDED", ines.token(), Map.of("words", "Nobody prints posters.", "revision", "0"));
-        assertThat(page())
-                .contains("What it is for Bags that <sell> flour. And keep it dry.")
-                .doesNotContain("Nobody prints posters", "What is not");
-        assertThat(Texts.of(ines.get("/t/projects/" + mill() + "/about").body()))
-                .contains("What is shown is read at The mill");
+    }
+
+    private void otherWordsAreRefused(Visitor ines, String at) throws Exception {
         assertThat(ines.post(
                                 at + "PURPOSE",
                                 ines.token(),
@@ -56,12 +70,6 @@ class AboutTest extends AtTheMill {
         assertThat(ines.post(at + "RUBBISH", ines.token(), Map.of("words", "x", "revision", "0"))
                         .statusCode())
                 .isIn(400, 404, 422);
-        panes.setAperture(pane().id(), ContentKind.STATUS, Aperture.CLOSED);
-        assertThat(page()).as("hidden at once").doesNotContain("keep it dry");
-        assertThat(Texts.of(ines.get("/t/projects/" + mill() + "/about").body()))
-                .contains("No open pane lets the status through");
-        panes.setAperture(pane().id(), ContentKind.STATUS, Aperture.OPEN);
-        assertThat(page()).contains("keep it dry");
     }
 
     @Test
@@ -78,10 +86,7 @@ class AboutTest extends AtTheMill {
                 .containsSubsequence(
                         "The spelt bag is, too.", "Ines, ", "before that, 1", "The rye bag is at the printers.")
                 .doesNotContain("They still owe us");
-        ProjectWords.Said latest = projectWords.said(mill()).stream()
-                .filter(one -> one.said().startsWith("The spelt"))
-                .findFirst()
-                .orElseThrow();
+        ProjectWords.Said latest = saidOfTheSpelt();
         assertThat(ines.post(
                                 "/t/said/" + latest.id() + "/shown",
                                 ines.token(),
@@ -92,5 +97,13 @@ class AboutTest extends AtTheMill {
         ines.post("/t/said/" + latest.id() + "/shown", ines.token(), Map.of("shown", "false", "before", "true"));
         assertThat(page()).contains("The rye bag is at the printers.").doesNotContain("The spelt bag");
         assertThat(ines.get("/t/projects/" + mill() + "/record?q=spelt").body()).contains("said of the project:");
+    }
+
+    private ProjectWords.Said saidOfTheSpelt() throws Exception {
+        ProjectWords.Said latest = projectWords.said(mill()).stream()
+                .filter(one -> one.said().startsWith("The spelt"))
+                .findFirst()
+                .orElseThrow();
+        return latest;
     }
 }

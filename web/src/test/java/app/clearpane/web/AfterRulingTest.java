@@ -104,20 +104,7 @@ class AfterRulingTest extends AtTheMill {
         decide(grete(), version, "SEND_BACK", Map.of());
         assertThat(round(bag).askedNow()).hasSize(1);
         Visitor imre = imre();
-        assertThat(imre.post(
-                                table(version) + "/rulings",
-                                imre.token(),
-                                Map.of(
-                                        "first",
-                                        change.toString(),
-                                        "second",
-                                        keep.toString(),
-                                        "holds",
-                                        keep.toString(),
-                                        "reason",
-                                        "It has always stood there."))
-                        .statusCode())
-                .isEqualTo(302);
+        rulesAgainstGrete(version, change, keep, imre);
         assertThat(round(bag).askedNow())
                 .as("Grete is asked again, Imre still is")
                 .hasSize(2);
@@ -133,6 +120,23 @@ class AfterRulingTest extends AtTheMill {
         assertThat(round(bag).soFar())
                 .as("what was settled does not send it back")
                 .isEqualTo(Outcome.SIGNED);
+    }
+
+    private void rulesAgainstGrete(Version version, MarkupId change, MarkupId keep, Visitor imre) throws Exception {
+        assertThat(imre.post(
+                                table(version) + "/rulings",
+                                imre.token(),
+                                Map.of(
+                                        "first",
+                                        change.toString(),
+                                        "second",
+                                        keep.toString(),
+                                        "holds",
+                                        keep.toString(),
+                                        "reason",
+                                        "It has always stood there."))
+                        .statusCode())
+                .isEqualTo(302);
     }
 
     @Test

@@ -64,6 +64,21 @@ class AllDatesTest extends AtTheMill {
         assertThat(tasks.find(sieve).orElseThrow().details().due()).contains(day);
         String month = "?from=" + day.withDayOfMonth(1);
         assertThat(cellOf(page(ines, month), "Sift the sieves")).isEqualTo("15");
+        isSiftedByWhomAndWhat(ines, month);
+        Document weeks = page(ines, "?as=weeks&from=" + day);
+        assertThat(weeks.select("li:contains(Sift the sieves)").text()).contains("Flour bags", "Teo");
+        assertThat(page(ines, "?from=nonsense&as=sideways&who=nobody").select("table.month"))
+                .as("what cannot be read is today")
+                .hasSize(1);
+        ines.post(
+                "/t/tasks/" + sieve + "/delete",
+                ines.token(),
+                Map.of("before", "revision " + tasks.find(sieve).orElseThrow().revision()));
+        assertThat(cellOf(page(ines, month), "Sift the sieves")).isEmpty();
+        assertThat(imre().get("/t/dates").statusCode()).isEqualTo(404);
+    }
+
+    private void isSiftedByWhomAndWhat(Visitor ines, String month) throws Exception {
         TeamMember teo = people.credentials(new EmailAddress("teo@marram-finch.example"))
                 .orElseThrow()
                 .member();
@@ -81,17 +96,6 @@ class AllDatesTest extends AtTheMill {
                                         + projects.find(mill()).orElseThrow().client()),
                         "Sift the sieves"))
                 .isEqualTo("15");
-        Document weeks = page(ines, "?as=weeks&from=" + day);
-        assertThat(weeks.select("li:contains(Sift the sieves)").text()).contains("Flour bags", "Teo");
-        assertThat(page(ines, "?from=nonsense&as=sideways&who=nobody").select("table.month"))
-                .as("what cannot be read is today")
-                .hasSize(1);
-        ines.post(
-                "/t/tasks/" + sieve + "/delete",
-                ines.token(),
-                Map.of("before", "revision " + tasks.find(sieve).orElseThrow().revision()));
-        assertThat(cellOf(page(ines, month), "Sift the sieves")).isEmpty();
-        assertThat(imre().get("/t/dates").statusCode()).isEqualTo(404);
     }
 
     @Test
@@ -132,14 +136,7 @@ class AllDatesTest extends AtTheMill {
     @Test
     void aClientSeesTheirTasksByTheirDay() throws Exception {
         Visitor ottoline = Visitor.by(address(), linkOf("ottoline@penwether.example"));
-        String board = "/c/panes/"
-                + projects.active().stream()
-                        .filter(one -> one.name().equals("Visitor centre"))
-                        .flatMap(one -> panes.ofProject(one.id()).stream())
-                        .filter(pane -> pane.name().equals("The board"))
-                        .findFirst()
-                        .orElseThrow()
-                        .id();
+        String board = theBoard();
         Document all = Jsoup.parse(ottoline.get(board + "/tasks").body());
         List<String> names = all.select(".task-list a").eachText();
         assertThat(names).isNotEmpty();
@@ -160,5 +157,17 @@ class AllDatesTest extends AtTheMill {
                 .eachText();
         assertThat(planned).containsExactlyInAnyOrderElementsOf(names);
         assertThat(imre().get(board + "/tasks").statusCode()).isEqualTo(404);
+    }
+
+    private String theBoard() throws Exception {
+        String board = "/c/panes/"
+                + projects.active().stream()
+                        .filter(one -> one.name().equals("Visitor centre"))
+                        .flatMap(one -> panes.ofProject(one.id()).stream())
+                        .filter(pane -> pane.name().equals("The board"))
+                        .findFirst()
+                        .orElseThrow()
+                        .id();
+        return board;
     }
 }

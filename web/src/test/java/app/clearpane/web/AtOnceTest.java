@@ -72,34 +72,9 @@ class AtOnceTest extends AtTheMill {
             ItemId bag = random.nextBoolean() ? any : all;
             Version version = sent(ines, bag);
             Round asked = round(bag);
-            ContactId imreId = asked.signatories().stream()
-                    .filter(Round.Signatory::leadVoice)
-                    .findFirst()
-                    .orElseThrow()
-                    .contact();
-            ContactId greteId = asked.signatories().stream()
-                    .filter(one -> !one.leadVoice())
-                    .findFirst()
-                    .orElseThrow()
-                    .contact();
-            List<Attempt> attempts = List.of(
-                    new Attempt(imreId, Decision.values()[random.nextInt(4)], version.sha256(), "as it should be"),
-                    new Attempt(greteId, Decision.values()[random.nextInt(4)], version.sha256(), "as it should be"));
-            List<Future<HttpResponse<String>>> answers = atOnce.invokeAll(List.of(
-                    deciding(imre, version, attempts.get(0).decision().name()),
-                    deciding(grete, version, attempts.get(1).decision().name())));
-            List<Boolean> taken = new ArrayList<>();
-            for (Future<HttpResponse<String>> answer : answers) {
-                assertThat(answer.get().statusCode()).isIn(302, 409, 422);
-                taken.add(answer.get().statusCode() == 302);
-            }
-            Came came = new Came(
-                    taken.get(0),
-                    taken.get(1),
-                    round(bag).decisions(),
-                    !round(bag).open());
-            Set<Came> possible = new HashSet<>(List.of(inOrder(asked, version, attempts, false)));
-            possible.add(inOrder(asked, version, attempts, true));
+            List<Attempt> attempts = oneOfEach(random, version, asked);
+            Came came = bothAtOnce(imre, grete, atOnce, bag, version, attempts);
+            Set<Came> possible = inEitherOrder(version, asked, attempts);
             assertThat(possible)
                     .as("round " + i + ": " + attempts + " of " + asked.rule())
                     .contains(came);
@@ -109,6 +84,49 @@ class AtOnceTest extends AtTheMill {
         assertThat(dependOnOrder).as("rounds in which the order matters").isPositive();
         System.out.println(
                 ROUNDS + " rounds decided on by two at once, in " + dependOnOrder + " of which the order matters");
+        theRecordIsWhole();
+    }
+
+    private List<Attempt> oneOfEach(Random random, Version version, Round asked) throws Exception {
+        ContactId imreId = asked.signatories().stream()
+                .filter(Round.Signatory::leadVoice)
+                .findFirst()
+                .orElseThrow()
+                .contact();
+        ContactId greteId = asked.signatories().stream()
+                .filter(one -> !one.leadVoice())
+                .findFirst()
+                .orElseThrow()
+                .contact();
+        List<Attempt> attempts = List.of(
+                new Attempt(imreId, Decision.values()[random.nextInt(4)], version.sha256(), "as it should be"),
+                new Attempt(greteId, Decision.values()[random.nextInt(4)], version.sha256(), "as it should be"));
+        return attempts;
+    }
+
+    private Came bothAtOnce(
+            Visitor imre, Visitor grete, ExecutorService atOnce, ItemId bag, Version version, List<Attempt> attempts)
+            throws Exception {
+        List<Future<HttpResponse<String>>> answers = atOnce.invokeAll(List.of(
+                deciding(imre, version, attempts.get(0).decision().name()),
+                deciding(grete, version, attempts.get(1).decision().name())));
+        List<Boolean> taken = new ArrayList<>();
+        for (Future<HttpResponse<String>> answer : answers) {
+            assertThat(answer.get().statusCode()).isIn(302, 409, 422);
+            taken.add(answer.get().statusCode() == 302);
+        }
+        Came came = new Came(
+                taken.get(0), taken.get(1), round(bag).decisions(), !round(bag).open());
+        return came;
+    }
+
+    private Set<Came> inEitherOrder(Version version, Round asked, List<Attempt> attempts) throws Exception {
+        Set<Came> possible = new HashSet<>(List.of(inOrder(asked, version, attempts, false)));
+        possible.add(inOrder(asked, version, attempts, true));
+        return possible;
+    }
+
+    private void theRecordIsWhole() throws Exception {
         try (Stream<Records.Line> lines = records.whole(mill().value())) {
             RecordChain check = new RecordChain();
             List<RecordChain.Fault> faults = lines.map(Records.Line::stored)

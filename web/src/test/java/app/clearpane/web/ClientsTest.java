@@ -92,27 +92,14 @@ class ClientsTest extends AtTheMill {
     @Test
     void aFileIsLookedAtBeforeItIsTakenIn() throws Exception {
         Visitor ines = ines();
-        Contact grete = people.contactAt(new EmailAddress("grete@hobandbarley.example"))
-                .orElseGet(() -> people.contacts().stream()
-                        .filter(one -> one.name().startsWith("Grete"))
-                        .findFirst()
-                        .orElseThrow());
+        Contact grete = contactOfGrete();
         String file =
                 "Name;Mail;Title;Company\nUna Fell;una@fell.example;printer;Fell & Co\nNo Address;;;Fell & Co\nUna "
                         + "Again;UNA@fell.example;;Fell & Co\nWithout Client;without@nowhere.example;;\n"
                         + grete.name() + ";" + grete.email()
                         + ";keeper of the keys;\nInes;ines@marram-finch.example;;Fell & Co\n";
         HttpResponse<String> look = bring(ines, file, "");
-        String said = Jsoup.parse(look.body()).text();
-        assertThat(said)
-                .contains(
-                        "1 person would be added",
-                        "1 person changed",
-                        "4 left out",
-                        "no usable mail address",
-                        "the address stands in the file twice",
-                        "no client is named for them",
-                        "it is one of us");
+        isSaidOfEachLine(look);
         assertThat(people.contactAt(new EmailAddress("una@fell.example")))
                 .as("nothing was done yet")
                 .isEmpty();
@@ -123,6 +110,33 @@ class ClientsTest extends AtTheMill {
                 .isEqualTo("printer");
         assertThat(people.contact(grete.id()).orElseThrow())
                 .isEqualTo(new Contact(grete.id(), grete.client(), grete.name(), grete.email(), "keeper of the keys"));
+        otherFilesAreReadOrRefused(ines);
+        people.changeContact(grete);
+    }
+
+    private Contact contactOfGrete() throws Exception {
+        Contact grete = people.contactAt(new EmailAddress("grete@hobandbarley.example"))
+                .orElseGet(() -> people.contacts().stream()
+                        .filter(one -> one.name().startsWith("Grete"))
+                        .findFirst()
+                        .orElseThrow());
+        return grete;
+    }
+
+    private void isSaidOfEachLine(HttpResponse<String> look) throws Exception {
+        String said = Jsoup.parse(look.body()).text();
+        assertThat(said)
+                .contains(
+                        "1 person would be added",
+                        "1 person changed",
+                        "4 left out",
+                        "no usable mail address",
+                        "the address stands in the file twice",
+                        "no client is named for them",
+                        "it is one of us");
+    }
+
+    private void otherFilesAreReadOrRefused(Visitor ines) throws Exception {
         assertThat(Jsoup.parse(bring(ines, "Name;Mail\nWithout Client;without@nowhere.example\n", "Fell & Co")
                                 .body())
                         .text())
@@ -132,7 +146,6 @@ class ClientsTest extends AtTheMill {
         assertThat(CardFile.read(ines.get("/t/clients/people.vcf").body()))
                 .anySatisfy(card -> assertThat(card.email()).isEqualTo("una@fell.example"));
         assertThat(ines.get("/t/clients/people.csv").body()).contains("una@fell.example");
-        people.changeContact(grete);
     }
 
     /** Somebody of the mill's who has a seat. */

@@ -93,6 +93,16 @@ class ComesAndGoesTest extends DemoHouse {
         assertThat(seenByPer()).doesNotContain("Count the lamps", "Gather the lamps");
         assertThat(per.get("/c/panes/" + board + "/tasks/" + part).statusCode()).isEqualTo(404);
         assertThat(told(part, "item.left-view")).singleElement().asString().contains("Deleted");
+        isSaidBeforeItIsBack(whole, part);
+        assertThat(ines.post("/t/tasks/" + whole + "/restore", ines.token(), Map.of("sure", "true"))
+                        .statusCode())
+                .isEqualTo(302);
+        assertThat(seenByPer()).contains("Count the lamps");
+        assertThat(told(part, "item.arrived-shown")).hasSize(2);
+        ines.post("/t/tasks/" + whole + "/delete", ines.token(), Map.of());
+    }
+
+    private void isSaidBeforeItIsBack(ItemId whole, ItemId part) throws Exception {
         assertThat(ines.post("/t/tasks/" + part + "/restore", ines.token(), Map.of("sure", "true"))
                         .body())
                 .contains("Gather the lamps", "which was deleted too");
@@ -103,12 +113,6 @@ class ComesAndGoesTest extends DemoHouse {
                 .as("says first who will see it")
                 .isEqualTo(409);
         assertThat(tasks.find(whole)).isEmpty();
-        assertThat(ines.post("/t/tasks/" + whole + "/restore", ines.token(), Map.of("sure", "true"))
-                        .statusCode())
-                .isEqualTo(302);
-        assertThat(seenByPer()).contains("Count the lamps");
-        assertThat(told(part, "item.arrived-shown")).hasSize(2);
-        ines.post("/t/tasks/" + whole + "/delete", ines.token(), Map.of());
     }
 
     @Test
@@ -118,6 +122,26 @@ class ComesAndGoesTest extends DemoHouse {
                 .findFirst()
                 .orElseThrow()
                 .id();
+        ItemId file = lampList();
+        try {
+            assertThat(seenByPer()).doesNotContain("lamp-list.txt");
+            String into = "/t/projects/" + project + "/files/move";
+            isSaidBeforeItIsMoved(finished, file, into);
+            assertThat(ines.post(
+                                    into,
+                                    ines.token(),
+                                    Map.of("file", file.toString(), "folder", finished.toString(), "sure", "true"))
+                            .statusCode())
+                    .isEqualTo(302);
+            assertThat(seenByPer()).contains("lamp-list.txt");
+            assertThat(told(file, "item.arrived-shown")).hasSize(2).allMatch(one -> one.contains("Finished artwork"));
+            isMovedBack(file, into);
+        } finally {
+            ines.post("/t/files/" + file + "/delete", ines.token(), Map.of());
+        }
+    }
+
+    private ItemId lampList() throws Exception {
         ines.upload(
                 "/t/projects/" + project + "/files",
                 ines.token(),
@@ -129,33 +153,26 @@ class ComesAndGoesTest extends DemoHouse {
                 .map(ProjectFile::id)
                 .findFirst()
                 .orElseThrow();
-        try {
-            assertThat(seenByPer()).doesNotContain("lamp-list.txt");
-            String into = "/t/projects/" + project + "/files/move";
-            assertThat(ines.post(into, ines.token(), Map.of("folder", finished.toString()))
-                            .body())
-                    .contains("Tick the files to move first");
-            assertThat(ines.post(into, ines.token(), Map.of("file", file.toString(), "folder", finished.toString()))
-                            .body())
-                    .contains("The board will see “lamp-list.txt” at once.", "Fabricators will see", "Move it");
-            assertThat(seenByPer()).as("nothing was moved yet").doesNotContain("lamp-list.txt");
-            assertThat(told(file, "file.moved")).isEmpty();
-            assertThat(ines.post(
-                                    into,
-                                    ines.token(),
-                                    Map.of("file", file.toString(), "folder", finished.toString(), "sure", "true"))
-                            .statusCode())
-                    .isEqualTo(302);
-            assertThat(seenByPer()).contains("lamp-list.txt");
-            assertThat(told(file, "item.arrived-shown")).hasSize(2).allMatch(one -> one.contains("Finished artwork"));
-            assertThat(ines.post(into, ines.token(), Map.of("file", file.toString(), "folder", ""))
-                            .statusCode())
-                    .as("nobody gains")
-                    .isEqualTo(302);
-            assertThat(seenByPer()).doesNotContain("lamp-list.txt");
-            assertThat(told(file, "item.left-view")).hasSize(2);
-        } finally {
-            ines.post("/t/files/" + file + "/delete", ines.token(), Map.of());
-        }
+        return file;
+    }
+
+    private void isSaidBeforeItIsMoved(ItemId finished, ItemId file, String into) throws Exception {
+        assertThat(ines.post(into, ines.token(), Map.of("folder", finished.toString()))
+                        .body())
+                .contains("Tick the files to move first");
+        assertThat(ines.post(into, ines.token(), Map.of("file", file.toString(), "folder", finished.toString()))
+                        .body())
+                .contains("The board will see “lamp-list.txt” at once.", "Fabricators will see", "Move it");
+        assertThat(seenByPer()).as("nothing was moved yet").doesNotContain("lamp-list.txt");
+        assertThat(told(file, "file.moved")).isEmpty();
+    }
+
+    private void isMovedBack(ItemId file, String into) throws Exception {
+        assertThat(ines.post(into, ines.token(), Map.of("file", file.toString(), "folder", ""))
+                        .statusCode())
+                .as("nobody gains")
+                .isEqualTo(302);
+        assertThat(seenByPer()).doesNotContain("lamp-list.txt");
+        assertThat(told(file, "item.left-view")).hasSize(2);
     }
 }

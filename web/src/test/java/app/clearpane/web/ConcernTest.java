@@ -46,11 +46,7 @@ class ConcernTest extends DemoHouse {
 
     @Test
     void isTheTeamsUntilItIsShown() throws Exception {
-        ProjectId project = projects.active().stream()
-                .filter(one -> one.name().equals("Visitor centre"))
-                .findFirst()
-                .orElseThrow()
-                .id();
+        ProjectId project = visitorCentre();
         Panes.Row board = panes.ofProject(project).get(0);
         Visitor teo = Visitor.by(address(), linkOfTeam("teo@marram-finch.example"));
         Visitor jasper = Visitor.by(address(), linkOf("jasper@penwether.example"));
@@ -61,25 +57,9 @@ class ConcernTest extends DemoHouse {
                 .findFirst()
                 .orElseThrow();
         try {
-            assertThat(teo.get(page).body())
-                    .contains("Wind on the hill", "would change the project", "Nobody looks after it");
-            assertThat(pane(jasper, board.id()))
-                    .contains("What we watch", "The hall floor may dry late")
-                    .doesNotContain("Wind on the hill", "The Trust may have to save", "Rukmini");
-            showNow(board.id(), wind.id());
-            assertThat(pane(jasper, board.id())).contains("Wind on the hill", "Two days are kept free.", "may happen");
+            isSeenOnceItIsShown(board, teo, jasper, page, wind);
 
-            Map<String, String> happened = new HashMap<>(WIND);
-            happened.put("issue", "true");
-            happened.put("revision", String.valueOf(wind.revision()));
-            assertThat(teo.post("/t/concerns/" + wind.id(), teo.token(), happened)
-                            .statusCode())
-                    .isEqualTo(302);
-            assertThat(pane(jasper, board.id())).contains("has happened");
-            assertThat(teo.post("/t/concerns/" + wind.id(), teo.token(), happened)
-                            .statusCode())
-                    .as("changed meanwhile")
-                    .isEqualTo(409);
+            itHappens(board, teo, jasper, wind);
             assertThat(teo.post("/t/concerns/" + wind.id() + "/settled", teo.token(), Map.of("settled", "true"))
                             .statusCode())
                     .isEqualTo(302);
@@ -88,6 +68,38 @@ class ConcernTest extends DemoHouse {
         } finally {
             items.delete(wind.id(), clock.instant());
         }
+    }
+
+    private ProjectId visitorCentre() throws Exception {
+        ProjectId project = projects.active().stream()
+                .filter(one -> one.name().equals("Visitor centre"))
+                .findFirst()
+                .orElseThrow()
+                .id();
+        return project;
+    }
+
+    private void isSeenOnceItIsShown(Panes.Row board, Visitor teo, Visitor jasper, String page, Concern wind)
+            throws Exception {
+        assertThat(teo.get(page).body())
+                .contains("Wind on the hill", "would change the project", "Nobody looks after it");
+        assertThat(pane(jasper, board.id()))
+                .contains("What we watch", "The hall floor may dry late")
+                .doesNotContain("Wind on the hill", "The Trust may have to save", "Rukmini");
+        showNow(board.id(), wind.id());
+        assertThat(pane(jasper, board.id())).contains("Wind on the hill", "Two days are kept free.", "may happen");
+    }
+
+    private void itHappens(Panes.Row board, Visitor teo, Visitor jasper, Concern wind) throws Exception {
+        Map<String, String> happened = new HashMap<>(WIND);
+        happened.put("issue", "true");
+        happened.put("revision", String.valueOf(wind.revision()));
+        assertThat(teo.post("/t/concerns/" + wind.id(), teo.token(), happened).statusCode())
+                .isEqualTo(302);
+        assertThat(pane(jasper, board.id())).contains("has happened");
+        assertThat(teo.post("/t/concerns/" + wind.id(), teo.token(), happened).statusCode())
+                .as("changed meanwhile")
+                .isEqualTo(409);
     }
 
     @Test

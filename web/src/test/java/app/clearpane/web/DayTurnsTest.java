@@ -50,11 +50,7 @@ class DayTurnsTest extends DemoHouse {
 
     @Test
     void whatComesNearAndWhatIsLateIsToldOnce() throws Exception {
-        ProjectId project = projects.active().stream()
-                .filter(one -> one.name().equals("Visitor centre"))
-                .findFirst()
-                .orElseThrow()
-                .id();
+        ProjectId project = visitorCentre();
         Visitor ines = Visitor.by(address(), linkOfTeam("ines@marram-finch.example"));
         LocalDate due = agency.calendar().addWorkingDays(agency.today().plusDays(30), 0);
         ines.post(
@@ -73,30 +69,43 @@ class DayTurnsTest extends DemoHouse {
                 panes.setFilters(pane, ContentKind.TASKS, Set.of("DUE_WITHIN_2"));
                 panes.publish(panes.find(pane).orElseThrow(), Instant.now());
             });
-            LocalDate before = due.minusDays(14);
-            day.turnTo(on(before));
-            assertThat(told(project, task, "item.arrived-shown"))
-                    .as("two weeks before")
-                    .isEmpty();
-            day.turnTo(on(due.minusDays(1)));
-            day.turnTo(on(due.minusDays(1)));
-            assertThat(told(project, task, "item.arrived-shown"))
-                    .singleElement()
-                    .asString()
-                    .startsWith("house")
-                    .contains("It is due within 2 working days, which passes", "Hinge makers");
-            assertThat(told(project, task, "item.left-view")).isEmpty();
-            day.turnTo(on(due.plusDays(1)));
-            assertThat(told(project, task, "item.left-view"))
-                    .singleElement()
-                    .asString()
-                    .contains("No filter lets it pass");
-            assertThat(told(project, task, "item.arrived-shown")).hasSize(1);
+            isToldOnItsDays(project, due, task);
         } finally {
             day.turnTo(agency.day());
             panes.remove(panes.find(pane).orElseThrow());
             ines.post("/t/tasks/" + task + "/delete", ines.token(), Map.of());
         }
+    }
+
+    private ProjectId visitorCentre() throws Exception {
+        ProjectId project = projects.active().stream()
+                .filter(one -> one.name().equals("Visitor centre"))
+                .findFirst()
+                .orElseThrow()
+                .id();
+        return project;
+    }
+
+    private void isToldOnItsDays(ProjectId project, LocalDate due, ItemId task) throws Exception {
+        LocalDate before = due.minusDays(14);
+        day.turnTo(on(before));
+        assertThat(told(project, task, "item.arrived-shown"))
+                .as("two weeks before")
+                .isEmpty();
+        day.turnTo(on(due.minusDays(1)));
+        day.turnTo(on(due.minusDays(1)));
+        assertThat(told(project, task, "item.arrived-shown"))
+                .singleElement()
+                .asString()
+                .startsWith("house")
+                .contains("It is due within 2 working days, which passes", "Hinge makers");
+        assertThat(told(project, task, "item.left-view")).isEmpty();
+        day.turnTo(on(due.plusDays(1)));
+        assertThat(told(project, task, "item.left-view"))
+                .singleElement()
+                .asString()
+                .contains("No filter lets it pass");
+        assertThat(told(project, task, "item.arrived-shown")).hasSize(1);
     }
 
     private Today on(LocalDate other) {
@@ -114,24 +123,7 @@ class DayTurnsTest extends DemoHouse {
         PaneId pane = panes.add(project, "Hinge makers", "", Instant.now());
         try {
             String filters = "/t/panes/" + pane + "/filters";
-            assertThat(ines.post(
-                                    filters,
-                                    ines.token(),
-                                    Map.of("kind", "TASKS", "folders", "LATE,WAITS_FOR_VIEWER,5", "before", ""))
-                            .statusCode())
-                    .isEqualTo(302);
-            assertThat(ines.post(
-                                    filters,
-                                    ines.token(),
-                                    Map.of(
-                                            "kind",
-                                            "TASKS",
-                                            "folders",
-                                            "LATE,251",
-                                            "before",
-                                            "DUE_WITHIN_5, LATE, WAITS_FOR_VIEWER"))
-                            .body())
-                    .contains("0 to 250 working days");
+            daysAreReadOrRefused(ines, filters);
             panes.setAperture(pane, ContentKind.TASKS, Aperture.FILTERED);
             String board = ines.get("/t/projects/" + project + "/panes?pane=" + pane + "&kind=TASKS")
                     .body();
@@ -141,5 +133,26 @@ class DayTurnsTest extends DemoHouse {
         } finally {
             panes.remove(panes.find(pane).orElseThrow());
         }
+    }
+
+    private void daysAreReadOrRefused(Visitor ines, String filters) throws Exception {
+        assertThat(ines.post(
+                                filters,
+                                ines.token(),
+                                Map.of("kind", "TASKS", "folders", "LATE,WAITS_FOR_VIEWER,5", "before", ""))
+                        .statusCode())
+                .isEqualTo(302);
+        assertThat(ines.post(
+                                filters,
+                                ines.token(),
+                                Map.of(
+                                        "kind",
+                                        "TASKS",
+                                        "folders",
+                                        "LATE,251",
+                                        "before",
+                                        "DUE_WITHIN_5, LATE, WAITS_FOR_VIEWER"))
+                        .body())
+                .contains("0 to 250 working days");
     }
 }

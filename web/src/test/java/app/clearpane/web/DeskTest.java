@@ -19,11 +19,7 @@ class DeskTest extends DemoHouse {
 
     @Test
     void whatStandsNowhereIsToBeSortedAndWhatHasADayIsDue() throws Exception {
-        ProjectId project = projects.active().stream()
-                .filter(one -> one.name().equals("Visitor centre"))
-                .findFirst()
-                .orElseThrow()
-                .id();
+        ProjectId project = visitorCentre();
         Visitor ines = Visitor.by(address(), linkOfTeam("ines@marram-finch.example"));
         assertThat(ines.post(
                                 "/t/projects/" + project + "/tasks",
@@ -45,6 +41,15 @@ class DeskTest extends DemoHouse {
         } finally {
             ines.post("/t/tasks/" + task + "/delete", ines.token(), Map.of());
         }
+    }
+
+    private ProjectId visitorCentre() throws Exception {
+        ProjectId project = projects.active().stream()
+                .filter(one -> one.name().equals("Visitor centre"))
+                .findFirst()
+                .orElseThrow()
+                .id();
+        return project;
     }
 
     @Test

@@ -90,12 +90,7 @@ class EveryButtonTest extends DemoHouse {
 
     @Test
     void noneIsRefusedForWhatItsPageKnew() throws Exception {
-        WouldSucceed sending = new WouldSucceed(
-                MockMvcBuilders.webAppContextSetup(context)
-                        .apply(springSecurity())
-                        .build(),
-                transaction,
-                clock.instant());
+        WouldSucceed sending = sending();
         Map<String, String> refused = new TreeMap<>();
         int pressed = 0;
         for (Map.Entry<String, Person> one : everybody().entrySet()) {
@@ -105,26 +100,52 @@ class EveryButtonTest extends DemoHouse {
             for (Map.Entry<String, List<WouldSucceed.Sent>> page :
                     buttons(sending, person).entrySet()) {
                 for (WouldSucceed.Sent button : page.getValue()) {
-                    String kind = IDENTIFIER.matcher(button.path()).replaceAll("*") + " "
-                            + button.fields().getOrDefault("act", List.of())
-                            + button.fields().getOrDefault("stage", List.of())
-                            + button.fields().getOrDefault("decision", List.of());
+                    String kind = kindOf(button);
                     if (done.add(button) && alike.merge(kind, 1, Integer::sum) <= MOST_ALIKE) {
                         pressed++;
                         String answer = sending.answer(List.of(), button, forms -> forms, person);
-                        if (!button.path().endsWith("/plan/shape")
-                                && !answer.startsWith("done")
-                                && !TYPED.matcher(answer).matches()) {
-                            refused.putIfAbsent(
-                                    kind + " | " + IDENTIFIER.matcher(answer).replaceAll("*"),
-                                    one.getKey() + " on " + page.getKey() + ": " + button);
-                        }
+                        keepsRefusals(refused, one, page, button, kind, answer);
                     }
                 }
             }
         }
         assertThat(refused).as(pressed + " buttons were pressed").isEmpty();
         assertThat(pressed).isGreaterThan(400);
+    }
+
+    private WouldSucceed sending() throws Exception {
+        WouldSucceed sending = new WouldSucceed(
+                MockMvcBuilders.webAppContextSetup(context)
+                        .apply(springSecurity())
+                        .build(),
+                transaction,
+                clock.instant());
+        return sending;
+    }
+
+    private String kindOf(WouldSucceed.Sent button) throws Exception {
+        String kind = IDENTIFIER.matcher(button.path()).replaceAll("*") + " "
+                + button.fields().getOrDefault("act", List.of())
+                + button.fields().getOrDefault("stage", List.of())
+                + button.fields().getOrDefault("decision", List.of());
+        return kind;
+    }
+
+    private void keepsRefusals(
+            Map<String, String> refused,
+            Map.Entry<String, Person> one,
+            Map.Entry<String, List<WouldSucceed.Sent>> page,
+            WouldSucceed.Sent button,
+            String kind,
+            String answer)
+            throws Exception {
+        if (!button.path().endsWith("/plan/shape")
+                && !answer.startsWith("done")
+                && !TYPED.matcher(answer).matches()) {
+            refused.putIfAbsent(
+                    kind + " | " + IDENTIFIER.matcher(answer).replaceAll("*"),
+                    one.getKey() + " on " + page.getKey() + ": " + button);
+        }
     }
 
     /** The buttons on each page that somebody gets to. */

@@ -343,19 +343,7 @@ class ExposureInputTest extends DemoHouse {
     @Test
     void whoHasSeatsAtTwoPanesSeesWhatEitherShows() throws Exception {
         PaneId other = panes.add(project, "Builders", "", clock.instant());
-        ItemId drawing = items.add(project, ContentKind.FILES, "mill-drawing.txt", Optional.empty(), clock.instant());
-        new app.clearpane.store.files.ProjectFiles(db)
-                .addFile(
-                        drawing,
-                        vault.store(new java.io.ByteArrayInputStream(new byte[] {1}), 10),
-                        "text/plain",
-                        Actor.kept("Teo"));
-        panes.setShowing(
-                other,
-                drawing,
-                new app.clearpane.core.exposure.Setting(Showing.SHOWN, Actor.kept("Ines"), clock.instant()));
-        panes.giveItsOwn(other);
-        panes.setAperture(other, ContentKind.FILES, Aperture.PICKED);
+        ItemId drawing = drawingShownAt(other);
         for (PaneId one : java.util.List.of(pane, other)) {
             panes.publish(panes.find(one).orElseThrow(), clock.instant());
             seats.invited(
@@ -378,6 +366,27 @@ class ExposureInputTest extends DemoHouse {
         assertThat(per.get("/c/panes/" + pane + "/files/" + UUID.randomUUID()).statusCode())
                 .isEqualTo(404);
         assertThat(per.get("/c").body()).contains("Input: Testers", "Input: Builders");
+        isNoOthersToSee(drawing);
+    }
+
+    private ItemId drawingShownAt(PaneId other) throws Exception {
+        ItemId drawing = items.add(project, ContentKind.FILES, "mill-drawing.txt", Optional.empty(), clock.instant());
+        new app.clearpane.store.files.ProjectFiles(db)
+                .addFile(
+                        drawing,
+                        vault.store(new java.io.ByteArrayInputStream(new byte[] {1}), 10),
+                        "text/plain",
+                        Actor.kept("Teo"));
+        panes.setShowing(
+                other,
+                drawing,
+                new app.clearpane.core.exposure.Setting(Showing.SHOWN, Actor.kept("Ines"), clock.instant()));
+        panes.giveItsOwn(other);
+        panes.setAperture(other, ContentKind.FILES, Aperture.PICKED);
+        return drawing;
+    }
+
+    private void isNoOthersToSee(ItemId drawing) throws Exception {
         Visitor mirela = Visitor.by(address(), linkOf("mirela@penwether.example"));
         assertThat(mirela.get("/c/panes/" + pane + "/files/" + drawing).statusCode())
                 .isEqualTo(404);

@@ -68,11 +68,7 @@ class FiguresTest extends DemoHouse {
     void ofTheTeam() throws Exception {
         Visitor ines = Visitor.by(address(), linkOfTeam("ines@marram-finch.example"));
         Document desk = page(ines, "/t?whole=true");
-        Map<String, String> moves = new LinkedHashMap<>();
-        desk.select(".move")
-                .forEach(move -> moves.put(
-                        move.select("h3 > a").attr("href"),
-                        move.select(".to-do").text()));
+        Map<String, String> moves = movesOn(desk);
         same(
                 "our turn, in the band",
                 desk.select(".move.turn-ours").size(),
@@ -92,6 +88,15 @@ class FiguresTest extends DemoHouse {
         }
         assertThat(wrong).isEmpty();
         assertThat(compared).isGreaterThan(60);
+    }
+
+    private Map<String, String> movesOn(Document desk) throws Exception {
+        Map<String, String> moves = new LinkedHashMap<>();
+        desk.select(".move")
+                .forEach(move -> moves.put(
+                        move.select("h3 > a").attr("href"),
+                        move.select(".to-do").text()));
+        return moves;
     }
 
     /**

@@ -97,10 +97,7 @@ class FollowUpTest extends AtTheMill {
     @Test
     void aMarkIsGivenToOneOfTheTeamWhoIsToldAndClientsAreNot() throws Exception {
         Mark mark = mark(grete, "CHANGE", "The grain is too pale", 0.2);
-        TeamMemberId teo = people.credentials(new EmailAddress("teo@marram-finch.example"))
-                .orElseThrow()
-                .member()
-                .id();
+        TeamMemberId teo = teo();
         assertThat(does(ines, mark, "doer", Map.of("doer", teo.value().toString()))
                         .statusCode())
                 .isEqualTo(302);
@@ -124,6 +121,14 @@ class FollowUpTest extends AtTheMill {
         assertThat(now(mark).beside().doer()).isEmpty();
     }
 
+    private TeamMemberId teo() throws Exception {
+        TeamMemberId teo = people.credentials(new EmailAddress("teo@marram-finch.example"))
+                .orElseThrow()
+                .member()
+                .id();
+        return teo;
+    }
+
     @Test
     void whoeverTakesAMarkOnSeesToIt() throws Exception {
         Mark mark = mark(grete, "CHANGE", "Wider, please", 0.2);
@@ -143,13 +148,7 @@ class FollowUpTest extends AtTheMill {
         Mark mark = mark(grete, "CHANGE", "The grain is too pale\nand too small", 0.2);
         does(ines, mark, "answers", Map.of("act", "TAKE_ON", "said", ""));
         assertThat(does(ines, mark, "task", Map.of()).statusCode()).isEqualTo(302);
-        assertThat(task(mark).name()).isEqualTo("1·1: The grain is too pale");
-        assertThat(task(mark).details().notes()).contains("Grete Lindholm", "sheet 1", "and too small");
-        assertThat(task(mark).task().stage()).as("it was taken on before").isEqualTo(Stage.UNDER_WAY);
-        assertThat(files.filesOf(task(mark).id())).singleElement().satisfies(picture -> {
-            assertThat(picture.name()).isEqualTo("place of 1·1.png");
-            assertThat(picture.teamOnly()).isTrue();
-        });
+        holdsWhatTheMarkSays(mark);
         assertThat(ines.get("/t/tasks/" + task(mark).id()).body()).contains("made of mark 1");
         assertThat(does(ines, mark, "task", Map.of()).body()).contains("There is a task for mark 1·1 already");
         HttpResponse<String> tooEarly = step("DONE", mark);
@@ -168,6 +167,21 @@ class FollowUpTest extends AtTheMill {
         assertThat(now(mark).progress()).isEqualTo(MarkupProgress.TAKEN_ON);
         step("DROPPED", mark);
         assertThat(now(mark).progress()).isEqualTo(MarkupProgress.SET_ASIDE);
+        greteReopens(mark);
+        assertThat(task(mark).task().stage()).as("reopened by the client").isEqualTo(Stage.TO_DO);
+    }
+
+    private void holdsWhatTheMarkSays(Mark mark) throws Exception {
+        assertThat(task(mark).name()).isEqualTo("1·1: The grain is too pale");
+        assertThat(task(mark).details().notes()).contains("Grete Lindholm", "sheet 1", "and too small");
+        assertThat(task(mark).task().stage()).as("it was taken on before").isEqualTo(Stage.UNDER_WAY);
+        assertThat(files.filesOf(task(mark).id())).singleElement().satisfies(picture -> {
+            assertThat(picture.name()).isEqualTo("place of 1·1.png");
+            assertThat(picture.teamOnly()).isTrue();
+        });
+    }
+
+    private void greteReopens(Mark mark) throws Exception {
         grete.post(
                 "/c/panes/" + pane().id() + "/marks/" + mark.id() + "/answers",
                 grete.token(),
@@ -180,7 +194,6 @@ class FollowUpTest extends AtTheMill {
                         "" + now(mark).revision(),
                         "on",
                         version.id().toString()));
-        assertThat(task(mark).task().stage()).as("reopened by the client").isEqualTo(Stage.TO_DO);
     }
 
     private HttpResponse<String> step(String stage, Mark mark) throws Exception {

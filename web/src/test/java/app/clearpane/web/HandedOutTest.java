@@ -28,11 +28,7 @@ class HandedOutTest extends AtTheMill {
 
     @Test
     void onlyWholeDeliveriesCountAndOneADayIsWrittenDown() throws Exception {
-        ItemId rye = deliverables.ofProject(mill()).stream()
-                .filter(one -> one.name().equals("Rye, 1 kg"))
-                .map(Deliverable::id)
-                .findFirst()
-                .orElseThrow();
+        ItemId rye = rye();
         Visitor ines = ines();
         ines.post(
                 "/t/releases/" + releases.ofDeliverable(rye).get(0).id() + "/recipients",
@@ -41,12 +37,7 @@ class HandedOutTest extends AtTheMill {
         await().until(() -> mailsAbout("works@print.example", "") > 0);
         String file = address() + "/p/releases/" + key() + "/file";
         HttpClient client = HttpClient.newHttpClient();
-        HttpResponse<Void> head = client.send(
-                HttpRequest.newBuilder(URI.create(file))
-                        .method("HEAD", HttpRequest.BodyPublishers.noBody())
-                        .build(),
-                HttpResponse.BodyHandlers.discarding());
-        assertThat(head.statusCode()).isEqualTo(200);
+        HttpResponse<Void> head = lookedAt(file, client);
         String tag = head.headers().firstValue("ETag").orElseThrow();
         assertThat(get(client, file, "Range", "bytes=0-99").statusCode()).isEqualTo(206);
         assertThat(get(client, file, "If-None-Match", tag).statusCode()).isEqualTo(304);
@@ -61,6 +52,25 @@ class HandedOutTest extends AtTheMill {
         });
         assertThat(Texts.of(ines.get("/t/deliverables/" + rye + "/clearance").body()))
                 .contains("Print works", "the file, ", "2 times");
+    }
+
+    private ItemId rye() throws Exception {
+        ItemId rye = deliverables.ofProject(mill()).stream()
+                .filter(one -> one.name().equals("Rye, 1 kg"))
+                .map(Deliverable::id)
+                .findFirst()
+                .orElseThrow();
+        return rye;
+    }
+
+    private HttpResponse<Void> lookedAt(String file, HttpClient client) throws Exception {
+        HttpResponse<Void> head = client.send(
+                HttpRequest.newBuilder(URI.create(file))
+                        .method("HEAD", HttpRequest.BodyPublishers.noBody())
+                        .build(),
+                HttpResponse.BodyHandlers.discarding());
+        assertThat(head.statusCode()).isEqualTo(200);
+        return head;
     }
 
     private List<Releases.Delivery> deliveries(ItemId of) {

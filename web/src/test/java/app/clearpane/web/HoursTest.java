@@ -58,6 +58,26 @@ class HoursTest extends AtTheMill {
                         .select("label")
                         .eachText())
                 .contains("Hours on flour", "Hours on rye");
+        nothingIsKeptOfADayHalfRead(wanda, flour, rye, day);
+        wanda.post(
+                "/t/hours",
+                wanda.token(),
+                Map.of("day", day.toString(), "task-" + flour, "2.5h", "task-" + rye, "90m"));
+        Document written = Jsoup.parse(wanda.get("/t/hours?day=" + day).body());
+        assertThat(written.select(".head").text()).contains("4 hours written down");
+        standsInTheTable(written);
+        noDayIsLongerOrToCome(wanda, flour, day);
+        String entry = written.select("form[action$=/remove]").first().attr("action");
+        Visitor teo = Visitor.by(address(), linkOfTeam("teo@marram-finch.example"));
+        teo.post(entry, teo.token(), Map.of("day", day.toString()));
+        assertThat(timeSpent.ofDay(idOf("wanda@marram-finch.example"), day))
+                .as("another's is not taken away")
+                .hasSize(2);
+        wanda.post(entry, wanda.token(), Map.of("day", day.toString()));
+        assertThat(timeSpent.ofDay(idOf("wanda@marram-finch.example"), day)).hasSize(1);
+    }
+
+    private void nothingIsKeptOfADayHalfRead(Visitor wanda, ItemId flour, ItemId rye, LocalDate day) throws Exception {
         assertThat(wanda.post(
                                 "/t/hours",
                                 wanda.token(),
@@ -67,16 +87,16 @@ class HoursTest extends AtTheMill {
         assertThat(timeSpent.ofDay(idOf("wanda@marram-finch.example"), day))
                 .as("all or nothing")
                 .isEmpty();
-        wanda.post(
-                "/t/hours",
-                wanda.token(),
-                Map.of("day", day.toString(), "task-" + flour, "2.5h", "task-" + rye, "90m"));
-        Document written = Jsoup.parse(wanda.get("/t/hours?day=" + day).body());
-        assertThat(written.select(".head").text()).contains("4 hours written down");
+    }
+
+    private void standsInTheTable(Document written) throws Exception {
         Element row =
                 written.select(".hours-table tbody tr:contains(Flour bags)").first();
         int column = written.select(".hours-table th").eachText().indexOf("Wanda");
         assertThat(row.child(column).text()).isEqualTo("4.0");
+    }
+
+    private void noDayIsLongerOrToCome(Visitor wanda, ItemId flour, LocalDate day) throws Exception {
         assertThat(wanda.post("/t/hours", wanda.token(), Map.of("day", day.toString(), "task-" + flour, "21h"))
                         .body())
                 .contains("more than 24 hours on one day");
@@ -86,14 +106,6 @@ class HoursTest extends AtTheMill {
                                 Map.of("day", agency.today().plusDays(1).toString(), "task-" + flour, "1h"))
                         .body())
                 .contains("still to come");
-        String entry = written.select("form[action$=/remove]").first().attr("action");
-        Visitor teo = Visitor.by(address(), linkOfTeam("teo@marram-finch.example"));
-        teo.post(entry, teo.token(), Map.of("day", day.toString()));
-        assertThat(timeSpent.ofDay(idOf("wanda@marram-finch.example"), day))
-                .as("another's is not taken away")
-                .hasSize(2);
-        wanda.post(entry, wanda.token(), Map.of("day", day.toString()));
-        assertThat(timeSpent.ofDay(idOf("wanda@marram-finch.example"), day)).hasSize(1);
     }
 
     @Test
@@ -121,18 +133,7 @@ class HoursTest extends AtTheMill {
                 .as("what is next stands there too, or is counted")
                 .containsAnyOf("Hours for another", "to begin");
         String before = "revision " + tasks.find(task).orElseThrow().revision();
-        assertThat(ines.post(
-                                "/t/tasks/" + task + "/hand-on",
-                                ines.token(),
-                                Map.of(
-                                        "before",
-                                        before,
-                                        "doer",
-                                        "m:"
-                                                + idOf("rukmini@marram-finch.example")
-                                                        .value()))
-                        .statusCode())
-                .isEqualTo(302);
+        handsOn(ines, task, before);
         assertThat(tasks.find(task).orElseThrow().hands().name()).isEqualTo("Rukmini Dale");
         assertThat(ines.post("/t/tasks/" + task + "/hand-on", ines.token(), Map.of("before", before, "doer", "us"))
                         .statusCode())
@@ -149,5 +150,20 @@ class HoursTest extends AtTheMill {
                                         "them"))
                         .body())
                 .contains("Only what we do ourselves");
+    }
+
+    private void handsOn(Visitor ines, ItemId task, String before) throws Exception {
+        assertThat(ines.post(
+                                "/t/tasks/" + task + "/hand-on",
+                                ines.token(),
+                                Map.of(
+                                        "before",
+                                        before,
+                                        "doer",
+                                        "m:"
+                                                + idOf("rukmini@marram-finch.example")
+                                                        .value()))
+                        .statusCode())
+                .isEqualTo(302);
     }
 }

@@ -261,6 +261,20 @@ class HouseTest extends AtTheMill {
                                 Map.of("before", before, "step", "no such step", "move", "Call", "on", "someday"))
                         .body())
                 .contains("Choose one of the steps", "Its day");
+        isToCallSinceYesterday(ines, corran, before);
+        Document desk = Jsoup.parse(ines.get("/t").body());
+        assertThat(desk.select("#prospects li.late").text())
+                .contains("Call Bertil about the pier", "Corran Steamers", "proposal sent");
+        assertThat(Texts.of(
+                        ines.get("/t/clients?relation=PROSPECT&step=deciding").body()))
+                .doesNotContain("Call Bertil");
+        directory.relate(corran.id(), app.clearpane.core.agency.Relation.ACTIVE);
+        assertThat(Jsoup.parse(ines.get("/t").body()).select("#prospects").text())
+                .doesNotContain("Call Bertil");
+        directory.relate(corran.id(), app.clearpane.core.agency.Relation.PROSPECT);
+    }
+
+    private void isToCallSinceYesterday(Visitor ines, Directory.Entry corran, String before) throws Exception {
         ines.post(
                 "/t/clients/" + corran.id() + "/next",
                 ines.token(),
@@ -273,15 +287,5 @@ class HouseTest extends AtTheMill {
                         "Call Bertil about the pier",
                         "on",
                         agency.today().minusDays(1).toString()));
-        Document desk = Jsoup.parse(ines.get("/t").body());
-        assertThat(desk.select("#prospects li.late").text())
-                .contains("Call Bertil about the pier", "Corran Steamers", "proposal sent");
-        assertThat(Texts.of(
-                        ines.get("/t/clients?relation=PROSPECT&step=deciding").body()))
-                .doesNotContain("Call Bertil");
-        directory.relate(corran.id(), app.clearpane.core.agency.Relation.ACTIVE);
-        assertThat(Jsoup.parse(ines.get("/t").body()).select("#prospects").text())
-                .doesNotContain("Call Bertil");
-        directory.relate(corran.id(), app.clearpane.core.agency.Relation.PROSPECT);
     }
 }

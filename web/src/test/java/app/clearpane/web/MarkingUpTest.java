@@ -172,6 +172,19 @@ class MarkingUpTest extends AtTheMill {
         assertThat(ines.get("/t/versions/" + version.id() + "/letter").body())
                 .contains("clashes with 1", "wait for the ruling");
         assertThat(rule(grete, version, keep, change, change).body()).contains("this is theirs to settle");
+        theManagerDoesNotRule(ines, version, keep, change);
+        assertThat(rule(imre, version, keep, change, keep).statusCode()).isEqualTo(302);
+        theOtherIsSetAside(bag);
+        assertThat(noted(bag, "Keep the ear of wheat.").progress()).isEqualTo(MarkupProgress.OPEN);
+        assertThat(rule(imre, version, keep, change, change).body()).contains("settled already");
+        assertThat(lines.linesOf(mill(), bag.value()).lines().filter(line -> line.contains("\"clash.ruled\"")))
+                .hasSize(1);
+        assertThat(deciding(grete, version, "SIGN_OFF").call().statusCode()).isEqualTo(302);
+        assertThat(deciding(imre, version, "SIGN_OFF").call().statusCode()).isEqualTo(302);
+        assertThat(round(bag).soFar().agreed()).isTrue();
+    }
+
+    private void theManagerDoesNotRule(Visitor ines, Version version, Mark keep, Mark change) throws Exception {
         assertThat(ines.post(
                                 "/t/versions/" + version.id() + "/rulings",
                                 ines.token(),
@@ -184,18 +197,13 @@ class MarkingUpTest extends AtTheMill {
                                         keep.id().toString()))
                         .body())
                 .contains("speaks for the client");
-        assertThat(rule(imre, version, keep, change, keep).statusCode()).isEqualTo(302);
+    }
+
+    private void theOtherIsSetAside(ItemId bag) throws Exception {
         assertThat(noted(bag, "Make the ear smaller.")).satisfies(mark -> {
             assertThat(mark.progress()).isEqualTo(MarkupProgress.SET_ASIDE);
             assertThat(mark.answers().get(0).said()).isEqualTo("1·1 is followed. Grain first.");
         });
-        assertThat(noted(bag, "Keep the ear of wheat.").progress()).isEqualTo(MarkupProgress.OPEN);
-        assertThat(rule(imre, version, keep, change, change).body()).contains("settled already");
-        assertThat(lines.linesOf(mill(), bag.value()).lines().filter(line -> line.contains("\"clash.ruled\"")))
-                .hasSize(1);
-        assertThat(deciding(grete, version, "SIGN_OFF").call().statusCode()).isEqualTo(302);
-        assertThat(deciding(imre, version, "SIGN_OFF").call().statusCode()).isEqualTo(302);
-        assertThat(round(bag).soFar().agreed()).isTrue();
     }
 
     /**
@@ -218,11 +226,7 @@ class MarkingUpTest extends AtTheMill {
                 && mailsAbout("grete@hobandbarley.example", "Wishes that clash: Clash turn") == 0);
         deciding(imre(), version, "SEND_BACK").call();
         deciding(grete(), version, "SEND_BACK").call();
-        assertThat(round(bag).open()).isFalse();
-        assertThat(states.statesOf(bag).turn())
-                .as("it came back, but waits for a ruling")
-                .isEqualTo(Turn.CLIENTS);
-        countsAgree();
+        waitsForARuling(bag);
         assertThat(ines.get("/t").body()).contains("1 clash for Imre to settle");
         assertThat(imre().open("/c/panes/" + pane().id()).body()).contains("Settle: Clash turn, version 1");
         assertThat(grete().open("/c/panes/" + pane().id()).body()).doesNotContain("Settle: Clash turn");
@@ -232,6 +236,14 @@ class MarkingUpTest extends AtTheMill {
         assertThat(states.statesOf(bag).turn()).as("as before").isEqualTo(Turn.OURS);
         countsAgree();
         assertThat(imre().open("/c/panes/" + pane().id()).body()).doesNotContain("Settle: Clash turn");
+    }
+
+    private void waitsForARuling(ItemId bag) throws Exception {
+        assertThat(round(bag).open()).isFalse();
+        assertThat(states.statesOf(bag).turn())
+                .as("it came back, but waits for a ruling")
+                .isEqualTo(Turn.CLIENTS);
+        countsAgree();
     }
 
     /** What is counted in the database is what the turns of the deliverables come to. */
@@ -293,6 +305,10 @@ class MarkingUpTest extends AtTheMill {
                         .statusCode())
                 .as("the first has none before it")
                 .isEqualTo(404);
+        nonsenseIsTheFirstSheet(ines, second);
+    }
+
+    private void nonsenseIsTheFirstSheet(Visitor ines, Version second) throws Exception {
         assertThat(new String(
                         ines.get("/t/versions/" + second.id() + "/changes?page=999&as=nonsense")
                                 .body()
@@ -458,6 +474,17 @@ class MarkingUpTest extends AtTheMill {
         ItemId bag = deliverable(ines, "Going out", "ALL");
         Version version = sent(ines, bag);
         mark(grete(), version, "CHANGE", "Told to all.", Map.of());
+        whispers(ines, version);
+        nothingInsideLeaves(ines, version);
+        assertThat(ines.get("/t/versions/" + version.id() + "/marks.csv").body())
+                .contains("Told to all.");
+        assertThat(ines.get("/t/versions/" + version.id() + "/letter").body())
+                .contains("Told to all.", "Whispered inside.", "team only");
+        assertThat(ines.get("/t/versions/" + version.id() + "/letter.pdf").body())
+                .startsWith("%PDF-");
+    }
+
+    private void whispers(Visitor ines, Version version) throws Exception {
         ines.post(
                 "/t/versions/" + version.id() + "/marks",
                 ines.token(),
@@ -480,6 +507,9 @@ class MarkingUpTest extends AtTheMill {
                         "Whispered inside.",
                         "audience",
                         "team"));
+    }
+
+    private void nothingInsideLeaves(Visitor ines, Version version) throws Exception {
         for (String file :
                 List.of("marks.pdf", "marks.jsonld", "marks.csv", "marks.xlsx", "marked/1.png", "marked/1.svg")) {
             HttpResponse<String> answer = ines.get("/t/versions/" + version.id() + "/" + file);
@@ -489,11 +519,5 @@ class MarkingUpTest extends AtTheMill {
                     .contains("attachment", "notes");
             assertThat(answer.body()).as(file).doesNotContain("Whispered inside");
         }
-        assertThat(ines.get("/t/versions/" + version.id() + "/marks.csv").body())
-                .contains("Told to all.");
-        assertThat(ines.get("/t/versions/" + version.id() + "/letter").body())
-                .contains("Told to all.", "Whispered inside.", "team only");
-        assertThat(ines.get("/t/versions/" + version.id() + "/letter.pdf").body())
-                .startsWith("%PDF-");
     }
 }

@@ -70,6 +70,14 @@ class MarkingWordsTest extends AtTheMill {
                 Map.of("start", "3", "quote", "without a glass", "note", "", "instead", "with the naked eye"));
         assertThat(last(texts).note()).as("other words are note enough").isEmpty();
         int before = markups.marksOf(texts).size();
+        otherWordsAreRefused(version);
+        assertThat(markups.marksOf(texts)).hasSize(before);
+        String table = imre().get("/c/panes/" + pane().id() + "/versions/" + version.id())
+                .body();
+        assertThat(table).contains("data-start=", "prize for a goose").doesNotContain("/sheets/1/tiles");
+    }
+
+    private void otherWordsAreRefused(Version version) throws Exception {
         Map<String, Map<String, String>> refused = Map.of(
                 "not in this version",
                 Map.of("quote", "a word that is not there"),
@@ -85,10 +93,6 @@ class MarkingWordsTest extends AtTheMill {
             HttpResponse<String> answer = mark(imre(), version, bad.getValue());
             assertThat(answer.statusCode()).as(bad.getKey()).isEqualTo(422);
         }
-        assertThat(markups.marksOf(texts)).hasSize(before);
-        String table = imre().get("/c/panes/" + pane().id() + "/versions/" + version.id())
-                .body();
-        assertThat(table).contains("data-start=", "prize for a goose").doesNotContain("/sheets/1/tiles");
     }
 
     @Test
@@ -109,6 +113,10 @@ class MarkingWordsTest extends AtTheMill {
                         "/c/panes/" + pane().id() + "/versions/" + second.id() + "/changes?since=" + first.id())
                 .body();
         assertThat(changes).contains("<del>see in</del>", "<ins>get used to</ins>", "moved here");
+        leaveAsWords(ines, first);
+    }
+
+    private void leaveAsWords(Visitor ines, Version first) throws Exception {
         String letter = ines.get("/t/versions/" + first.id() + "/letter").body();
         assertThat(letter).contains("half an hour", "clashes with").doesNotContain("viewBox=\"0");
         assertThat(ines.get("/t/versions/" + first.id() + "/letter.pdf").statusCode())
@@ -135,6 +143,18 @@ class MarkingWordsTest extends AtTheMill {
         assertThat(last(film).place()).isInstanceOfSatisfying(Place.Moment.class, moment -> assertThat(moment.shape())
                 .contains(new Place.Rectangle(1, 0.1, 0.1, 0.2, 0.2)));
         int before = markups.marksOf(film).size();
+        otherMomentsAreRefused(version);
+        assertThat(markups.marksOf(film)).hasSize(before);
+        String played = "/c/panes/" + pane().id() + "/versions/" + version.id() + "/played";
+        HttpResponse<String> part = imre().get(played, Map.of("Range", "bytes=100-199"));
+        assertThat(part.statusCode()).isEqualTo(206);
+        assertThat(part.headers().firstValue("Content-Range").orElseThrow()).startsWith("bytes 100-199/");
+        assertThat(part.headers().firstValue("Content-Type")).contains("video/mp4");
+        assertThat(ines.get("/t/versions/" + version.id() + "/marks.jsonld").body())
+                .contains("t=3.5,4.25", "refinedBy");
+    }
+
+    private void otherMomentsAreRefused(Version version) throws Exception {
         assertThat(mark(imre(), version, Map.of("shape", "NONE", "from", "5", "to", "4"))
                         .statusCode())
                 .isEqualTo(422);
@@ -158,14 +178,6 @@ class MarkingWordsTest extends AtTheMill {
                                         "9"))
                         .statusCode())
                 .isEqualTo(422);
-        assertThat(markups.marksOf(film)).hasSize(before);
-        String played = "/c/panes/" + pane().id() + "/versions/" + version.id() + "/played";
-        HttpResponse<String> part = imre().get(played, Map.of("Range", "bytes=100-199"));
-        assertThat(part.statusCode()).isEqualTo(206);
-        assertThat(part.headers().firstValue("Content-Range").orElseThrow()).startsWith("bytes 100-199/");
-        assertThat(part.headers().firstValue("Content-Type")).contains("video/mp4");
-        assertThat(ines.get("/t/versions/" + version.id() + "/marks.jsonld").body())
-                .contains("t=3.5,4.25", "refinedBy");
     }
 
     private HttpResponse<String> edit(Visitor who, Mark mark, Map<String, String> words) throws Exception {
@@ -189,12 +201,7 @@ class MarkingWordsTest extends AtTheMill {
         Version version = sent(ines, texts, "panel-texts-1.md");
         mark(imre(), version, Map.of("quote", "the star hall", "instead", "the great hall"));
         Mark first = last(texts);
-        assertThat(edit(grete(), first, Map.of()).statusCode())
-                .as("another's note")
-                .isEqualTo(422);
-        assertThat(edit(imre(), first, Map.of("note", " ", "instead", "")).statusCode())
-                .isEqualTo(422);
-        assertThat(edit(imre(), first, Map.of("intent", "SHOUT")).statusCode()).isEqualTo(422);
+        nobodyElseChangesIt(first);
         edit(imre(), first, Map.of("intent", "IDEA", "instead", "the hall of stars"));
         Mark changed = last(texts);
         assertThat(changed.note()).isEqualTo("Say it shorter.");
@@ -211,5 +218,14 @@ class MarkingWordsTest extends AtTheMill {
         assertThat(last(texts).earlier()).hasSize(2);
         ines.post("/t/versions/" + version.id() + "/close-round", ines.token(), Map.of("reason", "heard enough"));
         assertThat(edit(imre(), last(texts), Map.of()).body()).contains("The round is closed");
+    }
+
+    private void nobodyElseChangesIt(Mark first) throws Exception {
+        assertThat(edit(grete(), first, Map.of()).statusCode())
+                .as("another's note")
+                .isEqualTo(422);
+        assertThat(edit(imre(), first, Map.of("note", " ", "instead", "")).statusCode())
+                .isEqualTo(422);
+        assertThat(edit(imre(), first, Map.of("intent", "SHOUT")).statusCode()).isEqualTo(422);
     }
 }

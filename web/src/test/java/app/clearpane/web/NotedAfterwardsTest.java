@@ -100,16 +100,21 @@ class NotedAfterwardsTest extends AtTheMill {
         assertThat(mailsAbout("grete@", "Answered: Answered to"))
                 .as("what is put right is told with its version")
                 .isEqualTo(1);
-        Version draft = deliverables.versions(bag).stream()
-                .filter(Version::draft)
-                .findFirst()
-                .orElseThrow();
+        Version draft = theDraftOf(bag);
         ines.post("/t/versions/" + draft.id() + "/send", ines.token(), Map.of());
         mailArrives("grete@", "Sign off: Answered to, version 2");
         assertThat(java.util.Arrays.stream(world.getReceivedMessages())
                         .map(com.icegreen.greenmail.util.GreenMailUtil::getBody)
                         .filter(body -> body.contains("is put right in it")))
                 .isNotEmpty();
+    }
+
+    private Version theDraftOf(ItemId bag) throws Exception {
+        Version draft = deliverables.versions(bag).stream()
+                .filter(Version::draft)
+                .findFirst()
+                .orElseThrow();
+        return draft;
     }
 
     @Test

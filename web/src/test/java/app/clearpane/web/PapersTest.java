@@ -348,6 +348,19 @@ class PapersTest extends AtTheMill {
         assertThat(add(ines, "LETTER", "Letter", contact("Imre"), Map.of()).statusCode())
                 .isEqualTo(422);
         assertThat(papers.ofProject(mill())).hasSize(before);
+        String nobody = somebodyWithoutASeat();
+        add(ines, "OTHER", "For somebody without a seat", nobody, Map.of());
+        Paper paper = paper("For somebody without a seat");
+        assertThat(ines.post("/t/papers/" + paper.id() + "/send", ines.token(), Map.of())
+                        .body())
+                .contains("Odo Without has no seat at a published pane");
+        assertThat(paper("For somebody without a seat").sentAt()).isEmpty();
+        assertThat(ines.post("/t/papers/" + paper.id() + "/send", ines.token(), Map.of("sure", "true"))
+                        .statusCode())
+                .isEqualTo(302);
+    }
+
+    private String somebodyWithoutASeat() throws Exception {
         String nobody = atTheMill
                 .addContact(
                         projects.active().stream()
@@ -361,14 +374,6 @@ class PapersTest extends AtTheMill {
                         Instant.EPOCH)
                 .id()
                 .toString();
-        add(ines, "OTHER", "For somebody without a seat", nobody, Map.of());
-        Paper paper = paper("For somebody without a seat");
-        assertThat(ines.post("/t/papers/" + paper.id() + "/send", ines.token(), Map.of())
-                        .body())
-                .contains("Odo Without has no seat at a published pane");
-        assertThat(paper("For somebody without a seat").sentAt()).isEmpty();
-        assertThat(ines.post("/t/papers/" + paper.id() + "/send", ines.token(), Map.of("sure", "true"))
-                        .statusCode())
-                .isEqualTo(302);
+        return nobody;
     }
 }

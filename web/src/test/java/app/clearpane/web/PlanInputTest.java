@@ -212,12 +212,7 @@ class PlanInputTest extends DemoHouse {
         moved.put("notBefore", later.toString());
         assertThat(post("/t/tasks/" + print, moved).statusCode()).isEqualTo(302);
         assertThat(due(words).day()).contains(agency.calendar().workingDaysBefore(later, 2));
-        assertThat(told(words, "task.due-moved")
-                        .get(told(words, "task.due-moved").size() - 1))
-                .startsWith("house")
-                .contains(
-                        "Print the signs",
-                        agency.calendar().workingDaysBefore(later, 2).toString());
+        itsMoveIsTold(words, later);
         Map<String, String> itself = form(words);
         itself.putAll(Map.of("dueDays", "1", "dueBefore", words.toString()));
         assertThat(post("/t/tasks/" + words, itself).body()).contains("not in this plan any more");
@@ -226,16 +221,20 @@ class PlanInputTest extends DemoHouse {
         assertThat(Texts.of(ines.get("/t/tasks/" + words).body())).contains("not in the plan any more");
     }
 
+    private void itsMoveIsTold(ItemId words, LocalDate later) throws Exception {
+        assertThat(told(words, "task.due-moved")
+                        .get(told(words, "task.due-moved").size() - 1))
+                .startsWith("house")
+                .contains(
+                        "Print the signs",
+                        agency.calendar().workingDaysBefore(later, 2).toString());
+    }
+
     @Test
     void whatComesIntoSightBecauseADueDayMovedOvernightIsToldAsAnArrival() throws Exception {
         ItemId print = task("Print the labels 2d");
         ItemId words = task("Write the labels");
-        Map<String, String> later = form(print);
-        later.put("notBefore", agency.calendar().addWorkingDays(today(), 4).toString());
-        assertThat(post("/t/tasks/" + print, later).statusCode()).isEqualTo(302);
-        Map<String, String> before = form(words);
-        before.putAll(Map.of("dueHour", "", "dueDays", "1", "dueBefore", print.toString()));
-        assertThat(post("/t/tasks/" + words, before).statusCode()).isEqualTo(302);
+        isDueTheDayBefore(print, words);
         PaneId pane = panes.add(project, "Label makers", "", clock.instant());
         transactions.executeWithoutResult(status -> {
             tasks.dueMoved(words, today().plusDays(60), clock.instant());
@@ -256,6 +255,15 @@ class PlanInputTest extends DemoHouse {
             day.turnTo(agency.day());
             panes.remove(panes.find(pane).orElseThrow());
         }
+    }
+
+    private void isDueTheDayBefore(ItemId print, ItemId words) throws Exception {
+        Map<String, String> later = form(print);
+        later.put("notBefore", agency.calendar().addWorkingDays(today(), 4).toString());
+        assertThat(post("/t/tasks/" + print, later).statusCode()).isEqualTo(302);
+        Map<String, String> before = form(words);
+        before.putAll(Map.of("dueHour", "", "dueDays", "1", "dueBefore", print.toString()));
+        assertThat(post("/t/tasks/" + words, before).statusCode()).isEqualTo(302);
     }
 
     private Due due(ItemId task) {
@@ -454,6 +462,13 @@ class PlanInputTest extends DemoHouse {
                 .containsPattern("reserve \\d+: (\\d+ days? (to spare|late)|on the date agreed)")
                 .contains("3 days behind")
                 .contains("since=" + first + "&amp;on=true");
+        daysAreCountedOn(first);
+        assertThat(ines.get("/t/projects/" + project + "/plan?as=lines&against=nothing")
+                        .statusCode())
+                .isEqualTo(200);
+    }
+
+    private void daysAreCountedOn(String first) throws Exception {
         assertThat(ines.get("/t/projects/" + project + "/slip?since=" + first + "&on=true")
                         .body())
                 .contains("3 working days were lost")
@@ -461,9 +476,6 @@ class PlanInputTest extends DemoHouse {
                 .containsPattern("3 less a reserve of \\d+: it ends ");
         assertThat(ines.get("/t/projects/" + project + "/slip?since=" + first).body())
                 .contains("this account ended there");
-        assertThat(ines.get("/t/projects/" + project + "/plan?as=lines&against=nothing")
-                        .statusCode())
-                .isEqualTo(200);
     }
 
     @Test
@@ -486,6 +498,11 @@ class PlanInputTest extends DemoHouse {
         assertThat(moved.headers().firstValue("Location").orElseThrow()).endsWith("&was=TO_DO");
         assertThat(tasks.find(id).orElseThrow().task().stage()).isEqualTo(Stage.IN_CHECK);
         assertThat(ines.get("/t/tasks/" + id).body()).containsPattern("selected=\"selected\">at the printers");
+        goesOnAndComesBack(id, printers);
+        aStepThatIsGoneIsRefused(id, named, printers);
+    }
+
+    private void goesOnAndComesBack(ItemId id, String printers) throws Exception {
         post("/t/tasks/" + id + "/stage", Map.of("stage", "DONE"));
         assertThat(ines.get("/t/tasks/" + id).body()).containsPattern("selected=\"selected\">delivered");
         assertThat(post("/t/tasks/" + id + "/stage", Map.of("stage", printers))
@@ -493,6 +510,9 @@ class PlanInputTest extends DemoHouse {
                         .firstValue("Location")
                         .orElseThrow())
                 .contains("&was=DONE.");
+    }
+
+    private void aStepThatIsGoneIsRefused(ItemId id, String named, String printers) throws Exception {
         assertThat(post(named, Map.of("IN_CHECK", "with the proofreader")).statusCode())
                 .isEqualTo(302);
         assertThat(ines.get("/t/tasks/" + id).body())
@@ -524,6 +544,15 @@ class PlanInputTest extends DemoHouse {
                 "alsoMember",
                 wanda));
         assertThat(post("/t/tasks/" + id, form).statusCode()).isEqualTo(302);
+        standsInBothPhases(id);
+        Visitor herself = Visitor.by(address(), linkOfTeam("wanda@marram-finch.example"));
+        assertThat(herself.get("/t?whose=mine").body()).contains("Measure the yard");
+        assertThat(ines.get("/t?whose=mine").body()).doesNotContain("Measure the yard");
+        post("/t/tasks/" + id + "/stage", Map.of("stage", "DONE"));
+        assertThat(herself.get("/t?whose=mine").body()).doesNotContain("Measure the yard");
+    }
+
+    private void standsInBothPhases(ItemId id) throws Exception {
         String lines = ines.get("/t/projects/" + project + "/plan?as=lines").body();
         assertThat(lines.split("data-task=\"" + id)).as("in both phases").hasSize(3);
         assertThat(lines.split("id=\"task-" + id)).as("once at its own place").hasSize(2);
@@ -535,11 +564,6 @@ class PlanInputTest extends DemoHouse {
         assertThat(ines.get("/t/projects/" + project + "/plan?as=columns&by=phase")
                         .body())
                 .contains("Measure the yard");
-        Visitor herself = Visitor.by(address(), linkOfTeam("wanda@marram-finch.example"));
-        assertThat(herself.get("/t?whose=mine").body()).contains("Measure the yard");
-        assertThat(ines.get("/t?whose=mine").body()).doesNotContain("Measure the yard");
-        post("/t/tasks/" + id + "/stage", Map.of("stage", "DONE"));
-        assertThat(herself.get("/t?whose=mine").body()).doesNotContain("Measure the yard");
     }
 
     @Test
@@ -595,11 +619,7 @@ class PlanInputTest extends DemoHouse {
 
     @Test
     void aTableIsLookedAtRowByRowBeforeItIsTakenIn() throws Exception {
-        String table = bring(
-                "tasks.csv",
-                ("Task;Who;Days;Due\r\nDraw the " + "posts;Teo;3;24.3.2027\r\nAsk;Nobody;;\r\n;Teo;;\r\n"
-                                + "Cut;;soon;\r\nPaint;;2;30 Feb\r\nCafé sign;;;\r\n")
-                        .getBytes("windows-1252"));
+        String table = sixRows();
         String page = page(table);
         assertThat(page)
                 .contains("2 tasks would be added")
@@ -621,6 +641,15 @@ class PlanInputTest extends DemoHouse {
         assertThat(ines.get("/t/projects/" + project + "/tasks.csv").body())
                 .startsWith("Task,Phase,Who")
                 .contains("Draw the posts,,Teo Brandt,to do,3,2027-03-24");
+    }
+
+    private String sixRows() throws Exception {
+        String table = bring(
+                "tasks.csv",
+                ("Task;Who;Days;Due\r\nDraw the " + "posts;Teo;3;24.3.2027\r\nAsk;Nobody;;\r\n;Teo;;\r\n"
+                                + "Cut;;soon;\r\nPaint;;2;30 Feb\r\nCafé sign;;;\r\n")
+                        .getBytes("windows-1252"));
+        return table;
     }
 
     @Test
@@ -662,11 +691,19 @@ class PlanInputTest extends DemoHouse {
                 .filter(task -> task.name().equals("Changes: The parish looks, round 2"))
                 .findFirst()
                 .orElseThrow();
+        waitsForTheNextRound(print, again, fix);
+        endsWhenItIsAgreed(work, again, fix);
+    }
+
+    private void waitsForTheNextRound(ItemId print, PlannedTask again, PlannedTask fix) throws Exception {
         assertThat(again.task().side()).isEqualTo(Side.CLIENTS);
         assertThat(again.task().shape().after()).containsExactly(new Task.After(fix.id(), 0));
         assertThat(tasks.find(print).orElseThrow().task().shape().after())
                 .as("what waited for the review waits for the next one")
                 .containsExactly(new Task.After(again.id(), 0));
+    }
+
+    private void endsWhenItIsAgreed(ItemId work, PlannedTask again, PlannedTask fix) throws Exception {
         transactions.executeWithoutResult(
                 status -> reviewsFollow.sent(project, work, Optional.empty(), Acting.team("Ines")));
         assertThat(tasks.find(fix.id()).orElseThrow().task().stage()).isEqualTo(Stage.DONE);
@@ -706,6 +743,32 @@ class PlanInputTest extends DemoHouse {
 
     @Test
     void aProjectOpenedWithItsUsualTasksEndsOnItsAgreedDay() throws Exception {
+        Map<String, String> form = formOfBridgePlates();
+        String opened =
+                post("/t/projects", form).headers().firstValue("Location").orElseThrow();
+        ProjectId id = ProjectId.of(opened.replaceAll(".*/projects/([^/]+)/.*", "$1"));
+        try {
+            String plan = page("/t/projects/" + id + "/plan?as=lines");
+            assertThat(plan)
+                    .contains("Write the brief")
+                    .contains("Send words and pictures")
+                    .contains("client, not sent")
+                    .containsAnyOf("On course for", "On course: forecast");
+            assertThat(tasks.ofProject(id))
+                    .hasSizeGreaterThan(8)
+                    .filteredOn(task -> task.details().milestone().isPresent())
+                    .hasSize(1);
+            assertThat(page("/t/projects/" + id + "/plan?as=time")).contains("Print and bind");
+            assertThat(page("/t/projects/" + id + "/plan?as=month&month=9999-12"))
+                    .contains("Mon");
+            assertThat(page("/t/projects/" + id + "/plan?as=lines&who=nobody&phase=x&month=x"))
+                    .contains("Nothing passes these filters");
+        } finally {
+            projects.archive(projects.find(id).orElseThrow(), Ending.FINISHED, "", clock.instant());
+        }
+    }
+
+    private Map<String, String> formOfBridgePlates() throws Exception {
         LocalDate finish = today().plusDays(91);
         Map<String, String> form = new HashMap<>(Map.of(
                 "client",
@@ -730,28 +793,7 @@ class PlanInputTest extends DemoHouse {
                         .id()
                         .toString()));
         form.putAll(Map.of("contacts", "", "tasks", "true"));
-        String opened =
-                post("/t/projects", form).headers().firstValue("Location").orElseThrow();
-        ProjectId id = ProjectId.of(opened.replaceAll(".*/projects/([^/]+)/.*", "$1"));
-        try {
-            String plan = page("/t/projects/" + id + "/plan?as=lines");
-            assertThat(plan)
-                    .contains("Write the brief")
-                    .contains("Send words and pictures")
-                    .contains("client, not sent")
-                    .containsAnyOf("On course for", "On course: forecast");
-            assertThat(tasks.ofProject(id))
-                    .hasSizeGreaterThan(8)
-                    .filteredOn(task -> task.details().milestone().isPresent())
-                    .hasSize(1);
-            assertThat(page("/t/projects/" + id + "/plan?as=time")).contains("Print and bind");
-            assertThat(page("/t/projects/" + id + "/plan?as=month&month=9999-12"))
-                    .contains("Mon");
-            assertThat(page("/t/projects/" + id + "/plan?as=lines&who=nobody&phase=x&month=x"))
-                    .contains("Nothing passes these filters");
-        } finally {
-            projects.archive(projects.find(id).orElseThrow(), Ending.FINISHED, "", clock.instant());
-        }
+        return form;
     }
 
     private HttpResponse<String> openLike(String like) throws Exception {

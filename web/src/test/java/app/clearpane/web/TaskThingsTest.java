@@ -76,14 +76,7 @@ class TaskThingsTest extends DemoHouse {
         assertThat(upload(jasper, theirs + "/files", "mill-hours.txt", "Ten to four", Map.of())
                         .statusCode())
                 .isEqualTo(302);
-        assertThat(upload(
-                                ines,
-                                "/t/tasks/" + hours.id() + "/files",
-                                "mill-rates.txt",
-                                "forty an hour",
-                                Map.of("teamOnly", "true"))
-                        .statusCode())
-                .isEqualTo(302);
+        putsTheRatesBesideIt(ines);
         assertThat(ines.get("/t/tasks/" + hours.id()).body()).contains("mill-hours.txt", "mill-rates.txt");
         assertThat(jasper.get(theirs).body()).contains("mill-hours.txt").doesNotContain("mill-rates.txt");
         TaskFiles.TaskFile rates = files.filesOf(hours.id()).stream()
@@ -97,6 +90,21 @@ class TaskThingsTest extends DemoHouse {
         assertThat(projectFiles.named()).as("verified with the house").contains(own.sha256(), rates.sha256());
         assertThat(jasper.get(theirs + "/files/" + own.id()).body()).isEqualTo("Ten to four");
         assertThat(jasper.get(theirs + "/files/" + rates.id()).statusCode()).isEqualTo(404);
+        nothingEmptyAndNobodyElse(jasper, theirs);
+    }
+
+    private void putsTheRatesBesideIt(Visitor ines) throws Exception {
+        assertThat(upload(
+                                ines,
+                                "/t/tasks/" + hours.id() + "/files",
+                                "mill-rates.txt",
+                                "forty an hour",
+                                Map.of("teamOnly", "true"))
+                        .statusCode())
+                .isEqualTo(302);
+    }
+
+    private void nothingEmptyAndNobodyElse(Visitor jasper, String theirs) throws Exception {
         Visitor per = Visitor.by(address(), linkOf("per@penwether.example"));
         assertThat(upload(per, theirs + "/files", "mill-x.txt", "x", Map.of()).statusCode())
                 .as("a task they do not see")
@@ -124,6 +132,10 @@ class TaskThingsTest extends DemoHouse {
                         .statusCode())
                 .isEqualTo(302);
         assertThat(timeSpent.entriesOf(hours.id())).noneMatch(TimeSpent.Entry::running);
+        onlyOnesOwnTimeIsTakenAway(teo);
+    }
+
+    private void onlyOnesOwnTimeIsTakenAway(Visitor teo) throws Exception {
         for (PlannedTask task : List.of(map, hours)) {
             for (TimeSpent.Entry entry : timeSpent.entriesOf(task.id())) {
                 Visitor ines = Visitor.by(address(), linkOfTeam("ines@marram-finch.example"));
@@ -162,12 +174,16 @@ class TaskThingsTest extends DemoHouse {
                     .as("ours again")
                     .isEmpty();
         } finally {
-            panes.unset(board, hours.id(), Actor.kept("Ines"), clock.instant());
-            PlannedTask now = tasks.find(hours.id()).orElseThrow();
-            tasks.change(now.with(hours.task()), clock.instant());
-            tasks.turned(hours.id(), TurnEvent.TASK_GIVEN_TO_CLIENT, Actor.kept("Ines"), clock.instant());
-            projects.planChanged(hours.project());
+            waitsAgain();
         }
+    }
+
+    private void waitsAgain() throws Exception {
+        panes.unset(board, hours.id(), Actor.kept("Ines"), clock.instant());
+        PlannedTask now = tasks.find(hours.id()).orElseThrow();
+        tasks.change(now.with(hours.task()), clock.instant());
+        tasks.turned(hours.id(), TurnEvent.TASK_GIVEN_TO_CLIENT, Actor.kept("Ines"), clock.instant());
+        projects.planChanged(hours.project());
     }
 
     @Test
@@ -202,6 +218,14 @@ class TaskThingsTest extends DemoHouse {
         assertThat(seat.body())
                 .contains("“Welsh names of the wandering stars” waits with Mirela", "End the seat all the same");
         Panes.Row pane = panes.find(board).orElseThrow();
+        HttpResponse<String> closed = closes(ines, pane);
+        assertThat(closed.statusCode()).isEqualTo(409);
+        assertThat(closed.body()).contains("Close it all the same", "it is our turn again");
+        assertThat(panes.find(board)).as("nothing was changed").contains(pane);
+        assertThat(seats.find(mirela.id()).orElseThrow().state()).isEqualTo(mirela.state());
+    }
+
+    private HttpResponse<String> closes(Visitor ines, Panes.Row pane) throws Exception {
         HttpResponse<String> closed = ines.post(
                 "/t/panes/" + board + "/words",
                 ines.token(),
@@ -214,10 +238,7 @@ class TaskThingsTest extends DemoHouse {
                         today().minusDays(2).toString(),
                         "revision",
                         String.valueOf(pane.revision())));
-        assertThat(closed.statusCode()).isEqualTo(409);
-        assertThat(closed.body()).contains("Close it all the same", "it is our turn again");
-        assertThat(panes.find(board)).as("nothing was changed").contains(pane);
-        assertThat(seats.find(mirela.id()).orElseThrow().state()).isEqualTo(mirela.state());
+        return closed;
     }
 
     private static HttpResponse<String> upload(

@@ -202,6 +202,11 @@ class RegionsTest {
             set[x] = true;
             bits.set(x, 1);
         }
+        runsAreFoundAndCounted(random, width, bits, set);
+        neighboursAreFound(width, bits, set);
+    }
+
+    private void runsAreFoundAndCounted(Random random, int width, Bits bits, boolean[] set) {
         for (int from = 0; from <= width; from++) {
             int next = from;
             int clear = from;
@@ -220,6 +225,9 @@ class RegionsTest {
             }
             assertThat(bits.count(1, from, end)).isEqualTo(count);
         }
+    }
+
+    private void neighboursAreFound(int width, Bits bits, boolean[] set) {
         long[] around = new long[bits.words()];
         for (int y = 0; y < 3; y++) {
             bits.around(y, around);

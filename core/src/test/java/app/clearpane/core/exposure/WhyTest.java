@@ -133,22 +133,7 @@ class WhyTest {
                             id,
                             new Setting(
                                     random.nextBoolean() ? Showing.SHOWN : Showing.HELD_BACK, Actor.kept("Teo"), NOW)));
-            PaneSettings published = new PaneSettings(
-                    Map.of(ContentKind.FILES, Aperture.values()[random.nextInt(4)]), Map.of(), Map.of());
-            PaneSettings pending = new PaneSettings(
-                    Map.of(ContentKind.FILES, Aperture.values()[random.nextInt(4)]),
-                    settings,
-                    random.nextInt(5) == 0 ? Map.of(FOLDER, HELD) : Map.of());
-            Pane pane = new Pane(
-                    BOARD,
-                    "The board",
-                    random.nextInt(4) == 0 ? Optional.empty() : Optional.of(NOW),
-                    random.nextInt(6) == 0 ? Optional.of(NOW) : Optional.empty(),
-                    published,
-                    pending,
-                    random.nextInt(4) == 0
-                            ? new Ceilings(Map.of(ContentKind.FILES, Aperture.values()[random.nextInt(4)]))
-                            : Ceilings.NONE);
+            Pane pane = anyPane(random, settings);
             Optional<Seat> seat = random.nextInt(6) == 0
                     ? Optional.empty()
                     : Optional.of(new Seat(
@@ -158,14 +143,38 @@ class WhyTest {
             assertThat(why.remedies())
                     .as("there is always a way: %s", why.verdict())
                     .isNotEmpty();
-            List<Why.Step> steps = new ArrayList<>(why.steps());
-            Why.Step last = steps.remove(steps.size() - 1);
-            assertThat(steps)
-                    .allMatch(step -> step.yes()
-                            || step.question() == Why.Question.WAS_SENT_BY_NAME
-                            || step.question() == Why.Question.IS_SHOWN);
-            assertThat(last.yes())
-                    .isEqualTo(why.verdict().visible() || why.verdict().waits() && last.yes());
+            onlyTheLastStepSettles(why);
         }
+    }
+
+    private Pane anyPane(Random random, Map<ItemId, Setting> settings) {
+        PaneSettings published =
+                new PaneSettings(Map.of(ContentKind.FILES, Aperture.values()[random.nextInt(4)]), Map.of(), Map.of());
+        PaneSettings pending = new PaneSettings(
+                Map.of(ContentKind.FILES, Aperture.values()[random.nextInt(4)]),
+                settings,
+                random.nextInt(5) == 0 ? Map.of(FOLDER, HELD) : Map.of());
+        Pane pane = new Pane(
+                BOARD,
+                "The board",
+                random.nextInt(4) == 0 ? Optional.empty() : Optional.of(NOW),
+                random.nextInt(6) == 0 ? Optional.of(NOW) : Optional.empty(),
+                published,
+                pending,
+                random.nextInt(4) == 0
+                        ? new Ceilings(Map.of(ContentKind.FILES, Aperture.values()[random.nextInt(4)]))
+                        : Ceilings.NONE);
+        return pane;
+    }
+
+    private void onlyTheLastStepSettles(Why why) {
+        List<Why.Step> steps = new ArrayList<>(why.steps());
+        Why.Step last = steps.remove(steps.size() - 1);
+        assertThat(steps)
+                .allMatch(step -> step.yes()
+                        || step.question() == Why.Question.WAS_SENT_BY_NAME
+                        || step.question() == Why.Question.IS_SHOWN);
+        assertThat(last.yes())
+                .isEqualTo(why.verdict().visible() || why.verdict().waits() && last.yes());
     }
 }

@@ -37,23 +37,7 @@ class AskedForTest {
      */
     @Test
     void itsFiguresHoldTogether() {
-        List<Counted> all = new ArrayList<>();
-        for (MarkupProgress progress : MarkupProgress.values()) {
-            for (Intent intent : Intent.values()) {
-                for (Party party : Party.values()) {
-                    for (int bits = 0; bits < 16; bits++) {
-                        all.add(new Counted(
-                                progress,
-                                intent,
-                                party,
-                                (bits & 1) > 0,
-                                (bits & 2) > 0,
-                                (bits & 4) > 0,
-                                (bits & 8) > 0));
-                    }
-                }
-            }
-        }
+        List<Counted> all = whateverMayBeCounted();
         AskedFor whole = AskedFor.of(all);
         AskedFor sum = AskedFor.NOTHING;
         for (Counted one : all) {
@@ -75,5 +59,26 @@ class AskedForTest {
                     sum.later() + alone.later());
         }
         assertThat(sum).isEqualTo(whole);
+    }
+
+    private List<Counted> whateverMayBeCounted() {
+        List<Counted> all = new ArrayList<>();
+        for (MarkupProgress progress : MarkupProgress.values()) {
+            for (Intent intent : Intent.values()) {
+                for (Party party : Party.values()) {
+                    for (int bits = 0; bits < 16; bits++) {
+                        all.add(new Counted(
+                                progress,
+                                intent,
+                                party,
+                                (bits & 1) > 0,
+                                (bits & 2) > 0,
+                                (bits & 4) > 0,
+                                (bits & 8) > 0));
+                    }
+                }
+            }
+        }
+        return all;
     }
 }

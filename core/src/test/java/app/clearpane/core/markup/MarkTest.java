@@ -138,6 +138,11 @@ class MarkTest {
         if (then) {
             answers.add(Mark.Answer.said("Thanks.", false, jasper, NOW.plusSeconds(20)));
         }
+        Mark mark = answeredWith(progress, jasper, answers);
+        assertThat(mark.isConfirmedBy(JASPER, NOW.plusSeconds(second))).isEqualTo(theirs);
+    }
+
+    private Mark answeredWith(MarkupProgress progress, Actor jasper, List<Mark.Answer> answers) {
         Mark placed = by(jasper, new MarkupLabel.Numbered(1, 1));
         Mark mark = new Mark(
                 placed.id(),
@@ -156,7 +161,7 @@ class MarkTest {
                 answers,
                 List.of(),
                 placed.beside());
-        assertThat(mark.isConfirmedBy(JASPER, NOW.plusSeconds(second))).isEqualTo(theirs);
+        return mark;
     }
 
     @Test

@@ -55,12 +55,7 @@ class RecordChainTest {
     @ValueSource(ints = {0, 1, 7, 19})
     void namesTheFirstEntryThatWasTouched(int at) {
         assertThat(firstFault(chain(20))).isEqualTo("sound");
-        List<RecordChain.Stored> payload = chain(20);
-        payload.set(
-                at,
-                new RecordChain.Stored(
-                        payload.get(at).entry(), payload.get(at).hash(), Optional.of("{\"note\":\"other\"}")));
-        assertThat(firstFault(payload)).isEqualTo(at + " PAYLOAD");
+        anotherPayloadIsFound(at);
         List<RecordChain.Stored> content = chain(20);
         RecordEntry was = content.get(at).entry();
         content.set(
@@ -77,9 +72,26 @@ class RecordChainTest {
                         content.get(at).hash(),
                         content.get(at).payload()));
         assertThat(firstFault(content)).isEqualTo(at + " HASH");
+        aMissingEntryIsFound(at);
+        aForgedEntryIsFound(at, was);
+    }
+
+    private void anotherPayloadIsFound(int at) {
+        List<RecordChain.Stored> payload = chain(20);
+        payload.set(
+                at,
+                new RecordChain.Stored(
+                        payload.get(at).entry(), payload.get(at).hash(), Optional.of("{\"note\":\"other\"}")));
+        assertThat(firstFault(payload)).isEqualTo(at + " PAYLOAD");
+    }
+
+    private void aMissingEntryIsFound(int at) {
         List<RecordChain.Stored> missing = chain(20);
         missing.remove(at);
         assertThat(firstFault(missing)).isEqualTo(at == 19 ? "sound" : at + " SEQUENCE");
+    }
+
+    private void aForgedEntryIsFound(int at, RecordEntry was) {
         List<RecordChain.Stored> rewritten = chain(20);
         RecordEntry forged = RecordEntry.following(
                 at,

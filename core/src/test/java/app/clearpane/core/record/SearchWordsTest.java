@@ -32,19 +32,7 @@ class SearchWordsTest {
 
     @Test
     void areThoseOfWhoDidItOfWhatAndOfAllThatWasSaidButNotOfIds() {
-        RecordEntry.What what = new RecordEntry.What(
-                "mark.placed",
-                "Jasper Quill",
-                "Visitor map",
-                CanonicalJson.of(Map.of(
-                        "mark",
-                        "06211551-3d14-4fab-8665-8d5ffdbccd48",
-                        "said",
-                        "He said \"bigger\"\nand a \\ slash",
-                        "to",
-                        List.of("Ottoline", Map.of("deep", "ground")),
-                        "forTeam",
-                        true)));
+        RecordEntry.What what = aMarkAndItsWords();
         assertThat(SearchWords.of(what))
                 .containsExactly(
                         "a",
@@ -60,6 +48,23 @@ class SearchWordsTest {
                         "said",
                         "slash",
                         "visitor");
+    }
+
+    private RecordEntry.What aMarkAndItsWords() {
+        RecordEntry.What what = new RecordEntry.What(
+                "mark.placed",
+                "Jasper Quill",
+                "Visitor map",
+                CanonicalJson.of(Map.of(
+                        "mark",
+                        "06211551-3d14-4fab-8665-8d5ffdbccd48",
+                        "said",
+                        "He said \"bigger\"\nand a \\ slash",
+                        "to",
+                        List.of("Ottoline", Map.of("deep", "ground")),
+                        "forTeam",
+                        true)));
+        return what;
     }
 
     @Test

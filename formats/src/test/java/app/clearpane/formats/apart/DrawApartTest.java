@@ -116,6 +116,13 @@ class DrawApartTest {
         for (int i = 0; i < 2; i++) {
             assertThat(there.get(i)).usingRecursiveComparison().isEqualTo(here.get(i));
         }
+        squaresAreCutAlike(file);
+        assertThat(apart.pictures(new Wish.Squares(file, "application/pdf", new Wish.Rows(9, 3_200, 0, 200, 900)))
+                        .pictures())
+                .isEmpty();
+    }
+
+    private void squaresAreCutAlike(Path file) throws Exception {
         List<byte[]> squares = apart.pictures(
                         new Wish.Squares(file, "application/pdf", new Wish.Rows(1, 3_200, 800, 200, 900)))
                 .pictures();
@@ -132,9 +139,6 @@ class DrawApartTest {
                         .isCloseTo(same.getRGB(900 * i + x, 100) & 0xFF, org.assertj.core.data.Offset.offset(12));
             }
         }
-        assertThat(apart.pictures(new Wish.Squares(file, "application/pdf", new Wish.Rows(9, 3_200, 0, 200, 900)))
-                        .pictures())
-                .isEmpty();
     }
 
     @Test
@@ -191,6 +195,19 @@ class DrawApartTest {
         Path before = picture("before.png", 40);
         Path after = picture("after.png", 200);
         Path pdf = plain(2);
+        List<Annotation> marks = anAnsweredArrow();
+        comparisonsAreAlike(before, after, pdf);
+        assertThat(apart.colours(new Wish.Colours(before))).isEqualTo(new Wish.Colours(before).granted(piece -> {}));
+        Wish.Frames frames = new Wish.Frames(Files.readAllBytes(before), Files.readAllBytes(after), 1_000_000);
+        assertThat(apart.changes(frames)).isEqualTo(frames.granted(piece -> {}));
+        marksAreDrawnAlike(before, after, marks);
+        whatIsWrittenIsReadAlike(before, after, pdf, marks);
+        Path text = Files.writeString(folder.resolve("text.md"), "# Hall one\n\nThe *oldest* wall.\n");
+        assertThat(apart.writing(new Wish.Read(text, "text/markdown")))
+                .isEqualTo(new Wish.Read(text, "text/markdown").granted(piece -> {}));
+    }
+
+    private List<Annotation> anAnsweredArrow() throws Exception {
         List<Annotation> marks = List.of(new Annotation(
                 "urn:uuid:1",
                 "1·1",
@@ -203,6 +220,10 @@ class DrawApartTest {
                 Instant.parse("2027-03-24T10:00:00Z"),
                 List.of(new Annotation.Reply("Yes", "Ines Marchetti", Instant.parse("2027-03-24T11:00:00Z"))),
                 Optional.of("left")));
+        return marks;
+    }
+
+    private void comparisonsAreAlike(Path before, Path after, Path pdf) throws Exception {
         ComparedFile.Sheet one = new ComparedFile.Sheet(before, before);
         ComparedFile.Sheet other = new ComparedFile.Sheet(after, after);
         Wish.Compare compare = new Wish.Compare(
@@ -214,9 +235,9 @@ class DrawApartTest {
         Wish.Compare words = new Wish.Compare(
                 new ComparedFile(List.of(one), Optional.of(pdf)), new ComparedFile(List.of(other), Optional.of(pdf)));
         assertThat(apart.compare(words, piece -> {})).isEqualTo(words.granted(piece -> {}));
-        assertThat(apart.colours(new Wish.Colours(before))).isEqualTo(new Wish.Colours(before).granted(piece -> {}));
-        Wish.Frames frames = new Wish.Frames(Files.readAllBytes(before), Files.readAllBytes(after), 1_000_000);
-        assertThat(apart.changes(frames)).isEqualTo(frames.granted(piece -> {}));
+    }
+
+    private void marksAreDrawnAlike(Path before, Path after, List<Annotation> marks) throws Exception {
         assertThat(apart.pictures(new Wish.MarkedPicture(before, marks))
                         .pictures()
                         .get(0))
@@ -233,6 +254,9 @@ class DrawApartTest {
                 200);
         assertThat(apart.pictures(cutOuts).pictures().get(1))
                 .isEqualTo(cutOuts.granted(piece -> {}).pictures().get(1));
+    }
+
+    private void whatIsWrittenIsReadAlike(Path before, Path after, Path pdf, List<Annotation> marks) throws Exception {
         Path marked = folder.resolve("marked.pdf");
         apart.write(new Wish.AnnotatedPdf(pdf, marks, marked));
         Wish.Notes notes = new Wish.Notes(marked, Optional.of(pdf));
@@ -240,9 +264,6 @@ class DrawApartTest {
         assertThat(apart.notes(notes).read().marks()).hasSize(1);
         apart.write(new Wish.SheetsAsPdf(List.of(before, after), marks, marked));
         assertThat(apart.open(new Wish.Open(marked, "marked.pdf")).pages()).isEqualTo(2);
-        Path text = Files.writeString(folder.resolve("text.md"), "# Hall one\n\nThe *oldest* wall.\n");
-        assertThat(apart.writing(new Wish.Read(text, "text/markdown")))
-                .isEqualTo(new Wish.Read(text, "text/markdown").granted(piece -> {}));
     }
 
     @Test

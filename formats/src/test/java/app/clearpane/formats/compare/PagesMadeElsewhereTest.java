@@ -154,16 +154,20 @@ class PagesMadeElsewhereTest {
                     number(there, 2) / height,
                     number(there, 3) / width,
                     number(there, 4) / height);
-            Box found = ours.stream()
-                    .filter(one -> one.text().equals(word))
-                    .findFirst()
-                    .orElseThrow(() -> new AssertionError(word + " in " + ours))
-                    .box();
-            assertThat(found.with(expected).area())
-                    .as("%s lies in what is drawn of it: %s in %s", word, found, expected)
-                    .isCloseTo(expected.area(), within(0.02 * expected.area()));
-            assertThat(found.area()).as(word).isGreaterThan(0.6 * expected.area());
+            liesThere(ours, word, expected);
         }
+    }
+
+    private void liesThere(List<Word> ours, String word, Box expected) throws IOException {
+        Box found = ours.stream()
+                .filter(one -> one.text().equals(word))
+                .findFirst()
+                .orElseThrow(() -> new AssertionError(word + " in " + ours))
+                .box();
+        assertThat(found.with(expected).area())
+                .as("%s lies in what is drawn of it: %s in %s", word, found, expected)
+                .isCloseTo(expected.area(), within(0.02 * expected.area()));
+        assertThat(found.area()).as(word).isGreaterThan(0.6 * expected.area());
     }
 
     private static double number(MatchResult word, int group) {

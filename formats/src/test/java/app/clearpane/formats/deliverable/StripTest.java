@@ -64,17 +64,7 @@ class StripTest {
     @ParameterizedTest(name = "turned by {0}")
     @ValueSource(ints = {0, 90, 180, 270})
     void rowsOfAPdfAreSharpAndWhereTheyBelong(int turn) throws Exception {
-        Path file = folder.resolve("large.pdf");
-        try (PDDocument document = new PDDocument()) {
-            PDPage page = new PDPage(PDRectangle.A0);
-            page.setRotation(turn);
-            document.addPage(page);
-            try (PDPageContentStream content = new PDPageContentStream(document, page)) {
-                content.addRect(0, 0, PDRectangle.A0.getWidth(), PDRectangle.A0.getHeight() / 2);
-                content.fill();
-            }
-            document.save(file.toFile());
-        }
+        Path file = halfFilled(turn);
         Work work = Work.open(file, "large.pdf");
         boolean turned = turn % 180 != 0;
         int height = (int) Math.round(6_400 * (turned ? 1 / Math.sqrt(2) : Math.sqrt(2)));
@@ -90,6 +80,21 @@ class StripTest {
                     default -> new int[] {0xFFFFFF, 0xFFFFFF, 0};
                 };
         assertThat(new int[] {topLeft, topRight, bottomLeft}).containsExactly(expected);
+    }
+
+    private Path halfFilled(int turn) throws Exception {
+        Path file = folder.resolve("large.pdf");
+        try (PDDocument document = new PDDocument()) {
+            PDPage page = new PDPage(PDRectangle.A0);
+            page.setRotation(turn);
+            document.addPage(page);
+            try (PDPageContentStream content = new PDPageContentStream(document, page)) {
+                content.addRect(0, 0, PDRectangle.A0.getWidth(), PDRectangle.A0.getHeight() / 2);
+                content.fill();
+            }
+            document.save(file.toFile());
+        }
+        return file;
     }
 
     @Test

@@ -258,6 +258,16 @@ class WorkTest {
     @ParameterizedTest
     @ValueSource(strings = {"jpg", "png"})
     void sheetsCarryNothingButPixels(String format) throws Exception {
+        ByteArrayOutputStream marked = withARemark(format);
+        Work.DrawnPage page = drawn(Work.open(file(marked.toByteArray()), "photograph." + format), 1)
+                .get(0);
+        assertThat(new String(marked.toByteArray(), StandardCharsets.ISO_8859_1))
+                .contains("canary-7f3a");
+        assertThat(new String(page.large(), StandardCharsets.ISO_8859_1)).doesNotContain("canary");
+        assertThat(new String(page.small(), StandardCharsets.ISO_8859_1)).doesNotContain("canary");
+    }
+
+    private ByteArrayOutputStream withARemark(String format) throws Exception {
         byte[] plain = encoded(picture(900, 600), format);
         byte[] remark = "canary-7f3a".getBytes(StandardCharsets.US_ASCII);
         ByteArrayOutputStream marked = new ByteArrayOutputStream();
@@ -282,12 +292,7 @@ class WorkTest {
             out.writeInt((int) crc.getValue());
             out.write(plain, afterHeader, plain.length - afterHeader);
         }
-        Work.DrawnPage page = drawn(Work.open(file(marked.toByteArray()), "photograph." + format), 1)
-                .get(0);
-        assertThat(new String(marked.toByteArray(), StandardCharsets.ISO_8859_1))
-                .contains("canary-7f3a");
-        assertThat(new String(page.large(), StandardCharsets.ISO_8859_1)).doesNotContain("canary");
-        assertThat(new String(page.small(), StandardCharsets.ISO_8859_1)).doesNotContain("canary");
+        return marked;
     }
 
     @Test

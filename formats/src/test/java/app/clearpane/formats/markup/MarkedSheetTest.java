@@ -85,18 +85,7 @@ class MarkedSheetTest {
 
     @Test
     void writesNotesAsTablesThatSpreadsheetsDoNotRun() throws IOException {
-        Annotation formula = new Annotation(
-                "urn:x",
-                "2·1",
-                new Place.Point(3, 0, 0),
-                SIZE,
-                Intent.CHANGE,
-                app.clearpane.core.markup.MarkupProgress.TAKEN_ON,
-                "=HYPERLINK(\"x\")",
-                "Jasper",
-                java.time.Instant.EPOCH,
-                List.of(),
-                java.util.Optional.empty());
+        Annotation formula = aNoteLikeAFormula();
         List<CSVRecord> rows = CSVFormat.RFC4180
                 .parse(new java.io.StringReader(
                         NotesTable.csv(List.of(formula, Marks.of(2, new Place.Point(1, 0, 0), Intent.IDEA, SIZE)))))
@@ -113,6 +102,26 @@ class MarkedSheetTest {
                         "",
                         "");
         assertThat(rows.get(2).get(8)).isEqualTo("Teo: Yes");
+        noSheetHoldsTheFormula(formula);
+    }
+
+    private Annotation aNoteLikeAFormula() throws IOException {
+        Annotation formula = new Annotation(
+                "urn:x",
+                "2·1",
+                new Place.Point(3, 0, 0),
+                SIZE,
+                Intent.CHANGE,
+                app.clearpane.core.markup.MarkupProgress.TAKEN_ON,
+                "=HYPERLINK(\"x\")",
+                "Jasper",
+                java.time.Instant.EPOCH,
+                List.of(),
+                java.util.Optional.empty());
+        return formula;
+    }
+
+    private void noSheetHoldsTheFormula(Annotation formula) throws IOException {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         NotesTable.xlsx(List.of(formula), out);
         StringBuilder parts = new StringBuilder();

@@ -126,6 +126,23 @@ class PdfAnnotationsTest {
 
     @Test
     void readsWhatOthersWroteAndSkipsWhatIsNoNote() throws IOException {
+        Path pdf = ofAnother();
+        BroughtMark.Read read = PdfNotes.read(pdf);
+        assertThat(read.marks()).hasSize(1);
+        assertThat(read.marks().get(0).intent()).isEqualTo(Intent.CHANGE);
+        assertThat(read.marks().get(0).place()).isInstanceOf(Place.Rectangle.class);
+        assertThat(read.marks().get(0).place().centreX())
+                .isCloseTo(200 / PDRectangle.A4.getWidth(), org.assertj.core.data.Offset.offset(0.001));
+        assertThat(read.skipped())
+                .hasSize(2)
+                .anyMatch(reason -> reason.contains("says nothing"))
+                .anyMatch(reason -> reason.contains("between 0 and 1"));
+        assertThat(PdfNotes.read(pdf).marks().get(0).origin())
+                .as("the same each time")
+                .isEqualTo(read.marks().get(0).origin());
+    }
+
+    private Path ofAnother() throws IOException {
         Path pdf = pdf("foreign.pdf", document -> {
             PDPage page = new PDPage(PDRectangle.A4);
             document.addPage(page);
@@ -140,19 +157,7 @@ class PdfAnnotationsTest {
             outside.setContents("Lost");
             page.setAnnotations(List.of(highlight, silent, outside, new PDAnnotationLink()));
         });
-        BroughtMark.Read read = PdfNotes.read(pdf);
-        assertThat(read.marks()).hasSize(1);
-        assertThat(read.marks().get(0).intent()).isEqualTo(Intent.CHANGE);
-        assertThat(read.marks().get(0).place()).isInstanceOf(Place.Rectangle.class);
-        assertThat(read.marks().get(0).place().centreX())
-                .isCloseTo(200 / PDRectangle.A4.getWidth(), org.assertj.core.data.Offset.offset(0.001));
-        assertThat(read.skipped())
-                .hasSize(2)
-                .anyMatch(reason -> reason.contains("says nothing"))
-                .anyMatch(reason -> reason.contains("between 0 and 1"));
-        assertThat(PdfNotes.read(pdf).marks().get(0).origin())
-                .as("the same each time")
-                .isEqualTo(read.marks().get(0).origin());
+        return pdf;
     }
 
     @Test

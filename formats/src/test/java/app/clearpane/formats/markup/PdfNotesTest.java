@@ -58,14 +58,7 @@ class PdfNotesTest {
                 read.marks().stream().collect(Collectors.toMap(BroughtMark::origin, Function.identity()));
         assertThat(marks).containsOnlyKeys("caret-1", "rich-1", "ink-1", "note-1");
         assertThat(read.skipped()).containsExactly("Text on sheet 1: it is hidden");
-        BroughtMark instead = marks.get("caret-1");
-        assertThat(instead.replacement())
-                .as("a caret with what is struck out is one correction")
-                .contains("half past nine");
-        assertThat(instead.place().centreX())
-                .as("where the words are struck out")
-                .isCloseTo(150.0 / 595, NEAR);
-        assertThat(instead.thread().at()).contains(Instant.parse("2027-05-04T07:00:00Z"));
+        struckOutAndWrittenAnewIsOne(marks);
         assertThat(marks.get("rich-1").note()).isEqualTo("First line\nSecond line");
         assertThat(marks.get("ink-1").note()).isEqualTo("Drawn, without words.");
         assertThat(marks.get("ink-1").place())
@@ -85,6 +78,17 @@ class PdfNotesTest {
                 .as("the last, by whoever set it")
                 .contains(new BroughtMark.State(
                         "Rejected", "Ines Okafor-Lindqvist", Optional.of(Instant.parse("2027-05-06T10:00:00Z"))));
+    }
+
+    private void struckOutAndWrittenAnewIsOne(Map<String, BroughtMark> marks) throws IOException {
+        BroughtMark instead = marks.get("caret-1");
+        assertThat(instead.replacement())
+                .as("a caret with what is struck out is one correction")
+                .contains("half past nine");
+        assertThat(instead.place().centreX())
+                .as("where the words are struck out")
+                .isCloseTo(150.0 / 595, NEAR);
+        assertThat(instead.thread().at()).contains(Instant.parse("2027-05-04T07:00:00Z"));
     }
 
     @Test

@@ -117,6 +117,24 @@ class SvgShapesTest {
     @ValueSource(longs = {1, 2, 3, 4})
     void rubbishIsReadOrRefused(long seed) {
         Random random = new Random(seed);
+        List<String> pieces = piecesOfDrawings();
+        for (int i = 0; i < 500; i++) {
+            StringBuilder svg = new StringBuilder(random.nextBoolean() ? "<svg>" : "");
+            for (int piece = random.nextInt(14); piece > 0; piece--) {
+                svg.append(pieces.get(random.nextInt(pieces.size())));
+            }
+            try {
+                Box box = SvgShapes.read(svg.toString(), 1, SIZE).bounds();
+                assertThat(box.x() >= 0 && box.y() >= 0 && box.right() <= 1 + 1e-8 && box.bottom() <= 1 + 1e-8)
+                        .as(svg.toString())
+                        .isTrue();
+            } catch (IllegalArgumentException refused) {
+                assertThat(refused.getMessage()).isNotBlank();
+            }
+        }
+    }
+
+    private List<String> piecesOfDrawings() {
         List<String> pieces = List.of(
                 "<svg",
                 " viewBox='",
@@ -138,19 +156,6 @@ class SvgShapesTest {
                 "\"",
                 "<polyline ",
                 "r='1e9'");
-        for (int i = 0; i < 500; i++) {
-            StringBuilder svg = new StringBuilder(random.nextBoolean() ? "<svg>" : "");
-            for (int piece = random.nextInt(14); piece > 0; piece--) {
-                svg.append(pieces.get(random.nextInt(pieces.size())));
-            }
-            try {
-                Box box = SvgShapes.read(svg.toString(), 1, SIZE).bounds();
-                assertThat(box.x() >= 0 && box.y() >= 0 && box.right() <= 1 + 1e-8 && box.bottom() <= 1 + 1e-8)
-                        .as(svg.toString())
-                        .isTrue();
-            } catch (IllegalArgumentException refused) {
-                assertThat(refused.getMessage()).isNotBlank();
-            }
-        }
+        return pieces;
     }
 }

@@ -31,18 +31,7 @@ class WebAnnotationsTest {
     @ParameterizedTest
     @MethodSource("places")
     void writesPlacesAsDrawingsInThePagesUnits(Place place, String shape) {
-        Annotation annotation = new Annotation(
-                "urn:uuid:1",
-                "2·3",
-                place,
-                new PageSize(400, 200),
-                Intent.QUESTION,
-                MarkupProgress.OPEN,
-                "Is it “real”?",
-                "Mirela",
-                Instant.EPOCH,
-                List.of(new Annotation.Reply("Yes.", "Teo", Instant.EPOCH)),
-                java.util.Optional.empty());
+        Annotation annotation = questionAt(place);
         JsonNode page = JsonMapper.builder()
                 .build()
                 .readTree(WebAnnotations.write(Sha256.ofText("map"), "application/pdf", List.of(annotation)));
@@ -62,5 +51,21 @@ class WebAnnotationsTest {
                 .contains(shape);
         assertThat(page.get("first").get("items").get(1).get("target").stringValue())
                 .isEqualTo("urn:uuid:1");
+    }
+
+    private Annotation questionAt(Place place) {
+        Annotation annotation = new Annotation(
+                "urn:uuid:1",
+                "2·3",
+                place,
+                new PageSize(400, 200),
+                Intent.QUESTION,
+                MarkupProgress.OPEN,
+                "Is it “real”?",
+                "Mirela",
+                Instant.EPOCH,
+                List.of(new Annotation.Reply("Yes.", "Teo", Instant.EPOCH)),
+                java.util.Optional.empty());
+        return annotation;
     }
 }

@@ -34,15 +34,7 @@ class CalendarsTest {
 
     @Test
     void writesWhatAnotherReaderFindsValid() throws Exception {
-        Calendars.Entry night = new Calendars.Entry(
-                "a@clearpane",
-                4,
-                "Proofs, due; on the \\ long night of the clocks, when an hour is missing and the line has to be "
-                        + "folded somewhere",
-                "Two\nlines",
-                LocalDate.of(2027, 3, 28),
-                Optional.empty(),
-                false);
+        Calendars.Entry night = onTheNightOfTheClocks();
         Calendars.Entry timed = new Calendars.Entry(
                 "b@clearpane",
                 0,
@@ -65,6 +57,19 @@ class CalendarsTest {
         assertThat(value(events.get(1), "DTEND")).as("after it begins").isEqualTo("20270328T014500Z");
         assertThat(value(events.get(1), "STATUS")).isEqualTo("CANCELLED");
         read(Calendars.write("Empty", List.of(), NOW));
+    }
+
+    private Calendars.Entry onTheNightOfTheClocks() throws Exception {
+        Calendars.Entry night = new Calendars.Entry(
+                "a@clearpane",
+                4,
+                "Proofs, due; on the \\ long night of the clocks, when an hour is missing and the line has to be "
+                        + "folded somewhere",
+                "Two\nlines",
+                LocalDate.of(2027, 3, 28),
+                Optional.empty(),
+                false);
+        return night;
     }
 
     private static Map<LocalDate, String> holidays(String... lines) throws IOException {

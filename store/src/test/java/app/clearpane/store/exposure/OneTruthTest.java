@@ -85,6 +85,19 @@ class OneTruthTest {
         new People(house.db).setClientsDoTasks(random.nextBoolean());
         List<ItemId> everything = project(random, all, contacts);
         all.forEach(pane -> settings(random, pane, everything));
+        settingsOfTheAgency(random);
+        for (PaneId pane : all) {
+            for (Contact contact : contacts) {
+                seat(random, pane, contact);
+            }
+        }
+        everyRowIsADecision(contacts);
+        contacts.forEach(this::unionOfSeats);
+        someReadByThemselves(random, everything);
+        goneAndBackTheSame(random, contacts);
+    }
+
+    private void settingsOfTheAgency(Random random) {
         for (ContentKind kind : ContentKind.values()) {
             if (random.nextBoolean()) {
                 new AgencyApertures(house.db)
@@ -96,11 +109,9 @@ class OneTruthTest {
                 new AgencyApertures(house.db).setStartingFolders(kind, names(random, kind));
             }
         }
-        for (PaneId pane : all) {
-            for (Contact contact : contacts) {
-                seat(random, pane, contact);
-            }
-        }
+    }
+
+    private void everyRowIsADecision(List<Contact> contacts) {
         int compared = 0;
         for (Pane pane : panes.withSettings(house.project)) {
             for (Contact contact : contacts) {
@@ -119,9 +130,6 @@ class OneTruthTest {
             }
         }
         assertThat(compared).isGreaterThan(200);
-        contacts.forEach(this::unionOfSeats);
-        someReadByThemselves(random, everything);
-        goneAndBackTheSame(random, contacts);
     }
 
     /**

@@ -191,6 +191,10 @@ class MarkupsTest {
         assertThat(read.answers().get(1).with()).isEqualTo(Mark.With.NOTHING);
         assertThat(markups.attachment(photo.id())).hasValue(photo);
         assertThat(markups.attachment(UUID.randomUUID())).isEmpty();
+        isReadWithoutItsThread();
+    }
+
+    private void isReadWithoutItsThread() {
         assertThat(markups.withoutThreads(map)).singleElement().satisfies(alone -> {
             assertThat(alone.answers()).isEmpty();
             assertThat(alone.beside().with()).isEqualTo(Mark.With.NOTHING);

@@ -106,6 +106,18 @@ class TasksTest {
                 house.project, new Phase(design, "Design", MONDAY, MONDAY.plusDays(20), Phase.Stage.UNDER_WAY, 1), 1);
         ItemId first = kept("Photographs", Stage.DONE, PlannedTask.Hands.NOBODY, List.of());
         ItemId id = item("Opening hours", Optional.of(first));
+        PlannedTask planned = plannedWithAllThereIs(teo, jasper, concept, design, first, id);
+        tasks.add(planned);
+        assertThat(tasks.find(id)).contains(planned);
+        assertThat(tasks.ofProject(house.project)).contains(planned).hasSize(2);
+        assertThat(tasks.withDueBefore()).containsExactly(house.project);
+        assertThat(tasks.ofProjects(List.of(house.project)).get(house.project))
+                .containsExactlyElementsOf(tasks.ofProject(house.project));
+        assertThat(tasks.find(new ItemId(UUID.randomUUID()))).isEmpty();
+    }
+
+    private PlannedTask plannedWithAllThereIs(
+            TeamMember teo, Contact jasper, UUID concept, UUID design, ItemId first, ItemId id) {
         Task asked = new Task(
                 id,
                 Optional.of(first),
@@ -133,13 +145,7 @@ class TasksTest {
                         "FREQ=WEEKLY",
                         new PlannedTask.Also(List.of(design), List.of(helper(teo)))),
                 1);
-        tasks.add(planned);
-        assertThat(tasks.find(id)).contains(planned);
-        assertThat(tasks.ofProject(house.project)).contains(planned).hasSize(2);
-        assertThat(tasks.withDueBefore()).containsExactly(house.project);
-        assertThat(tasks.ofProjects(List.of(house.project)).get(house.project))
-                .containsExactlyElementsOf(tasks.ofProject(house.project));
-        assertThat(tasks.find(new ItemId(UUID.randomUUID()))).isEmpty();
+        return planned;
     }
 
     @Test

@@ -56,16 +56,7 @@ class KilledWhileDecidingTest {
     void nothingAcknowledgedIsLostAndNothingIsHalfDone(long seed) throws Exception {
         Told told = runUntilKilled(new Random(seed).nextInt(LONGEST_MILLIS));
         DSLContext db = FreshDatabase.inFile(folder.resolve("house"));
-        List<RecordChain.Fault> faults = new ArrayList<>();
-        List<String> acts = new ArrayList<>();
-        try (Stream<Records.Line> lines = new Records(db).whole(told.project().value())) {
-            RecordChain check = new RecordChain();
-            lines.forEach(line -> {
-                check.check(line.stored()).ifPresent(faults::add);
-                acts.add(line.stored().entry().act());
-            });
-        }
-        assertThat(faults).isEmpty();
+        List<String> acts = actsOfASoundRecord(told, db);
         List<Version> versions = new Deliverables(db).versionsOf(told.project());
         Map<?, Round> rounds = new Deliverables(db)
                 .roundsOf(told.project()).stream().collect(Collectors.toMap(Round::version, Function.identity()));
@@ -84,6 +75,20 @@ class KilledWhileDecidingTest {
         });
         assertThat(acts).hasSize(3 * versions.size());
         System.out.println(told.acknowledged() + " releases acknowledged, " + versions.size() + " there");
+    }
+
+    private List<String> actsOfASoundRecord(Told told, DSLContext db) throws Exception {
+        List<RecordChain.Fault> faults = new ArrayList<>();
+        List<String> acts = new ArrayList<>();
+        try (Stream<Records.Line> lines = new Records(db).whole(told.project().value())) {
+            RecordChain check = new RecordChain();
+            lines.forEach(line -> {
+                check.check(line.stored()).ifPresent(faults::add);
+                acts.add(line.stored().entry().act());
+            });
+        }
+        assertThat(faults).isEmpty();
+        return acts;
     }
 
     private Told runUntilKilled(int afterMillis) throws IOException, InterruptedException {

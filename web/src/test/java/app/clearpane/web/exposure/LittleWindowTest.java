@@ -30,6 +30,17 @@ import org.springframework.beans.factory.annotation.Autowired;
 
 /** Every row of every list of the team says who sees it, and why. */
 class LittleWindowTest extends DemoHouse {
+    private static final List<String> LISTS = List.of(
+            "/plan?as=lines",
+            "/plan?as=time",
+            "/plan?as=columns",
+            "/plan?as=month",
+            "/plan?as=dates",
+            "/deliverables",
+            "/clearance",
+            "/files",
+            "/concerns");
+
     @Autowired
     Windows windows;
 
@@ -100,49 +111,43 @@ class LittleWindowTest extends DemoHouse {
         int rows = 0;
         for (Project project : projects.active()) {
             Windows.All all = windows.all(project.id());
-            List<SeatRow> seated = seats.ofProject(project.id());
             for (Pane pane : panes.withSettings(project.id())) {
-                for (SeatRow seat : seated.stream()
-                        .filter(one -> one.pane().equals(pane.id()) && one.state() == SeatState.ACCEPTED)
-                        .toList()) {
-                    for (Item item : all.items()) {
-                        Windows.Window window = all.windows().get(item.id());
-                        boolean sees = Visibility.decide(item, pane, Optional.of(seat.seat()), clock.instant())
-                                .visible();
-                        assertThat(window.audiences().contains(pane.name())
-                                        || window.named().contains(seat.name()))
-                                .as(seat.name() + " at " + pane.name() + ", " + item.name() + ": " + window)
-                                .isEqualTo(sees || window.named().contains(seat.name()));
-                        byName += sees && !window.audiences().contains(pane.name()) ? 1 : 0;
-                    }
+                for (SeatRow seat : seats.ofPane(pane.id())) {
+                    byName += seat.state() == SeatState.ACCEPTED ? seenByName(all, pane, seat) : 0;
                 }
             }
-            for (String list : List.of(
-                    "/plan?as=lines",
-                    "/plan?as=time",
-                    "/plan?as=columns",
-                    "/plan?as=month",
-                    "/plan?as=dates",
-                    "/deliverables",
-                    "/clearance",
-                    "/files",
-                    "/concerns")) {
-                for (Element shown : Jsoup.parse(new String(
-                                ines.get("/t/projects/" + project.id() + list)
-                                        .body()
-                                        .getBytes(StandardCharsets.ISO_8859_1),
-                                StandardCharsets.UTF_8))
-                        .select("[data-window]")) {
-                    Windows.Window window = all.windows().get(new ItemId(UUID.fromString(shown.attr("data-window"))));
-                    assertThat(shown.attr("aria-label"))
-                            .as(list + " of " + project.name())
-                            .startsWith(window.words() + ". " + window.reason());
-                    rows++;
-                }
+            for (String list : LISTS) {
+                rows += windowsOn(ines, "/t/projects/" + project.id() + list, all);
             }
         }
         assertThat(byName).as("somebody sees something by name alone").isPositive();
         assertThat(rows).isGreaterThan(60);
+    }
+
+    private int seenByName(Windows.All all, Pane pane, SeatRow seat) {
+        int byName = 0;
+        for (Item item : all.items()) {
+            Windows.Window window = all.windows().get(item.id());
+            boolean sees = Visibility.decide(item, pane, Optional.of(seat.seat()), clock.instant())
+                    .visible();
+            assertThat(window.audiences().contains(pane.name())
+                            || window.named().contains(seat.name()))
+                    .as(seat.name() + " at " + pane.name() + ", " + item.name() + ": " + window)
+                    .isEqualTo(sees || window.named().contains(seat.name()));
+            byName += sees && !window.audiences().contains(pane.name()) ? 1 : 0;
+        }
+        return byName;
+    }
+
+    private static int windowsOn(Visitor ines, String list, Windows.All all) throws Exception {
+        List<Element> shown = Jsoup.parse(
+                        new String(ines.get(list).body().getBytes(StandardCharsets.ISO_8859_1), StandardCharsets.UTF_8))
+                .select("[data-window]");
+        for (Element one : shown) {
+            Windows.Window window = all.windows().get(new ItemId(UUID.fromString(one.attr("data-window"))));
+            assertThat(one.attr("aria-label")).as(list).startsWith(window.words() + ". " + window.reason());
+        }
+        return shown.size();
     }
 
     /** A window is turned where it stands, on a list that reaches over projects too. */

@@ -93,6 +93,10 @@ class ReasonWordsTest {
                         new Pane(BOARD, "The board", Optional.empty(), Optional.empty(), open, open),
                         seat(SeatState.ACCEPTED)))
                 .isEqualTo("The pane is not published yet");
+        outsideItsDays(map, open);
+    }
+
+    private void outsideItsDays(Item map, PaneSettings open) {
         assertThat(of(
                         map,
                         new Pane(BOARD, "The board", Optional.of(NOW), Optional.of(NOW), open, open),

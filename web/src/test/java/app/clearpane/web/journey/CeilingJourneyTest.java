@@ -33,6 +33,15 @@ class CeilingJourneyTest extends Journey {
         assertThat(row.getByText("set to more")).isVisible();
         grete.page.reload();
         assertThat(grete.page.locator("#dates")).hasCount(0);
+        theBoardSaysWhy(bastian);
+        bastian.goes("/t/ceilings").page.getByLabel("Ceiling for Dates").selectOption("OPEN");
+        bastian.sees("would see at once").presses("Set the ceiling");
+        assertThat(row.getByText("set to more")).hasCount(0);
+        grete.page.reload();
+        assertThat(grete.page.locator("#dates")).isVisible();
+    }
+
+    private void theBoardSaysWhy(Someone bastian) {
         bastian.goes("/t")
                 .follows("Rye, 1 kg")
                 .follows("Panes")
@@ -44,11 +53,6 @@ class CeilingJourneyTest extends Journey {
                 .first()
                 .click();
         bastian.sees("The agency’s ceiling is closed for this kind");
-        bastian.goes("/t/ceilings").page.getByLabel("Ceiling for Dates").selectOption("OPEN");
-        bastian.sees("would see at once").presses("Set the ceiling");
-        assertThat(row.getByText("set to more")).hasCount(0);
-        grete.page.reload();
-        assertThat(grete.page.locator("#dates")).isVisible();
     }
 
     @Test
@@ -76,6 +80,10 @@ class CeilingJourneyTest extends Journey {
         assertThat(dates).hasValue("OPEN");
         bastian.presses("Let The harbour follow the starting point");
         assertThat(dates).hasValue("CLOSED");
+        setsItBack(bastian);
+    }
+
+    private void setsItBack(Someone bastian) {
         bastian.looksItOver();
         sets(bastian.goes("/t/ceilings"), "Starting point for Dates", "OPEN");
         assertThat(bastian.page.getByLabel("Starting point for Dates")).hasValue("OPEN");
@@ -99,6 +107,13 @@ class CeilingJourneyTest extends Journey {
                 .sees("No filter lets it pass")
                 .looksItOver();
         assertThat(ines.page.getByLabel("Folders that pass")).hasValue("Finished artwork");
+        putsATemplateThere(ines);
+        ines.sees("Drilling template.txt").follows("Record").sees("let arrive shown");
+        Someone dov = onPhone().comesBy(linkOf("dov@garrow.example"));
+        dov.sees("Drilling template.txt").seesNot("Opening hours.txt");
+    }
+
+    private void putsATemplateThere(Someone ines) {
         ines.follows("Files").unfolds("Add a file");
         ines.page
                 .locator("input[type=file]")
@@ -106,9 +121,6 @@ class CeilingJourneyTest extends Journey {
                         "Drilling template.txt", "text/plain", "Holes at 40 mm".getBytes(StandardCharsets.UTF_8)));
         ines.page.locator("#folder").selectOption(new SelectOption().setLabel("Finished artwork"));
         ines.page.locator("form:has(input[type=file]) button").click();
-        ines.sees("Drilling template.txt").follows("Record").sees("let arrive shown");
-        Someone dov = onPhone().comesBy(linkOf("dov@garrow.example"));
-        dov.sees("Drilling template.txt").seesNot("Opening hours.txt");
     }
 
     /** Chooses, and confirms it where it is asked about. */

@@ -95,6 +95,10 @@ class KeysTest extends Journey {
         });
         row.locator("summary").click();
         ines.sees("Somebody chose to show it").sees("Hold it back at The board").looksItOver();
+        whoSeesNothingStandsThereToo(ines);
+    }
+
+    private void whoSeesNothingStandsThereToo(Someone ines) {
         assertThat(ines.page
                         .locator("tr", new Page.LocatorOptions().setHasText("Annick Roe"))
                         .getByText("The seat’s link was not opened yet"))

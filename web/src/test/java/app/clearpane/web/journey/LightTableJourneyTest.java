@@ -63,23 +63,31 @@ class LightTableJourneyTest extends Journey {
         assertThat(mirela.page.locator("[data-box='2']")).hasClass(Pattern.compile("\\bon\\b"));
         keys.press("w");
         mirela.arrivesAt("as=wipe");
-        assertThat(mirela.page.locator("[data-wiped]")).hasCount(1);
-        BoundingBox laid = mirela.page.locator(".laid").boundingBox();
-        mirela.page.mouse().move(laid.x + laid.width / 4, laid.y + 60);
-        mirela.page.waitForCondition(() ->
-                Math.abs(Double.parseDouble(mirela.page.locator("[data-edge]").getAttribute("x1")) - 250) <= 10);
-        mirela.looksItOver();
-        keys.press("o");
-        mirela.arrivesAt("as=overlay");
-        assertThat(mirela.page.locator("[data-wiped]")).hasCount(0);
-        mirela.page.locator("[data-slider]").fill("20");
-        assertThat(mirela.page.locator("[data-later]")).hasAttribute("opacity", "0.2");
+        wipesAcross(mirela);
+        laysOneOverTheOther(mirela, keys);
         keys.press("s");
         mirela.arrivesAt("as=beside");
         assertThat(mirela.page.locator("figure .laid")).hasCount(2);
         mirela.looksItOver();
         keys.press("ArrowRight");
         mirela.arrivesAt("page=2");
+    }
+
+    private void wipesAcross(Someone mirela) {
+        assertThat(mirela.page.locator("[data-wiped]")).hasCount(1);
+        BoundingBox laid = mirela.page.locator(".laid").boundingBox();
+        mirela.page.mouse().move(laid.x + laid.width / 4, laid.y + 60);
+        mirela.page.waitForCondition(() ->
+                Math.abs(Double.parseDouble(mirela.page.locator("[data-edge]").getAttribute("x1")) - 250) <= 10);
+        mirela.looksItOver();
+    }
+
+    private void laysOneOverTheOther(Someone mirela, Keyboard keys) {
+        keys.press("o");
+        mirela.arrivesAt("as=overlay");
+        assertThat(mirela.page.locator("[data-wiped]")).hasCount(0);
+        mirela.page.locator("[data-slider]").fill("20");
+        assertThat(mirela.page.locator("[data-later]")).hasAttribute("opacity", "0.2");
     }
 
     @Test
@@ -141,6 +149,10 @@ class LightTableJourneyTest extends Journey {
         assertThat(mirela.page.locator("[data-quoted]")).hasText("“the star”");
         mirela.looksItOver();
         mirela.presses("Not now");
+        inesComparesByWords();
+    }
+
+    private void inesComparesByWords() {
         Someone ines = atDesk().comesBy(linkOfTeam("ines@marram-finch.example"));
         ines.page
                 .locator("a", new Page.LocatorOptions().setHasText("Panel texts"))

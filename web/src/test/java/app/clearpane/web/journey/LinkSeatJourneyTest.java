@@ -22,12 +22,7 @@ class LinkSeatJourneyTest extends Journey {
     @Test
     void aStrangerLooksAndMarksUpUntilTheLinkIsTakenBack() {
         Someone ines = atTheFabricators().unfolds("Make a link");
-        ines.page.locator("#link-name").fill("Drill shop");
-        ines.page.locator("#link-passcode").fill("brass 40");
-        ines.ticks("may mark up, after giving a name and a mail address")
-                .presses("Make the link")
-                .sees("This is the address.")
-                .looksItOver();
+        makesALink(ines);
         assertThat(ines.page.getByAltText("QR code of the address")).isVisible();
         String address = ines.page.getByLabel("Address of the link").inputValue();
         ines.page.reload();
@@ -35,17 +30,7 @@ class LinkSeatJourneyTest extends Journey {
 
         Someone stranger = onPhone();
         stranger.goes(address).sees("Come in").looksItOver();
-        stranger.writes("Passcode", "wrong").presses("Open the page").sees("That is not the passcode");
-        stranger.writes("Passcode", "brass 40")
-                .writes("Your name", "Ana Ruiz")
-                .presses("Open the page")
-                .sees("give both your name and your mail address");
-        stranger.writes("Passcode", "brass 40")
-                .writes("Your mail address", "ana@drillshop.example")
-                .presses("Open the page")
-                .sees("Waiting for you, Ana")
-                .sees("How this page works")
-                .looksItOver();
+        saysWhoTheyAre(stranger);
         stranger.seesNot("Opening hours.txt");
 
         ines.page.reload();
@@ -59,6 +44,29 @@ class LinkSeatJourneyTest extends Journey {
         Someone late = onPhone();
         late.goes(address).sees("no longer opens anything");
         ines.follows("Record").sees("came by a link to").sees("took back a link to");
+    }
+
+    private void makesALink(Someone ines) {
+        ines.page.locator("#link-name").fill("Drill shop");
+        ines.page.locator("#link-passcode").fill("brass 40");
+        ines.ticks("may mark up, after giving a name and a mail address")
+                .presses("Make the link")
+                .sees("This is the address.")
+                .looksItOver();
+    }
+
+    private void saysWhoTheyAre(Someone stranger) {
+        stranger.writes("Passcode", "wrong").presses("Open the page").sees("That is not the passcode");
+        stranger.writes("Passcode", "brass 40")
+                .writes("Your name", "Ana Ruiz")
+                .presses("Open the page")
+                .sees("give both your name and your mail address");
+        stranger.writes("Passcode", "brass 40")
+                .writes("Your mail address", "ana@drillshop.example")
+                .presses("Open the page")
+                .sees("Waiting for you, Ana")
+                .sees("How this page works")
+                .looksItOver();
     }
 
     @Test

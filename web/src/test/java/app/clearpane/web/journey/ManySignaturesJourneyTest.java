@@ -123,11 +123,7 @@ class ManySignaturesJourneyTest extends Journey {
         }
         Someone imre = atDesk().comesBy(linkOf("imre@hobandbarley.example"));
         imre.goes("/c/panes/" + pane.id() + "/to-sign").sees("Sack 12, version 1");
-        for (Locator line : imre.page.locator(".sign-list label.choice").all()) {
-            if (!line.innerText().contains("Sack ")) {
-                line.locator("input").uncheck();
-            }
-        }
+        ticksTheSacksAlone(imre);
         Visitor grete = Visitor.by(address(), linkOf("grete@hobandbarley.example"));
         Visitor other = Visitor.by(address(), linkOf("imre@hobandbarley.example"));
         assertThat(mark(other, Objects.requireNonNull(last), "KEEP")).isEqualTo("302");
@@ -146,6 +142,14 @@ class ManySignaturesJourneyTest extends Journey {
                         .count())
                 .as("each signed by itself, in one act")
                 .isGreaterThanOrEqualTo(BAGS - 1);
+    }
+
+    private void ticksTheSacksAlone(Someone imre) throws Exception {
+        for (Locator line : imre.page.locator(".sign-list label.choice").all()) {
+            if (!line.innerText().contains("Sack ")) {
+                line.locator("input").uncheck();
+            }
+        }
     }
 
     /** Two strokes into the field for a signature, after one that was started again. */
@@ -169,18 +173,7 @@ class ManySignaturesJourneyTest extends Journey {
     @Test
     void aFurtherRoundIsAcceptedOnAPhone() throws Exception {
         ItemId bag = deliverable("Paid sack", "ANY");
-        Map<String, String> terms = Map.of(
-                "rule",
-                "ANY",
-                "reviewDays",
-                "3",
-                "rounds",
-                "1",
-                "fee",
-                "180",
-                "revision",
-                String.valueOf(deliverables.find(bag).orElseThrow().revision()));
-        ines.post("/t/deliverables/" + bag + "/signing", ines.token(), terms);
+        includesOneRound(bag);
         Version version = sent(bag, "flour-spelt-1.pdf");
         Someone imre = onPhone().comesBy(linkOf("imre@hobandbarley.example"));
         imre.goes("/c/panes/" + pane.id() + "/versions/" + version.id())
@@ -197,6 +190,21 @@ class ManySignaturesJourneyTest extends Journey {
                 .isEqualTo("A warmer brown, please."));
     }
 
+    private void includesOneRound(ItemId bag) throws Exception {
+        Map<String, String> terms = Map.of(
+                "rule",
+                "ANY",
+                "reviewDays",
+                "3",
+                "rounds",
+                "1",
+                "fee",
+                "180",
+                "revision",
+                String.valueOf(deliverables.find(bag).orElseThrow().revision()));
+        ines.post("/t/deliverables/" + bag + "/signing", ines.token(), terms);
+    }
+
     @Test
     void oneSignsInOrderInAnothersPlace() throws Exception {
         ItemId bag = deliverable("Ordered sack", "IN_ORDER");
@@ -207,14 +215,7 @@ class ManySignaturesJourneyTest extends Journey {
                     "/t/projects/" + mill + "/stand-ins",
                     ines.token(),
                     Map.of("away", contact("Grete"), "by", contact("Imre"), "from", today, "until", today));
-            Someone imre = atDesk().comesBy(linkOf("imre@hobandbarley.example"));
-            imre.goes("/c/panes/" + pane.id() + "/versions/" + version.id())
-                    .atTheTable()
-                    .sees("standing in for Grete Lindholm");
-            imre.unfolds("Sign off")
-                    .writes("Type your name to sign", "Imre Vadas")
-                    .presses("Sign it off");
-            await().until(() -> deliverables.rounds(bag).get(0).said().size() == 1);
+            Someone imre = signsInGretesPlace(bag, version);
             imre.goes("/c/panes/" + pane.id() + "/versions/" + version.id())
                     .atTheTable()
                     .unfolds("Sign off")
@@ -225,11 +226,24 @@ class ManySignaturesJourneyTest extends Journey {
                     .extracting(said -> said.by())
                     .containsExactly("Imre Vadas, standing in for Grete Lindholm", "Imre Vadas");
         } finally {
-            Matcher end =
-                    END.matcher(ines.get("/t/projects/" + mill + "/stand-ins").body());
-            while (end.find()) {
-                ines.post(end.group(), ines.token(), Map.of());
-            }
+            endsStandingIn();
+        }
+    }
+
+    private Someone signsInGretesPlace(ItemId bag, Version version) throws Exception {
+        Someone imre = atDesk().comesBy(linkOf("imre@hobandbarley.example"));
+        imre.goes("/c/panes/" + pane.id() + "/versions/" + version.id())
+                .atTheTable()
+                .sees("standing in for Grete Lindholm");
+        imre.unfolds("Sign off").writes("Type your name to sign", "Imre Vadas").presses("Sign it off");
+        await().until(() -> deliverables.rounds(bag).get(0).said().size() == 1);
+        return imre;
+    }
+
+    private void endsStandingIn() throws Exception {
+        Matcher end = END.matcher(ines.get("/t/projects/" + mill + "/stand-ins").body());
+        while (end.find()) {
+            ines.post(end.group(), ines.token(), Map.of());
         }
     }
 
@@ -237,6 +251,22 @@ class ManySignaturesJourneyTest extends Journey {
     void whatWasRecalledIsReleasedAgainInItsPlace() throws Exception {
         ItemId bag = deliverable("Recalled sack", "ANY");
         Version version = sent(bag, "flour-spelt-1.pdf");
+        imreSigns(version);
+        ines.post("/t/deliverables/" + bag + "/checklist", ines.token(), Map.of("lines", ""));
+        Someone desk = atDesk().comesBy(linkOfTeam("ines@marram-finch.example"));
+        desk.goes("/t/deliverables/" + bag + "/clearance")
+                .presses("Release version 1")
+                .sees("Released");
+        desk.unfolds("Recall it");
+        desk.page.locator("[name=reason]").locator("visible=true").fill("The wrong paper");
+        desk.presses("Recall this release").sees("recalled");
+        desk.presses("Release version 1").sees("in place of the");
+        desk.looksItOver();
+        assertThat(desk.page.locator(".chip.late", new Page.LocatorOptions().setHasText("recalled")))
+                .hasCount(1);
+    }
+
+    private void imreSigns(Version version) throws Exception {
         Visitor imre = Visitor.by(address(), linkOf("imre@hobandbarley.example"));
         imre.post(
                 "/c/panes/" + pane.id() + "/versions/" + version.id() + "/decisions",
@@ -250,17 +280,5 @@ class ManySignaturesJourneyTest extends Journey {
                         "",
                         "typedName",
                         "Imre Vadas"));
-        ines.post("/t/deliverables/" + bag + "/checklist", ines.token(), Map.of("lines", ""));
-        Someone desk = atDesk().comesBy(linkOfTeam("ines@marram-finch.example"));
-        desk.goes("/t/deliverables/" + bag + "/clearance")
-                .presses("Release version 1")
-                .sees("Released");
-        desk.unfolds("Recall it");
-        desk.page.locator("[name=reason]").locator("visible=true").fill("The wrong paper");
-        desk.presses("Recall this release").sees("recalled");
-        desk.presses("Release version 1").sees("in place of the");
-        desk.looksItOver();
-        assertThat(desk.page.locator(".chip.late", new Page.LocatorOptions().setHasText("recalled")))
-                .hasCount(1);
     }
 }

@@ -45,11 +45,7 @@ class MarginScriptTest extends Journey {
 
     @Test
     void theScriptDoesWhatTheExamplesSay() throws IOException {
-        CSVFormat format = CSVFormat.DEFAULT
-                .builder()
-                .setHeader()
-                .setSkipHeaderRecord(true)
-                .get();
+        CSVFormat format = withAHeader();
         try (Reader file = Files.newBufferedReader(CASES)) {
             List<CSVRecord> cases = format.parse(file).getRecords();
             assertThat(cases).hasSizeGreaterThan(5);
@@ -71,6 +67,15 @@ class MarginScriptTest extends Journey {
                 }
             }
         }
+    }
+
+    private CSVFormat withAHeader() throws IOException {
+        CSVFormat format = CSVFormat.DEFAULT
+                .builder()
+                .setHeader()
+                .setSkipHeaderRecord(true)
+                .get();
+        return format;
     }
 
     private static void isClose(String why, List<?> found, List<Double> expected) {

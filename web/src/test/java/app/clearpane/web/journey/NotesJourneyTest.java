@@ -92,6 +92,12 @@ class NotesJourneyTest extends Journey {
         mirela.page.locator("#new-note-text").evaluate(PASTE);
         assertThat(mirela.page.locator(".names [role=option]")).hasText("@Jasper Quill-Adeyemi");
         mirela.presses("Leave the note").sees("Such a sign");
+        holdsThePictureAndTheName(mirela);
+        mirela.looksItOver();
+        withdraws(mirela, "Such a sign");
+    }
+
+    private void holdsThePictureAndTheName(Someone mirela) {
         assertThat(note(mirela, "Such a sign").locator(".attached img")).isVisible();
         assertThat((boolean) note(mirela, "Such a sign")
                         .locator(".attached img")
@@ -100,8 +106,6 @@ class NotesJourneyTest extends Journey {
                                 + "=== 60); })"))
                 .isTrue();
         assertThat(note(mirela, "Such a sign").locator("b.called")).hasText("@Jasper");
-        mirela.looksItOver();
-        withdraws(mirela, "Such a sign");
     }
 
     @Test

@@ -111,18 +111,7 @@ class MailWaitsTest extends DemoHouse {
     @Test
     void whatFollowsWithinMinutesGoesOutInOne() {
         UUID task = UUID.randomUUID();
-        for (String happened : List.of(
-                "Mirela says: “Here they are.”", "Mirela has put “hours.txt” beside it.", "Mirela has done it.")) {
-            waiting.gathered(
-                    ines,
-                    new Letter(
-                            "Three in one: " + happened.length(),
-                            List.of(happened),
-                            "See it",
-                            "http://localhost/t",
-                            "Marram & Finch"),
-                    task);
-        }
+        threeThingsHappen(task);
         assertThat(mails.waiting(clock.instant()))
                 .filteredOn(one -> one.subject().startsWith("Three in one"))
                 .singleElement()
@@ -138,5 +127,20 @@ class MailWaitsTest extends DemoHouse {
                         "Mirela has put “hours.txt” beside it.",
                         "Mirela has done it.");
         waiting.takeBack(task);
+    }
+
+    private void threeThingsHappen(UUID task) {
+        for (String happened : List.of(
+                "Mirela says: “Here they are.”", "Mirela has put “hours.txt” beside it.", "Mirela has done it.")) {
+            waiting.gathered(
+                    ines,
+                    new Letter(
+                            "Three in one: " + happened.length(),
+                            List.of(happened),
+                            "See it",
+                            "http://localhost/t",
+                            "Marram & Finch"),
+                    task);
+        }
     }
 }

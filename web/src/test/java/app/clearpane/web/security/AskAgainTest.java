@@ -122,21 +122,10 @@ class AskAgainTest extends DemoHouse {
         TeamMember ines =
                 people.memberAt(new EmailAddress("ines@marram-finch.example")).orElseThrow();
         Instant given = clock.instant();
-        AskAgain later = new AskAgain(
-                people,
-                passwords,
-                new Limits(new Limits.PerMinute(50, 50, 50)),
-                Clock.fixed(given.plusSeconds(901), ZoneOffset.UTC));
-        AskAgain sooner = new AskAgain(
-                people,
-                passwords,
-                new Limits(new Limits.PerMinute(50, 50, 50)),
-                Clock.fixed(given.plusSeconds(899), ZoneOffset.UTC));
+        AskAgain later = askingAt(passwords, given.plusSeconds(901));
+        AskAgain sooner = askingAt(passwords, given.plusSeconds(899));
         HandlerMethod release = new HandlerMethod(new Matters(), "release");
-        MockHttpServletRequest request = new MockHttpServletRequest("POST", "/t/deliverables/1/release");
-        request.setSession(new MockHttpSession());
-        request.getSession().setAttribute(AskAgain.LAST, given);
-        request.setParameter("words", "kept");
+        MockHttpServletRequest request = aRelease(given);
         SecurityContextHolder.getContext().setAuthentication(SignedIn.as(TeamSignIn.person(ines)));
         try {
             assertThat(sooner.preHandle(request, new MockHttpServletResponse(), release))
@@ -144,25 +133,48 @@ class AskAgainTest extends DemoHouse {
             assertThat(later.preHandle(
                             request, new MockHttpServletResponse(), new HandlerMethod(new Matters(), "look")))
                     .isTrue();
-            assertThatThrownBy(() -> later.preHandle(request, new MockHttpServletResponse(), release))
-                    .isInstanceOfSatisfying(ModelAndViewDefiningException.class, asked -> {
-                        assertThat(asked.getModelAndView().getViewName()).isEqualTo("security/again");
-                        assertThat(asked.getModelAndView().getModel())
-                                .containsEntry("fields", List.of(new AskAgain.Field("words", "kept")))
-                                .containsEntry("wrong", false);
-                    });
-            request.setParameter(AskAgain.FIELD, "wrong");
-            assertThatThrownBy(() -> later.preHandle(request, new MockHttpServletResponse(), release))
-                    .isInstanceOf(ModelAndViewDefiningException.class);
-            request.setParameter(AskAgain.FIELD, "right");
-            assertThat(later.preHandle(request, new MockHttpServletResponse(), release))
-                    .isTrue();
-            request.removeParameter(AskAgain.FIELD);
-            assertThat(later.preHandle(request, new MockHttpServletResponse(), release))
-                    .as("given just now")
-                    .isTrue();
+            keepsWhatWasTyped(later, release, request);
+            asksUntilItIsRight(later, release, request);
         } finally {
             SecurityContextHolder.clearContext();
         }
+    }
+
+    private AskAgain askingAt(PasswordEncoder passwords, Instant now) {
+        return new AskAgain(
+                people, passwords, new Limits(new Limits.PerMinute(50, 50, 50)), Clock.fixed(now, ZoneOffset.UTC));
+    }
+
+    private MockHttpServletRequest aRelease(Instant given) throws Exception {
+        MockHttpServletRequest request = new MockHttpServletRequest("POST", "/t/deliverables/1/release");
+        request.setSession(new MockHttpSession());
+        request.getSession().setAttribute(AskAgain.LAST, given);
+        request.setParameter("words", "kept");
+        return request;
+    }
+
+    private void keepsWhatWasTyped(AskAgain later, HandlerMethod release, MockHttpServletRequest request)
+            throws Exception {
+        assertThatThrownBy(() -> later.preHandle(request, new MockHttpServletResponse(), release))
+                .isInstanceOfSatisfying(ModelAndViewDefiningException.class, asked -> {
+                    assertThat(asked.getModelAndView().getViewName()).isEqualTo("security/again");
+                    assertThat(asked.getModelAndView().getModel())
+                            .containsEntry("fields", List.of(new AskAgain.Field("words", "kept")))
+                            .containsEntry("wrong", false);
+                });
+    }
+
+    private void asksUntilItIsRight(AskAgain later, HandlerMethod release, MockHttpServletRequest request)
+            throws Exception {
+        request.setParameter(AskAgain.FIELD, "wrong");
+        assertThatThrownBy(() -> later.preHandle(request, new MockHttpServletResponse(), release))
+                .isInstanceOf(ModelAndViewDefiningException.class);
+        request.setParameter(AskAgain.FIELD, "right");
+        assertThat(later.preHandle(request, new MockHttpServletResponse(), release))
+                .isTrue();
+        request.removeParameter(AskAgain.FIELD);
+        assertThat(later.preHandle(request, new MockHttpServletResponse(), release))
+                .as("given just now")
+                .isTrue();
     }
 }

@@ -101,6 +101,28 @@ class TaskFormTest {
 
     @Test
     void whatIsTypedIsRead() {
+        Map<String, String> typed = allFieldsTyped();
+        assertThat(form(typed, List.of(BEFORE.toString(), "", BEFORE.toString()), List.of("2", "9", "5"))
+                        .read(Stage.UNDER_WAY, due(typed), rule("rrule:freq=weekly;byday=fr")))
+                .isEqualTo(new TaskForm.Read(
+                        "Draw the map",
+                        4,
+                        Optional.of(LocalDate.of(2027, 3, 1)),
+                        Due.on(LocalDate.of(2027, 3, 5)),
+                        OptionalInt.of(90),
+                        Priority.HIGH,
+                        List.of("print", "map"),
+                        "One.\nTwo.",
+                        "FREQ=WEEKLY;BYDAY=FR",
+                        OptionalInt.of(2),
+                        List.of(new Task.After(BEFORE, 2)),
+                        Optional.of(LocalDate.of(2027, 3, 2)),
+                        Optional.empty(),
+                        new TaskForm.Where(
+                                Optional.of(BEFORE.value()), Optional.of(BEFORE), Optional.empty(), List.of())));
+    }
+
+    private Map<String, String> allFieldsTyped() {
         Map<String, String> typed = new HashMap<>(Map.of(
                 "days",
                 " 4 ",
@@ -121,24 +143,7 @@ class TaskFormTest {
                 "began",
                 "2027-03-02"));
         typed.putAll(Map.of("phase", BEFORE.toString(), "milestone", BEFORE.toString()));
-        assertThat(form(typed, List.of(BEFORE.toString(), "", BEFORE.toString()), List.of("2", "9", "5"))
-                        .read(Stage.UNDER_WAY, due(typed), rule("rrule:freq=weekly;byday=fr")))
-                .isEqualTo(new TaskForm.Read(
-                        "Draw the map",
-                        4,
-                        Optional.of(LocalDate.of(2027, 3, 1)),
-                        Due.on(LocalDate.of(2027, 3, 5)),
-                        OptionalInt.of(90),
-                        Priority.HIGH,
-                        List.of("print", "map"),
-                        "One.\nTwo.",
-                        "FREQ=WEEKLY;BYDAY=FR",
-                        OptionalInt.of(2),
-                        List.of(new Task.After(BEFORE, 2)),
-                        Optional.of(LocalDate.of(2027, 3, 2)),
-                        Optional.empty(),
-                        new TaskForm.Where(
-                                Optional.of(BEFORE.value()), Optional.of(BEFORE), Optional.empty(), List.of())));
+        return typed;
     }
 
     /**

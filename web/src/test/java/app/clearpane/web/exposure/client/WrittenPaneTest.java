@@ -102,6 +102,10 @@ class WrittenPaneTest {
                 .startsWith("page 3");
         assertThat(written.html(page(contents, Map.of(MAP, "changed"), false), NOTHING, "t"))
                 .startsWith("page 4");
+        whatWaitsElsewhere(contents);
+    }
+
+    private void whatWaitsElsewhere(PaneContents.Contents contents) {
         assertThat(written.html(
                         page(
                                 contents,

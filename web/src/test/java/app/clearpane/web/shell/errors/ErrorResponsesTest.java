@@ -148,6 +148,10 @@ class ErrorResponsesTest {
                         assertThat(answer.getModelAndView().getViewName()).isEqualTo("layout/_notice"))
                 .andReturn()
                 .getResponse();
+        staysAtTheForm(status, inPlace);
+    }
+
+    private void staysAtTheForm(int status, MockHttpServletResponse inPlace) throws Exception {
         assertThat(inPlace.getStatus()).isEqualTo(status);
         assertThat(inPlace.getHeader("HX-Retarget")).isEqualTo("#notice");
         assertThat(inPlace.getHeader("HX-Push-Url"))

@@ -77,13 +77,7 @@ class StaleFormsTest extends DemoHouse {
         Visitor owner = Visitor.by(address(), linkOfTeam("bastian@marram-finch.example"));
         Map<PathPattern, FormStates.FormState> states = states();
         List<Guarded> forms = forms(owner, states);
-        Set<String> found =
-                forms.stream().map(form -> form.state().route()).collect(Collectors.toCollection(TreeSet::new));
-        assertThat(found)
-                .as("guarded forms that stand on a page")
-                .containsExactlyInAnyOrderElementsOf(states.values().stream()
-                        .map(FormStates.FormState::route)
-                        .collect(Collectors.toCollection(TreeSet::new)));
+        allStandOnAPage(states, forms);
         List<String> wrong = new ArrayList<>();
         for (Guarded form : forms.stream()
                 .collect(Collectors.toMap(
@@ -95,25 +89,43 @@ class StaleFormsTest extends DemoHouse {
                         form -> form,
                         (one, other) -> one))
                 .values()) {
-            String before = form.fields().get(FormStates.BEFORE).get(0);
-            if (!form.state().now().apply(asked(form)).equals(Optional.of(before))) {
-                wrong.add(form.page() + ": " + form.action() + " shows " + before + ", and it is "
-                        + form.state().now().apply(asked(form)));
-            }
+            saysWhatIsSo(wrong, form);
         }
         assertThat(wrong).isEmpty();
         for (Guarded form : forms.stream()
                 .collect(Collectors.toMap(form -> form.state().route(), form -> form, (one, other) -> one))
                 .values()) {
-            Map<String, List<String>> stale = new HashMap<>(form.fields());
-            stale.put(FormStates.BEFORE, List.of("as it was long ago"));
-            stale.remove(form.state().wanted());
-            HttpResponse<String> answer = owner.postMany(form.action(), owner.token(), stale);
-            assertThat(answer.statusCode()).as(form.action()).isEqualTo(409);
-            assertThat(answer.body())
-                    .as(form.action())
-                    .contains("It stands now as", "as it was long ago", "Nothing was saved over it");
+            isStopped(owner, form);
         }
+    }
+
+    private void allStandOnAPage(Map<PathPattern, FormStates.FormState> states, List<Guarded> forms) throws Exception {
+        Set<String> found =
+                forms.stream().map(form -> form.state().route()).collect(Collectors.toCollection(TreeSet::new));
+        assertThat(found)
+                .as("guarded forms that stand on a page")
+                .containsExactlyInAnyOrderElementsOf(states.values().stream()
+                        .map(FormStates.FormState::route)
+                        .collect(Collectors.toCollection(TreeSet::new)));
+    }
+
+    private void saysWhatIsSo(List<String> wrong, Guarded form) throws Exception {
+        String before = form.fields().get(FormStates.BEFORE).get(0);
+        if (!form.state().now().apply(asked(form)).equals(Optional.of(before))) {
+            wrong.add(form.page() + ": " + form.action() + " shows " + before + ", and it is "
+                    + form.state().now().apply(asked(form)));
+        }
+    }
+
+    private void isStopped(Visitor owner, Guarded form) throws Exception {
+        Map<String, List<String>> stale = new HashMap<>(form.fields());
+        stale.put(FormStates.BEFORE, List.of("as it was long ago"));
+        stale.remove(form.state().wanted());
+        HttpResponse<String> answer = owner.postMany(form.action(), owner.token(), stale);
+        assertThat(answer.statusCode()).as(form.action()).isEqualTo(409);
+        assertThat(answer.body())
+                .as(form.action())
+                .contains("It stands now as", "as it was long ago", "Nothing was saved over it");
     }
 
     @Test
