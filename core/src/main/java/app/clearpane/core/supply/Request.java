@@ -1,0 +1,95 @@
+package app.clearpane.core.supply;
+
+import app.clearpane.core.agency.ContactId;
+import app.clearpane.core.people.Actor;
+import app.clearpane.core.project.ProjectId;
+import app.clearpane.core.turns.Turn;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Something we need from the client, in parts.
+ *
+ * @param why what it is for, in words; may be empty
+ * @param asked who is to supply it, in order
+ * @param allowance within how many working days, at least 1
+ * @param supplied all that was given for it, oldest first
+ */
+public record Request(
+        RequestId id,
+        ProjectId project,
+        String title,
+        String why,
+        List<RequestPart> parts,
+        List<Asked> asked,
+        int allowance,
+        Actor madeBy,
+        Standing standing,
+        List<Supplied> supplied,
+        int revision) {
+    /** Somebody who is asked. */
+    public record Asked(ContactId contact, String name) {}
+
+    /** What was done with it. */
+    public sealed interface Standing {}
+
+    /** It was not sent: those it is for do not know of it. */
+    public record Draft() implements Standing {}
+
+    /** It was sent. @param due until when it is wanted */
+    public record Sent(Instant at, Instant due) implements Standing {}
+
+    /** It is not wanted any more. */
+    public record Withdrawn(Instant at, String reason) implements Standing {}
+
+    public Request {
+        parts = List.copyOf(parts);
+        asked = List.copyOf(asked);
+        supplied = List.copyOf(supplied);
+    }
+
+    /** How a part of it stands. */
+    public PartState state(RequestPart part) {
+        return PartState.of(part, supplied);
+    }
+
+    /** Rule Q4: whether all that it asks for was accepted. */
+    public boolean isDone() {
+        return parts.stream().allMatch(part -> state(part) instanceof PartState.Accepted);
+    }
+
+    /** Rules Q4 and T1: who holds it. What was not sent is ours. */
+    public Turn turn() {
+        if (standing instanceof Withdrawn) {
+            return Turn.NOBODYS;
+        }
+        if (standing instanceof Draft) {
+            return Turn.OURS;
+        }
+        if (isDone()) {
+            return Turn.NOBODYS;
+        }
+        return parts.stream().anyMatch(part -> state(part).isTheClients()) ? Turn.CLIENTS : Turn.OURS;
+    }
+
+    /** When it was sent and until when it is wanted, if it was. */
+    public Optional<Sent> sent() {
+        return standing instanceof Sent sent ? Optional.of(sent) : Optional.empty();
+    }
+
+    /** Whether it is for a contact to supply. */
+    public boolean asks(ContactId contact) {
+        return asked.stream().anyMatch(one -> one.contact().equals(contact));
+    }
+
+    /** How many places of a part are still to be filled. */
+    public int missing(RequestPart part) {
+        return (int) Math.max(
+                0,
+                part.wanted()
+                        - supplied.stream()
+                                .filter(one -> one.part().equals(part.id()) && one.fills())
+                                .count());
+    }
+}
