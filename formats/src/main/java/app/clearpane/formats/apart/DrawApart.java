@@ -4,6 +4,7 @@ import app.clearpane.core.compare.ChangeMap;
 import app.clearpane.core.compare.Comparison;
 import app.clearpane.core.compare.Palette;
 import app.clearpane.core.markup.Writing;
+import app.clearpane.core.supply.FileFacts;
 import app.clearpane.formats.deliverable.UnusableFile;
 import app.clearpane.formats.deliverable.Work;
 import java.io.BufferedInputStream;
@@ -77,6 +78,14 @@ public final class DrawApart implements AutoCloseable {
      */
     public Wish.Opened open(Wish.Open wish) throws IOException, UnusableFile {
         return waited(wish, Wish.Opened.class);
+    }
+
+    /**
+     * What a file is that was given for a request. @throws UnusableFile if it takes too long to find out @throws
+     * NoRoomNow if too many are being opened
+     */
+    public FileFacts facts(Wish.Facts wish) throws IOException, UnusableFile {
+        return waited(wish, FileFacts.class);
     }
 
     /**

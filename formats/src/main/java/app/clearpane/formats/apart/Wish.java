@@ -5,6 +5,7 @@ import app.clearpane.core.compare.Comparison;
 import app.clearpane.core.compare.Palette;
 import app.clearpane.core.markup.Place;
 import app.clearpane.core.markup.Writing;
+import app.clearpane.core.supply.FileFacts;
 import app.clearpane.formats.compare.Rasters;
 import app.clearpane.formats.deliverable.Texts;
 import app.clearpane.formats.deliverable.UnusableFile;
@@ -15,6 +16,7 @@ import app.clearpane.formats.markup.MarkedSheet;
 import app.clearpane.formats.markup.PdfAnnotations;
 import app.clearpane.formats.markup.PdfNotes;
 import app.clearpane.formats.markup.SameDocument;
+import app.clearpane.formats.supply.FactsOfFile;
 import java.awt.image.BufferedImage;
 import java.io.BufferedOutputStream;
 import java.io.ByteArrayOutputStream;
@@ -63,6 +65,14 @@ public sealed interface Wish<P, A> {
 
     /** What a file is. @param pages how many it has, 1 or more */
     record Opened(String mediaType, int pages) {}
+
+    /** Finds out what a file is that was given for a request, for its checks. */
+    record Facts(Path file) implements Wish<None, FileFacts> {
+        @Override
+        public FileFacts granted(Pieces<None> pieces) throws IOException {
+            return FactsOfFile.read(file);
+        }
+    }
 
     /** Draws pages in order. @param mediaType as it was found out @param fromPage the first, from 1 */
     record Draw(Path file, String mediaType, int fromPage) implements Wish<Work.DrawnPage, None> {

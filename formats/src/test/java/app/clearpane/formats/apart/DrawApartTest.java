@@ -191,6 +191,14 @@ class DrawApartTest {
     }
 
     @Test
+    void whatAFileIsIsFoundOutThere() throws Exception {
+        Path pdf = plain(2);
+        assertThat(apart.facts(new Wish.Facts(pdf))).isEqualTo(new Wish.Facts(pdf).granted(piece -> {}));
+        Path picture = picture("found.png", 40);
+        assertThat(apart.facts(new Wish.Facts(picture)).picture()).isPresent();
+    }
+
+    @Test
     void whateverIsWishedIsWhatWouldComeOfItHere() throws Exception {
         Path before = picture("before.png", 40);
         Path after = picture("after.png", 200);
