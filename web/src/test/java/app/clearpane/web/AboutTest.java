@@ -6,7 +6,6 @@ import app.clearpane.core.exposure.Aperture;
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.store.project.ProjectWords;
 import java.util.Map;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 
@@ -14,11 +13,6 @@ import org.springframework.beans.factory.annotation.Autowired;
 class AboutTest extends AtTheMill {
     @Autowired
     private ProjectWords projectWords;
-
-    @BeforeEach
-    void theStatusIsOpen() {
-        panes.setAperture(pane().id(), ContentKind.STATUS, Aperture.OPEN);
-    }
 
     private String page() throws Exception {
         return Texts.of(imre().get("/c/panes/" + pane().id()).body());

@@ -23,6 +23,7 @@ import java.util.concurrent.Callable;
 import javax.imageio.ImageIO;
 import org.jsoup.Jsoup;
 import org.jsoup.select.Elements;
+import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 
@@ -45,6 +46,12 @@ class BrandTest extends AtTheMill {
 
     @Autowired
     private PublishPane publishPane;
+
+    /** As the demo has it, for whoever comes after. */
+    @AfterEach
+    void theStatusIsOpenAgain() {
+        panes.setAperture(pane().id(), ContentKind.STATUS, Aperture.OPEN);
+    }
 
     private static byte[] png() throws Exception {
         ByteArrayOutputStream png = new ByteArrayOutputStream();

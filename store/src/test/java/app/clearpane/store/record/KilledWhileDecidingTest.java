@@ -91,6 +91,7 @@ class KilledWhileDecidingTest {
         return acts;
     }
 
+    /** It is killed by its handle, which leaves open what it said before. */
     private Told runUntilKilled(int afterMillis) throws IOException, InterruptedException {
         Process process = new ProcessBuilder(
                         Path.of(System.getProperty("java.home"), "bin", "java").toString(),
@@ -109,7 +110,7 @@ class KilledWhileDecidingTest {
             for (String line = out.readLine(); line != null; line = out.readLine()) {
                 if (line.startsWith("project ")) {
                     project = line.substring("project ".length());
-                    killer.schedule(process::destroyForcibly, afterMillis, TimeUnit.MILLISECONDS);
+                    killer.schedule(process.toHandle()::destroyForcibly, afterMillis, TimeUnit.MILLISECONDS);
                 } else if (line.startsWith("acknowledged ")) {
                     acknowledged = Integer.parseInt(line.substring("acknowledged ".length()));
                 }
