@@ -2,6 +2,7 @@ package app.clearpane.store;
 
 import app.clearpane.core.agency.ClientId;
 import app.clearpane.core.agency.Contact;
+import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.agency.EmailAddress;
 import app.clearpane.core.agency.Name;
 import app.clearpane.core.agency.TeamMember;
@@ -11,8 +12,11 @@ import app.clearpane.core.calendar.WorkingCalendar;
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.exposure.PaneId;
+import app.clearpane.core.exposure.SeatRole;
+import app.clearpane.core.people.SeatId;
 import app.clearpane.core.project.Project;
 import app.clearpane.core.project.ProjectId;
+import app.clearpane.core.viewer.Viewer;
 import app.clearpane.store.agency.People;
 import app.clearpane.store.deliverable.Deliverables;
 import app.clearpane.store.exposure.Items;
@@ -22,6 +26,7 @@ import java.math.BigDecimal;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.jooq.DSLContext;
@@ -82,5 +87,27 @@ public final class AHouse {
         ItemId item = new Items(db, AHouse::today).add(project, ContentKind.DELIVERABLES, name, Optional.empty(), NOW);
         new Deliverables(db).add(item, pane, "", app.clearpane.core.signoff.SigningTerms.USUAL);
         return item;
+    }
+
+    /** A signatory with the lead voice, seated at a pane of which nobody knows more. */
+    public static Viewer viewer(ContactId contact, ProjectId project, boolean byLink) {
+        return new Viewer(
+                contact,
+                "",
+                new SeatId(UUID.randomUUID()),
+                SeatRole.SIGNATORY,
+                true,
+                new PaneId(UUID.randomUUID()),
+                project,
+                Map.of(),
+                Map.of(),
+                Viewer.Sight.NOW,
+                false,
+                byLink ? Optional.of("Paint shop") : Optional.empty(),
+                false,
+                null,
+                1,
+                Optional.empty(),
+                today());
     }
 }

@@ -8,6 +8,7 @@ import static app.clearpane.store.schema.Tables.MARKUP_ATTACHMENT;
 import static app.clearpane.store.schema.Tables.PAPER;
 import static app.clearpane.store.schema.Tables.RELEASE;
 import static app.clearpane.store.schema.Tables.SHEET;
+import static app.clearpane.store.schema.Tables.SUPPLIED;
 import static app.clearpane.store.schema.Tables.TASK_FILE;
 import static app.clearpane.store.schema.Tables.VERSION;
 
@@ -94,6 +95,7 @@ public final class ProjectFiles {
         named.addAll(db.select(MARKUP_ATTACHMENT.SHA256).from(MARKUP_ATTACHMENT).fetchSet(MARKUP_ATTACHMENT.SHA256));
         named.addAll(db.select(HOUSE_PICTURE.SHA256).from(HOUSE_PICTURE).fetchSet(HOUSE_PICTURE.SHA256));
         named.addAll(db.select(PAPER.SHA256).from(PAPER).fetchSet(PAPER.SHA256));
+        named.addAll(db.select(SUPPLIED.SHA256).from(SUPPLIED).fetchSet(SUPPLIED.SHA256));
         return named;
     }
 }

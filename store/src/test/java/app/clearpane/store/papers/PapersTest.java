@@ -4,17 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.clearpane.core.agency.ContactId;
-import app.clearpane.core.exposure.PaneId;
-import app.clearpane.core.exposure.SeatRole;
 import app.clearpane.core.files.Sha256;
 import app.clearpane.core.papers.Paper;
 import app.clearpane.core.papers.PaperId;
 import app.clearpane.core.papers.PaperKind;
 import app.clearpane.core.papers.PaperState;
 import app.clearpane.core.people.Actor;
-import app.clearpane.core.people.SeatId;
 import app.clearpane.core.project.ProjectId;
-import app.clearpane.core.viewer.Viewer;
 import app.clearpane.store.AHouse;
 import app.clearpane.store.FreshDatabase;
 import app.clearpane.store.Stale;
@@ -23,7 +19,6 @@ import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -64,29 +59,8 @@ class PapersTest {
         return id;
     }
 
-    private Viewer viewer(ContactId contact, ProjectId project, boolean byLink) {
-        return new Viewer(
-                contact,
-                "",
-                new SeatId(UUID.randomUUID()),
-                SeatRole.SIGNATORY,
-                true,
-                new PaneId(UUID.randomUUID()),
-                project,
-                Map.of(),
-                Map.of(),
-                Viewer.Sight.NOW,
-                false,
-                byLink ? java.util.Optional.of("Paint shop") : java.util.Optional.empty(),
-                false,
-                null,
-                1,
-                java.util.Optional.empty(),
-                AHouse.today());
-    }
-
     private List<PaperId> seenBy(ContactId contact) {
-        return visible.all(viewer(contact, house.project, false)).stream()
+        return visible.all(AHouse.viewer(contact, house.project, false)).stream()
                 .map(Paper::id)
                 .toList();
     }
@@ -102,15 +76,16 @@ class PapersTest {
         papers.sent(contract, AHouse.NOW);
         assertThat(seenBy(ottoline)).containsExactly(contract);
         assertThat(seenBy(jasper)).as("with the same seat, and not named").isEmpty();
-        assertThat(visible.find(viewer(jasper, house.project, false), contract)).isEmpty();
-        assertThat(visible.all(viewer(ottoline, house.project, true)))
+        assertThat(visible.find(AHouse.viewer(jasper, house.project, false), contract))
+                .isEmpty();
+        assertThat(visible.all(AHouse.viewer(ottoline, house.project, true)))
                 .as("whoever has only a link")
                 .isEmpty();
-        assertThat(visible.all(viewer(ottoline, new ProjectId(UUID.randomUUID()), false)))
+        assertThat(visible.all(AHouse.viewer(ottoline, new ProjectId(UUID.randomUUID()), false)))
                 .as("at another project")
                 .isEmpty();
         papers.withdraw(contract, "A new one comes", AHouse.NOW);
-        assertThat(visible.find(viewer(ottoline, house.project, false), contract))
+        assertThat(visible.find(AHouse.viewer(ottoline, house.project, false), contract))
                 .as("it says that it was withdrawn")
                 .map(paper -> paper.state(TODAY))
                 .hasValue(PaperState.WITHDRAWN);

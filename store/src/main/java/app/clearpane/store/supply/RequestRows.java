@@ -1,0 +1,117 @@
+package app.clearpane.store.supply;
+
+import static app.clearpane.store.schema.Tables.CONTACT;
+import static app.clearpane.store.schema.Tables.REQUEST;
+import static app.clearpane.store.schema.Tables.REQUEST_ASKED;
+import static app.clearpane.store.schema.Tables.REQUEST_PART;
+import static app.clearpane.store.schema.Tables.SUPPLIED;
+import static org.jooq.impl.DSL.multiset;
+import static org.jooq.impl.DSL.select;
+
+import app.clearpane.core.people.Actor;
+import app.clearpane.core.supply.Request;
+import app.clearpane.core.supply.RequestPart;
+import app.clearpane.core.supply.Supplied;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import org.jooq.Condition;
+import org.jooq.DSLContext;
+import org.jooq.Field;
+import org.jooq.Record;
+import org.jooq.Records;
+
+/** How requests are read, on either side of the glass: one statement with parts, people and what was supplied. */
+public final class RequestRows {
+    private static final Field<List<Request.Asked>> ASKED = multiset(select(REQUEST_ASKED.CONTACT_ID, CONTACT.NAME)
+                    .from(REQUEST_ASKED)
+                    .join(CONTACT)
+                    .on(CONTACT.ID.eq(REQUEST_ASKED.CONTACT_ID))
+                    .where(REQUEST_ASKED.REQUEST_ID.eq(REQUEST.ID))
+                    .orderBy(REQUEST_ASKED.POSITION))
+            .as("asked")
+            .convertFrom(rows -> rows.map(Records.mapping(Request.Asked::new)));
+
+    private static final Field<List<RequestPart>> PARTS = multiset(select(
+                            REQUEST_PART.ID,
+                            REQUEST_PART.NAME,
+                            REQUEST_PART.WANTED,
+                            REQUEST_PART.CHECKS,
+                            REQUEST_PART.GOOD,
+                            REQUEST_PART.BAD)
+                    .from(REQUEST_PART)
+                    .where(REQUEST_PART.REQUEST_ID.eq(REQUEST.ID))
+                    .orderBy(REQUEST_PART.POSITION))
+            .as("parts")
+            .convertFrom(rows -> rows.map(row -> new RequestPart(
+                    row.value1(),
+                    row.value2(),
+                    row.value3(),
+                    SupplyText.checks(row.value4()),
+                    row.value5(),
+                    row.value6())));
+
+    private static final Field<List<Supplied>> GIVEN = multiset(select(SUPPLIED.fields())
+                    .from(SUPPLIED)
+                    .where(SUPPLIED.REQUEST_ID.eq(REQUEST.ID))
+                    .orderBy(SUPPLIED.GIVEN_AT, SUPPLIED.ID))
+            .as("given")
+            .convertFrom(rows -> rows.map(RequestRows::supplied));
+
+    private RequestRows() {}
+
+    /** Those that meet a condition on {@code request}, those sent last first and drafts before them. */
+    public static List<Request> where(DSLContext db, Condition condition) {
+        return db.select(REQUEST.fields())
+                .select(ASKED, PARTS, GIVEN)
+                .from(REQUEST)
+                .where(condition)
+                .orderBy(REQUEST.SENT_AT.desc().nullsFirst(), REQUEST.CREATED_AT.desc(), REQUEST.ID)
+                .fetch(row -> new Request(
+                        row.get(REQUEST.ID),
+                        row.get(REQUEST.PROJECT_ID),
+                        row.get(REQUEST.TITLE),
+                        row.get(REQUEST.WHY),
+                        row.get(PARTS),
+                        row.get(ASKED),
+                        row.get(REQUEST.ALLOWANCE_DAYS),
+                        row.get(REQUEST.MADE_BY),
+                        standing(row),
+                        row.get(GIVEN),
+                        row.get(REQUEST.REVISION)));
+    }
+
+    private static Request.Standing standing(Record row) {
+        Instant withdrawn = row.get(REQUEST.WITHDRAWN_AT);
+        if (withdrawn != null) {
+            return new Request.Withdrawn(withdrawn, row.get(REQUEST.WITHDRAW_REASON));
+        }
+        Instant sent = row.get(REQUEST.SENT_AT);
+        return sent == null ? new Request.Draft() : new Request.Sent(sent, row.get(REQUEST.DUE_AT));
+    }
+
+    private static Supplied supplied(Record row) {
+        return new Supplied(
+                row.get(SUPPLIED.ID),
+                row.get(SUPPLIED.PART_ID),
+                row.get(SUPPLIED.SHA256),
+                row.get(SUPPLIED.NAME),
+                SupplyText.facts(row.get(SUPPLIED.FACTS)),
+                new Supplied.Came(row.get(SUPPLIED.GIVEN_BY), row.get(SUPPLIED.GIVEN_AT), row.get(SUPPLIED.DOOR)),
+                SupplyText.findings(row.get(SUPPLIED.FINDINGS)),
+                Optional.ofNullable(row.get(SUPPLIED.ALL_THE_SAME)),
+                settled(row));
+    }
+
+    private static Supplied.Standing settled(Record row) {
+        Actor by = row.get(SUPPLIED.SETTLED_BY);
+        Instant at = row.get(SUPPLIED.SETTLED_AT);
+        String words = row.get(SUPPLIED.SETTLED_WORDS);
+        return switch (row.get(SUPPLIED.STANDING)) {
+            case "ACCEPTED" -> new Supplied.Accepted(by, at, words);
+            case "ASKED_AGAIN" -> new Supplied.AskedAgain(by, at, words);
+            case "TAKEN_BACK" -> new Supplied.TakenBack(at);
+            default -> new Supplied.Arrived();
+        };
+    }
+}

@@ -1,0 +1,168 @@
+package app.clearpane.store.supply;
+
+import static app.clearpane.store.schema.Tables.REQUEST;
+import static app.clearpane.store.schema.Tables.REQUEST_ASKED;
+import static app.clearpane.store.schema.Tables.REQUEST_PART;
+import static app.clearpane.store.schema.Tables.SUPPLIED;
+
+import app.clearpane.core.people.Actor;
+import app.clearpane.core.project.ProjectId;
+import app.clearpane.core.supply.Request;
+import app.clearpane.core.supply.RequestId;
+import app.clearpane.core.supply.RequestPart;
+import app.clearpane.core.supply.Supplied;
+import app.clearpane.store.Stale;
+import app.clearpane.store.project.WorkedOn;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.jooq.DSLContext;
+
+/** The requests of projects, as the team sees them. */
+public final class Requests {
+    private static final String ARRIVED = "ARRIVED";
+    private final DSLContext db;
+
+    public Requests(DSLContext db) {
+        this.db = db;
+    }
+
+    /** Those of a project, drafts first, then those sent last. */
+    public List<Request> ofProject(ProjectId project) {
+        return RequestRows.where(db, REQUEST.PROJECT_ID.eq(project));
+    }
+
+    /** Those of all projects that are worked on that were sent and not withdrawn. */
+    public List<Request> underWay() {
+        return RequestRows.where(
+                db,
+                REQUEST.SENT_AT.isNotNull().and(REQUEST.WITHDRAWN_AT.isNull()).and(WorkedOn.is(REQUEST.PROJECT_ID)));
+    }
+
+    /** One of them. */
+    public Optional<Request> find(RequestId id) {
+        return RequestRows.where(db, REQUEST.ID.eq(id)).stream().findFirst();
+    }
+
+    /** Locks a request for the rest of the transaction, so that what is given and settled happens one by one. */
+    public void lock(RequestId id) {
+        db.select(REQUEST.ID).from(REQUEST).where(REQUEST.ID.eq(id)).forUpdate().fetch();
+    }
+
+    /** Keeps a new draft; what it says to have been supplied is not looked at. */
+    public void add(Request request, Instant now) {
+        db.insertInto(REQUEST)
+                .set(REQUEST.ID, request.id())
+                .set(REQUEST.PROJECT_ID, request.project())
+                .set(REQUEST.TITLE, request.title())
+                .set(REQUEST.WHY, request.why())
+                .set(REQUEST.ALLOWANCE_DAYS, request.allowance())
+                .set(REQUEST.MADE_BY, request.madeBy())
+                .set(REQUEST.CREATED_AT, now)
+                .set(REQUEST.REVISION, 1)
+                .execute();
+        for (int i = 0; i < request.parts().size(); i++) {
+            add(request.id(), request.parts().get(i), i);
+        }
+        for (int i = 0; i < request.asked().size(); i++) {
+            db.insertInto(REQUEST_ASKED)
+                    .set(REQUEST_ASKED.REQUEST_ID, request.id())
+                    .set(REQUEST_ASKED.CONTACT_ID, request.asked().get(i).contact())
+                    .set(REQUEST_ASKED.POSITION, i)
+                    .execute();
+        }
+    }
+
+    private void add(RequestId request, RequestPart part, int position) {
+        db.insertInto(REQUEST_PART)
+                .set(REQUEST_PART.ID, part.id())
+                .set(REQUEST_PART.REQUEST_ID, request)
+                .set(REQUEST_PART.POSITION, position)
+                .set(REQUEST_PART.NAME, part.name())
+                .set(REQUEST_PART.WANTED, part.wanted())
+                .set(REQUEST_PART.CHECKS, SupplyText.ofChecks(part.checks()))
+                .set(REQUEST_PART.GOOD, part.good())
+                .set(REQUEST_PART.BAD, part.bad())
+                .execute();
+    }
+
+    /** Sends it. @throws Stale if it was sent or withdrawn meanwhile */
+    public void send(RequestId id, Request.Sent sent) {
+        Stale.unlessOne(
+                db.update(REQUEST)
+                        .set(REQUEST.SENT_AT, sent.at())
+                        .set(REQUEST.DUE_AT, sent.due())
+                        .set(REQUEST.REVISION, REQUEST.REVISION.plus(1))
+                        .where(REQUEST.ID.eq(id), REQUEST.SENT_AT.isNull(), REQUEST.WITHDRAWN_AT.isNull())
+                        .execute(),
+                "The request");
+    }
+
+    /** Withdraws it. @throws Stale if it was withdrawn meanwhile */
+    public void withdraw(RequestId id, String reason, Instant now) {
+        Stale.unlessOne(
+                db.update(REQUEST)
+                        .set(REQUEST.WITHDRAWN_AT, now)
+                        .set(REQUEST.WITHDRAW_REASON, reason)
+                        .set(REQUEST.REVISION, REQUEST.REVISION.plus(1))
+                        .where(REQUEST.ID.eq(id), REQUEST.WITHDRAWN_AT.isNull())
+                        .execute(),
+                "The request");
+    }
+
+    /** Keeps what was given for a part of a request. */
+    public void supply(RequestId request, Supplied given) {
+        db.insertInto(SUPPLIED)
+                .set(SUPPLIED.ID, given.id())
+                .set(SUPPLIED.REQUEST_ID, request)
+                .set(SUPPLIED.PART_ID, given.part())
+                .set(SUPPLIED.SHA256, given.sha256())
+                .set(SUPPLIED.NAME, given.name())
+                .set(SUPPLIED.FACTS, SupplyText.ofFacts(given.facts()))
+                .set(SUPPLIED.FINDINGS, SupplyText.ofFindings(given.findings()))
+                .set(SUPPLIED.GIVEN_BY, given.came().by())
+                .set(SUPPLIED.GIVEN_AT, given.came().at())
+                .set(SUPPLIED.DOOR, given.came().door())
+                .set(SUPPLIED.ALL_THE_SAME, given.allTheSame().orElse(null))
+                .set(SUPPLIED.STANDING, ARRIVED)
+                .execute();
+    }
+
+    /** Keeps why something is to be looked at in spite of what failed. @throws Stale if it was settled meanwhile */
+    public void allTheSame(UUID given, String why) {
+        Stale.unlessOne(
+                db.update(SUPPLIED)
+                        .set(SUPPLIED.ALL_THE_SAME, why)
+                        .where(SUPPLIED.ID.eq(given), SUPPLIED.STANDING.eq(ARRIVED))
+                        .execute(),
+                "What was given");
+    }
+
+    /** Takes it. @throws Stale if it was settled meanwhile */
+    public void accept(UUID given, Supplied.Accepted how) {
+        settle(given, "ACCEPTED", how.at(), how.reason(), Optional.of(how.by()));
+    }
+
+    /** Asks for another in its place. @throws Stale if it was settled meanwhile */
+    public void askAgain(UUID given, Supplied.AskedAgain how) {
+        settle(given, "ASKED_AGAIN", how.at(), how.why(), Optional.of(how.by()));
+    }
+
+    /** Takes back what was given. @throws Stale if it was settled meanwhile */
+    public void takeBack(UUID given, Instant now) {
+        settle(given, "TAKEN_BACK", now, "", Optional.empty());
+    }
+
+    private void settle(UUID given, String standing, Instant now, String words, Optional<Actor> by) {
+        Stale.unlessOne(
+                db.update(SUPPLIED)
+                        .set(SUPPLIED.STANDING, standing)
+                        .set(SUPPLIED.SETTLED_BY, by.orElse(null))
+                        .set(SUPPLIED.SETTLED_AT, now)
+                        .set(SUPPLIED.SETTLED_WORDS, words)
+                        .where(SUPPLIED.ID.eq(given), SUPPLIED.STANDING.eq(ARRIVED))
+                        .execute(),
+                "What was given");
+    }
+}
