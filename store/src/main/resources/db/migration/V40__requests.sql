@@ -4,11 +4,14 @@ create table request (
   project_id uuid not null references project,
   title varchar(480) not null,
   why varchar(8000) not null,
+  folder_id uuid references item,
   allowance_days integer not null check (allowance_days between 1 and 250),
   made_by varchar(480) not null,
   created_at timestamp with time zone not null,
   sent_at timestamp with time zone,
   due_at timestamp with time zone,
+  turn varchar(8) not null check (position('|' || turn || '|' in '|OURS|CLIENTS|NOBODYS|') > 0),
+  held_at timestamp with time zone not null,
   withdrawn_at timestamp with time zone,
   withdraw_reason varchar(2000),
   revision integer not null
@@ -28,6 +31,9 @@ create table request_part (
   request_id uuid not null references request,
   position integer not null,
   name varchar(480) not null,
+  takes varchar(8) not null
+    check (position('|' || takes || '|' in '|FILES|TEXT|CHOICE|ADDRESS|ACCESS|DAY|LINK|') > 0),
+  choices text not null,
   wanted integer not null check (wanted between 1 and 1000),
   checks text not null,
   good varchar(2000) not null,
@@ -44,6 +50,7 @@ create table supplied (
   name varchar(480) not null,
   facts text not null,
   findings text not null,
+  typed text,
   given_by varchar(480) not null,
   given_at timestamp with time zone not null,
   door varchar(8) not null check (position('|' || door || '|' in '|PAGE|MAIL|') > 0),
@@ -57,3 +64,6 @@ create table supplied (
 create index supplied_for on supplied (request_id);
 create index supplied_part on supplied (part_id);
 create index supplied_content on supplied (sha256);
+
+-- Somebody who is named for one request is asked it as soon as they have their seat.
+alter table seat_wish add column request_id uuid references request;

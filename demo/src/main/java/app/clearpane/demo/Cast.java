@@ -490,7 +490,7 @@ class Cast {
         }
     }
 
-    private static InputStream art(String name) {
+    static InputStream art(String name) {
         return Objects.requireNonNull(Cast.class.getResourceAsStream("/demo-files/" + name), name);
     }
 

@@ -19,9 +19,11 @@ public final class DemoParts implements ApplicationContextInitializer<GenericApp
     /** The parts that only the demo has, beside those that {@link DemoSetup} makes. */
     private static final List<Class<?>> PARTS = List.of(
             Paperwork.class,
+            Supplies.class,
             Cast.class,
             PlanStory.class,
             WordsOfStory.class,
+            SupplyStory.class,
             DemoStory.class,
             StartDemo.class,
             WaysToSignIn.class,

@@ -52,9 +52,17 @@ class DemoStory {
     private final PlanStory plan;
     private final KeepConcern keepConcern;
     private final WordsOfStory says;
+    private final SupplyStory supply;
     private final DemoClock clock;
 
-    DemoStory(Cast cast, PlanStory plan, KeepConcern keepConcern, WordsOfStory says, DemoClock clock) {
+    DemoStory(
+            Cast cast,
+            PlanStory plan,
+            KeepConcern keepConcern,
+            WordsOfStory says,
+            SupplyStory supply,
+            DemoClock clock) {
+        this.supply = supply;
         this.says = says;
         this.keepConcern = keepConcern;
         this.cast = cast;
@@ -198,6 +206,7 @@ class DemoStory {
         cast.saw(board, Everybody.OTTOLINE, List.of(mark, map, panels), true);
         cast.saw(board, Everybody.JASPER, List.of(mark, map, panels), false);
         VersionId second = mapSecondTime(board, map, onMap);
+        supply.visitorCentre(project, board);
         cast.goTo(3, 17, 20);
         cast.version(paint, "paint-samples-1.jpg", "paint-samples.jpg", "", Everybody.RUKMINI);
         cast.goTo(2, 10, 0);
@@ -635,6 +644,7 @@ class DemoStory {
         cast.goTo(4, 12, 0);
         cast.comesIn(Everybody.LUDO);
         cast.phase(project, "Discover", Phase.Stage.UNDER_WAY);
+        supply.ticketHall(project);
         cast.deliverable(
                 project,
                 pane,

@@ -67,6 +67,8 @@ import app.clearpane.store.project.client.VisibleWords;
 import app.clearpane.store.record.Records;
 import app.clearpane.store.reminders.Reminders;
 import app.clearpane.store.reminders.SilenceTerms;
+import app.clearpane.store.supply.Requests;
+import app.clearpane.store.supply.client.VisibleRequests;
 import app.clearpane.usecases.HouseSettings;
 import app.clearpane.usecases.backup.KeepBackups;
 import app.clearpane.usecases.jobs.QueueTime;
@@ -375,6 +377,16 @@ class StoreConfiguration {
     @Bean
     Papers papers(DSLContext db) {
         return new Papers(db);
+    }
+
+    @Bean
+    Requests requestsOfProjects(DSLContext db) {
+        return new Requests(db);
+    }
+
+    @Bean
+    VisibleRequests visibleRequests(DSLContext db) {
+        return new VisibleRequests(db);
     }
 
     @Bean

@@ -7,6 +7,7 @@ import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.project.Project;
 import app.clearpane.core.project.ProjectId;
+import app.clearpane.core.supply.Request;
 import app.clearpane.store.deliverable.Deliverables;
 import app.clearpane.store.exposure.Panes;
 import app.clearpane.store.exposure.SeatRow;
@@ -14,6 +15,7 @@ import app.clearpane.store.exposure.Seats;
 import app.clearpane.store.files.ProjectFiles;
 import app.clearpane.store.markup.Markups;
 import app.clearpane.store.plan.Tasks;
+import app.clearpane.store.supply.Requests;
 import app.clearpane.usecases.exposure.MakeLink;
 import java.io.BufferedReader;
 import java.io.InputStreamReader;
@@ -43,6 +45,9 @@ import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandl
 class AccessMatrixTest extends DemoHouse {
     /** Words that somebody might put into an address for others to read. */
     private static final String NOT_OURS = "Paytoanotheraccount";
+
+    @Autowired
+    private Requests requests;
 
     @Autowired
     private RequestMappingHandlerMapping requestMappingHandlerMapping;
@@ -242,6 +247,12 @@ class AccessMatrixTest extends DemoHouse {
                         .orElseThrow()
                         .id()
                         .toString());
+        Request pictures = requests.ofProject(id).stream()
+                .filter(one -> one.title().startsWith("Pictures and words"))
+                .findFirst()
+                .orElseThrow();
+        ids.put("request", pictures.id().toString());
+        ids.put("given", pictures.supplied().get(0).id().toString());
         ids.put("standIn", UUID.randomUUID().toString());
         ids.put("line", UUID.randomUUID().toString());
         ids.put("link", UUID.randomUUID().toString());

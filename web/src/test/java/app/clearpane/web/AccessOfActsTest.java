@@ -7,12 +7,14 @@ import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.files.Sha256;
 import app.clearpane.core.project.ProjectId;
+import app.clearpane.core.supply.Request;
 import app.clearpane.store.deliverable.Deliverables;
 import app.clearpane.store.exposure.LinkSeats;
 import app.clearpane.store.exposure.Seats;
 import app.clearpane.store.files.ProjectFiles;
 import app.clearpane.store.markup.Markups;
 import app.clearpane.store.plan.Tasks;
+import app.clearpane.store.supply.Requests;
 import app.clearpane.usecases.exposure.MakeLink;
 import app.clearpane.usecases.security.Person;
 import java.io.BufferedReader;
@@ -48,6 +50,9 @@ import org.springframework.web.util.pattern.PathPatternParser;
 class AccessOfActsTest extends DemoHouse {
     private static final List<String> WORST_LAST = List.of("done", "409", "422", "429", "400", "403", "404", "door");
     private static final int MOST_TRIED = 4;
+
+    @Autowired
+    private Requests requests;
 
     @Autowired
     private RequestMappingHandlerMapping requestMappingHandlerMapping;
@@ -411,6 +416,22 @@ class AccessOfActsTest extends DemoHouse {
                 "task",
                 tasks.ofProject(project).stream()
                         .filter(task -> task.name().equals("Opening hours for the leaflet"))
+                        .findFirst()
+                        .orElseThrow()
+                        .id()
+                        .toString());
+        Request pictures = requests.ofProject(project).stream()
+                .filter(one -> one.title().startsWith("Pictures and words"))
+                .findFirst()
+                .orElseThrow();
+        named.put("request", pictures.id().toString());
+        named.put("given", pictures.supplied().get(1).id().toString());
+        named.put("part", pictures.parts().get(1).id().toString());
+        named.put(
+                "sealed",
+                requests.ofProject(project).stream()
+                        .filter(one -> one.title().startsWith("Access to"))
+                        .flatMap(one -> one.supplied().stream())
                         .findFirst()
                         .orElseThrow()
                         .id()

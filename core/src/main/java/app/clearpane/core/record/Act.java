@@ -179,6 +179,16 @@ public enum Act {
     PAPER_SIGNED("paper.signed", Kind.PAPERS, "signed"),
     PAPER_AGREED("paper.agreed", Kind.PAPERS, "agreed to"),
     PAPER_DECLINED("paper.declined", Kind.PAPERS, "declined"),
+    REQUEST_DRAFTED("request.drafted", Kind.REQUESTS, "drafted the request"),
+    REQUEST_SENT("request.sent", Kind.REQUESTS, "sent the request"),
+    REQUEST_WITHDRAWN("request.withdrawn", Kind.REQUESTS, "withdrew the request"),
+    REQUEST_SUPPLIED("request.supplied", Kind.REQUESTS, "supplied for the request"),
+    REQUEST_TAKEN_BACK("request.taken-back", Kind.REQUESTS, "took back what was supplied for the request"),
+    REQUEST_ALL_THE_SAME("request.all-the-same", Kind.REQUESTS, "sent all the same, for the request"),
+    REQUEST_ACCEPTED("request.accepted", Kind.REQUESTS, "accepted what was supplied for the request"),
+    REQUEST_ASKED_AGAIN("request.asked-again", Kind.REQUESTS, "asked again for the request"),
+    REQUEST_PASSED_ON("request.passed-on", Kind.REQUESTS, "passed on the request"),
+    REQUEST_UNSEALED("request.unsealed", Kind.REQUESTS, "looked at the access details of the request"),
     FILE_ADDED("file.added", Kind.FILES, "added the file"),
     FILE_DELETED("file.deleted", Kind.FILES, "deleted the file"),
     FILE_RESTORED("file.restored", Kind.FILES, "brought back the file"),
@@ -194,6 +204,7 @@ public enum Act {
         PEOPLE,
         PLAN,
         PAPERS,
+        REQUESTS,
         FILES;
 
         /** How the codes of its acts begin, each with its full stop. No other kind has one of them. */

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /**
  * What a part of a request asks of each file that is given for it (rule Q1). A check says what it found with its
@@ -19,10 +20,21 @@ public sealed interface Check {
     /** What is asked, in words: “at least 200 dpi at A2”. */
     String words();
 
+    /** Whether it goes without saying, so that nobody is told of it before something fails it. */
+    default boolean isUnsaid() {
+        return false;
+    }
+
+    /** Whether nothing is said where it passes. */
+    default boolean passesInSilence() {
+        return isUnsaid();
+    }
+
     /** What all checks say, those that fail first, then those that warn, each in their order. */
     static List<Finding> all(List<Check> checks, FileFacts file) {
         return checks.stream()
-                .map(check -> check.of(file))
+                .flatMap(check -> Stream.of(check.of(file))
+                        .filter(said -> !check.passesInSilence() || said.grade() != Finding.Grade.PASSES))
                 .sorted((one, other) -> other.grade().compareTo(one.grade()))
                 .toList();
     }
@@ -37,16 +49,24 @@ public sealed interface Check {
         }
 
         @Override
+        public boolean passesInSilence() {
+            return true;
+        }
+
+        @Override
         public String words() {
             return either(EnumSet.copyOf(kinds).stream().map(FileKind::words).toList());
         }
 
         @Override
         public Finding of(FileFacts file) {
-            String found = "It is " + file.kind().words() + " (" + file.mediaType() + ")";
+            String found = "It is " + file.kind().foundWords() + " (" + file.mediaType() + ")";
             return kinds.contains(file.kind())
                     ? Finding.passes(found)
-                    : Finding.fails(found, "What is wanted is " + words() + ".");
+                    : Finding.fails(
+                            found,
+                            "What is wanted is " + words() + "."
+                                    + (kinds.equals(Set.of(FileKind.DRAWING)) ? WHO_DREW_IT : ""));
         }
     }
 
@@ -71,6 +91,9 @@ public sealed interface Check {
                                     + Figures.grouped(least.shortSide()) + " px on the short one." + LARGER);
         }
     }
+
+    /** Said where lines are wanted and something else came. */
+    String WHO_DREW_IT = " Whoever drew it has one that can be made any size: ask for the SVG or EPS.";
 
     /** Said of pictures that are too small. */
     String LARGER = " The original on the camera is likely larger: mails shrink pictures.";
@@ -242,6 +265,11 @@ public sealed interface Check {
     /** No password is needed to read it. */
     record Unlocked() implements Check {
         @Override
+        public boolean isUnsaid() {
+            return true;
+        }
+
+        @Override
         public String words() {
             return "no password";
         }
@@ -256,6 +284,11 @@ public sealed interface Check {
 
     /** It carries no programs that run when it is opened. */
     record WithoutMacros() implements Check {
+        @Override
+        public boolean isUnsaid() {
+            return true;
+        }
+
         @Override
         public String words() {
             return "no macros";

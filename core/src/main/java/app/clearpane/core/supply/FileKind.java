@@ -31,6 +31,11 @@ public enum FileKind {
         return words;
     }
 
+    /** The same of what came: a picture of a mark is no photograph. */
+    public String foundWords() {
+        return this == PHOTOGRAPH ? "a picture made of pixels" : words;
+    }
+
     /** The kind of a media type that was told by content. */
     public static FileKind of(String mediaType) {
         if (DRAWINGS.contains(mediaType)) {

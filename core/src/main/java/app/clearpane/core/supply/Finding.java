@@ -15,6 +15,9 @@ public record Finding(Grade grade, String figures, String remedy) {
         FAILS
     }
 
+    /** Of what was given as an address: nothing could be found out. */
+    public static final Finding KEPT_ELSEWHERE = warns("It is kept elsewhere", "We fetch it and look at it ourselves.");
+
     static Finding passes(String figures) {
         return new Finding(Grade.PASSES, figures, "");
     }

@@ -1,12 +1,14 @@
 package app.clearpane.core.supply;
 
 import app.clearpane.core.agency.ContactId;
+import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.turns.Turn;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
+import java.util.UUID;
 
 /**
  * Something we need from the client, in parts.
@@ -15,6 +17,7 @@ import java.util.Optional;
  * @param asked who is to supply it, in order
  * @param allowance within how many working days, at least 1
  * @param supplied all that was given for it, oldest first
+ * @param folder where accepted files go; empty for the top
  */
 public record Request(
         RequestId id,
@@ -27,6 +30,7 @@ public record Request(
         Actor madeBy,
         Standing standing,
         List<Supplied> supplied,
+        Optional<ItemId> folder,
         int revision) {
     /** Somebody who is asked. */
     public record Asked(ContactId contact, String name) {}
@@ -37,8 +41,8 @@ public record Request(
     /** It was not sent: those it is for do not know of it. */
     public record Draft() implements Standing {}
 
-    /** It was sent. @param due until when it is wanted */
-    public record Sent(Instant at, Instant due) implements Standing {}
+    /** It was sent. @param due until when it is wanted @param heldSince since when whoever holds it has had it */
+    public record Sent(Instant at, Instant due, Instant heldSince) implements Standing {}
 
     /** It is not wanted any more. */
     public record Withdrawn(Instant at, String reason) implements Standing {}
@@ -73,6 +77,25 @@ public record Request(
         return parts.stream().anyMatch(part -> state(part).isTheClients()) ? Turn.CLIENTS : Turn.OURS;
     }
 
+    /** How it stands as a whole at a moment. */
+    public RequestState state(Instant now) {
+        if (standing instanceof Draft) {
+            return RequestState.DRAFT;
+        }
+        if (standing instanceof Withdrawn) {
+            return RequestState.WITHDRAWN;
+        }
+        if (isDone()) {
+            return RequestState.ALL_ACCEPTED;
+        }
+        if (turn() == Turn.OURS) {
+            return RequestState.TO_LOOK_AT;
+        }
+        return sent().filter(sent -> sent.due().isBefore(now)).isPresent()
+                ? RequestState.LATE
+                : RequestState.WITH_CLIENT;
+    }
+
     /** When it was sent and until when it is wanted, if it was. */
     public Optional<Sent> sent() {
         return standing instanceof Sent sent ? Optional.of(sent) : Optional.empty();
@@ -81,6 +104,21 @@ public record Request(
     /** Whether it is for a contact to supply. */
     public boolean asks(ContactId contact) {
         return asked.stream().anyMatch(one -> one.contact().equals(contact));
+    }
+
+    /** What was given for a part, oldest first, whatever became of it. */
+    public List<Supplied> given(RequestPart part) {
+        return supplied.stream().filter(one -> one.part().equals(part.id())).toList();
+    }
+
+    /** One of its parts. */
+    public Optional<RequestPart> part(UUID part) {
+        return parts.stream().filter(one -> one.id().equals(part)).findFirst();
+    }
+
+    /** Something that was given for it. */
+    public Optional<Supplied> given(UUID given) {
+        return supplied.stream().filter(one -> one.id().equals(given)).findFirst();
     }
 
     /** How many places of a part are still to be filled. */

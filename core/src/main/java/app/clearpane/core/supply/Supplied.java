@@ -11,6 +11,7 @@ import java.util.UUID;
  * Something that was given for a part of a request.
  *
  * @param findings what the checks of its part said as it arrived
+ * @param typed what was typed, where it is no file; empty for what is sealed, too
  * @param allTheSame why it was sent in spite of what failed; empty if it was not
  */
 public record Supplied(
@@ -19,6 +20,7 @@ public record Supplied(
         Sha256 sha256,
         String name,
         FileFacts facts,
+        Optional<String> typed,
         Came came,
         List<Finding> findings,
         Optional<String> allTheSame,
@@ -52,14 +54,53 @@ public record Supplied(
         return standing instanceof Arrived || isAccepted();
     }
 
+    /** Whether it is a file that can be had: nothing that was typed, sealed or taken back. */
+    public boolean isFile() {
+        return typed.isEmpty() && facts.bytes() > 0 && !(standing instanceof TakenBack);
+    }
+
     public boolean isAccepted() {
         return standing instanceof Accepted;
     }
 
     /** Whether a check failed, and its side did not say that it is to be looked at all the same. */
     public boolean holdsUp() {
-        return standing instanceof Arrived
-                && allTheSame.isEmpty()
-                && findings.stream().anyMatch(Finding::fails);
+        return standing instanceof Arrived && allTheSame.isEmpty() && fails();
+    }
+
+    /** What became of it. */
+    public Verdict verdict() {
+        if (standing instanceof Accepted) {
+            return Verdict.ACCEPTED;
+        }
+        if (standing instanceof AskedAgain) {
+            return Verdict.ANOTHER_WANTED;
+        }
+        if (standing instanceof TakenBack) {
+            return Verdict.TAKEN_BACK;
+        }
+        if (holdsUp()) {
+            return Verdict.WILL_NOT_DO;
+        }
+        if (fails()) {
+            return Verdict.ALL_THE_SAME;
+        }
+        return findings.stream().anyMatch(Finding::warns) ? Verdict.WITH_A_WORD : Verdict.GOOD;
+    }
+
+    /** Whether a check failed. */
+    public boolean fails() {
+        return findings.stream().anyMatch(Finding::fails);
+    }
+
+    /** What the checks said that weighs most: what fails, else what warns, else what passes. */
+    public List<Finding> worst() {
+        return findings.stream()
+                .filter(one -> one.grade()
+                        == findings.stream()
+                                .map(Finding::grade)
+                                .max(Finding.Grade::compareTo)
+                                .orElseThrow())
+                .toList();
     }
 }

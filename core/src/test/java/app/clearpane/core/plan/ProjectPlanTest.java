@@ -173,8 +173,8 @@ class ProjectPlanTest {
 
     @Test
     void howItStandsIsReadFromItsTasksAndElseFromItsDeliverables() {
-        TurnTally one = new TurnTally(1, 0, 0, 0, 0, 0, 0, 0);
-        TurnTally atClient = new TurnTally(0, 1, 0, 0, 0, 0, 0, 0);
+        TurnTally one = new TurnTally(1, 0, 0, 0, 0, 0, TurnTally.ByName.NONE);
+        TurnTally atClient = new TurnTally(0, 1, 0, 0, 0, 0, TurnTally.ByName.NONE);
         ProjectPlan empty = plan(START, List.of());
         assertThat(empty.standing(TurnTally.NONE)).isEqualTo(ProjectState.TO_BE_PLANNED);
         assertThat(empty.standing(one)).isEqualTo(ProjectState.NOT_STARTED);

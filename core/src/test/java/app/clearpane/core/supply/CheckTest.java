@@ -109,9 +109,15 @@ class CheckTest {
         Check panels = new Check.Trimmed(A2, 3);
         Check short0 = new Check.PlaysFor(Duration.ofSeconds(10), Duration.ofSeconds(30));
         return Stream.of(
-                Arguments.of(photographs, photograph(1, 1), Grade.PASSES, "It is a photograph (image/jpeg)", ""),
+                Arguments.of(
+                        photographs, photograph(1, 1), Grade.PASSES, "It is a picture made of pixels (image/jpeg)", ""),
                 Arguments.of(photographs, words(4), Grade.FAILS, "It is a text (text/plain)", "a photograph."),
-                Arguments.of(drawings, photograph(9, 9), Grade.FAILS, "a photograph", "a vector drawing or a PDF."),
+                Arguments.of(
+                        drawings,
+                        photograph(9, 9),
+                        Grade.FAILS,
+                        "a picture made of pixels",
+                        "a vector drawing or a PDF."),
                 Arguments.of(print, photograph(9, 9), Grade.WARNS, "RGB (sRGB IEC61966-2.1)", "CMYK; we can convert"),
                 Arguments.of(print, words(4), Grade.WARNS, "could not be found", "We look at it ourselves."),
                 Arguments.of(new Check.AtLeast(new Pixels(800, 600)), photograph(600, 800), Grade.PASSES, "600", ""),
@@ -150,10 +156,12 @@ class CheckTest {
     }
 
     @Test
-    void whatFailsComesFirst() {
+    void whatFailsComesFirstAndWhatGoesWithoutSayingIsNotSaid() {
         assertThat(Check.all(
                         List.of(
                                 new Check.OfKind(Set.of(FileKind.PHOTOGRAPH)),
+                                new Check.Unlocked(),
+                                new Check.AtLeast(new Pixels(800, 600)),
                                 new Check.InColours(Set.of(ColourSpace.GREY)),
                                 new Check.Sharp(200, A2)),
                         photograph(1600, 1200)))
@@ -191,7 +199,8 @@ class CheckTest {
         assertThatThrownBy(() -> new Pixels(0, 3)).isInstanceOf(IllegalArgumentException.class);
         assertThatThrownBy(() -> new PrintSize("x", 100, 200)).isInstanceOf(IllegalArgumentException.class);
         assertThatThrownBy(() -> new Check.OfKind(Set.of())).isInstanceOf(IllegalArgumentException.class);
-        assertThatThrownBy(() -> new RequestPart(java.util.UUID.randomUUID(), "x", 0, List.of(), "", ""))
+        assertThatThrownBy(() ->
+                        new RequestPart(java.util.UUID.randomUUID(), "x", Takes.FILES, 0, List.of(), List.of(), "", ""))
                 .isInstanceOf(IllegalArgumentException.class);
     }
 }

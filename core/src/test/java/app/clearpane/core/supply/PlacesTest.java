@@ -22,8 +22,10 @@ class PlacesTest {
         return new RequestPart(
                 UUID.randomUUID(),
                 "part",
+                Takes.FILES,
                 wanted,
                 kinds.length == 0 ? List.of() : List.of(new Check.OfKind(Set.copyOf(List.of(kinds)))),
+                List.of(),
                 "",
                 "");
     }

@@ -24,7 +24,8 @@ class RequestTest {
     private static final RequestPart HOURS = part("Opening hours", 1);
 
     private static RequestPart part(String name, int wanted) {
-        return new RequestPart(UUID.randomUUID(), name, wanted, List.of(), "Landscape, no people", "");
+        return new RequestPart(
+                UUID.randomUUID(), name, Takes.FILES, wanted, List.of(), List.of(), "Landscape, no people", "");
     }
 
     private static Supplied given(RequestPart part, char how) {
@@ -44,6 +45,7 @@ class RequestTest {
                 Sha256.ofText("x"),
                 "dome.jpg",
                 FileFacts.ofKind("image/jpeg", 1),
+                Optional.empty(),
                 new Supplied.Came(INES, NOW, Supplied.Door.PAGE),
                 findings,
                 how == 's' ? Optional.of("there is no larger one") : Optional.empty(),
@@ -62,6 +64,7 @@ class RequestTest {
                 INES,
                 standing,
                 supplied,
+                Optional.empty(),
                 1);
     }
 
@@ -93,7 +96,7 @@ class RequestTest {
         List<Supplied> all = new ArrayList<>();
         given.chars().forEach(how -> all.add(given(DOME, (char) how)));
         all.add(given(HOURS, 'a'));
-        Request request = request(new Request.Sent(NOW, NOW), all, DOME, HOURS);
+        Request request = request(new Request.Sent(NOW, NOW, NOW), all, DOME, HOURS);
         assertThat(request.state(DOME).getClass().getSimpleName()).isEqualTo(state);
         assertThat(request.turn()).isEqualTo(turn);
     }
@@ -108,7 +111,7 @@ class RequestTest {
     @Test
     void figuresOfAPart() {
         Request request = request(
-                new Request.Sent(NOW, NOW),
+                new Request.Sent(NOW, NOW, NOW),
                 List.of(given(DOME, 'p'), given(DOME, 'n'), given(HOURS, 'f')),
                 DOME,
                 HOURS);
@@ -118,6 +121,6 @@ class RequestTest {
         assertThat(request.missing(HOURS)).isZero();
         assertThat(request.asks(MIRELA)).isTrue();
         assertThat(request.asks(new ContactId(new UUID(9, 9)))).isFalse();
-        assertThat(request.sent()).contains(new Request.Sent(NOW, NOW));
+        assertThat(request.sent()).contains(new Request.Sent(NOW, NOW, NOW));
     }
 }

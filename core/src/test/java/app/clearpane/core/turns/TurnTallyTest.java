@@ -15,8 +15,7 @@ class TurnTallyTest {
                 random.nextInt(9),
                 random.nextInt(9),
                 random.nextInt(9),
-                random.nextInt(9),
-                random.nextInt(9));
+                new TurnTally.ByName(random.nextInt(9), random.nextInt(9), random.nextInt(9), random.nextInt(9)));
     }
 
     /** What two projects hold is what each holds, in whichever order they are counted. */

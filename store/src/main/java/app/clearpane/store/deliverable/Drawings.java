@@ -3,7 +3,9 @@ package app.clearpane.store.deliverable;
 import static app.clearpane.store.schema.Tables.DRAWING;
 import static app.clearpane.store.schema.Tables.FILE;
 import static app.clearpane.store.schema.Tables.ITEM;
+import static app.clearpane.store.schema.Tables.REQUEST;
 import static app.clearpane.store.schema.Tables.SHEET;
+import static app.clearpane.store.schema.Tables.SUPPLIED;
 import static app.clearpane.store.schema.Tables.VERSION;
 import static org.jooq.impl.DSL.field;
 import static org.jooq.impl.DSL.selectCount;
@@ -16,6 +18,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.Record;
 import org.jspecify.annotations.Nullable;
@@ -86,7 +89,13 @@ public final class Drawings {
                         .from(FILE)
                         .join(ITEM)
                         .on(ITEM.ID.eq(FILE.ITEM_ID))
-                        .where(FILE.SHA256.eq(source), ITEM.DELETED_AT.isNull()));
+                        .where(FILE.SHA256.eq(source), ITEM.DELETED_AT.isNull()))
+                || db.fetchExists(SUPPLIED, SUPPLIED.SHA256.eq(source), isThere());
+    }
+
+    /** What was given for a request and not taken back. */
+    private static Condition isThere() {
+        return SUPPLIED.STANDING.ne("TAKEN_BACK");
     }
 
     /** The files of a project that are not drawn to the end yet and are wanted. */
@@ -104,7 +113,12 @@ public final class Drawings {
                                         .from(FILE)
                                         .join(ITEM)
                                         .on(ITEM.ID.eq(FILE.ITEM_ID))
-                                        .where(ITEM.PROJECT_ID.eq(project), ITEM.DELETED_AT.isNull()))))
+                                        .where(ITEM.PROJECT_ID.eq(project), ITEM.DELETED_AT.isNull()))
+                                .union(db.select(SUPPLIED.SHA256)
+                                        .from(SUPPLIED)
+                                        .join(REQUEST)
+                                        .on(REQUEST.ID.eq(SUPPLIED.REQUEST_ID))
+                                        .where(REQUEST.PROJECT_ID.eq(project), isThere()))))
                 .orderBy(DRAWING.SOURCE_SHA256)
                 .fetch(DRAWING.SOURCE_SHA256);
     }

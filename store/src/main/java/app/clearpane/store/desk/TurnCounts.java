@@ -9,6 +9,7 @@ import static app.clearpane.store.schema.Tables.PAPER;
 import static app.clearpane.store.schema.Tables.PAPER_RECIPIENT;
 import static app.clearpane.store.schema.Tables.PROJECT;
 import static app.clearpane.store.schema.Tables.RELEASE;
+import static app.clearpane.store.schema.Tables.REQUEST;
 import static app.clearpane.store.schema.Tables.ROUND;
 import static app.clearpane.store.schema.Tables.TASK;
 import static app.clearpane.store.schema.Tables.TASK_LINK;
@@ -26,6 +27,9 @@ import app.clearpane.core.plan.Stage;
 import app.clearpane.core.project.Project;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.signoff.Outcome;
+import app.clearpane.core.supply.HeldRequest;
+import app.clearpane.core.supply.Request;
+import app.clearpane.core.turns.Turn;
 import app.clearpane.core.turns.TurnTally;
 import app.clearpane.store.project.Projects;
 import java.time.LocalDate;
@@ -65,6 +69,27 @@ public final class TurnCounts {
                     row.value6(),
                     Optional.ofNullable(row.value2()))));
 
+    /** The requests of a project that one side holds. */
+    private static final Field<List<HeldRequest>> REQUESTS = DSL.multiset(DSL.select(
+                            REQUEST.ID,
+                            REQUEST.PROJECT_ID,
+                            REQUEST.TITLE,
+                            REQUEST.TURN,
+                            REQUEST.SENT_AT,
+                            REQUEST.DUE_AT,
+                            REQUEST.HELD_AT)
+                    .from(REQUEST)
+                    .where(REQUEST.PROJECT_ID.eq(PROJECT.ID), REQUEST.TURN.ne(Turn.NOBODYS))
+                    .orderBy(REQUEST.DUE_AT, REQUEST.ID))
+            .as("requests")
+            .convertFrom(rows -> rows.map(row -> new HeldRequest(
+                    row.value1(),
+                    row.value2(),
+                    row.value3(),
+                    row.value4(),
+                    Optional.ofNullable(row.value5())
+                            .map(sent -> new Request.Sent(sent, row.value6(), row.value7())))));
+
     private final DSLContext db;
 
     public TurnCounts(DSLContext db) {
@@ -79,8 +104,8 @@ public final class TurnCounts {
                 .orElse(TurnTally.NONE);
     }
 
-    /** A project and who holds what in it. */
-    public record Held(Project project, TurnTally turns) {}
+    /** A project and who holds what in it. @param requests those that one side holds */
+    public record Held(Project project, TurnTally turns, List<HeldRequest> requests) {}
 
     /** Each project that is worked on, by the name of its client. */
     public List<Held> workedOn(LocalDate today) {
@@ -147,7 +172,7 @@ public final class TurnCounts {
         return db.select(Projects.fields())
                 .select(counts.fields())
                 .select(tasks.fields())
-                .select(PAPERS)
+                .select(PAPERS, REQUESTS)
                 .from(PROJECT)
                 .join(CLIENT)
                 .on(CLIENT.ID.eq(PROJECT.CLIENT_ID))
@@ -166,12 +191,16 @@ public final class TurnCounts {
                                 zero(row.get("our_tasks", Integer.class)),
                                 zero(row.get("client_tasks", Integer.class)),
                                 zero(row.get("afterwards", Integer.class)),
-                                (int) row.get(PAPERS).stream()
-                                        .filter(paper -> PaperState.isAwaited(paper, today))
-                                        .count(),
-                                (int) row.get(PAPERS).stream()
-                                        .filter(paper -> PaperState.isBack(paper, today))
-                                        .count())));
+                                new TurnTally.ByName(
+                                        (int) row.get(PAPERS).stream()
+                                                .filter(paper -> PaperState.isAwaited(paper, today))
+                                                .count(),
+                                        (int) row.get(PAPERS).stream()
+                                                .filter(paper -> PaperState.isBack(paper, today))
+                                                .count(),
+                                        held(row.get(REQUESTS), Turn.CLIENTS),
+                                        held(row.get(REQUESTS), Turn.OURS))),
+                        row.get(REQUESTS)));
     }
 
     /** Wishes on the version sent last clash, and one side is to rule; where both are, the client's counts. */
@@ -240,6 +269,10 @@ public final class TurnCounts {
                 .from(PAPER_RECIPIENT)
                 .where(PAPER_RECIPIENT.PAPER_ID.eq(PAPER.ID))
                 .and(which));
+    }
+
+    private static int held(List<HeldRequest> requests, Turn turn) {
+        return (int) requests.stream().filter(one -> one.turn() == turn).count();
     }
 
     private static int zero(@Nullable Integer count) {

@@ -3,6 +3,7 @@ package app.clearpane.store.exposure;
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.exposure.SeatRole;
+import app.clearpane.core.supply.RequestId;
 import java.time.Instant;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -14,6 +15,7 @@ import org.jspecify.annotations.Nullable;
  * @param settledAt when it was answered; null while it is not
  * @param given whether they got the seat; null while it is not answered
  * @param answer why not; empty otherwise
+ * @param request the request that was passed on to them; null where the whole pane is meant
  */
 public record SeatWish(
         UUID id,
@@ -27,4 +29,5 @@ public record SeatWish(
         Instant wishedAt,
         @Nullable Instant settledAt,
         @Nullable Boolean given,
-        String answer) {}
+        String answer,
+        @Nullable RequestId request) {}

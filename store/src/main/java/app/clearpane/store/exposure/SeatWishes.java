@@ -48,6 +48,7 @@ public final class SeatWishes {
                 .set(SEAT_WISH.EMAIL, wish.email())
                 .set(SEAT_WISH.OCCUPATION, wish.occupation())
                 .set(SEAT_WISH.ROLE, wish.role())
+                .set(SEAT_WISH.REQUEST_ID, wish.request())
                 .set(SEAT_WISH.WISHED_AT, wish.wishedAt())
                 .execute();
     }
@@ -83,7 +84,8 @@ public final class SeatWishes {
                         SEAT_WISH.WISHED_AT,
                         SEAT_WISH.SETTLED_AT,
                         SEAT_WISH.GIVEN,
-                        SEAT_WISH.ANSWER)
+                        SEAT_WISH.ANSWER,
+                        SEAT_WISH.REQUEST_ID)
                 .from(SEAT_WISH)
                 .join(CONTACT)
                 .on(CONTACT.ID.eq(SEAT_WISH.CONTACT_ID))

@@ -95,7 +95,10 @@ public final class ProjectFiles {
         named.addAll(db.select(MARKUP_ATTACHMENT.SHA256).from(MARKUP_ATTACHMENT).fetchSet(MARKUP_ATTACHMENT.SHA256));
         named.addAll(db.select(HOUSE_PICTURE.SHA256).from(HOUSE_PICTURE).fetchSet(HOUSE_PICTURE.SHA256));
         named.addAll(db.select(PAPER.SHA256).from(PAPER).fetchSet(PAPER.SHA256));
-        named.addAll(db.select(SUPPLIED.SHA256).from(SUPPLIED).fetchSet(SUPPLIED.SHA256));
+        named.addAll(db.select(SUPPLIED.SHA256)
+                .from(SUPPLIED)
+                .where(SUPPLIED.STANDING.ne("TAKEN_BACK"))
+                .fetchSet(SUPPLIED.SHA256));
         return named;
     }
 }

@@ -11,9 +11,11 @@ import static app.clearpane.store.schema.Tables.PAPER;
 import static app.clearpane.store.schema.Tables.PROJECT;
 import static app.clearpane.store.schema.Tables.PROJECT_SAID;
 import static app.clearpane.store.schema.Tables.RELEASE;
+import static app.clearpane.store.schema.Tables.REQUEST;
 import static app.clearpane.store.schema.Tables.SEAT;
 import static app.clearpane.store.schema.Tables.SEAT_WISH;
 import static app.clearpane.store.schema.Tables.STAND_IN;
+import static app.clearpane.store.schema.Tables.SUPPLIED;
 import static app.clearpane.store.schema.Tables.VERSION;
 
 import app.clearpane.core.project.ProjectId;
@@ -95,6 +97,14 @@ public final class WhoseProject {
             Map.entry("paper", id -> DSL.select(PAPER.PROJECT_ID)
                     .from(PAPER)
                     .where(uuid(PAPER.ID).eq(id))),
+            Map.entry("request", id -> DSL.select(REQUEST.PROJECT_ID)
+                    .from(REQUEST)
+                    .where(uuid(REQUEST.ID).eq(id))),
+            Map.entry("given", id -> DSL.select(REQUEST.PROJECT_ID)
+                    .from(SUPPLIED)
+                    .join(REQUEST)
+                    .on(REQUEST.ID.eq(SUPPLIED.REQUEST_ID))
+                    .where(SUPPLIED.ID.eq(id))),
             Map.entry(
                     "note",
                     id -> DSL.select(NOTE.PROJECT_ID).from(NOTE).where(NOTE.ID.eq(id), NOTE.PROJECT_ID.isNotNull())),

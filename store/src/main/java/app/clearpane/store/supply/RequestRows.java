@@ -35,8 +35,10 @@ public final class RequestRows {
     private static final Field<List<RequestPart>> PARTS = multiset(select(
                             REQUEST_PART.ID,
                             REQUEST_PART.NAME,
+                            REQUEST_PART.TAKES,
                             REQUEST_PART.WANTED,
                             REQUEST_PART.CHECKS,
+                            REQUEST_PART.CHOICES,
                             REQUEST_PART.GOOD,
                             REQUEST_PART.BAD)
                     .from(REQUEST_PART)
@@ -47,9 +49,11 @@ public final class RequestRows {
                     row.value1(),
                     row.value2(),
                     row.value3(),
-                    SupplyText.checks(row.value4()),
-                    row.value5(),
-                    row.value6())));
+                    row.value4(),
+                    SupplyText.checks(row.value5()),
+                    SupplyText.choices(row.value6()),
+                    row.value7(),
+                    row.value8())));
 
     private static final Field<List<Supplied>> GIVEN = multiset(select(SUPPLIED.fields())
                     .from(SUPPLIED)
@@ -78,6 +82,7 @@ public final class RequestRows {
                         row.get(REQUEST.MADE_BY),
                         standing(row),
                         row.get(GIVEN),
+                        Optional.ofNullable(row.get(REQUEST.FOLDER_ID)),
                         row.get(REQUEST.REVISION)));
     }
 
@@ -87,7 +92,9 @@ public final class RequestRows {
             return new Request.Withdrawn(withdrawn, row.get(REQUEST.WITHDRAW_REASON));
         }
         Instant sent = row.get(REQUEST.SENT_AT);
-        return sent == null ? new Request.Draft() : new Request.Sent(sent, row.get(REQUEST.DUE_AT));
+        return sent == null
+                ? new Request.Draft()
+                : new Request.Sent(sent, row.get(REQUEST.DUE_AT), row.get(REQUEST.HELD_AT));
     }
 
     private static Supplied supplied(Record row) {
@@ -97,6 +104,7 @@ public final class RequestRows {
                 row.get(SUPPLIED.SHA256),
                 row.get(SUPPLIED.NAME),
                 SupplyText.facts(row.get(SUPPLIED.FACTS)),
+                Optional.ofNullable(row.get(SUPPLIED.TYPED)),
                 new Supplied.Came(row.get(SUPPLIED.GIVEN_BY), row.get(SUPPLIED.GIVEN_AT), row.get(SUPPLIED.DOOR)),
                 SupplyText.findings(row.get(SUPPLIED.FINDINGS)),
                 Optional.ofNullable(row.get(SUPPLIED.ALL_THE_SAME)),

@@ -5,6 +5,7 @@ import static app.clearpane.store.schema.Tables.REQUEST_ASKED;
 import static app.clearpane.store.schema.Tables.REQUEST_PART;
 import static app.clearpane.store.schema.Tables.SUPPLIED;
 
+import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.supply.Request;
@@ -18,6 +19,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.jooq.DSLContext;
+import org.jooq.impl.DSL;
 
 /** The requests of projects, as the team sees them. */
 public final class Requests {
@@ -45,6 +47,16 @@ public final class Requests {
         return RequestRows.where(db, REQUEST.ID.eq(id)).stream().findFirst();
     }
 
+    /** The one for which something was given. */
+    public Optional<Request> ofSupplied(UUID given) {
+        return RequestRows.where(
+                        db,
+                        REQUEST.ID.in(
+                                DSL.select(SUPPLIED.REQUEST_ID).from(SUPPLIED).where(SUPPLIED.ID.eq(given))))
+                .stream()
+                .findFirst();
+    }
+
     /** Locks a request for the rest of the transaction, so that what is given and settled happens one by one. */
     public void lock(RequestId id) {
         db.select(REQUEST.ID).from(REQUEST).where(REQUEST.ID.eq(id)).forUpdate().fetch();
@@ -57,6 +69,9 @@ public final class Requests {
                 .set(REQUEST.PROJECT_ID, request.project())
                 .set(REQUEST.TITLE, request.title())
                 .set(REQUEST.WHY, request.why())
+                .set(REQUEST.FOLDER_ID, request.folder().orElse(null))
+                .set(REQUEST.TURN, request.turn())
+                .set(REQUEST.HELD_AT, now)
                 .set(REQUEST.ALLOWANCE_DAYS, request.allowance())
                 .set(REQUEST.MADE_BY, request.madeBy())
                 .set(REQUEST.CREATED_AT, now)
@@ -80,6 +95,8 @@ public final class Requests {
                 .set(REQUEST_PART.REQUEST_ID, request)
                 .set(REQUEST_PART.POSITION, position)
                 .set(REQUEST_PART.NAME, part.name())
+                .set(REQUEST_PART.TAKES, part.takes())
+                .set(REQUEST_PART.CHOICES, SupplyText.ofChoices(part.choices()))
                 .set(REQUEST_PART.WANTED, part.wanted())
                 .set(REQUEST_PART.CHECKS, SupplyText.ofChecks(part.checks()))
                 .set(REQUEST_PART.GOOD, part.good())
@@ -111,6 +128,38 @@ public final class Requests {
                 "The request");
     }
 
+    /** Takes away a draft with all of it. @throws Stale if it was sent or taken away meanwhile */
+    public void discard(RequestId id) {
+        db.deleteFrom(REQUEST_ASKED).where(REQUEST_ASKED.REQUEST_ID.eq(id)).execute();
+        db.deleteFrom(REQUEST_PART).where(REQUEST_PART.REQUEST_ID.eq(id)).execute();
+        Stale.unlessOne(
+                db.deleteFrom(REQUEST)
+                        .where(REQUEST.ID.eq(id), REQUEST.SENT_AT.isNull())
+                        .execute(),
+                "The request");
+    }
+
+    /** Asks one more for it; nothing happens to whoever is asked already. */
+    public void ask(RequestId id, ContactId contact) {
+        db.insertInto(REQUEST_ASKED)
+                .set(REQUEST_ASKED.REQUEST_ID, id)
+                .set(REQUEST_ASKED.CONTACT_ID, contact)
+                .set(
+                        REQUEST_ASKED.POSITION,
+                        DSL.field(DSL.select(DSL.count()).from(REQUEST_ASKED).where(REQUEST_ASKED.REQUEST_ID.eq(id))))
+                .onConflictDoNothing()
+                .execute();
+    }
+
+    /** Writes down who holds it by what is kept now, and since when if that moved. */
+    public void followTurn(RequestId id, Instant now) {
+        find(id).ifPresent(request -> db.update(REQUEST)
+                .set(REQUEST.TURN, request.turn())
+                .set(REQUEST.HELD_AT, now)
+                .where(REQUEST.ID.eq(id), REQUEST.TURN.ne(request.turn()))
+                .execute());
+    }
+
     /** Keeps what was given for a part of a request. */
     public void supply(RequestId request, Supplied given) {
         db.insertInto(SUPPLIED)
@@ -121,6 +170,7 @@ public final class Requests {
                 .set(SUPPLIED.NAME, given.name())
                 .set(SUPPLIED.FACTS, SupplyText.ofFacts(given.facts()))
                 .set(SUPPLIED.FINDINGS, SupplyText.ofFindings(given.findings()))
+                .set(SUPPLIED.TYPED, given.typed().orElse(null))
                 .set(SUPPLIED.GIVEN_BY, given.came().by())
                 .set(SUPPLIED.GIVEN_AT, given.came().at())
                 .set(SUPPLIED.DOOR, given.came().door())

@@ -22,6 +22,16 @@ final class SupplyText {
 
     private record Findings(List<Finding> findings) {}
 
+    private record Choices(List<String> choices) {}
+
+    static String ofChoices(List<String> choices) {
+        return JSON.writeValueAsString(new Choices(choices));
+    }
+
+    static List<String> choices(String text) {
+        return JSON.readValue(text, Choices.class).choices();
+    }
+
     static String ofChecks(List<Check> checks) {
         return JSON.writeValueAsString(new Checks(checks));
     }

@@ -18,6 +18,7 @@ import app.clearpane.core.supply.Request;
 import app.clearpane.core.supply.RequestId;
 import app.clearpane.core.supply.RequestPart;
 import app.clearpane.core.supply.Supplied;
+import app.clearpane.core.supply.Takes;
 import app.clearpane.core.turns.Turn;
 import app.clearpane.core.viewer.Viewer;
 import app.clearpane.store.AHouse;
@@ -76,13 +77,30 @@ class RequestsTest {
                 "Photographs of the dome",
                 "For the panel in the star hall",
                 List.of(
-                        new RequestPart(UUID.randomUUID(), "Photographs", 3, EVERY_CHECK, "No people", "A blur"),
-                        new RequestPart(UUID.randomUUID(), "A sentence", 1, List.of(), "", "")),
+                        new RequestPart(
+                                UUID.randomUUID(),
+                                "Photographs",
+                                Takes.FILES,
+                                3,
+                                EVERY_CHECK,
+                                List.of(),
+                                "No people",
+                                "A blur"),
+                        new RequestPart(
+                                UUID.randomUUID(),
+                                "A sentence",
+                                Takes.CHOICE,
+                                1,
+                                List.of(),
+                                List.of("“oak”", "ash"),
+                                "",
+                                "")),
                 Arrays.stream(asked).map(one -> new Request.Asked(one, "")).toList(),
                 3,
                 INES,
                 new Request.Draft(),
                 List.of(),
+                Optional.empty(),
                 1);
         requests.add(request, AHouse.NOW);
         return now(request);
@@ -100,6 +118,7 @@ class RequestsTest {
                 Sha256.ofText("dome"),
                 "dome.jpg",
                 facts,
+                Optional.of("“typed”"),
                 new Supplied.Came(INES, AHouse.NOW, Supplied.Door.PAGE),
                 Check.all(part.checks(), facts),
                 Optional.empty(),
@@ -132,7 +151,7 @@ class RequestsTest {
     @Test
     void itIsSentOnceAndWithdrawnOnce() {
         Request request = added(mirela);
-        Request.Sent sent = new Request.Sent(AHouse.NOW, LATER);
+        Request.Sent sent = new Request.Sent(AHouse.NOW, LATER, AHouse.NOW);
         requests.send(request.id(), sent);
         assertThat(now(request).standing()).isEqualTo(sent);
         assertThat(now(request).revision()).isEqualTo(2);
@@ -175,7 +194,7 @@ class RequestsTest {
         Request request = added(mirela);
         Viewer her = AHouse.viewer(mirela, house.project, false);
         assertThat(visible.all(her)).as("a draft does not exist for clients").isEmpty();
-        requests.send(request.id(), new Request.Sent(AHouse.NOW, LATER));
+        requests.send(request.id(), new Request.Sent(AHouse.NOW, LATER, AHouse.NOW));
         assertThat(visible.all(her)).containsExactly(now(request));
         assertThat(visible.find(her, request.id())).isPresent();
         for (Viewer other : List.of(
@@ -188,8 +207,33 @@ class RequestsTest {
     }
 
     @Test
+    void sinceWhenItIsHeldMovesWithTheTurnOnly() {
+        Request request = added(mirela);
+        requests.send(request.id(), new Request.Sent(AHouse.NOW, LATER, AHouse.NOW));
+        requests.followTurn(request.id(), LATER);
+        assertThat(now(request).sent().orElseThrow().heldSince())
+                .as("now the client's")
+                .isEqualTo(LATER);
+        requests.followTurn(request.id(), LATER.plusSeconds(60));
+        assertThat(now(request).sent().orElseThrow().heldSince()).isEqualTo(LATER);
+    }
+
+    @Test
+    void aDraftIsDiscardedWholeAndWhatWasSentIsNot() {
+        Request request = added(mirela, jasper);
+        requests.discard(request.id());
+        assertThat(requests.find(request.id())).isEmpty();
+        Request sent = added(mirela);
+        requests.send(sent.id(), new Request.Sent(AHouse.NOW, LATER, AHouse.NOW));
+        requests.ask(sent.id(), jasper);
+        requests.ask(sent.id(), mirela);
+        assertThat(now(sent).asked()).extracting(Request.Asked::contact).containsExactly(mirela, jasper);
+        assertThat(requests.ofSupplied(given(sent, ALL_THERE_IS).id())).contains(now(sent));
+    }
+
+    @Test
     void aProjectThatWasPutAwayHasNothingUnderWay() {
-        requests.send(added(mirela).id(), new Request.Sent(AHouse.NOW, LATER));
+        requests.send(added(mirela).id(), new Request.Sent(AHouse.NOW, LATER, AHouse.NOW));
         Projects projects = new Projects(house.db);
         projects.archive(projects.find(house.project).orElseThrow(), Ending.FINISHED, "", LATER);
         assertThat(requests.underWay()).isEmpty();

@@ -15,20 +15,19 @@ import app.clearpane.store.papers.Papers;
 import app.clearpane.store.project.Projects;
 import app.clearpane.usecases.files.FileNames;
 import app.clearpane.usecases.files.TakeInFile;
+import app.clearpane.usecases.post.PossibleRecipients;
 import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.shell.Input;
 import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.usecases.shell.Refused;
 import app.clearpane.usecases.shell.TheAgency;
+import app.clearpane.usecases.shell.WebAddress;
 import java.io.IOException;
 import java.io.InputStream;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
-import java.net.URI;
-import java.net.URISyntaxException;
 import java.time.LocalDate;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
@@ -42,7 +41,6 @@ import org.springframework.transaction.support.TransactionTemplate;
 @Component
 public class AddPaper {
     static final int LONGEST_REASON = 1_000;
-    private static final int MOST_OF_A_LINK = 2_000;
     private static final BigDecimal MOST = new BigDecimal("999999999999.99");
     private final Papers papers;
     private final Projects projects;
@@ -50,7 +48,7 @@ public class AddPaper {
     private final TheAgency agency;
     private final AuditLog audit;
     private final TransactionTemplate transaction;
-    private final PaperRecipients recipients;
+    private final PossibleRecipients recipients;
 
     AddPaper(
             Papers papers,
@@ -59,7 +57,7 @@ public class AddPaper {
             TheAgency agency,
             AuditLog audit,
             TransactionTemplate transaction,
-            PaperRecipients recipients) {
+            PossibleRecipients recipients) {
         this.recipients = recipients;
         this.papers = papers;
         this.projects = projects;
@@ -158,23 +156,10 @@ public class AddPaper {
                 "What is agreed to, signed or paid needs its file here. Only something else, to keep, may be kept "
                         + "elsewhere.");
         input.require(
-                link.isEmpty() || isAddress(link),
+                link.isEmpty() || WebAddress.isOne(link),
                 "The address: it should begin with https:// or http:// and lead somewhere, like "
                         + "https://example.org/guide.");
         return new Paper.Further(other ? called : "", link.isEmpty() ? Optional.empty() : Optional.of(link));
-    }
-
-    private static boolean isAddress(String link) {
-        try {
-            URI address = new URI(link);
-            return link.length() <= MOST_OF_A_LINK
-                    && List.of("http", "https")
-                            .contains(String.valueOf(address.getScheme()).toLowerCase(Locale.ROOT))
-                    && address.getHost() != null
-                    && address.getUserInfo() == null;
-        } catch (URISyntaxException noAddress) {
-            return false;
-        }
     }
 
     void keep(Paper paper, Actor by) {

@@ -7,6 +7,7 @@ import app.clearpane.core.exposure.SeatState;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.record.Act;
 import app.clearpane.core.record.event.PeopleActs;
+import app.clearpane.core.supply.RequestId;
 import app.clearpane.core.viewer.Viewer;
 import app.clearpane.store.exposure.Panes;
 import app.clearpane.store.exposure.SeatWish;
@@ -54,6 +55,19 @@ public class WishSeat {
         if (!viewer.leadVoice() || !viewer.mayAct()) {
             throw new NotFound();
         }
+        keep(viewer, typed, Optional.empty(), by);
+    }
+
+    /**
+     * Keeps the wish of somebody who is asked for something and passes it on: with the seat, their colleague is asked
+     * too. @throws Refused if the colleague has a seat there, or is named already
+     */
+    @Transactional
+    public void nameForRequest(Viewer viewer, RequestId request, Typed typed) {
+        keep(viewer, typed, Optional.of(request), viewer.actor());
+    }
+
+    private void keep(Viewer viewer, Typed typed, Optional<RequestId> request, Actor by) {
         Input input = new Input();
         Optional<Name> name = input.name("The name", typed.name());
         Optional<EmailAddress> email = input.email("The mail address", typed.email());
@@ -89,7 +103,8 @@ public class WishSeat {
                 clock.instant(),
                 null,
                 null,
-                "");
+                "",
+                request.orElse(null));
         wishes.add(wish);
         audit.append(
                 pane.project(),

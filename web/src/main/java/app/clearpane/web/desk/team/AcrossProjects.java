@@ -60,7 +60,7 @@ class AcrossProjects {
             List<Directory.Entry> ahead) {
         /**
          * The same without some projects. @param outside whether it is for somebody from outside, who reads of no
-         * papers and no prospects
+         * papers, requests and prospects
          */
         private All without(Set<ProjectId> hidden, boolean outside) {
             Predicate<Project> seen = project -> !hidden.contains(project.id());
@@ -69,13 +69,13 @@ class AcrossProjects {
                     without(plans, hidden),
                     without(works, hidden),
                     moves.stream()
-                            .filter(line -> seen.test(line.project())
-                                    && !(outside && line.address().endsWith("/papers")))
+                            .filter(line -> seen.test(line.project()) && !(outside && line.byName()))
                             .toList(),
                     due.stream().filter(one -> seen.test(one.project())).toList(),
                     unsorted.stream().filter(one -> seen.test(one.project())).toList(),
                     dated.stream()
-                            .filter(one -> seen.test(one.project()) && !(outside && one.what() == AllDates.What.PAPER))
+                            .filter(one -> seen.test(one.project())
+                                    && !(outside && one.what().byName()))
                             .toList(),
                     outside ? List.of() : ahead);
         }

@@ -2,13 +2,14 @@ package app.clearpane.web.desk.team;
 
 import app.clearpane.core.agency.TeamMemberId;
 import app.clearpane.core.exposure.ItemId;
-import app.clearpane.core.papers.Paper;
 import app.clearpane.core.plan.PlannedTask;
 import app.clearpane.core.plan.ProjectPlan;
 import app.clearpane.core.plan.Stage;
 import app.clearpane.core.project.Milestone;
 import app.clearpane.core.project.Project;
 import app.clearpane.core.project.ProjectId;
+import app.clearpane.core.supply.HeldRequest;
+import app.clearpane.core.turns.Turn;
 import app.clearpane.usecases.deliverable.DeliverableState;
 import app.clearpane.usecases.shell.TheAgency;
 import java.time.LocalDate;
@@ -36,7 +37,8 @@ class AllDates {
         TASK("tasks"),
         MILESTONE("milestones"),
         REVIEW("reviews"),
-        PAPER("papers");
+        PAPER("papers"),
+        REQUEST("requests");
 
         private final String words;
 
@@ -47,6 +49,11 @@ class AllDates {
         /** What many of them are called. */
         public String words() {
             return words;
+        }
+
+        /** Whether it is addressed to people by name: no window is turned for it, and nobody from outside reads it. */
+        public boolean byName() {
+            return this == PAPER || this == REQUEST;
         }
 
         public boolean isMilestone() {
@@ -75,8 +82,9 @@ class AllDates {
             String tone,
             Project project) {}
 
-    /** All of it, by day. @param papers that were sent, have a day and are not settled */
-    List<Dated> gather(Collection<DeliverableState> works, Map<ProjectId, ProjectPlan> plans, List<Paper> papers) {
+    /** All of it, by day. @param addressed papers and requests that are not settled */
+    List<Dated> gather(
+            Collection<DeliverableState> works, Map<ProjectId, ProjectPlan> plans, ReadAddressed.Addressed addressed) {
         List<Dated> dated = new ArrayList<>();
         plans.values().forEach(plan -> {
             plan.tasks().stream()
@@ -104,7 +112,10 @@ class AllDates {
                             tone(day, "client"),
                             project(plans, state.deliverable().project())));
                 }));
-        papers.stream()
+        addressed.requests().stream()
+                .filter(request -> plans.containsKey(request.project()) && request.turn() == Turn.CLIENTS)
+                .forEach(request -> dated.add(request(request, project(plans, request.project()))));
+        addressed.papers().stream()
                 .filter(paper -> plans.containsKey(paper.project()) && paper.waits(agency.today()))
                 .forEach(paper -> paper.due()
                         .ifPresent(due -> dated.add(new Dated(
@@ -121,6 +132,22 @@ class AllDates {
         return dated.stream()
                 .sorted(Comparator.comparing(Dated::day).thenComparing(Dated::name))
                 .toList();
+    }
+
+    private Dated request(HeldRequest request, Project project) {
+        LocalDate day = LocalDate.ofInstant(
+                request.sent().orElseThrow().due(), agency.get().zone());
+        return new Dated(
+                new ItemId(request.id().value()),
+                day,
+                request.title(),
+                "/t/projects/" + project.id() + "/requests#r" + request.id(),
+                What.REQUEST,
+                "client",
+                Set.of(),
+                true,
+                tone(day, "client"),
+                project);
     }
 
     private static Project project(Map<ProjectId, ProjectPlan> plans, ProjectId id) {

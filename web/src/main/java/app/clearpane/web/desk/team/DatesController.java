@@ -107,13 +107,13 @@ class DatesController {
         model.addAttribute(
                 "windows",
                 windows.across(shown.stream()
-                        .filter(one -> one.what() != AllDates.What.PAPER)
+                        .filter(one -> !one.what().byName())
                         .map(AllDates.Dated::item)
                         .toList()));
         model.addAttribute(
                 "byName",
                 shown.stream()
-                        .filter(one -> one.what() == AllDates.What.PAPER)
+                        .filter(one -> one.what().byName())
                         .map(AllDates.Dated::item)
                         .collect(Collectors.toSet()));
         model.addAttribute("clients", clients);

@@ -11,6 +11,8 @@ import app.clearpane.core.project.Milestone;
 import app.clearpane.core.project.Project;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.signoff.Round;
+import app.clearpane.core.supply.HeldRequest;
+import app.clearpane.core.supply.Request;
 import app.clearpane.core.turns.NextMove;
 import app.clearpane.core.turns.Turn;
 import app.clearpane.core.turns.TurnLedger;
@@ -70,14 +72,22 @@ class NextMoves {
         public boolean ours() {
             return turn == Turn.OURS;
         }
+
+        /** Whether it is addressed to people by name, so that nobody from outside reads of it. */
+        boolean byName() {
+            return address.endsWith("/papers") || address.contains("/requests#");
+        }
     }
 
-    /** All of them in order, of works, tasks and papers. @param papers that wait for the client, or were declined */
+    /**
+     * All of them in order, of works, tasks, papers and requests. @param addressed papers that wait for the client or
+     * were declined, and requests that one side holds
+     */
     List<Line> rank(
             List<DeliverableState> works,
             Map<ProjectId, ProjectPlan> plans,
             Map<ItemId, TurnLedger> ledgers,
-            List<Paper> papers) {
+            ReadAddressed.Addressed addressed) {
         List<Line> lines = new ArrayList<>();
         works.stream()
                 .filter(state -> state.turn() != Turn.NOBODYS
@@ -97,7 +107,10 @@ class NextMoves {
                 .filter(task -> ProjectPlan.isClientsTurn(task)
                         || task.task().side() == Side.OURS && plan.outline().mayBegin(task.id(), plan.today()))
                 .forEach(task -> lines.add(task(task, plan, Objects.requireNonNull(ledgers.get(task.id()))))));
-        papers.stream()
+        addressed.requests().stream()
+                .filter(request -> plans.containsKey(request.project()))
+                .forEach(request -> lines.add(request(request, Objects.requireNonNull(plans.get(request.project())))));
+        addressed.papers().stream()
                 .filter(paper -> plans.containsKey(paper.project()))
                 .forEach(paper -> lines.add(paper(paper, Objects.requireNonNull(plans.get(paper.project())))));
         lines.sort(Comparator.comparing(Line::move, NextMove.ORDER));
@@ -135,6 +148,37 @@ class NextMoves {
                                 task.hands().member().stream(),
                                 task.details().also().helpers().stream().map(PlannedTask.Helper::id))
                         .collect(Collectors.toSet()));
+    }
+
+    private Line request(HeldRequest request, ProjectPlan plan) {
+        boolean client = request.turn() == Turn.CLIENTS;
+        double held = request.sent()
+                .map(sent -> agency.calendar().workingDaysHeld(sent.heldSince(), clock.instant()))
+                .orElse(0.0);
+        Optional<Instant> due = request.sent().map(Request.Sent::due);
+        boolean late = request.isLate(clock.instant());
+        String todo = request.sent().isEmpty()
+                ? "a draft waits to be sent"
+                : client
+                        ? "to be supplied · " + (late ? "was due " : "due ") + words.when(due.orElseThrow())
+                        : "something came; look at it";
+        return new Line(
+                new NextMove(
+                        new ItemId(request.id().value()),
+                        false,
+                        OptionalInt.empty(),
+                        client ? due : Optional.empty(),
+                        held),
+                request.title(),
+                "/t/projects/" + request.project() + "/requests#r" + request.id(),
+                todo,
+                "",
+                false,
+                (late ? "late" : client ? "client" : "us") + " · " + words.held(held),
+                late ? "late" : client ? "client" : "ours",
+                request.turn(),
+                plan.project(),
+                Set.of(plan.project().manager()));
     }
 
     private Line paper(Paper paper, ProjectPlan plan) {

@@ -1,15 +1,12 @@
 package app.clearpane.web.desk.team;
 
-import app.clearpane.core.papers.Paper;
 import app.clearpane.core.plan.ProjectPlan;
 import app.clearpane.core.project.Project;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.agency.Directory;
-import app.clearpane.store.papers.Papers;
 import app.clearpane.usecases.deliverable.DeliverableState;
 import app.clearpane.usecases.deliverable.States;
 import app.clearpane.usecases.plan.PlanBook;
-import app.clearpane.usecases.shell.TheAgency;
 import app.clearpane.web.shell.frame.ActiveProjects;
 import java.util.List;
 import java.util.Map;
@@ -22,8 +19,7 @@ class ReadAcross {
     private final States states;
     private final ActiveProjects workedOn;
     private final PlanBook book;
-    private final Papers papers;
-    private final TheAgency agency;
+    private final ReadAddressed addressed;
     private final WhatIsDue due;
     private final Directory directory;
 
@@ -31,15 +27,13 @@ class ReadAcross {
             States states,
             ActiveProjects workedOn,
             PlanBook book,
-            Papers papers,
-            TheAgency agency,
+            ReadAddressed addressed,
             WhatIsDue due,
             Directory directory) {
         this.states = states;
         this.workedOn = workedOn;
         this.book = book;
-        this.papers = papers;
-        this.agency = agency;
+        this.addressed = addressed;
         this.due = due;
         this.directory = directory;
     }
@@ -48,7 +42,7 @@ class ReadAcross {
         List<DeliverableState> works = states.ofActiveProjects();
         List<Project> projects = workedOn.everybodys();
         Map<ProjectId, ProjectPlan> plans = book.planOf(projects);
-        List<Paper> unsettled = papers.unsettled(plans.keySet(), agency.today());
+        ReadAddressed.Addressed unsettled = addressed.read(plans.keySet());
         return new AcrossProjects.All(
                 projects,
                 plans,

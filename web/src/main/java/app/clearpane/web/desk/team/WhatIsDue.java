@@ -1,7 +1,6 @@
 package app.clearpane.web.desk.team;
 
 import app.clearpane.core.exposure.ItemId;
-import app.clearpane.core.papers.Paper;
 import app.clearpane.core.plan.ProjectPlan;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.turns.TurnLedger;
@@ -26,7 +25,8 @@ class WhatIsDue {
         this.allDates = allDates;
     }
 
-    List<NextMoves.Line> moves(List<DeliverableState> works, Map<ProjectId, ProjectPlan> plans, List<Paper> unsettled) {
+    List<NextMoves.Line> moves(
+            List<DeliverableState> works, Map<ProjectId, ProjectPlan> plans, ReadAddressed.Addressed unsettled) {
         Map<ItemId, TurnLedger> ledgers =
                 plans.values().stream().anyMatch(ProjectPlan::isPlanned) ? tasks.ledgers(plans.keySet()) : Map.of();
         return nextMoves.rank(works, plans, ledgers, unsettled);
@@ -40,7 +40,8 @@ class WhatIsDue {
         return thisWeek.unsorted(works, plans);
     }
 
-    List<AllDates.Dated> dated(List<DeliverableState> works, Map<ProjectId, ProjectPlan> plans, List<Paper> unsettled) {
+    List<AllDates.Dated> dated(
+            List<DeliverableState> works, Map<ProjectId, ProjectPlan> plans, ReadAddressed.Addressed unsettled) {
         return allDates.gather(works, plans, unsettled);
     }
 }

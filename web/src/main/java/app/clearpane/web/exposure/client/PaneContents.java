@@ -2,11 +2,9 @@ package app.clearpane.web.exposure.client;
 
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.files.ProjectFile;
-import app.clearpane.core.papers.Paper;
 import app.clearpane.core.viewer.Viewer;
 import app.clearpane.store.exposure.client.Viewers;
 import app.clearpane.store.files.client.VisibleFiles;
-import app.clearpane.store.papers.client.VisiblePapers;
 import app.clearpane.store.plan.client.VisibleTasks;
 import app.clearpane.store.project.client.VisibleConcerns;
 import app.clearpane.store.project.client.VisibleDates;
@@ -26,7 +24,7 @@ class PaneContents {
     private final VisibleTasks tasks;
     private final VisibleConcerns concerns;
     private final VisibleFiles files;
-    private final VisiblePapers papers;
+    private final PaneByName byName;
     private final PaneAbout about;
     private final PanePlan plan;
     private final PaneWorks works;
@@ -35,7 +33,7 @@ class PaneContents {
             VisibleTasks tasks,
             VisibleConcerns concerns,
             VisibleFiles files,
-            VisiblePapers papers,
+            PaneByName byName,
             PaneAbout about,
             PanePlan plan,
             PaneWorks works) {
@@ -45,7 +43,7 @@ class PaneContents {
         this.tasks = tasks;
         this.concerns = concerns;
         this.files = files;
-        this.papers = papers;
+        this.byName = byName;
     }
 
     /**
@@ -65,7 +63,7 @@ class PaneContents {
             List<VisibleTasks.Row> tasks,
             List<VisibleConcerns.Row> concerns,
             List<ProjectFile> files,
-            List<Paper> papers,
+            PaneByName.Addressed byName,
             List<Viewers.Other> others) {
         /** What awaits the viewer's decision. */
         public List<PaneWorks.Shown> waiting() {
@@ -93,21 +91,13 @@ class PaneContents {
             return deliverables.stream().filter(one -> one.version() != null).toList();
         }
 
-        /** Papers that something is still expected of the viewer for. */
-        public List<Paper> waitingPapers(Viewer viewer) {
-            return viewer.rest().isPresent()
-                    ? List.of()
-                    : papers.stream()
-                            .filter(paper -> paper.waitsFor(viewer.contact(), LocalDate.MIN))
-                            .toList();
-        }
-
         /** How many things await the viewer, of every sort. */
         public int waitingCount(Viewer viewer) {
             return waiting().size()
                     + toSettle().size()
                     + yourTasks().size()
-                    + waitingPapers(viewer).size();
+                    + byName.waitingPapers(viewer).size()
+                    + byName.waitingRequests(viewer).size();
         }
 
         /** The tasks that await the viewer. */
@@ -132,7 +122,7 @@ class PaneContents {
                 tasks.all(viewer),
                 concerns.all(viewer),
                 files.all(viewer),
-                papers.all(viewer),
+                byName.read(viewer),
                 around.others());
     }
 }

@@ -7,6 +7,7 @@ import app.clearpane.core.files.ProjectFile;
 import app.clearpane.core.papers.Paper;
 import app.clearpane.core.people.SeatId;
 import app.clearpane.core.project.Milestone;
+import app.clearpane.core.supply.Request;
 import app.clearpane.core.viewer.Viewer;
 import app.clearpane.store.exposure.client.Viewers;
 import app.clearpane.store.exposure.client.Visits;
@@ -111,7 +112,7 @@ class PanePage {
 
         /** The papers addressed to the reader. */
         public List<Paper> papers() {
-            return contents.papers();
+            return contents.byName().papers();
         }
 
         /** The first of what is new. */
@@ -126,7 +127,17 @@ class PanePage {
 
         /** Papers that something is still expected of the reader for. */
         public List<Paper> waitingPapers() {
-            return contents.waitingPapers(viewer);
+            return contents.byName().waitingPapers(viewer);
+        }
+
+        /** What the reader was asked to supply. */
+        public List<Request> requests() {
+            return contents.byName().requests();
+        }
+
+        /** What the reader is still to supply. */
+        public List<Request> waitingRequests() {
+            return contents.byName().waitingRequests(viewer);
         }
 
         /** What awaits the reader's ruling and nothing else of theirs. */

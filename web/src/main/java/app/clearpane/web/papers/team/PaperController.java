@@ -10,7 +10,7 @@ import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.deliverable.Deliverables;
 import app.clearpane.store.papers.Papers;
 import app.clearpane.usecases.papers.AddPaper;
-import app.clearpane.usecases.papers.PaperRecipients;
+import app.clearpane.usecases.post.PossibleRecipients;
 import app.clearpane.usecases.security.Person;
 import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.usecases.shell.Words;
@@ -43,7 +43,7 @@ class PaperController {
     private final AddPaper addPaper;
     private final SheetBytes bytes;
     private final Words words;
-    private final PaperRecipients recipients;
+    private final PossibleRecipients recipients;
 
     PaperController(
             ProjectFrame frame,
@@ -52,7 +52,7 @@ class PaperController {
             AddPaper addPaper,
             SheetBytes bytes,
             Words words,
-            PaperRecipients recipients) {
+            PossibleRecipients recipients) {
         this.recipients = recipients;
         this.frame = frame;
         this.papers = papers;

@@ -1,6 +1,7 @@
 package app.clearpane.web.seats.team;
 
 import app.clearpane.usecases.seats.AnswerSeatWish;
+import app.clearpane.usecases.seats.DeclineSeatWish;
 import app.clearpane.usecases.security.Person;
 import app.clearpane.web.shell.access.ForManagers;
 import app.clearpane.web.shell.frame.TeamController;
@@ -15,8 +16,10 @@ import org.springframework.web.bind.annotation.RequestParam;
 class SeatWishController {
 
     private final AnswerSeatWish answerSeatWish;
+    private final DeclineSeatWish declineSeatWish;
 
-    SeatWishController(AnswerSeatWish answerSeatWish) {
+    SeatWishController(AnswerSeatWish answerSeatWish, DeclineSeatWish declineSeatWish) {
+        this.declineSeatWish = declineSeatWish;
         this.answerSeatWish = answerSeatWish;
     }
 
@@ -30,6 +33,6 @@ class SeatWishController {
     @ForManagers
     String decline(
             @PathVariable UUID wish, @RequestParam(defaultValue = "") String why, @AuthenticationPrincipal Person me) {
-        return "redirect:/t/projects/" + answerSeatWish.decline(wish, why, me.actor()) + "/people#wishes";
+        return "redirect:/t/projects/" + declineSeatWish.decline(wish, why, me.actor()) + "/people#wishes";
     }
 }

@@ -2,6 +2,7 @@ package app.clearpane.web.shell.frame;
 
 import app.clearpane.core.project.Project;
 import app.clearpane.core.project.ProjectId;
+import app.clearpane.core.supply.HeldRequest;
 import app.clearpane.core.turns.TurnTally;
 import app.clearpane.store.WriteCounter;
 import app.clearpane.store.desk.TurnCounts;
@@ -30,7 +31,8 @@ public class ActiveProjects {
         this.kept = new KeptReading<>(writes, 1, this::read);
     }
 
-    private record All(List<Project> projects, Map<ProjectId, TurnTally> turns, TurnTally inAll) {}
+    private record All(
+            List<Project> projects, Map<ProjectId, TurnTally> turns, TurnTally inAll, List<HeldRequest> requests) {}
 
     /** The projects that are there for whoever looks, by the name of their client. */
     public List<Project> projects() {
@@ -45,6 +47,11 @@ public class ActiveProjects {
     /** All of them, for what is kept for everybody and narrowed later. */
     public List<Project> everybodys() {
         return all().projects();
+    }
+
+    /** The requests that one side holds, in all of them. */
+    public List<HeldRequest> everybodysRequests() {
+        return all().requests();
     }
 
     /** Who holds what in one project, put away or not. */
@@ -75,6 +82,7 @@ public class ActiveProjects {
         return new All(
                 read.stream().map(TurnCounts.Held::project).toList(),
                 turns,
-                turns.values().stream().reduce(TurnTally.NONE, TurnTally::plus));
+                turns.values().stream().reduce(TurnTally.NONE, TurnTally::plus),
+                read.stream().flatMap(one -> one.requests().stream()).toList());
     }
 }

@@ -1,4 +1,4 @@
-package app.clearpane.usecases.papers;
+package app.clearpane.usecases.post;
 
 import app.clearpane.core.agency.Contact;
 import app.clearpane.core.agency.ContactId;
@@ -13,21 +13,22 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 
-/** Whom a paper may be for. */
+/** Whom something may be addressed to. */
 @Component
-public class PaperRecipients {
+public class PossibleRecipients {
     private final Panes panes;
     private final Seats seats;
     private final People people;
 
-    PaperRecipients(Panes panes, Seats seats, People people) {
+    PossibleRecipients(Panes panes, Seats seats, People people) {
         this.panes = panes;
         this.seats = seats;
         this.people = people;
     }
 
     /**
-     * Whom a paper of a project may be addressed to: its client's contacts, and whoever has a seat at one of its panes.
+     * Whom something of a project may be addressed to: its client's contacts, and whoever has a seat at one of its
+     * panes.
      */
     public List<Contact> possible(Project project) {
         List<Contact> contacts = new ArrayList<>(people.contactsOf(project.client()));

@@ -1,0 +1,17 @@
+package app.clearpane.demo;
+
+import app.clearpane.store.supply.Requests;
+import app.clearpane.usecases.supply.DraftRequest;
+import app.clearpane.usecases.supply.ReviewSupplied;
+import app.clearpane.usecases.supply.SendRequest;
+import app.clearpane.usecases.supply.SupplyFiles;
+import app.clearpane.usecases.supply.SupplyWords;
+
+/** All that is done with requests in the story. */
+record Supplies(
+        DraftRequest draft,
+        SendRequest send,
+        SupplyFiles files,
+        SupplyWords words,
+        ReviewSupplied review,
+        Requests requests) {}

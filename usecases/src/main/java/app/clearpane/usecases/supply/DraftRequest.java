@@ -1,0 +1,185 @@
+package app.clearpane.usecases.supply;
+
+import app.clearpane.core.agency.Contact;
+import app.clearpane.core.agency.ContactId;
+import app.clearpane.core.agency.Name;
+import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.people.Actor;
+import app.clearpane.core.project.Project;
+import app.clearpane.core.project.ProjectId;
+import app.clearpane.core.record.event.RequestActs;
+import app.clearpane.core.supply.PartLine;
+import app.clearpane.core.supply.Request;
+import app.clearpane.core.supply.RequestId;
+import app.clearpane.core.supply.RequestPart;
+import app.clearpane.store.files.ProjectFiles;
+import app.clearpane.store.project.Projects;
+import app.clearpane.store.supply.Requests;
+import app.clearpane.usecases.post.PossibleRecipients;
+import app.clearpane.usecases.record.AuditLog;
+import app.clearpane.usecases.shell.Input;
+import app.clearpane.usecases.shell.NotFound;
+import app.clearpane.usecases.shell.Refused;
+import app.clearpane.usecases.shell.TheAgency;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Drafts a request: what is wanted, in a line each, of whom, and within how many working days. */
+@Component
+public class DraftRequest {
+    /** The most parts that one request has. */
+    public static final int MOST_PARTS = 40;
+
+    private static final int LONGEST_WHY = 2_000;
+    private static final int LONGEST_LINE = 400;
+    private static final int LONGEST_ALLOWANCE = 250;
+    private final Requests requests;
+    private final Projects projects;
+    private final ProjectFiles files;
+    private final PossibleRecipients recipients;
+    private final TheAgency agency;
+    private final AuditLog audit;
+
+    DraftRequest(
+            Requests requests,
+            Projects projects,
+            ProjectFiles files,
+            PossibleRecipients recipients,
+            TheAgency agency,
+            AuditLog audit) {
+        this.requests = requests;
+        this.projects = projects;
+        this.files = files;
+        this.recipients = recipients;
+        this.agency = agency;
+        this.audit = audit;
+    }
+
+    /**
+     * A request as it comes from a page.
+     *
+     * @param wanted a line for each thing that is wanted
+     * @param asked the contacts it is for, in order
+     * @param allowance within how many working days
+     * @param folder where accepted files go; empty for the top
+     */
+    public record RequestForm(
+            @Nullable String title,
+            @Nullable String why,
+            @Nullable String wanted,
+            @Nullable List<String> asked,
+            @Nullable String allowance,
+            @Nullable String folder) {}
+
+    /** What each line says, in order; lines that say nothing are left out. */
+    public static List<PartLine> read(String wanted) {
+        return wanted.lines().flatMap(line -> PartLine.read(line).stream()).toList();
+    }
+
+    /** Keeps a draft; whoever it is for does not know of it. @throws Refused if something is missing */
+    @Transactional
+    public RequestId draft(ProjectId project, RequestForm form, Actor by) {
+        Project found = NotFound.unless(projects.find(project));
+        Input input = new Input();
+        Optional<Name> title = input.name("The request", given(form.title()));
+        String why = input.text("What it is for", given(form.why()), LONGEST_WHY);
+        Optional<Integer> allowance = input.number("The time they have", given(form.allowance()), 1, LONGEST_ALLOWANCE);
+        List<Request.Asked> asked = asked(found, form);
+        List<RequestPart> parts = parts(input, given(form.wanted()));
+        Optional<ItemId> folder = folder(input, project, given(form.folder()));
+        input.require(!asked.isEmpty(), "Say who is asked: at least one person.");
+        input.allGood();
+        Request request = new Request(
+                new RequestId(UUID.randomUUID()),
+                project,
+                title.orElseThrow().value(),
+                why,
+                parts,
+                asked,
+                allowance.orElseThrow(),
+                by,
+                new Request.Draft(),
+                List.of(),
+                folder,
+                1);
+        requests.add(request, agency.now());
+        audit.append(
+                project,
+                request.id().value(),
+                new RequestActs.RequestDrafted(
+                        by,
+                        request.title(),
+                        parts.stream().map(RequestPart::name).toList(),
+                        asked.stream().map(Request.Asked::name).toList()));
+        return request.id();
+    }
+
+    private static String given(@Nullable String typed) {
+        return typed == null ? "" : typed;
+    }
+
+    private List<Request.Asked> asked(Project project, RequestForm form) {
+        List<Contact> possible = recipients.possible(project);
+        return (form.asked() == null ? List.<String>of() : form.asked())
+                .stream()
+                        .distinct()
+                        .flatMap(id -> possible.stream()
+                                .filter(contact -> contact.id().toString().equals(id)))
+                        .map(contact ->
+                                new Request.Asked(new ContactId(contact.id().value()), contact.name()))
+                        .toList();
+    }
+
+    private static List<RequestPart> parts(Input input, String wanted) {
+        List<String> long_ =
+                wanted.lines().filter(line -> line.length() > LONGEST_LINE).toList();
+        input.require(
+                long_.isEmpty(),
+                "One of the lines is longer than " + LONGEST_LINE
+                        + " letters. Put what explains it into the words above.");
+        List<PartLine> lines = long_.isEmpty() ? read(wanted) : List.of();
+        input.require(!long_.isEmpty() || !lines.isEmpty(), "Say what is wanted, a line for each thing.");
+        input.require(
+                lines.size() <= MOST_PARTS,
+                "A request has at most " + MOST_PARTS + " lines; these are " + lines.size() + ". Make two of it.");
+        return lines.stream()
+                .map(line -> new RequestPart(
+                        UUID.randomUUID(),
+                        line.name(),
+                        line.takes(),
+                        line.wanted(),
+                        line.checks(),
+                        line.choices(),
+                        line.good(),
+                        line.bad()))
+                .toList();
+    }
+
+    private Optional<ItemId> folder(Input input, ProjectId project, String chosen) {
+        if (chosen.isEmpty()) {
+            return Optional.empty();
+        }
+        Optional<ItemId> found = files.folders(project).stream()
+                .map(ProjectFiles.Folder::id)
+                .filter(id -> id.toString().equals(chosen))
+                .findFirst();
+        input.require(found.isPresent(), "The folder is not there any more. Choose another.");
+        return found;
+    }
+
+    /** Takes away a draft. @throws Refused if it was sent meanwhile */
+    @Transactional
+    public ProjectId discard(RequestId id) {
+        requests.lock(id);
+        Request request = NotFound.unless(requests.find(id));
+        if (!(request.standing() instanceof Request.Draft)) {
+            throw Refused.changedMeanwhile("This was sent meanwhile, so it was not taken away. Look at it again.");
+        }
+        requests.discard(id);
+        return request.project();
+    }
+}

@@ -1,0 +1,101 @@
+package app.clearpane.web.supply.team;
+
+import app.clearpane.core.project.Project;
+import app.clearpane.core.project.ProjectId;
+import app.clearpane.core.supply.RequestId;
+import app.clearpane.store.files.ProjectFiles;
+import app.clearpane.store.supply.Requests;
+import app.clearpane.usecases.post.PossibleRecipients;
+import app.clearpane.usecases.security.Person;
+import app.clearpane.usecases.supply.DraftRequest;
+import app.clearpane.usecases.supply.SendRequest;
+import app.clearpane.web.project.team.ProjectFrame;
+import app.clearpane.web.shell.access.ForManagers;
+import app.clearpane.web.shell.frame.TeamController;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** The requests of a project: what is wanted of whom, and how far it is. */
+@TeamController
+class RequestController {
+    private final ProjectFrame frame;
+    private final Requests requests;
+    private final ProjectFiles files;
+    private final PossibleRecipients recipients;
+    private final DraftRequest draftRequest;
+    private final SendRequest sendRequest;
+
+    RequestController(
+            ProjectFrame frame,
+            Requests requests,
+            ProjectFiles files,
+            PossibleRecipients recipients,
+            DraftRequest draftRequest,
+            SendRequest sendRequest) {
+        this.frame = frame;
+        this.requests = requests;
+        this.files = files;
+        this.recipients = recipients;
+        this.draftRequest = draftRequest;
+        this.sendRequest = sendRequest;
+    }
+
+    @GetMapping("/t/projects/{project}/requests")
+    String all(@PathVariable ProjectId project, Model model) {
+        Project found = frame.above(model, project, "Requests");
+        model.addAttribute("all", requests.ofProject(project));
+        model.addAttribute("contacts", recipients.possible(found));
+        model.addAttribute("folders", files.folders(project));
+        return "supply/list";
+    }
+
+    /** How the lines are understood, before anything is kept. */
+    @PostMapping("/t/projects/{project}/requests/read")
+    String read(@PathVariable ProjectId project, @RequestParam(defaultValue = "") String wanted, Model model) {
+        model.addAttribute(
+                "lines",
+                DraftRequest.read(wanted).stream()
+                        .limit(DraftRequest.MOST_PARTS)
+                        .toList());
+        return "supply/_read :: read";
+    }
+
+    @PostMapping("/t/projects/{project}/requests")
+    @ForManagers
+    String draft(@PathVariable ProjectId project, DraftRequest.RequestForm form, @AuthenticationPrincipal Person me) {
+        RequestId id = draftRequest.draft(project, form, me.actor());
+        return back(project) + "#r" + id;
+    }
+
+    @PostMapping("/t/requests/{request}/send")
+    @ForManagers
+    String send(
+            @PathVariable RequestId request,
+            @RequestParam(defaultValue = "false") boolean sure,
+            @AuthenticationPrincipal Person me) {
+        return back(sendRequest.send(request, sure, me.actor())) + "#r" + request;
+    }
+
+    @PostMapping("/t/requests/{request}/withdraw")
+    @ForManagers
+    String withdraw(
+            @PathVariable RequestId request,
+            @RequestParam(defaultValue = "") String reason,
+            @AuthenticationPrincipal Person me) {
+        return back(sendRequest.withdraw(request, reason, me.actor())) + "#r" + request;
+    }
+
+    @PostMapping("/t/requests/{request}/discard")
+    @ForManagers
+    String discard(@PathVariable RequestId request) {
+        return back(draftRequest.discard(request));
+    }
+
+    static String back(ProjectId project) {
+        return "redirect:/t/projects/" + project + "/requests";
+    }
+}

@@ -1,0 +1,59 @@
+/* Files that are dropped on what is wanted, or pasted, are taken as if they had been chosen there. */
+const places = "[data-drop]";
+
+function take(place, files) {
+  const field = place?.querySelector("input[type=file]");
+  if (!field || files.length === 0) {
+    return;
+  }
+  const taken = new DataTransfer();
+  [...files].forEach(file => taken.items.add(file));
+  field.files = taken.files;
+  field.dispatchEvent(new Event("change", { bubbles: true }));
+}
+
+function over(event) {
+  const place = event.target.closest?.(places);
+  if (place && [...(event.dataTransfer?.types || [])].includes("Files")) {
+    event.preventDefault();
+    place.classList.add("over");
+  }
+}
+
+/* A folder gives its files, and those in its folders. */
+async function within(entry) {
+  if (entry.isFile) {
+    return [await new Promise((done, fail) => entry.file(done, fail))];
+  }
+  const reader = entry.createReader();
+  const found = [];
+  for (;;) {
+    const some = await new Promise((done, fail) => reader.readEntries(done, fail));
+    if (some.length === 0) {
+      return (await Promise.all(found.map(within))).flat();
+    }
+    found.push(...some);
+  }
+}
+
+document.addEventListener("dragover", over);
+document.addEventListener("dragleave", event => event.target.closest?.(places)?.classList.remove("over"));
+document.addEventListener("drop", async event => {
+  const place = event.target.closest?.(places);
+  if (!place || !event.dataTransfer?.types.includes("Files")) {
+    return;
+  }
+  event.preventDefault();
+  place.classList.remove("over");
+  const entries = [...event.dataTransfer.items].map(item => item.webkitGetAsEntry?.()).filter(Boolean);
+  const files = entries.length > 0 ? (await Promise.all(entries.map(within))).flat() : [...event.dataTransfer.files];
+  take(place, files);
+});
+document.addEventListener("paste", event => {
+  const files = event.clipboardData?.files || [];
+  if (files.length > 0 && !event.target.closest?.("textarea, input")) {
+    event.preventDefault();
+    const wanting = [...document.querySelectorAll(places)].find(place => place.querySelector("input[type=file]"));
+    take(wanting, files);
+  }
+});
