@@ -20,11 +20,11 @@ import java.util.concurrent.Callable;
 import org.springframework.beans.factory.annotation.Autowired;
 
 /** The flour bags, on which tests make deliverables of their own: Imre speaks for the mill, Grete signs too. */
-abstract class AtTheMill extends DemoHouse {
+public abstract class AtTheMill extends DemoHouse {
     @Autowired
-    Deliverables deliverables;
+    protected Deliverables deliverables;
 
-    ProjectId mill() {
+    protected ProjectId mill() {
         return projects.active().stream()
                 .filter(project -> project.name().equals("Flour bags"))
                 .findFirst()
@@ -32,16 +32,16 @@ abstract class AtTheMill extends DemoHouse {
                 .id();
     }
 
-    Panes.Row pane() {
+    protected Panes.Row pane() {
         return panes.ofProject(mill()).get(0);
     }
 
-    Visitor ines() throws Exception {
+    protected Visitor ines() throws Exception {
         return Visitor.by(address(), linkOfTeam("ines@marram-finch.example"));
     }
 
     /** A file of the demo; texts do not name another client, whom nobody at the mill may read of. */
-    static byte[] demoFile(String name) throws Exception {
+    protected static byte[] demoFile(String name) throws Exception {
         try (InputStream in = Objects.requireNonNull(AtTheMill.class.getResourceAsStream("/demo-files/" + name))) {
             byte[] bytes = in.readAllBytes();
             return name.endsWith(".md")
@@ -52,11 +52,11 @@ abstract class AtTheMill extends DemoHouse {
         }
     }
 
-    HttpResponse<String> upload(Visitor ines, ItemId deliverable) throws Exception {
+    protected HttpResponse<String> upload(Visitor ines, ItemId deliverable) throws Exception {
         return upload(ines, deliverable, "flour-spelt-1.pdf");
     }
 
-    HttpResponse<String> upload(Visitor ines, ItemId deliverable, String file) throws Exception {
+    protected HttpResponse<String> upload(Visitor ines, ItemId deliverable, String file) throws Exception {
         byte[] bytes = demoFile(file);
         return ines.upload(
                 "/t/deliverables/" + deliverable + "/versions",
@@ -66,7 +66,7 @@ abstract class AtTheMill extends DemoHouse {
                 Map.of("whatChanged", "words that were typed"));
     }
 
-    ItemId deliverable(Visitor ines, String name, String rule) throws Exception {
+    protected ItemId deliverable(Visitor ines, String name, String rule) throws Exception {
         ines.post(
                 "/t/projects/" + mill() + "/deliverables",
                 ines.token(),
@@ -78,11 +78,11 @@ abstract class AtTheMill extends DemoHouse {
                 .orElseThrow();
     }
 
-    Version sent(Visitor ines, ItemId deliverable) throws Exception {
+    protected Version sent(Visitor ines, ItemId deliverable) throws Exception {
         return sent(ines, deliverable, "flour-spelt-1.pdf");
     }
 
-    Version sent(Visitor ines, ItemId deliverable, String file) throws Exception {
+    protected Version sent(Visitor ines, ItemId deliverable, String file) throws Exception {
         upload(ines, deliverable, file);
         Version draft = deliverables.versions(deliverable).stream()
                 .filter(Version::draft)
@@ -93,19 +93,20 @@ abstract class AtTheMill extends DemoHouse {
     }
 
     /** Where a version is looked at by its clients. */
-    String at(Version version) {
+    protected String at(Version version) {
         return "/c/panes/" + pane().id() + "/versions/" + version.id();
     }
 
     /** A mark on the first sheet, a tenth of it wide, as a client leaves it. */
-    HttpResponse<String> marks(Visitor who, Version version, String intent, String note, double at) throws Exception {
+    protected HttpResponse<String> marks(Visitor who, Version version, String intent, String note, double at)
+            throws Exception {
         Map<String, String> form = new HashMap<>(Map.of("page", "1", "shape", "RECTANGLE", "audience", "client"));
         form.putAll(Map.of("x1", "" + at, "y1", "" + at, "x2", "0.1", "y2", "0.1"));
         form.putAll(Map.of("intent", intent, "note", note));
         return who.post(at(version) + "/marks", who.token(), form);
     }
 
-    Callable<HttpResponse<String>> deciding(Visitor who, Version version, String decision) throws Exception {
+    protected Callable<HttpResponse<String>> deciding(Visitor who, Version version, String decision) throws Exception {
         String token = who.token();
         return () -> who.post(
                 "/c/panes/" + pane().id() + "/versions/" + version.id() + "/decisions",
@@ -123,13 +124,13 @@ abstract class AtTheMill extends DemoHouse {
                         "true"));
     }
 
-    Round round(ItemId deliverable) {
+    protected Round round(ItemId deliverable) {
         List<Round> rounds = deliverables.rounds(deliverable);
         return rounds.get(rounds.size() - 1);
     }
 
     /** How many mails somebody got whose subject has these words in it. */
-    long mailsAbout(String address, String words) throws Exception {
+    protected long mailsAbout(String address, String words) throws Exception {
         long found = 0;
         for (MimeMessage mail : world.getReceivedMessages()) {
             found += mail.getAllRecipients()[0].toString().contains(address)
@@ -141,15 +142,15 @@ abstract class AtTheMill extends DemoHouse {
     }
 
     /** Waits for the one mail that somebody gets whose subject has these words in it. */
-    void mailArrives(String address, String words) {
+    protected void mailArrives(String address, String words) {
         await().until(() -> mailsAbout(address, words) == 1);
     }
 
-    Visitor imre() throws Exception {
+    protected Visitor imre() throws Exception {
         return Visitor.by(address(), linkOf("imre@hobandbarley.example"));
     }
 
-    Visitor grete() throws Exception {
+    protected Visitor grete() throws Exception {
         return Visitor.by(address(), linkOf("grete@hobandbarley.example"));
     }
 }
