@@ -196,6 +196,15 @@ public final class Visitor {
         return client.send(request, HttpResponse.BodyHandlers.ofString(StandardCharsets.UTF_8));
     }
 
+    /** Sends bytes by any method, as scripts do. */
+    public HttpResponse<String> sends(String method, String path, Map<String, String> headers, byte[] body)
+            throws IOException, InterruptedException {
+        HttpRequest.Builder request =
+                HttpRequest.newBuilder(uri(path)).method(method, HttpRequest.BodyPublishers.ofByteArray(body));
+        headers.forEach(request::header);
+        return client.send(request.build(), HttpResponse.BodyHandlers.ofString(StandardCharsets.UTF_8));
+    }
+
     /** Sends a form with the files that were chosen in one of its fields. */
     public HttpResponse<String> attach(String path, String token, Map<String, String> fields, Map<String, byte[]> files)
             throws IOException, InterruptedException {

@@ -45,12 +45,14 @@ public class TakeInFile {
      * @param person by one of the team or a contact, within a day
      * @param link by all who have a link, within a day
      * @param project for one project, in all
+     * @param resumed one file that is sent in parts
      */
     @ConfigurationProperties("clearpane.quotas")
     public record Quotas(
             @DefaultValue("10GB") DataSize person,
             @DefaultValue("200MB") DataSize link,
-            @DefaultValue("100GB") DataSize project) {}
+            @DefaultValue("100GB") DataSize project,
+            @DefaultValue("10GB") DataSize resumed) {}
 
     /**
      * Takes it in.
@@ -60,26 +62,62 @@ public class TakeInFile {
      * @throws IOException if it cannot be written; nothing is kept
      */
     public Vault.Stored take(ProjectId project, Actor by, InputStream content) throws IOException {
-        DataSize own = by instanceof Actor.Guest ? quotas.link() : quotas.person();
-        long leftOfTheirs = own.toBytes() - uploads.since(by, clock.instant().minus(A_DAY));
-        long leftOfProject = quotas.project().toBytes() - uploads.total(project);
-        long most = house.largestUpload().toBytes();
+        return take(project, by, content, house.largestUpload().toBytes());
+    }
+
+    /** The same of a file that was sent in parts, which may be larger. */
+    public Vault.Stored takeResumed(ProjectId project, Actor by, InputStream content) throws IOException {
+        return take(project, by, content, largestResumed());
+    }
+
+    /** The most bytes of a file that is sent in parts. */
+    public long largestResumed() {
+        return quotas.resumed().toBytes();
+    }
+
+    /** Says no before anything is sent. @throws Refused if there is no room for so many bytes */
+    public void needRoom(ProjectId project, Actor by, long bytes) {
+        Room room = room(project, by);
+        if (bytes > Math.min(room.leftOfTheirs(), room.leftOfProject())) {
+            throw refused(room, by);
+        }
+    }
+
+    /** How many bytes are left of both. */
+    private record Room(long leftOfTheirs, long leftOfProject) {}
+
+    private Room room(ProjectId project, Actor by) {
+        return new Room(
+                own(by).toBytes() - uploads.since(by, clock.instant().minus(A_DAY)),
+                quotas.project().toBytes() - uploads.total(project));
+    }
+
+    private DataSize own(Actor by) {
+        return by instanceof Actor.Guest ? quotas.link() : quotas.person();
+    }
+
+    private Vault.Stored take(ProjectId project, Actor by, InputStream content, long most) throws IOException {
+        Room room = room(project, by);
         try {
-            Vault.Stored stored =
-                    vault.store(content, Math.max(0, Math.min(most, Math.min(leftOfTheirs, leftOfProject))));
+            Vault.Stored stored = vault.store(
+                    content, Math.max(0, Math.min(most, Math.min(room.leftOfTheirs(), room.leftOfProject()))));
             uploads.add(by, project, stored.size(), clock.instant());
             return stored;
         } catch (Vault.TooLarge large) {
             if (large.limit() >= most) {
                 throw large;
             }
-            throw leftOfTheirs <= leftOfProject
-                    ? Refused.because("With this file it would be more than " + own.toMegabytes() + " MB within a day"
-                            + (by instanceof Actor.Guest ? " by this link" : "")
-                            + ". Nothing of it was kept; send the rest tomorrow, or ask us for more room.")
-                    : Refused.because("This project holds " + quotas.project().toGigabytes()
-                            + " GB, the most that one may. Nothing of it was kept; tell whoever runs this house.");
+            throw refused(room, by);
         }
+    }
+
+    private Refused refused(Room room, Actor by) {
+        return room.leftOfTheirs() <= room.leftOfProject()
+                ? Refused.because("With this file it would be more than " + own(by).toMegabytes() + " MB within a day"
+                        + (by instanceof Actor.Guest ? " by this link" : "")
+                        + ". Nothing of it was kept; send the rest tomorrow, or ask us for more room.")
+                : Refused.because("This project holds " + quotas.project().toGigabytes()
+                        + " GB, the most that one may. Nothing of it was kept; tell whoever runs this house.");
     }
 
     /** Keeps an address as a file of its own. @throws IOException if it cannot be written */

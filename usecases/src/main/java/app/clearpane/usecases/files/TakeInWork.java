@@ -47,6 +47,12 @@ public class TakeInWork {
         return new Taken(takeIn.take(project, by, content), FileNames.safe(fileName));
     }
 
+    /** The same of a file that may have been sent in parts, which may be larger. */
+    public Taken takeResumed(ProjectId project, String fileName, InputStream content, Actor by) throws IOException {
+        apart.warmUp();
+        return new Taken(takeIn.takeResumed(project, by, content), FileNames.safe(fileName));
+    }
+
     /** What can be seen of it. @throws UnusableFile if it cannot be looked at */
     public Wish.Opened open(Taken taken) throws IOException, UnusableFile {
         return apart.open(new Wish.Open(vault.path(taken.stored().sha256()), taken.name()));

@@ -96,7 +96,7 @@ public class SupplyFiles {
 
     private Found find(Request request, Viewer viewer, Arriving file) throws IOException {
         try (InputStream content = file.content().open()) {
-            TakeInWork.Taken taken = takeIn.take(request.project(), file.name(), content, viewer.actor());
+            TakeInWork.Taken taken = takeIn.takeResumed(request.project(), file.name(), content, viewer.actor());
             return new Found(taken, facts(taken), opened(taken));
         }
     }

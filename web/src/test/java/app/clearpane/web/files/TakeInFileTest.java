@@ -62,7 +62,10 @@ class TakeInFileTest extends DemoHouse {
                 uploads,
                 house,
                 new TakeInFile.Quotas(
-                        DataSize.ofKilobytes(person), DataSize.ofKilobytes(link), DataSize.ofGigabytes(100)),
+                        DataSize.ofKilobytes(person),
+                        DataSize.ofKilobytes(link),
+                        DataSize.ofGigabytes(100),
+                        DataSize.ofGigabytes(10)),
                 clock);
     }
 

@@ -1,91 +1,45 @@
 package app.clearpane.web.supply.client;
 
-import app.clearpane.core.supply.Request;
 import app.clearpane.core.supply.RequestId;
-import app.clearpane.core.supply.Supplied;
 import app.clearpane.core.viewer.Viewer;
-import app.clearpane.store.exposure.client.Viewers;
-import app.clearpane.store.supply.client.VisibleRequests;
-import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.usecases.supply.KeepSupplied;
 import app.clearpane.usecases.supply.PassOnRequest;
 import app.clearpane.usecases.supply.SupplyFiles;
 import app.clearpane.usecases.supply.SupplyWords;
-import app.clearpane.web.deliverable.SheetBytes;
 import app.clearpane.web.exposure.client.Through;
 import java.io.IOException;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
-import org.springframework.core.io.Resource;
-import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
-import org.springframework.ui.Model;
-import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 
-/** A request, for those who are asked: what is wanted, what came and what was found in it. */
+/** Gives what a request asks for, takes it back, passes it on. */
 @Controller
 class SupplyController {
-    private final VisibleRequests requests;
-    private final Viewers viewers;
     private final SupplyFiles supplyFiles;
     private final SupplyWords supplyWords;
     private final KeepSupplied keepSupplied;
     private final PassOnRequest passOn;
-    private final SheetBytes bytes;
+    private final ResumableUploads uploads;
 
     SupplyController(
-            VisibleRequests requests,
-            Viewers viewers,
             SupplyFiles supplyFiles,
             SupplyWords supplyWords,
             KeepSupplied keepSupplied,
             PassOnRequest passOn,
-            SheetBytes bytes) {
+            ResumableUploads uploads) {
+        this.uploads = uploads;
         this.passOn = passOn;
-        this.requests = requests;
-        this.viewers = viewers;
         this.supplyFiles = supplyFiles;
         this.supplyWords = supplyWords;
         this.keepSupplied = keepSupplied;
-        this.bytes = bytes;
-    }
-
-    @GetMapping({"/c/panes/{pane}/requests/{request}", "/t/look/{seat}/{sight}/requests/{request}"})
-    String one(Viewer viewer, @PathVariable RequestId request, Model model) {
-        model.addAttribute("request", NotFound.unless(requests.find(viewer, request)));
-        model.addAttribute("viewer", viewer);
-        model.addAttribute("heading", viewers.heading(viewer));
-        model.addAttribute("base", Through.base(viewer));
-        return "supply/client/one";
-    }
-
-    @GetMapping({
-        "/c/panes/{pane}/requests/{request}/given/{given}/look",
-        "/t/look/{seat}/{sight}/requests/{request}/given/{given}/look"
-    })
-    ResponseEntity<Resource> look(Viewer viewer, @PathVariable RequestId request, @PathVariable UUID given) {
-        return bytes.sheet(given(viewer, request, given).sha256(), 1, SheetBytes.Size.small);
-    }
-
-    @GetMapping({
-        "/c/panes/{pane}/requests/{request}/given/{given}/file",
-        "/t/look/{seat}/{sight}/requests/{request}/given/{given}/file"
-    })
-    ResponseEntity<Resource> file(Viewer viewer, @PathVariable RequestId request, @PathVariable UUID given) {
-        Supplied one = given(viewer, request, given);
-        return bytes.download(one.sha256(), one.name());
-    }
-
-    private Supplied given(Viewer viewer, RequestId request, UUID given) {
-        Request found = NotFound.unless(requests.find(viewer, request));
-        return NotFound.unless(found.given(given).filter(Supplied::isFile));
     }
 
     @PostMapping("/c/panes/{pane}/requests/{request}/files")
@@ -93,18 +47,23 @@ class SupplyController {
             Viewer viewer,
             @PathVariable RequestId request,
             @RequestParam(required = false) @Nullable UUID part,
-            @RequestParam(required = false) @Nullable List<MultipartFile> file)
+            @RequestParam(required = false) @Nullable List<MultipartFile> file,
+            @RequestParam(defaultValue = "") List<String> uploaded)
             throws IOException {
-        supplyFiles.give(
-                viewer,
-                request,
-                Optional.ofNullable(part),
-                Objects.requireNonNullElse(file, List.<MultipartFile>of()).stream()
-                        .filter(one -> !Objects.requireNonNullElse(one.getOriginalFilename(), "")
-                                .isEmpty())
-                        .map(one -> new SupplyFiles.Arriving(
-                                Objects.requireNonNullElse(one.getOriginalFilename(), ""), one::getInputStream))
-                        .toList());
+        List<SupplyFiles.Arriving> arriving = new ArrayList<>();
+        for (String address : uploaded) {
+            arriving.add(uploads.whole(viewer, address));
+        }
+        Objects.requireNonNullElse(file, List.<MultipartFile>of()).stream()
+                .filter(one -> !Objects.requireNonNullElse(one.getOriginalFilename(), "")
+                        .isEmpty())
+                .map(one -> new SupplyFiles.Arriving(
+                        Objects.requireNonNullElse(one.getOriginalFilename(), ""), one::getInputStream))
+                .forEach(arriving::add);
+        supplyFiles.give(viewer, request, Optional.ofNullable(part), arriving);
+        for (String address : uploaded) {
+            uploads.drop(viewer, address);
+        }
         return back(viewer, request, part);
     }
 

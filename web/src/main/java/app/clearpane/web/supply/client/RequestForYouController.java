@@ -1,0 +1,63 @@
+package app.clearpane.web.supply.client;
+
+import app.clearpane.core.supply.Request;
+import app.clearpane.core.supply.RequestId;
+import app.clearpane.core.supply.Supplied;
+import app.clearpane.core.viewer.Viewer;
+import app.clearpane.store.exposure.client.Viewers;
+import app.clearpane.store.supply.client.VisibleRequests;
+import app.clearpane.usecases.shell.NotFound;
+import app.clearpane.web.deliverable.SheetBytes;
+import app.clearpane.web.exposure.client.Through;
+import java.util.UUID;
+import org.springframework.core.io.Resource;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+
+/** A request, for those who are asked: what is wanted, what came and what was found in it. */
+@Controller
+class RequestForYouController {
+    private final VisibleRequests requests;
+    private final Viewers viewers;
+    private final SheetBytes bytes;
+
+    RequestForYouController(VisibleRequests requests, Viewers viewers, SheetBytes bytes) {
+        this.requests = requests;
+        this.viewers = viewers;
+        this.bytes = bytes;
+    }
+
+    @GetMapping({"/c/panes/{pane}/requests/{request}", "/t/look/{seat}/{sight}/requests/{request}"})
+    String one(Viewer viewer, @PathVariable RequestId request, Model model) {
+        model.addAttribute("request", NotFound.unless(requests.find(viewer, request)));
+        model.addAttribute("viewer", viewer);
+        model.addAttribute("heading", viewers.heading(viewer));
+        model.addAttribute("base", Through.base(viewer));
+        return "supply/client/one";
+    }
+
+    @GetMapping({
+        "/c/panes/{pane}/requests/{request}/given/{given}/look",
+        "/t/look/{seat}/{sight}/requests/{request}/given/{given}/look"
+    })
+    ResponseEntity<Resource> look(Viewer viewer, @PathVariable RequestId request, @PathVariable UUID given) {
+        return bytes.sheet(given(viewer, request, given).sha256(), 1, SheetBytes.Size.small);
+    }
+
+    @GetMapping({
+        "/c/panes/{pane}/requests/{request}/given/{given}/file",
+        "/t/look/{seat}/{sight}/requests/{request}/given/{given}/file"
+    })
+    ResponseEntity<Resource> file(Viewer viewer, @PathVariable RequestId request, @PathVariable UUID given) {
+        Supplied one = given(viewer, request, given);
+        return bytes.download(one.sha256(), one.name());
+    }
+
+    private Supplied given(Viewer viewer, RequestId request, UUID given) {
+        Request found = NotFound.unless(requests.find(viewer, request));
+        return NotFound.unless(found.given(given).filter(Supplied::isFile));
+    }
+}

@@ -1,0 +1,94 @@
+package app.clearpane.web.supply.client;
+
+import app.clearpane.core.viewer.Viewer;
+import app.clearpane.usecases.HouseSettings;
+import app.clearpane.usecases.files.TakeInFile;
+import app.clearpane.usecases.jobs.Recurrence;
+import app.clearpane.usecases.jobs.Recurring;
+import app.clearpane.usecases.shell.Refused;
+import app.clearpane.usecases.supply.SupplyFiles;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.time.Duration;
+import java.util.Optional;
+import me.desair.tus.server.TusFileUploadService;
+import me.desair.tus.server.exception.TusException;
+import me.desair.tus.server.upload.UploadInfo;
+import org.springframework.stereotype.Component;
+
+/**
+ * Uploads that go on where they stopped, by tus 1.0.0 (https://tus.io/protocols/resumable-upload). Each belongs to the
+ * contact who began it; what is not finished within a week is dropped.
+ */
+@Component
+class ResumableUploads implements Recurring {
+    private static final String ADDRESS = "/c/panes/[0-9a-f-]{36}/uploads";
+    private static final Duration KEPT = Duration.ofDays(7);
+    private final TusFileUploadService tus;
+    private final TakeInFile takeIn;
+
+    ResumableUploads(HouseSettings house, TakeInFile takeIn) {
+        this.takeIn = takeIn;
+        this.tus = new TusFileUploadService()
+                .withStoragePath(house.data().resolve("uploads").toString())
+                .withUploadUri(ADDRESS)
+                .withMaxUploadSize(takeIn.largestResumed())
+                .withUploadExpirationPeriod(KEPT.toMillis());
+    }
+
+    @Override
+    public Recurrence recurrence() {
+        return new Recurrence("uploads", "${clearpane.uploads:0 37 3 * * *}", tus::cleanup);
+    }
+
+    /** Begins one. @throws Refused if there is no room for it */
+    void begin(Viewer viewer, HttpServletRequest request, HttpServletResponse response) throws IOException {
+        String length = Optional.ofNullable(request.getHeader("Upload-Length")).orElse("");
+        if (request.getHeader("Tus-Resumable") == null || !length.matches("\\d{1,18}")) {
+            throw Refused.because("This takes files in parts, from the page of a request. Nothing was kept.");
+        }
+        takeIn.needRoom(viewer.project(), viewer.actor(), Long.parseLong(length));
+        goOn(viewer, request, response);
+    }
+
+    /** Takes a further part, says how far it is, or drops it. */
+    void goOn(Viewer viewer, HttpServletRequest request, HttpServletResponse response) throws IOException {
+        tus.process(request, response, owner(viewer));
+    }
+
+    /** One that is whole, to be taken in. @throws Refused if it is not theirs, not whole, or was dropped */
+    SupplyFiles.Arriving whole(Viewer viewer, String address) throws IOException {
+        try {
+            UploadInfo info = tus.getUploadInfo(address, owner(viewer));
+            if (info == null || info.isUploadInProgress()) {
+                throw Refused.because(
+                        "A file is not whole here yet. Nothing of it is lost: choose it again, and it goes on.");
+            }
+            return new SupplyFiles.Arriving(info.getFileName(), () -> bytes(viewer, address));
+        } catch (TusException gone) {
+            throw Refused.because("A file is not here any more. Choose it again.");
+        }
+    }
+
+    private java.io.InputStream bytes(Viewer viewer, String address) throws IOException {
+        try {
+            return tus.getUploadedBytes(address, owner(viewer));
+        } catch (TusException gone) {
+            throw new IOException(gone);
+        }
+    }
+
+    /** Drops one that was taken in. */
+    void drop(Viewer viewer, String address) throws IOException {
+        try {
+            tus.deleteUpload(address, owner(viewer));
+        } catch (TusException gone) {
+            throw new IOException(gone);
+        }
+    }
+
+    private static String owner(Viewer viewer) {
+        return viewer.contact().toString();
+    }
+}
