@@ -137,13 +137,11 @@ async function give(form, files) {
   await Promise.all(Array.from({ length: AT_A_TIME }, sender));
   const here = addresses.filter(Boolean);
   if (here.length > 0 && form.isConnected) {
-    here.forEach(address => {
-      const field = document.createElement("input");
-      field.type = "hidden";
-      field.name = "uploaded";
-      field.value = address;
-      form.append(field);
-    });
+    const field = document.createElement("input");
+    field.type = "hidden";
+    field.name = "uploaded";
+    field.value = here.join(" ");
+    form.append(field);
     form.querySelector("input[type=file]").disabled = true;
     form.requestSubmit();
   }

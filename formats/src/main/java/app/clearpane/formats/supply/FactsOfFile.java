@@ -55,7 +55,9 @@ public final class FactsOfFile {
         if (bytes > LONGEST_TEXT) {
             return FileFacts.ofKind(mediaType, bytes);
         }
-        return FileFacts.ofDocument(mediaType, bytes, FileFacts.Document.ofWords(WordCount.of(text(file))));
+        String text = text(file);
+        String found = mediaType.equals("text/plain") && TypedTable.is(text) ? "text/csv" : mediaType;
+        return FileFacts.ofDocument(found, bytes, FileFacts.Document.ofWords(WordCount.of(text)));
     }
 
     private static String text(Path file) throws IOException {

@@ -14,6 +14,7 @@ import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.usecases.shell.Refused;
 import app.clearpane.usecases.shell.TheAgency;
+import java.util.Optional;
 import org.springframework.stereotype.Component;
 
 /** What was given for a request is kept, told and written down, and the turn follows. */
@@ -53,12 +54,15 @@ class GivenFor {
         return open(viewer, id);
     }
 
-    /** Keeps one; the same twice for one part is kept once. */
-    void keep(Viewer viewer, Request request, RequestPart part, Supplied given) {
-        if (part.takes() == Takes.FILES
-                && request.given(part).stream()
-                        .anyMatch(one -> one.fills() && one.sha256().equals(given.sha256()))) {
-            return;
+    /** Keeps one; the same twice for one part is kept once. @return what of its like is there, if it was not kept */
+    Optional<Supplied> keep(Viewer viewer, Request request, RequestPart part, Supplied given) {
+        Optional<Supplied> same = part.takes() != Takes.FILES
+                ? Optional.empty()
+                : request.given(part).stream()
+                        .filter(one -> one.fills() && one.sha256().equals(given.sha256()))
+                        .findFirst();
+        if (same.isPresent()) {
+            return same;
         }
         requests.supply(request.id(), given);
         requests.followTurn(request.id(), agency.now());
@@ -77,5 +81,6 @@ class GivenFor {
                                 .map(Finding::figures)
                                 .toList()));
         write.arrived(request, part, viewer, "“" + given.name() + "”");
+        return Optional.empty();
     }
 }

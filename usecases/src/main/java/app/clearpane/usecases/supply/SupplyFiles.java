@@ -69,7 +69,7 @@ public class SupplyFiles {
      * @param part the one they are given for; empty if they are given together to the whole request, and go where most
      *     of them fit (rule Q4)
      * @throws IOException if one cannot be written; those before it are kept
-     * @throws Refused if there is no room for one, or it is empty
+     * @throws Refused if there is no room for one, it is empty, or it is here under another name; the others are kept
      */
     public void give(Viewer viewer, RequestId id, Optional<UUID> part, List<Arriving> files) throws IOException {
         Request request = givenFor.open(viewer, id);
@@ -78,19 +78,19 @@ public class SupplyFiles {
             throw Refused.because("Choose a file first.");
         }
         List<Found> found = new ArrayList<>();
-        List<String> empty = new ArrayList<>();
+        List<String> said = new ArrayList<>();
         for (Arriving file : files) {
             Found one = find(request, viewer, file);
             if (one.taken().stored().size() == 0) {
-                empty.add("“" + one.taken().name()
+                said.add("“" + one.taken().name()
                         + "” is empty: it has 0 bytes, so it was not kept. Save it again where you made it.");
             } else {
                 found.add(one);
             }
         }
-        transaction.executeWithoutResult(status -> keep(viewer, id, part, found));
-        if (!empty.isEmpty()) {
-            throw Refused.because(empty);
+        transaction.executeWithoutResult(status -> said.addAll(keep(viewer, id, part, found)));
+        if (!said.isEmpty()) {
+            throw Refused.because(said);
         }
     }
 
@@ -117,7 +117,9 @@ public class SupplyFiles {
         }
     }
 
-    private void keep(Viewer viewer, RequestId id, Optional<UUID> part, List<Found> found) {
+    /** Keeps them. @return a sentence for each that was there under another name */
+    private List<String> keep(Viewer viewer, RequestId id, Optional<UUID> part, List<Found> found) {
+        List<String> said = new ArrayList<>();
         Request request = givenFor.locked(viewer, id);
         List<RequestPart> parts = part.flatMap(request::part)
                 .map(one -> found.stream().map(file -> one).toList())
@@ -126,8 +128,13 @@ public class SupplyFiles {
         for (int i = 0; i < found.size(); i++) {
             Found file = found.get(i);
             file.work().ifPresent(work -> takeIn.draw(file.taken(), work));
-            givenFor.keep(viewer, request, parts.get(i), supplied(viewer, parts.get(i), file));
+            givenFor.keep(viewer, request, parts.get(i), supplied(viewer, parts.get(i), file))
+                    .map(Supplied::name)
+                    .filter(name -> !name.equals(file.taken().name()))
+                    .ifPresent(name -> said.add(
+                            "“" + file.taken().name() + "” is here already: it is the same as “" + name + "”."));
         }
+        return said;
     }
 
     /** Where files go that are given together; those that fit nowhere go where something is still missing. */

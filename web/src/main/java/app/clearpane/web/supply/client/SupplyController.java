@@ -9,6 +9,7 @@ import app.clearpane.usecases.supply.SupplyWords;
 import app.clearpane.web.exposure.client.Through;
 import java.io.IOException;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
@@ -48,10 +49,14 @@ class SupplyController {
             @PathVariable RequestId request,
             @RequestParam(required = false) @Nullable UUID part,
             @RequestParam(required = false) @Nullable List<MultipartFile> file,
-            @RequestParam(defaultValue = "") List<String> uploaded)
+            @RequestParam(defaultValue = "") String uploaded)
             throws IOException {
         List<SupplyFiles.Arriving> arriving = new ArrayList<>();
-        for (String address : uploaded) {
+        List<String> whole = Arrays.stream(uploaded.split(" "))
+                .filter(one -> !one.isBlank())
+                .distinct()
+                .toList();
+        for (String address : whole) {
             arriving.add(uploads.whole(viewer, address));
         }
         Objects.requireNonNullElse(file, List.<MultipartFile>of()).stream()
@@ -61,7 +66,7 @@ class SupplyController {
                         Objects.requireNonNullElse(one.getOriginalFilename(), ""), one::getInputStream))
                 .forEach(arriving::add);
         supplyFiles.give(viewer, request, Optional.ofNullable(part), arriving);
-        for (String address : uploaded) {
+        for (String address : whole) {
             uploads.drop(viewer, address);
         }
         return back(viewer, request, part);
