@@ -76,7 +76,10 @@ public class ProjectFrame {
             case NOT_STARTED ->
                 (project.startsOn().isAfter(plan.today())
                                 ? "Starts on "
-                                : "Nothing is sent or begun yet; it was to start on ")
+                                : waiting > 0
+                                        ? "Nothing is begun yet, with " + atClient
+                                                + " at the client; it was to start on "
+                                        : "Nothing is sent or begun yet; it was to start on ")
                         + words.day(project.startsOn()) + ". " + timing(plan, standing);
             case WAITING_ON_THE_CLIENT -> "Waiting on the client for " + atClient + ". " + timing(plan, standing);
             case IN_REVIEW ->
