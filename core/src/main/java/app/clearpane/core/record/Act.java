@@ -188,6 +188,7 @@ public enum Act {
     REQUEST_ACCEPTED("request.accepted", Kind.REQUESTS, "accepted what was supplied for the request"),
     REQUEST_ASKED_AGAIN("request.asked-again", Kind.REQUESTS, "asked again for the request"),
     REQUEST_PASSED_ON("request.passed-on", Kind.REQUESTS, "passed on the request"),
+    REQUEST_OWED_SENT("request.owed-sent", Kind.REQUESTS, "sent what is still owed, for"),
     REQUEST_UNSEALED("request.unsealed", Kind.REQUESTS, "looked at the access details of the request"),
     FILE_ADDED("file.added", Kind.FILES, "added the file"),
     FILE_DELETED("file.deleted", Kind.FILES, "deleted the file"),

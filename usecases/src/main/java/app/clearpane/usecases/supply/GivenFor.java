@@ -1,5 +1,6 @@
 package app.clearpane.usecases.supply;
 
+import app.clearpane.core.files.Sha256;
 import app.clearpane.core.record.event.RequestActs;
 import app.clearpane.core.supply.Finding;
 import app.clearpane.core.supply.Request;
@@ -14,7 +15,10 @@ import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.usecases.shell.Refused;
 import app.clearpane.usecases.shell.TheAgency;
-import java.util.Optional;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
 import org.springframework.stereotype.Component;
 
 /** What was given for a request is kept, told and written down, and the turn follows. */
@@ -54,18 +58,39 @@ class GivenFor {
         return open(viewer, id);
     }
 
-    /** Keeps one; the same twice for one part is kept once. @return what of its like is there, if it was not kept */
-    Optional<Supplied> keep(Viewer viewer, Request request, RequestPart part, Supplied given) {
-        Optional<Supplied> same = part.takes() != Takes.FILES
-                ? Optional.empty()
-                : request.given(part).stream()
-                        .filter(one -> one.fills() && one.sha256().equals(given.sha256()))
-                        .findFirst();
-        if (same.isPresent()) {
-            return same;
+    /** Something that was not kept since its like is there. @param there what it is called */
+    record Same(Supplied given, String there) {}
+
+    /**
+     * Keeps what somebody gave for a part at one time, which is one entry in the Record and one telling. The same file
+     * twice for one part is kept once.
+     */
+    List<Same> keep(Viewer viewer, Request request, RequestPart part, List<Supplied> all) {
+        Map<Sha256, String> there = new HashMap<>();
+        if (part.takes() == Takes.FILES) {
+            request.given(part).stream()
+                    .filter(Supplied::fills)
+                    .forEach(one -> there.putIfAbsent(one.sha256(), one.name()));
         }
-        requests.supply(request.id(), given);
-        requests.followTurn(request.id(), agency.now());
+        List<Same> same = new ArrayList<>();
+        List<Supplied> kept = new ArrayList<>();
+        for (Supplied given : all) {
+            String like = there.putIfAbsent(given.sha256(), given.name());
+            if (like != null) {
+                same.add(new Same(given, like));
+            } else {
+                requests.supply(request.id(), given);
+                kept.add(given);
+            }
+        }
+        if (!kept.isEmpty()) {
+            requests.followTurn(request.id(), agency.now());
+            noteAndTell(viewer, request, part, kept);
+        }
+        return same;
+    }
+
+    private void noteAndTell(Viewer viewer, Request request, RequestPart part, List<Supplied> kept) {
         audit.append(
                 request.project(),
                 request.id().value(),
@@ -73,14 +98,16 @@ class GivenFor {
                         viewer.actor(),
                         request.title(),
                         part.name(),
-                        given.name(),
-                        given.sha256(),
-                        given.came().door().name(),
-                        given.findings().stream()
+                        kept.stream().map(Supplied::name).toList(),
+                        kept.stream().map(Supplied::sha256).toList(),
+                        kept.get(0).came().door().name(),
+                        kept.stream()
+                                .flatMap(one -> one.findings().stream())
                                 .filter(Finding::fails)
                                 .map(Finding::figures)
+                                .distinct()
                                 .toList()));
-        write.arrived(request, part, viewer, "“" + given.name() + "”");
-        return Optional.empty();
+        write.arrived(
+                request, part, viewer, kept.size() == 1 ? "“" + kept.get(0).name() + "”" : kept.size() + " files");
     }
 }

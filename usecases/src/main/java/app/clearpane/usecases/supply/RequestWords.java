@@ -10,6 +10,7 @@ import app.clearpane.core.supply.RequestState;
 import app.clearpane.core.supply.Supplied;
 import app.clearpane.core.supply.Takes;
 import app.clearpane.core.supply.Verdict;
+import app.clearpane.core.turns.Turn;
 import app.clearpane.usecases.shell.TemplateHelper;
 import app.clearpane.usecases.shell.TheAgency;
 import app.clearpane.usecases.shell.Words;
@@ -144,6 +145,11 @@ public final class RequestWords implements TemplateHelper {
     /** What a line asks of each; what goes without saying is left out. */
     public static List<Check> checked(PartLine line) {
         return line.checks().stream().filter(check -> !check.isUnsaid()).toList();
+    }
+
+    /** Whether any of them is the client's to supply. */
+    public static boolean owed(List<Request> all) {
+        return all.stream().anyMatch(request -> request.turn() == Turn.CLIENTS);
     }
 
     /** Whether it was not sent. */

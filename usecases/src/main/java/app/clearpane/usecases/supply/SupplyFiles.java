@@ -20,7 +20,9 @@ import app.clearpane.usecases.shell.TheAgency;
 import java.io.IOException;
 import java.io.InputStream;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
@@ -125,15 +127,16 @@ public class SupplyFiles {
                 .map(one -> found.stream().map(file -> one).toList())
                 .orElseGet(
                         () -> places(request, found.stream().map(Found::facts).toList()));
+        Map<RequestPart, List<Supplied>> given = new LinkedHashMap<>();
         for (int i = 0; i < found.size(); i++) {
             Found file = found.get(i);
             file.work().ifPresent(work -> takeIn.draw(file.taken(), work));
-            givenFor.keep(viewer, request, parts.get(i), supplied(viewer, parts.get(i), file))
-                    .map(Supplied::name)
-                    .filter(name -> !name.equals(file.taken().name()))
-                    .ifPresent(name -> said.add(
-                            "“" + file.taken().name() + "” is here already: it is the same as “" + name + "”."));
+            given.computeIfAbsent(parts.get(i), one -> new ArrayList<>()).add(supplied(viewer, parts.get(i), file));
         }
+        given.forEach((of, files) -> givenFor.keep(viewer, request, of, files).stream()
+                .filter(same -> !same.there().equals(same.given().name()))
+                .map(same -> "“" + same.given().name() + "” is here already: it is the same as “" + same.there() + "”.")
+                .forEach(said::add));
         return said;
     }
 

@@ -92,7 +92,7 @@ public class SupplyWords {
                         .filter(one -> one.standing() instanceof Supplied.Arrived)
                         .forEach(one -> requests.takeBack(one.id(), agency.now()));
             }
-            givenFor.keep(viewer, now, wanted, supplied);
+            givenFor.keep(viewer, now, wanted, List.of(supplied));
         });
     }
 

@@ -12,6 +12,7 @@ import app.clearpane.usecases.shell.Lasting;
 import app.clearpane.usecases.shell.TheAgency;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import org.springframework.stereotype.Component;
 
@@ -68,6 +69,31 @@ class WriteOfRequest {
         request.asked()
                 .forEach(one -> write(
                         request, one.contact(), "Another one, please: " + request.title(), lines, "Send another"));
+    }
+
+    /** All that somebody still owes of one project, what is due first before the others. */
+    void owes(ContactId contact, List<Request> owed) {
+        List<Request> inOrder = owed.stream()
+                .sorted(Comparator.comparing(
+                        request -> request.sent().orElseThrow().due()))
+                .toList();
+        List<String> lines = new ArrayList<>();
+        lines.add("This is what we still need from you:");
+        inOrder.forEach(request -> {
+            lines.add(request.title() + ", by "
+                    + lasting.zoned(request.sent().orElseThrow().due()) + ":");
+            request.parts().stream()
+                    .filter(part -> request.state(part).isTheClients())
+                    .forEach(part -> lines.add("• " + RequestWords.line(part)));
+        });
+        Request first = inOrder.get(0);
+        write(
+                first,
+                contact,
+                "Still wanted: " + first.title()
+                        + (inOrder.size() == 1 ? "" : " and " + (inOrder.size() - 1) + " more"),
+                lines,
+                "Send it");
     }
 
     /** That somebody passed it on, for whoever speaks for their side. */

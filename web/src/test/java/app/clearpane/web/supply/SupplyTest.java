@@ -183,6 +183,26 @@ class SupplyTest extends AtARequest {
     }
 
     @Test
+    void allThatIsOwedGoesInOneMail() throws Exception {
+        Request one = asks("2 photographs of the mill|Opening hours, at most 9 words");
+        Request other = asks("a film");
+        writes(imre(), one, 1, "dusk until midnight");
+        Visitor ines = ines();
+        assertThat(ines.sends("/t/projects/" + mill() + "/requests/owed", "").statusCode())
+                .isEqualTo(302);
+        mailArrives("imre@hobandbarley.example", "Still wanted: ");
+        String mail = "";
+        for (var sent : world.getReceivedMessages()) {
+            mail = sent.getSubject().startsWith("Still wanted: ")
+                            && sent.getAllRecipients()[0].toString().contains("imre@")
+                    ? com.icegreen.greenmail.util.GreenMailUtil.getBody(sent)
+                    : mail;
+        }
+        assertThat(mail.replace("=\r\n", "")).contains(one.title(), other.title(), "Photographs of the mill");
+        assertThat(mail).as("what is here is not asked for").doesNotContain("Opening hours");
+    }
+
+    @Test
     void twoWhoGiveTheSameAtOnceLoseNothing() throws Exception {
         Request request = asks("a photograph");
         imre().sends(at(request) + "/pass-on", "name=Grete&email=grete@hobandbarley.example");

@@ -19,9 +19,18 @@ public final class RequestActs {
     /** In words: somebody withdrew the request … */
     public record RequestWithdrawn(Actor actor, String subject, String reason) implements Happening {}
 
-    /** In words: somebody supplied for the request … @param failed what checks failed, with their figures */
+    /**
+     * In words: somebody supplied for the request … @param names what was given at one time for one part @param failed
+     * what checks failed, with their figures
+     */
     public record RequestSupplied(
-            Actor actor, String subject, String part, String name, Sha256 sha256, String door, List<String> failed)
+            Actor actor,
+            String subject,
+            String part,
+            List<String> names,
+            List<Sha256> sha256,
+            String door,
+            List<String> failed)
             implements Happening {}
 
     /** In words: somebody took back what was supplied for the request … */
@@ -41,6 +50,10 @@ public final class RequestActs {
 
     /** In words: somebody passed on the request … */
     public record RequestPassedOn(Actor actor, String subject, String to) implements Happening {}
+
+    /** In words: somebody sent what is still owed, for … @param subject the project */
+    public record RequestOwedSent(Actor actor, String subject, List<String> to, List<String> requests)
+            implements Happening {}
 
     /** In words: somebody looked at the access details of the request … */
     public record RequestUnsealed(Actor actor, String subject, String part) implements Happening {}

@@ -4,14 +4,10 @@ import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.signoff.TakingBack;
 import app.clearpane.core.viewer.Viewer;
 import app.clearpane.store.deliverable.client.VisibleDeliverables;
-import app.clearpane.store.exposure.client.Viewers;
 import app.clearpane.store.plan.client.VisibleTasks;
 import app.clearpane.usecases.security.Person;
-import app.clearpane.usecases.shell.NotFound;
 import java.time.Clock;
 import java.time.Instant;
-import java.util.ArrayList;
-import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
@@ -25,7 +21,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 /** A client's home and their panes. */
 @Controller
 class ClientPaneController {
-    private final Viewers viewers;
+    private final HomePage homePage;
     private final PanePage panePage;
     private final WrittenPane written;
     private final Looks looks;
@@ -33,25 +29,19 @@ class ClientPaneController {
     private final Clock clock;
 
     ClientPaneController(
-            Viewers viewers,
+            HomePage homePage,
             PanePage panePage,
             WrittenPane written,
             Looks looks,
             VisibleDeliverables visible,
             Clock clock) {
         this.visible = visible;
-        this.viewers = viewers;
+        this.homePage = homePage;
         this.panePage = panePage;
         this.written = written;
         this.looks = looks;
         this.clock = clock;
     }
-
-    /**
-     * A pane on the home page. @param waiting how many things await the reader there @param several whether they see
-     * its project through others too
-     */
-    record Tile(Viewers.Heading heading, int waiting, Optional<Viewer.Rest> rest, String base, boolean several) {}
 
     @GetMapping("/c")
     String home(@AuthenticationPrincipal Person person, Model model) {
@@ -59,21 +49,12 @@ class ClientPaneController {
             return "redirect:/c/panes/" + guest.paneId();
         }
         Person.OfClient me = (Person.OfClient) person;
-        List<Tile> tiles = new ArrayList<>();
-        for (Viewers.Heading heading : viewers.panesOf(me.contactId(), clock.instant())) {
-            Viewer viewer = NotFound.unless(viewers.viewerAt(heading.id(), me.contactId(), clock.instant()));
-            tiles.add(new Tile(
-                    heading,
-                    panePage.waitingCount(viewer),
-                    viewer.rest(),
-                    Through.base(viewer),
-                    !viewers.others(viewer, clock.instant()).isEmpty()));
-        }
-        if (tiles.size() == 1) {
-            return "redirect:" + tiles.get(0).base();
+        HomePage.Home home = homePage.read(me.contactId());
+        if (home.tiles().size() == 1) {
+            return "redirect:" + home.tiles().get(0).base();
         }
         model.addAttribute("me", me);
-        model.addAttribute("tiles", tiles);
+        model.addAttribute("home", home);
         return "exposure/client/home";
     }
 

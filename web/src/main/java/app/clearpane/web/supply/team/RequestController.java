@@ -8,6 +8,7 @@ import app.clearpane.store.supply.Requests;
 import app.clearpane.usecases.post.PossibleRecipients;
 import app.clearpane.usecases.security.Person;
 import app.clearpane.usecases.supply.DraftRequest;
+import app.clearpane.usecases.supply.SendOwed;
 import app.clearpane.usecases.supply.SendRequest;
 import app.clearpane.web.project.team.ProjectFrame;
 import app.clearpane.web.shell.access.ForManagers;
@@ -28,6 +29,7 @@ class RequestController {
     private final PossibleRecipients recipients;
     private final DraftRequest draftRequest;
     private final SendRequest sendRequest;
+    private final SendOwed sendOwed;
 
     RequestController(
             ProjectFrame frame,
@@ -35,7 +37,9 @@ class RequestController {
             ProjectFiles files,
             PossibleRecipients recipients,
             DraftRequest draftRequest,
-            SendRequest sendRequest) {
+            SendRequest sendRequest,
+            SendOwed sendOwed) {
+        this.sendOwed = sendOwed;
         this.frame = frame;
         this.requests = requests;
         this.files = files;
@@ -69,6 +73,13 @@ class RequestController {
     String draft(@PathVariable ProjectId project, DraftRequest.RequestForm form, @AuthenticationPrincipal Person me) {
         RequestId id = draftRequest.draft(project, form, me.actor());
         return back(project) + "#r" + id;
+    }
+
+    @PostMapping("/t/projects/{project}/requests/owed")
+    @ForManagers
+    String sendOwed(@PathVariable ProjectId project, @AuthenticationPrincipal Person me) {
+        sendOwed.send(project, me.actor());
+        return back(project) + "?owed";
     }
 
     @PostMapping("/t/requests/{request}/send")

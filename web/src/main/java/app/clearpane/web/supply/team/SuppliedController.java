@@ -42,14 +42,14 @@ class SuppliedController {
             @PathVariable UUID given,
             @RequestParam(defaultValue = "") String reason,
             @AuthenticationPrincipal Person me) {
-        return at(review.accept(given, reason, me.actor()), given);
+        return backTo(review.accept(given, reason, me.actor()), given);
     }
 
     @PostMapping("/t/given/{given}/again")
     @ForManagers
     String askAgain(
             @PathVariable UUID given, @RequestParam(defaultValue = "") String why, @AuthenticationPrincipal Person me) {
-        return at(review.askAgain(given, why, me.actor()), given);
+        return backTo(review.askAgain(given, why, me.actor()), given);
     }
 
     /** Access details on a page of their own, which no browser keeps. */
@@ -62,7 +62,7 @@ class SuppliedController {
         return "supply/unsealed";
     }
 
-    private String at(ProjectId project, UUID given) {
+    private String backTo(ProjectId project, UUID given) {
         Request request = requests.ofSupplied(given).orElseThrow();
         return RequestController.back(project) + "#r" + request.id();
     }
