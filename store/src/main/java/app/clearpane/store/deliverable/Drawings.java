@@ -13,12 +13,12 @@ import static org.jooq.impl.DSL.selectCount;
 import app.clearpane.core.deliverable.PageSize;
 import app.clearpane.core.files.Sha256;
 import app.clearpane.core.project.ProjectId;
+import app.clearpane.store.supply.StillThere;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.Record;
 import org.jspecify.annotations.Nullable;
@@ -90,12 +90,7 @@ public final class Drawings {
                         .join(ITEM)
                         .on(ITEM.ID.eq(FILE.ITEM_ID))
                         .where(FILE.SHA256.eq(source), ITEM.DELETED_AT.isNull()))
-                || db.fetchExists(SUPPLIED, SUPPLIED.SHA256.eq(source), isThere());
-    }
-
-    /** What was given for a request and not taken back. */
-    private static Condition isThere() {
-        return SUPPLIED.STANDING.ne("TAKEN_BACK");
+                || db.fetchExists(SUPPLIED, SUPPLIED.SHA256.eq(source), StillThere.is());
     }
 
     /** The files of a project that are not drawn to the end yet and are wanted. */
@@ -118,7 +113,7 @@ public final class Drawings {
                                         .from(SUPPLIED)
                                         .join(REQUEST)
                                         .on(REQUEST.ID.eq(SUPPLIED.REQUEST_ID))
-                                        .where(REQUEST.PROJECT_ID.eq(project), isThere()))))
+                                        .where(REQUEST.PROJECT_ID.eq(project), StillThere.is()))))
                 .orderBy(DRAWING.SOURCE_SHA256)
                 .fetch(DRAWING.SOURCE_SHA256);
     }

@@ -18,6 +18,7 @@ import app.clearpane.core.files.ProjectFile;
 import app.clearpane.core.files.Sha256;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.project.ProjectId;
+import app.clearpane.store.supply.StillThere;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
@@ -95,10 +96,8 @@ public final class ProjectFiles {
         named.addAll(db.select(MARKUP_ATTACHMENT.SHA256).from(MARKUP_ATTACHMENT).fetchSet(MARKUP_ATTACHMENT.SHA256));
         named.addAll(db.select(HOUSE_PICTURE.SHA256).from(HOUSE_PICTURE).fetchSet(HOUSE_PICTURE.SHA256));
         named.addAll(db.select(PAPER.SHA256).from(PAPER).fetchSet(PAPER.SHA256));
-        named.addAll(db.select(SUPPLIED.SHA256)
-                .from(SUPPLIED)
-                .where(SUPPLIED.STANDING.ne("TAKEN_BACK"))
-                .fetchSet(SUPPLIED.SHA256));
+        named.addAll(
+                db.select(SUPPLIED.SHA256).from(SUPPLIED).where(StillThere.is()).fetchSet(SUPPLIED.SHA256));
         return named;
     }
 }

@@ -118,7 +118,7 @@ public final class RequestRows {
         return switch (row.get(SUPPLIED.STANDING)) {
             case "ACCEPTED" -> new Supplied.Accepted(by, at, words);
             case "ASKED_AGAIN" -> new Supplied.AskedAgain(by, at, words);
-            case "TAKEN_BACK" -> new Supplied.TakenBack(at);
+            case StillThere.TAKEN_BACK -> new Supplied.TakenBack(at);
             default -> new Supplied.Arrived();
         };
     }

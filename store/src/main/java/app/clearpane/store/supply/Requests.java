@@ -201,7 +201,7 @@ public final class Requests {
 
     /** Takes back what was given. @throws Stale if it was settled meanwhile */
     public void takeBack(UUID given, Instant now) {
-        settle(given, "TAKEN_BACK", now, "", Optional.empty());
+        settle(given, StillThere.TAKEN_BACK, now, "", Optional.empty());
     }
 
     private void settle(UUID given, String standing, Instant now, String words, Optional<Actor> by) {

@@ -69,7 +69,9 @@ class HomeTest extends AtARequest {
             ines().sends("/t/requests/" + later.id() + "/withdraw", "reason=We have it");
             assertThat(home(".awaits h3").eachText()).doesNotContain("Send us: " + later.title());
         } finally {
+            PaneId other = seats.find(seat).orElseThrow().pane();
             endSeat.end(seat, true, Acting.team("Ines"));
+            panes.unpublish(panes.find(other).orElseThrow());
         }
         assertThat(imre().get("/c").statusCode()).as("one pane is that pane").isEqualTo(302);
     }
