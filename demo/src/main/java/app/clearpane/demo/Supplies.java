@@ -1,6 +1,9 @@
 package app.clearpane.demo;
 
+import app.clearpane.store.supply.Questionnaires;
 import app.clearpane.store.supply.Requests;
+import app.clearpane.usecases.supply.AnswerQuestions;
+import app.clearpane.usecases.supply.DraftQuestionnaire;
 import app.clearpane.usecases.supply.DraftRequest;
 import app.clearpane.usecases.supply.ReviewSupplied;
 import app.clearpane.usecases.supply.SendRequest;
@@ -14,4 +17,7 @@ record Supplies(
         SupplyFiles files,
         SupplyWords words,
         ReviewSupplied review,
+        DraftQuestionnaire questionnaires,
+        AnswerQuestions answer,
+        Questionnaires answered,
         Requests requests) {}

@@ -67,6 +67,7 @@ import app.clearpane.store.project.client.VisibleWords;
 import app.clearpane.store.record.Records;
 import app.clearpane.store.reminders.Reminders;
 import app.clearpane.store.reminders.SilenceTerms;
+import app.clearpane.store.supply.Questionnaires;
 import app.clearpane.store.supply.Requests;
 import app.clearpane.store.supply.client.VisibleRequests;
 import app.clearpane.usecases.HouseSettings;
@@ -382,6 +383,11 @@ class StoreConfiguration {
     @Bean
     Requests requestsOfProjects(DSLContext db) {
         return new Requests(db);
+    }
+
+    @Bean
+    Questionnaires questionnaires(DSLContext db) {
+        return new Questionnaires(db);
     }
 
     @Bean

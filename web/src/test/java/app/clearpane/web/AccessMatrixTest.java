@@ -251,6 +251,15 @@ class AccessMatrixTest extends DemoHouse {
                 .filter(one -> one.title().startsWith("Pictures and words"))
                 .findFirst()
                 .orElseThrow();
+        ids.put(
+                "questions",
+                requests.ofProject(id).stream()
+                        .filter(one -> one.asksQuestionsOnly())
+                        .flatMap(one -> one.parts().stream())
+                        .findFirst()
+                        .orElseThrow()
+                        .id()
+                        .toString());
         ids.put("request", pictures.id().toString());
         ids.put("given", pictures.supplied().get(0).id().toString());
         ids.put("standIn", UUID.randomUUID().toString());

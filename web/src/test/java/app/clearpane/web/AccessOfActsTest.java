@@ -8,12 +8,14 @@ import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.files.Sha256;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.supply.Request;
+import app.clearpane.core.supply.question.Answers;
 import app.clearpane.store.deliverable.Deliverables;
 import app.clearpane.store.exposure.LinkSeats;
 import app.clearpane.store.exposure.Seats;
 import app.clearpane.store.files.ProjectFiles;
 import app.clearpane.store.markup.Markups;
 import app.clearpane.store.plan.Tasks;
+import app.clearpane.store.supply.Questionnaires;
 import app.clearpane.store.supply.Requests;
 import app.clearpane.usecases.exposure.MakeLink;
 import app.clearpane.usecases.security.Person;
@@ -32,6 +34,7 @@ import java.util.Objects;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.http.server.PathContainer;
@@ -53,6 +56,9 @@ class AccessOfActsTest extends DemoHouse {
 
     @Autowired
     private Requests requests;
+
+    @Autowired
+    private Questionnaires questionnaires;
 
     @Autowired
     private RequestMappingHandlerMapping requestMappingHandlerMapping;
@@ -424,6 +430,16 @@ class AccessOfActsTest extends DemoHouse {
                 .filter(one -> one.title().startsWith("Pictures and words"))
                 .findFirst()
                 .orElseThrow();
+        named.put(
+                "questions",
+                requests.ofProject(project).stream()
+                        .filter(one -> one.asksQuestionsOnly())
+                        .flatMap(one -> one.parts().stream())
+                        .findFirst()
+                        .orElseThrow()
+                        .id()
+                        .toString());
+        named.put("question", questionThatWasAnswered(named.get("questions")));
         named.put("request", pictures.id().toString());
         named.put("given", pictures.supplied().get(1).id().toString());
         named.put("part", pictures.parts().get(1).id().toString());
@@ -441,5 +457,11 @@ class AccessOfActsTest extends DemoHouse {
         named.put("soon", today().plusDays(3).toString());
         named.put("later", today().plusDays(9).toString());
         return named;
+    }
+
+    private String questionThatWasAnswered(String part) {
+        Answers answers =
+                questionnaires.find(UUID.fromString(part)).orElseThrow().answers();
+        return answers.toChoose().get(0).id().toString();
     }
 }

@@ -189,6 +189,8 @@ public enum Act {
     REQUEST_ASKED_AGAIN("request.asked-again", Kind.REQUESTS, "asked again for the request"),
     REQUEST_PASSED_ON("request.passed-on", Kind.REQUESTS, "passed on the request"),
     REQUEST_OWED_SENT("request.owed-sent", Kind.REQUESTS, "sent what is still owed, for"),
+    QUESTIONNAIRE_CHANGED("questionnaire.changed", Kind.REQUESTS, "changed the questionnaire"),
+    ANSWER_CHOSEN("answer.chosen", Kind.REQUESTS, "chose between answers for the request"),
     REQUEST_UNSEALED("request.unsealed", Kind.REQUESTS, "looked at the access details of the request"),
     FILE_ADDED("file.added", Kind.FILES, "added the file"),
     FILE_DELETED("file.deleted", Kind.FILES, "deleted the file"),

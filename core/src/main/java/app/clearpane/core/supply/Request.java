@@ -101,6 +101,11 @@ public record Request(
         return standing instanceof Sent sent ? Optional.of(sent) : Optional.empty();
     }
 
+    /** Whether all that it asks for are answers to questions. */
+    public boolean asksQuestionsOnly() {
+        return parts.stream().allMatch(part -> part.takes() == Takes.ANSWERS);
+    }
+
     /** Whether it is for a contact to supply. */
     public boolean asks(ContactId contact) {
         return asked.stream().anyMatch(one -> one.contact().equals(contact));

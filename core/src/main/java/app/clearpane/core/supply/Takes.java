@@ -15,7 +15,9 @@ public enum Takes {
     /** As a day. */
     DAY("a day"),
     /** As an address on the web. */
-    LINK("a link");
+    LINK("a link"),
+    /** As answers to questions, which are handed in together. */
+    ANSWERS("a questionnaire");
 
     private final String words;
 
@@ -25,6 +27,16 @@ public enum Takes {
 
     public boolean isFile() {
         return this == FILES;
+    }
+
+    /** Whether it is answers to questions. */
+    public boolean isQuestions() {
+        return this == ANSWERS;
+    }
+
+    /** Whether it is typed or chosen at once. */
+    public boolean isTyped() {
+        return !isFile() && !isQuestions();
     }
 
     /** Whether it is typed in several lines. */

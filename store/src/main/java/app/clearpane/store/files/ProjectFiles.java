@@ -6,6 +6,7 @@ import static app.clearpane.store.schema.Tables.HOUSE_PICTURE;
 import static app.clearpane.store.schema.Tables.ITEM;
 import static app.clearpane.store.schema.Tables.MARKUP_ATTACHMENT;
 import static app.clearpane.store.schema.Tables.PAPER;
+import static app.clearpane.store.schema.Tables.QUESTION_PICTURE;
 import static app.clearpane.store.schema.Tables.RELEASE;
 import static app.clearpane.store.schema.Tables.SHEET;
 import static app.clearpane.store.schema.Tables.SUPPLIED;
@@ -96,6 +97,7 @@ public final class ProjectFiles {
         named.addAll(db.select(MARKUP_ATTACHMENT.SHA256).from(MARKUP_ATTACHMENT).fetchSet(MARKUP_ATTACHMENT.SHA256));
         named.addAll(db.select(HOUSE_PICTURE.SHA256).from(HOUSE_PICTURE).fetchSet(HOUSE_PICTURE.SHA256));
         named.addAll(db.select(PAPER.SHA256).from(PAPER).fetchSet(PAPER.SHA256));
+        named.addAll(db.select(QUESTION_PICTURE.SHA256).from(QUESTION_PICTURE).fetchSet(QUESTION_PICTURE.SHA256));
         named.addAll(
                 db.select(SUPPLIED.SHA256).from(SUPPLIED).where(StillThere.is()).fetchSet(SUPPLIED.SHA256));
         return named;

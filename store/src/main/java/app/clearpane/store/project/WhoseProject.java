@@ -12,6 +12,7 @@ import static app.clearpane.store.schema.Tables.PROJECT;
 import static app.clearpane.store.schema.Tables.PROJECT_SAID;
 import static app.clearpane.store.schema.Tables.RELEASE;
 import static app.clearpane.store.schema.Tables.REQUEST;
+import static app.clearpane.store.schema.Tables.REQUEST_PART;
 import static app.clearpane.store.schema.Tables.SEAT;
 import static app.clearpane.store.schema.Tables.SEAT_WISH;
 import static app.clearpane.store.schema.Tables.STAND_IN;
@@ -100,6 +101,11 @@ public final class WhoseProject {
             Map.entry("request", id -> DSL.select(REQUEST.PROJECT_ID)
                     .from(REQUEST)
                     .where(uuid(REQUEST.ID).eq(id))),
+            Map.entry("questions", id -> DSL.select(REQUEST.PROJECT_ID)
+                    .from(REQUEST)
+                    .join(REQUEST_PART)
+                    .on(REQUEST_PART.REQUEST_ID.eq(REQUEST.ID))
+                    .where(REQUEST_PART.ID.eq(id))),
             Map.entry("given", id -> DSL.select(REQUEST.PROJECT_ID)
                     .from(SUPPLIED)
                     .join(REQUEST)

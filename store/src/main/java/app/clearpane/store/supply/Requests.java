@@ -130,6 +130,7 @@ public final class Requests {
 
     /** Takes away a draft with all of it. @throws Stale if it was sent or taken away meanwhile */
     public void discard(RequestId id) {
+        new Questionnaires(db).discard(id);
         db.deleteFrom(REQUEST_ASKED).where(REQUEST_ASKED.REQUEST_ID.eq(id)).execute();
         db.deleteFrom(REQUEST_PART).where(REQUEST_PART.REQUEST_ID.eq(id)).execute();
         Stale.unlessOne(

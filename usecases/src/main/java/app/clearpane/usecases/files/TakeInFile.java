@@ -122,8 +122,12 @@ public class TakeInFile {
 
     /** Keeps an address as a file of its own. @throws IOException if it cannot be written */
     public Vault.Stored address(String address) throws IOException {
-        byte[] text = address.getBytes(StandardCharsets.UTF_8);
-        return vault.store(new ByteArrayInputStream(text), text.length);
+        return written(address.getBytes(StandardCharsets.UTF_8));
+    }
+
+    /** Keeps something that was written here. @throws IOException if it cannot be written; nothing is kept */
+    public Vault.Stored written(byte[] bytes) throws IOException {
+        return vault.store(new ByteArrayInputStream(bytes), bytes.length);
     }
 
     /** What a file is by its content, as a media type. */

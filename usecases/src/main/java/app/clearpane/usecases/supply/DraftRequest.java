@@ -73,7 +73,11 @@ public class DraftRequest {
             @Nullable String wanted,
             @Nullable List<String> asked,
             @Nullable String allowance,
-            @Nullable String folder) {}
+            @Nullable String folder) {
+        String lines() {
+            return given(wanted);
+        }
+    }
 
     /** What each line says, in order; lines that say nothing are left out. */
     public static List<PartLine> read(String wanted) {
@@ -83,13 +87,17 @@ public class DraftRequest {
     /** Keeps a draft; whoever it is for does not know of it. @throws Refused if something is missing */
     @Transactional
     public RequestId draft(ProjectId project, RequestForm form, Actor by) {
-        Project found = NotFound.unless(projects.find(project));
         Input input = new Input();
+        return keep(project, form, parts(input, form.lines()), input, by);
+    }
+
+    /** Keeps a draft with these parts. @throws Refused if something is missing, or was wrong before */
+    RequestId keep(ProjectId project, RequestForm form, List<RequestPart> parts, Input input, Actor by) {
+        Project found = NotFound.unless(projects.find(project));
         Optional<Name> title = input.name("The request", given(form.title()));
         String why = input.text("What it is for", given(form.why()), LONGEST_WHY);
         Optional<Integer> allowance = input.number("The time they have", given(form.allowance()), 1, LONGEST_ALLOWANCE);
         List<Request.Asked> asked = asked(found, form);
-        List<RequestPart> parts = parts(input, given(form.wanted()));
         Optional<ItemId> folder = folder(input, project, given(form.folder()));
         input.require(!asked.isEmpty(), "Say who is asked: at least one person.");
         input.allGood();
@@ -146,17 +154,20 @@ public class DraftRequest {
         input.require(
                 lines.size() <= MOST_PARTS,
                 "A request has at most " + MOST_PARTS + " lines; these are " + lines.size() + ". Make two of it.");
-        return lines.stream()
-                .map(line -> new RequestPart(
-                        UUID.randomUUID(),
-                        line.name(),
-                        line.takes(),
-                        line.wanted(),
-                        line.checks(),
-                        line.choices(),
-                        line.good(),
-                        line.bad()))
-                .toList();
+        return lines.stream().map(DraftRequest::part).toList();
+    }
+
+    /** What a line asks for, as a part of a request. */
+    static RequestPart part(PartLine line) {
+        return new RequestPart(
+                UUID.randomUUID(),
+                line.name(),
+                line.takes(),
+                line.wanted(),
+                line.checks(),
+                line.choices(),
+                line.good(),
+                line.bad());
     }
 
     private Optional<ItemId> folder(Input input, ProjectId project, String chosen) {

@@ -4,6 +4,7 @@ import app.clearpane.core.record.event.RequestActs;
 import app.clearpane.core.supply.Request;
 import app.clearpane.core.supply.RequestId;
 import app.clearpane.core.supply.Supplied;
+import app.clearpane.core.supply.Takes;
 import app.clearpane.core.viewer.Viewer;
 import app.clearpane.store.supply.Requests;
 import app.clearpane.usecases.record.AuditLog;
@@ -54,6 +55,9 @@ public class KeepSupplied {
     public void takeBack(Viewer viewer, RequestId id, UUID given) {
         Request request = givenFor.locked(viewer, id);
         Supplied one = arrived(request, given);
+        if (request.part(one.part()).orElseThrow().takes() == Takes.ANSWERS) {
+            throw Refused.because("Answers that were handed in stay as they are. Ask us, and we open them again.");
+        }
         requests.takeBack(given, agency.now());
         requests.followTurn(id, agency.now());
         audit.append(

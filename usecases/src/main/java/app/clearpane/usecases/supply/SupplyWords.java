@@ -133,6 +133,7 @@ public class SupplyWords {
                 text = input.day("The day", text).map(LocalDate::toString).orElse("");
             case ADDRESS -> text = input.text("The address", text, LONGEST_ADDRESS);
             case TEXT, ACCESS -> text = input.text(wanted.name(), text, LONGEST);
+            case ANSWERS -> input.require(false, "Answer the questions one by one, then hand them in.");
         }
         input.allGood();
         input.require(!text.isEmpty(), "Write something first.");

@@ -40,10 +40,20 @@ class WriteOfRequest {
         if (!request.why().isEmpty()) {
             lines.add(request.why());
         }
-        request.parts().forEach(part -> lines.add("• " + RequestWords.line(part)));
-        lines.add("Please send it by " + lasting.zoned(due)
-                + ". It is looked at as it arrives, and nothing is lost if you stop half-way.");
-        write(request, contact, "Wanted: " + request.title(), lines, "Send it");
+        if (request.asksQuestionsOnly()) {
+            lines.add("Please answer by " + lasting.zoned(due)
+                    + ". It is kept as you type; you can go on later, on another device too, and so can your "
+                    + "colleagues who are asked.");
+        } else {
+            request.parts().forEach(part -> lines.add("• " + RequestWords.line(part)));
+            lines.add("Please send it by " + lasting.zoned(due)
+                    + ". It is looked at as it arrives, and nothing is lost if you stop half-way.");
+        }
+        write(request, contact, "Wanted: " + request.title(), lines, press(request));
+    }
+
+    private static String press(Request request) {
+        return request.asksQuestionsOnly() ? "Answer" : "Send it";
     }
 
     /** That it is not wanted any more. */
@@ -60,15 +70,22 @@ class WriteOfRequest {
     void asksAgain(Request request, RequestPart part, String name, String why, boolean sealed) {
         List<String> lines = new ArrayList<>();
         lines.add(
-                sealed
-                        ? "What you gave for “" + part.name() + "” will not do: " + why
-                        : "“" + name + "” will not do for “" + part.name() + "”: " + why);
+                part.takes() == Takes.ANSWERS
+                        ? "We opened “" + part.name() + "” for you again: " + why
+                        : sealed
+                                ? "What you gave for “" + part.name() + "” will not do: " + why
+                                : "“" + name + "” will not do for “" + part.name() + "”: " + why);
         if (!part.good().isEmpty()) {
             lines.add("What would be just right: " + part.good() + ".");
         }
         request.asked()
                 .forEach(one -> write(
-                        request, one.contact(), "Another one, please: " + request.title(), lines, "Send another"));
+                        request,
+                        one.contact(),
+                        (part.takes() == Takes.ANSWERS ? "Once more, please: " : "Another one, please: ")
+                                + request.title(),
+                        lines,
+                        part.takes() == Takes.ANSWERS ? "Answer" : "Send another"));
     }
 
     /** All that somebody still owes of one project, what is due first before the others. */

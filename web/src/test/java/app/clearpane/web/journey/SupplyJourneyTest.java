@@ -7,9 +7,11 @@ import app.clearpane.core.people.Actor;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.supply.RequestId;
 import app.clearpane.store.agency.People;
+import app.clearpane.usecases.supply.DraftQuestionnaire;
 import app.clearpane.usecases.supply.DraftRequest;
 import app.clearpane.usecases.supply.SendRequest;
 import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.FilePayload;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
@@ -35,6 +37,9 @@ class SupplyJourneyTest extends Journey {
     private DraftRequest draftRequest;
 
     @Autowired
+    private DraftQuestionnaire draftQuestionnaire;
+
+    @Autowired
     private SendRequest sendRequest;
 
     @Autowired
@@ -48,22 +53,70 @@ class SupplyJourneyTest extends Journey {
 
     /** Mirela with her phone, at a request of her own. */
     private Someone mirelaIsAsked(String wanted) {
-        ProjectId project = projects.active().stream()
+        asked = draftRequest.draft(visitorCentre(), ofMirela(wanted), ines());
+        sendRequest.send(asked, false, ines());
+        return atTheRequest(onPhone());
+    }
+
+    private ProjectId visitorCentre() {
+        return projects.active().stream()
                 .filter(one -> one.name().equals("Visitor centre"))
                 .findFirst()
                 .orElseThrow()
                 .id();
+    }
+
+    private DraftRequest.RequestForm ofMirela(String wanted) {
         String mirela = people.contactAt(new EmailAddress("mirela@penwether.example"))
                 .orElseThrow()
                 .id()
                 .toString();
-        asked = draftRequest.draft(
-                project,
-                new DraftRequest.RequestForm("What we still need", "", wanted, List.of(mirela), "3", ""),
+        return new DraftRequest.RequestForm("What we still need", "", wanted, List.of(mirela), "3", "");
+    }
+
+    private Someone atTheRequest(Someone mirela) {
+        mirela.comesBy(linkOf("mirela@penwether.example", "Visitor centre"));
+        return mirela.goes(mirela.page.url().replaceAll("[?#].*", "") + "/requests/" + asked);
+    }
+
+    @Test
+    void aQuestionnaireIsBrokenOffAndTakenUpElsewhere() {
+        asked = draftQuestionnaire.draft(
+                visitorCentre(),
+                ofMirela("Open at night? *\n- Yes\n- No\n\nHow late? *\na number of hours, 1 to 9\n"
+                        + "only if Open at night? is Yes\n\nWhat first?\n- Moon\n- Stars\nin order\n"),
                 ines());
         sendRequest.send(asked, false, ines());
-        Someone who = onPhone().comesBy(linkOf("mirela@penwether.example", "Visitor centre"));
-        return who.goes(who.page.url().replaceAll("[?#].*", "") + "/requests/" + asked);
+        Someone phone = atTheRequest(onPhone());
+        phone.seesNot("How late?").sees("0 of 1 answered").looksItOver();
+        phone.page.getByText("Yes", new Page.GetByTextOptions().setExact(true)).click();
+        phone.sees("How late?").sees("1 of 2 answered").sees("Kept.").looksItOver();
+        phone.page.locator("[inputmode=decimal]").fill("12");
+        phone.sees("It should be 1 to 9 hours.").looksItOver();
+        Someone desk = atTheRequest(atDesk());
+        desk.sees("1 of 2 answered");
+        assertThat(desk.page.getByLabel("Yes", new Page.GetByLabelOptions().setExact(true)))
+                .isChecked();
+        desk.page.locator("[inputmode=decimal]").fill("3");
+        desk.sees("2 of 2 answered");
+        desk.presses("Earlier: Stars").sees("All that has to be answered is.");
+        assertThat(desk.page.locator(".to-order li").first()).containsText("Stars");
+        desk.looksItOver()
+                .presses("Hand it in")
+                .sees("Handed in: Mirela Stancu")
+                .looksItOver();
+    }
+
+    @Test
+    void whatAColleagueHasIsPassedOn() {
+        Someone mirela = mirelaIsAsked("A plan of the car park");
+        mirela.unfolds("Somebody else has it?")
+                .writes("Their name", "Jasper Quill-Adeyemi")
+                .writes("Their mail address", "jasper@penwether.example")
+                .looksItOver()
+                .presses("Pass it on")
+                .sees("Mirela Stancu and Jasper Quill-Adeyemi are asked together");
+        mirela.looksItOver();
     }
 
     @AfterEach

@@ -57,4 +57,10 @@ public final class RequestActs {
 
     /** In words: somebody looked at the access details of the request … */
     public record RequestUnsealed(Actor actor, String subject, String part) implements Happening {}
+
+    /** In words: somebody changed the questionnaire of … @param change what came and went */
+    public record QuestionnaireChanged(Actor actor, String subject, String part, String change) implements Happening {}
+
+    /** In words: somebody chose between answers to … @param of whose answer counts */
+    public record AnswerChosen(Actor actor, String subject, String question, String of) implements Happening {}
 }

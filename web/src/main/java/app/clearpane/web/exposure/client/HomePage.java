@@ -124,12 +124,12 @@ class HomePage {
                     waits,
                     request.id().toString(),
                     new Waits(
-                            "Send us: " + request.title(),
+                            (request.asksQuestionsOnly() ? "Answer: " : "Send us: ") + request.title(),
                             project,
                             request.sent().map(Request.Sent::due),
                             false,
                             base + "/requests/" + request.id(),
-                            "Send it"));
+                            request.asksQuestionsOnly() ? "Answer" : "Send it"));
         }
         for (VisibleTasks.Row task : seen.yourTasks()) {
             put(

@@ -32,7 +32,12 @@ class RequestForYouController {
 
     @GetMapping({"/c/panes/{pane}/requests/{request}", "/t/look/{seat}/{sight}/requests/{request}"})
     String one(Viewer viewer, @PathVariable RequestId request, Model model) {
-        model.addAttribute("request", NotFound.unless(requests.find(viewer, request)));
+        Request found = NotFound.unless(requests.find(viewer, request));
+        if (found.asksQuestionsOnly()) {
+            return "redirect:" + Through.base(viewer) + "/questionnaires/"
+                    + found.parts().get(0).id();
+        }
+        model.addAttribute("request", found);
         model.addAttribute("viewer", viewer);
         model.addAttribute("heading", viewers.heading(viewer));
         model.addAttribute("base", Through.base(viewer));

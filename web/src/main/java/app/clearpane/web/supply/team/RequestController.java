@@ -3,11 +3,11 @@ package app.clearpane.web.supply.team;
 import app.clearpane.core.project.Project;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.supply.RequestId;
-import app.clearpane.store.files.ProjectFiles;
+import app.clearpane.store.supply.Questionnaires;
 import app.clearpane.store.supply.Requests;
-import app.clearpane.usecases.post.PossibleRecipients;
 import app.clearpane.usecases.security.Person;
 import app.clearpane.usecases.supply.DraftRequest;
+import app.clearpane.usecases.supply.RequestChoices;
 import app.clearpane.usecases.supply.SendOwed;
 import app.clearpane.usecases.supply.SendRequest;
 import app.clearpane.web.project.team.ProjectFrame;
@@ -25,8 +25,8 @@ import org.springframework.web.bind.annotation.RequestParam;
 class RequestController {
     private final ProjectFrame frame;
     private final Requests requests;
-    private final ProjectFiles files;
-    private final PossibleRecipients recipients;
+    private final Questionnaires questionnaires;
+    private final RequestChoices choices;
     private final DraftRequest draftRequest;
     private final SendRequest sendRequest;
     private final SendOwed sendOwed;
@@ -34,16 +34,16 @@ class RequestController {
     RequestController(
             ProjectFrame frame,
             Requests requests,
-            ProjectFiles files,
-            PossibleRecipients recipients,
+            Questionnaires questionnaires,
+            RequestChoices choices,
             DraftRequest draftRequest,
             SendRequest sendRequest,
             SendOwed sendOwed) {
         this.sendOwed = sendOwed;
         this.frame = frame;
         this.requests = requests;
-        this.files = files;
-        this.recipients = recipients;
+        this.questionnaires = questionnaires;
+        this.choices = choices;
         this.draftRequest = draftRequest;
         this.sendRequest = sendRequest;
     }
@@ -52,8 +52,8 @@ class RequestController {
     String all(@PathVariable ProjectId project, Model model) {
         Project found = frame.above(model, project, "Requests");
         model.addAttribute("all", requests.ofProject(project));
-        model.addAttribute("contacts", recipients.possible(found));
-        model.addAttribute("folders", files.folders(project));
+        model.addAttribute("questionnaires", questionnaires.ofProject(project));
+        model.addAttribute("choices", choices.read(found));
         return "supply/list";
     }
 

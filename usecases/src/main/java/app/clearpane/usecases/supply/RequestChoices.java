@@ -1,0 +1,27 @@
+package app.clearpane.usecases.supply;
+
+import app.clearpane.core.agency.Contact;
+import app.clearpane.core.project.Project;
+import app.clearpane.store.files.ProjectFiles;
+import app.clearpane.usecases.post.PossibleRecipients;
+import java.util.List;
+import org.springframework.stereotype.Component;
+
+/** What can be chosen where something is asked for: who is asked, and where it goes. */
+@Component
+public class RequestChoices {
+    private final PossibleRecipients recipients;
+    private final ProjectFiles files;
+
+    RequestChoices(PossibleRecipients recipients, ProjectFiles files) {
+        this.recipients = recipients;
+        this.files = files;
+    }
+
+    /** All of it. @param folders where accepted files may go */
+    public record Choices(List<Contact> contacts, List<ProjectFiles.Folder> folders) {}
+
+    public Choices read(Project project) {
+        return new Choices(recipients.possible(project), files.folders(project.id()));
+    }
+}
