@@ -235,6 +235,7 @@ class AccessMatrixTest extends DemoHouse {
         ids.put("column", "0");
         ids.put("row", "0");
         ids.put("size", "small");
+        ids.put("number", "99");
         ids.put("key", "no-such-key");
         ids.put("feed", UUID.randomUUID().toString());
         ids.put("table", UUID.randomUUID().toString());

@@ -50,6 +50,7 @@ class TeamSightTest extends AtTheMill {
             "beside",
             "phase",
             "page",
+            "number",
             "size",
             "level",
             "column",

@@ -196,6 +196,10 @@ public enum Act {
     FILE_DELETED("file.deleted", Kind.FILES, "deleted the file"),
     FILE_RESTORED("file.restored", Kind.FILES, "brought back the file"),
     FILE_MOVED("file.moved", Kind.FILES, "moved the file"),
+    FILE_RENAMED("file.renamed", Kind.FILES, "renamed the file"),
+    FILE_REPLACED("file.replaced", Kind.FILES, "put new content in the place of the file"),
+    FOLDER_RENAMED("folder.renamed", Kind.FILES, "renamed the folder"),
+    FOLDER_DELETED("folder.deleted", Kind.FILES, "deleted, with all that lies in it, the folder"),
     FOLDER_ADDED("folder.added", Kind.FILES, "added the folder");
 
     /** What one may sift a Record by. */

@@ -126,6 +126,16 @@ public record Request(
         return supplied.stream().filter(one -> one.id().equals(given)).findFirst();
     }
 
+    /** Whether something may still be given for a part: until all of it was accepted. */
+    public boolean isWanted(RequestPart part) {
+        return !(state(part) instanceof PartState.Accepted);
+    }
+
+    /** Whether all that is wanted of a part is there and will do, as far as the checks know. */
+    public boolean isThere(RequestPart part) {
+        return missing(part) == 0 && given(part).stream().noneMatch(Supplied::holdsUp);
+    }
+
     /** How many places of a part are still to be filled. */
     public int missing(RequestPart part) {
         return (int) Math.max(

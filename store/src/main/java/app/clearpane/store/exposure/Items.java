@@ -128,6 +128,11 @@ public final class Items {
         parent.ifPresent(above -> placeInside(item, above));
     }
 
+    /** Gives an item another name. */
+    public void rename(ItemId item, String name) {
+        db.update(ITEM).set(ITEM.NAME, name).where(ITEM.ID.eq(item)).execute();
+    }
+
     /** Everything at and in an item gets what stands above its new parent, and the parent, as ancestors. */
     private void placeInside(ItemId item, ItemId parent) {
         app.clearpane.store.schema.tables.ItemAncestor below = ITEM_ANCESTOR.as("below");

@@ -9,6 +9,7 @@ import java.util.List;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.Records;
+import org.jooq.impl.DSL;
 
 /** How files are read, on either side of the glass. */
 public final class FileRows {
@@ -27,7 +28,7 @@ public final class FileRows {
                         FILE.MEDIA_TYPE,
                         FILE.SIZE_BYTES,
                         FILE.ADDED_BY,
-                        ITEM.CREATED_AT)
+                        DSL.coalesce(FILE.REPLACED_AT, ITEM.CREATED_AT))
                 .from(ITEM)
                 .join(FILE)
                 .on(FILE.ITEM_ID.eq(ITEM.ID))

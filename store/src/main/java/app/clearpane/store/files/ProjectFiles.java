@@ -1,6 +1,7 @@
 package app.clearpane.store.files;
 
 import static app.clearpane.store.schema.Tables.FILE;
+import static app.clearpane.store.schema.Tables.FILE_VERSION;
 import static app.clearpane.store.schema.Tables.FOLDER;
 import static app.clearpane.store.schema.Tables.HOUSE_PICTURE;
 import static app.clearpane.store.schema.Tables.ITEM;
@@ -15,17 +16,21 @@ import static app.clearpane.store.schema.Tables.VERSION;
 
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.files.Folder;
 import app.clearpane.core.files.ProjectFile;
 import app.clearpane.core.files.Sha256;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.project.ProjectId;
+import app.clearpane.store.Stale;
 import app.clearpane.store.supply.StillThere;
+import java.time.Instant;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import org.jooq.DSLContext;
 import org.jooq.Records;
+import org.jooq.impl.DSL;
 
 /** The files and folders of a project, as the team sees them. */
 public final class ProjectFiles {
@@ -34,9 +39,6 @@ public final class ProjectFiles {
     public ProjectFiles(DSLContext db) {
         this.db = db;
     }
-
-    /** A folder. */
-    public record Folder(ItemId id, String name) {}
 
     /** All files that were not deleted. */
     public List<ProjectFile> ofProject(ProjectId project) {
@@ -57,18 +59,85 @@ public final class ProjectFiles {
 
     /** The folders of a project, by name. */
     public List<Folder> folders(ProjectId project) {
-        return db.select(ITEM.ID, ITEM.NAME)
+        return db.select(ITEM.ID, ITEM.NAME, ITEM.PARENT_ID, FOLDER.WORDS)
                 .from(FOLDER)
                 .join(ITEM)
                 .on(ITEM.ID.eq(FOLDER.ITEM_ID))
                 .where(ITEM.PROJECT_ID.eq(project), ITEM.KIND.eq(ContentKind.FILES), ITEM.DELETED_AT.isNull())
                 .orderBy(ITEM.NAME, ITEM.ID)
-                .fetch(Records.mapping(Folder::new));
+                .fetch(row -> new Folder(row.value1(), row.value2(), Optional.ofNullable(row.value3()), row.value4()));
     }
 
-    /** Makes an item of kind Files a folder. */
-    public void addFolder(ItemId item) {
-        db.insertInto(FOLDER).set(FOLDER.ITEM_ID, item).execute();
+    /** Makes an item of kind Files a folder. @param words what belongs in it */
+    public void addFolder(ItemId item, String words) {
+        db.insertInto(FOLDER).set(FOLDER.ITEM_ID, item).set(FOLDER.WORDS, words).execute();
+    }
+
+    /** Says what belongs in a folder. */
+    public void describeFolder(ItemId item, String words) {
+        db.update(FOLDER)
+                .set(FOLDER.WORDS, words)
+                .where(FOLDER.ITEM_ID.eq(item))
+                .execute();
+    }
+
+    /** The project of a folder that was not deleted. */
+    public Optional<ProjectId> projectOfFolder(ItemId folder) {
+        return db.select(ITEM.PROJECT_ID)
+                .from(FOLDER)
+                .join(ITEM)
+                .on(ITEM.ID.eq(FOLDER.ITEM_ID))
+                .where(FOLDER.ITEM_ID.eq(folder), ITEM.DELETED_AT.isNull())
+                .fetchOptional(ITEM.PROJECT_ID);
+    }
+
+    /**
+     * What stood in a file's place before.
+     *
+     * @param number counted from 1, the oldest
+     */
+    public record Earlier(int number, Sha256 sha256, String mediaType, long size, Actor addedBy, Instant addedAt) {}
+
+    /** What stood in a file's place before, the newest first. */
+    public List<Earlier> earlier(ItemId file) {
+        return db.select(
+                        FILE_VERSION.NUMBER,
+                        FILE_VERSION.SHA256,
+                        FILE_VERSION.MEDIA_TYPE,
+                        FILE_VERSION.SIZE_BYTES,
+                        FILE_VERSION.ADDED_BY,
+                        FILE_VERSION.ADDED_AT)
+                .from(FILE_VERSION)
+                .where(FILE_VERSION.ITEM_ID.eq(file))
+                .orderBy(FILE_VERSION.NUMBER.desc())
+                .fetch(Records.mapping(Earlier::new));
+    }
+
+    /** Puts new content into a file's place; what stood there is kept. @param now that stands there */
+    public void replace(ProjectFile now, Vault.Stored stored, String mediaType, Actor by, Instant at) {
+        db.insertInto(FILE_VERSION)
+                .set(FILE_VERSION.ITEM_ID, now.id())
+                .set(
+                        FILE_VERSION.NUMBER,
+                        DSL.field(DSL.select(DSL.count().plus(1))
+                                .from(FILE_VERSION)
+                                .where(FILE_VERSION.ITEM_ID.eq(now.id()))))
+                .set(FILE_VERSION.SHA256, now.sha256())
+                .set(FILE_VERSION.MEDIA_TYPE, now.mediaType())
+                .set(FILE_VERSION.SIZE_BYTES, now.size())
+                .set(FILE_VERSION.ADDED_BY, now.addedBy())
+                .set(FILE_VERSION.ADDED_AT, now.addedAt())
+                .execute();
+        Stale.unlessOne(
+                db.update(FILE)
+                        .set(FILE.SHA256, stored.sha256())
+                        .set(FILE.MEDIA_TYPE, mediaType)
+                        .set(FILE.SIZE_BYTES, stored.size())
+                        .set(FILE.ADDED_BY, by)
+                        .set(FILE.REPLACED_AT, at)
+                        .where(FILE.ITEM_ID.eq(now.id()), FILE.SHA256.eq(now.sha256()))
+                        .execute(),
+                "The file");
     }
 
     /** Gives an item of kind Files its content. */
@@ -86,6 +155,7 @@ public final class ProjectFiles {
     public Set<Sha256> named() {
         Set<Sha256> named = new HashSet<>();
         named.addAll(db.select(FILE.SHA256).from(FILE).fetchSet(FILE.SHA256));
+        named.addAll(db.select(FILE_VERSION.SHA256).from(FILE_VERSION).fetchSet(FILE_VERSION.SHA256));
         named.addAll(db.select(VERSION.SHA256).from(VERSION).fetchSet(VERSION.SHA256));
         named.addAll(db.select(SHEET.LARGE_SHA256).from(SHEET).fetchSet(SHEET.LARGE_SHA256));
         named.addAll(db.select(SHEET.SMALL_SHA256).from(SHEET).fetchSet(SHEET.SMALL_SHA256));

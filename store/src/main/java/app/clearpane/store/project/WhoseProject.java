@@ -46,6 +46,7 @@ public final class WhoseProject {
             Map.entry("deliverable", WhoseProject::ofItem),
             Map.entry("concern", WhoseProject::ofItem),
             Map.entry("file", WhoseProject::ofItem),
+            Map.entry("folder", WhoseProject::ofItem),
             Map.entry("milestone", WhoseProject::ofItem),
             Map.entry("version", id -> DSL.select(ITEM.PROJECT_ID)
                     .from(VERSION)

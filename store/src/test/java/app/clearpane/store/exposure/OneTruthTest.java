@@ -22,6 +22,7 @@ import app.clearpane.core.exposure.SeatState;
 import app.clearpane.core.exposure.Setting;
 import app.clearpane.core.exposure.Showing;
 import app.clearpane.core.exposure.Visibility;
+import app.clearpane.core.files.Folder;
 import app.clearpane.core.files.ProjectFile;
 import app.clearpane.core.files.Sha256;
 import app.clearpane.core.people.Actor;
@@ -253,7 +254,7 @@ class OneTruthTest {
 
     private List<Item> leaves() {
         Set<ItemId> folders = new ProjectFiles(house.db)
-                .folders(house.project).stream().map(ProjectFiles.Folder::id).collect(Collectors.toSet());
+                .folders(house.project).stream().map(Folder::id).collect(Collectors.toSet());
         return items.ofProject(house.project).stream()
                 .filter(item -> !folders.contains(item.id()))
                 .toList();
@@ -351,7 +352,7 @@ class OneTruthTest {
                 FOLDER_NAMES.get(folders.size() % FOLDER_NAMES.size()),
                 parent,
                 AHouse.NOW);
-        new ProjectFiles(house.db).addFolder(item);
+        new ProjectFiles(house.db).addFolder(item, "");
         folders.add(item);
         return item;
     }

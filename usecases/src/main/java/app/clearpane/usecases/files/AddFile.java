@@ -26,6 +26,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 /** Adds files and folders to a project, deletes and restores them. What can be looked at is drawn as well. */
 @Component
 public class AddFile {
+    static final int LONGEST_WORDS = 300;
     private final ProjectFiles files;
     private final Projects projects;
     private final NewItem newItem;
@@ -82,16 +83,27 @@ public class AddFile {
         }
     }
 
-    /** Makes a folder. */
+    /** Makes a folder at the top. */
     @Transactional
     public ItemId folder(ProjectId project, String name, Actor by) {
+        return folder(project, name, "", Optional.empty(), by);
+    }
+
+    /** Makes a folder. @param words what belongs in it @param parent the folder it lies in; empty for the top */
+    @Transactional
+    public ItemId folder(ProjectId project, String name, String words, Optional<ItemId> parent, Actor by) {
         NotFound.unless(projects.find(project));
         Input input = new Input();
         Optional<Name> named = input.name("The folder", name);
+        String belongs = input.text("What belongs in it", words, LONGEST_WORDS);
         input.allGood();
+        if (parent.isPresent()
+                && files.folders(project).stream().noneMatch(one -> one.id().equals(parent.get()))) {
+            throw new NotFound();
+        }
         ItemId item =
-                newItem.add(project, ContentKind.FILES, named.orElseThrow().value(), Optional.empty(), by);
-        files.addFolder(item);
+                newItem.add(project, ContentKind.FILES, named.orElseThrow().value(), parent, by);
+        files.addFolder(item, belongs);
         audit.append(
                 project,
                 item.value(),

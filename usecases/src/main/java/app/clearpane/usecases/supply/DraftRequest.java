@@ -4,6 +4,7 @@ import app.clearpane.core.agency.Contact;
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.agency.Name;
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.files.Folder;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.project.Project;
 import app.clearpane.core.project.ProjectId;
@@ -175,7 +176,7 @@ public class DraftRequest {
             return Optional.empty();
         }
         Optional<ItemId> found = files.folders(project).stream()
-                .map(ProjectFiles.Folder::id)
+                .map(Folder::id)
                 .filter(id -> id.toString().equals(chosen))
                 .findFirst();
         input.require(found.isPresent(), "The folder is not there any more. Choose another.");

@@ -1,6 +1,7 @@
 package app.clearpane.usecases.supply;
 
 import app.clearpane.core.agency.Contact;
+import app.clearpane.core.files.Folder;
 import app.clearpane.core.project.Project;
 import app.clearpane.store.files.ProjectFiles;
 import app.clearpane.usecases.post.PossibleRecipients;
@@ -19,7 +20,7 @@ public class RequestChoices {
     }
 
     /** All of it. @param folders where accepted files may go */
-    public record Choices(List<Contact> contacts, List<ProjectFiles.Folder> folders) {}
+    public record Choices(List<Contact> contacts, List<Folder> folders) {}
 
     public Choices read(Project project) {
         return new Choices(recipients.possible(project), files.folders(project.id()));

@@ -197,16 +197,6 @@ public final class RequestWords implements TemplateHelper {
                 .toList();
     }
 
-    /** Whether something may still be given for a part: until all of it was accepted. */
-    public static boolean isWanted(Request request, RequestPart part) {
-        return !(request.state(part) instanceof PartState.Accepted);
-    }
-
-    /** Whether all that is wanted of a part is there and will do, as far as the checks know. */
-    public static boolean isThere(Request request, RequestPart part) {
-        return request.missing(part) == 0 && request.given(part).stream().noneMatch(Supplied::holdsUp);
-    }
-
     /** What was typed last for a part; empty if nothing was, or it is sealed. */
     public static String typedLast(Request request, RequestPart part) {
         return shown(request, part).stream()

@@ -18,6 +18,19 @@ public final class FileActs {
     /** In words: somebody moved the file … */
     public record FileMoved(Actor actor, String subject, String from, String into) implements Happening {}
 
+    /** In words: somebody renamed the file … @param from what it was called */
+    public record FileRenamed(Actor actor, String subject, String from) implements Happening {}
+
+    /** In words: somebody put new content in the place of the file … */
+    public record FileReplaced(Actor actor, String subject, Sha256 before, Sha256 sha256, long size)
+            implements Happening {}
+
+    /** In words: somebody renamed the folder … @param from what it was called */
+    public record FolderRenamed(Actor actor, String subject, String from) implements Happening {}
+
+    /** In words: somebody deleted, with all in it, the folder … */
+    public record FolderDeleted(Actor actor, String subject) implements Happening {}
+
     /** Somebody deleted a file, or brought it back. */
     public record FileTurned(Act act, Actor actor, String subject, Sha256 sha256) implements Happening {}
 }

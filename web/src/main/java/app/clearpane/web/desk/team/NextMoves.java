@@ -55,6 +55,7 @@ class NextMoves {
      * @param chip who has it, and for how long
      * @param tone the colour of the chip
      * @param whose who of the team it is for; empty if nobody has it yet
+     * @param byName whether it is addressed to people by name, so that nobody from outside reads of it
      */
     record Line(
             NextMove move,
@@ -67,15 +68,11 @@ class NextMoves {
             String tone,
             Turn turn,
             Project project,
-            Set<TeamMemberId> whose) {
+            Set<TeamMemberId> whose,
+            boolean byName) {
         /** Whether it is our turn. */
         public boolean ours() {
             return turn == Turn.OURS;
-        }
-
-        /** Whether it is addressed to people by name, so that nobody from outside reads of it. */
-        boolean byName() {
-            return address.endsWith("/papers") || address.contains("/requests#");
         }
     }
 
@@ -147,7 +144,8 @@ class NextMoves {
                 Stream.concat(
                                 task.hands().member().stream(),
                                 task.details().also().helpers().stream().map(PlannedTask.Helper::id))
-                        .collect(Collectors.toSet()));
+                        .collect(Collectors.toSet()),
+                false);
     }
 
     private Line request(HeldRequest request, ProjectPlan plan) {
@@ -178,7 +176,8 @@ class NextMoves {
                 late ? "late" : client ? "client" : "ours",
                 request.turn(),
                 plan.project(),
-                Set.of(plan.project().manager()));
+                Set.of(plan.project().manager()),
+                true);
     }
 
     private Line paper(Paper paper, ProjectPlan plan) {
@@ -206,7 +205,8 @@ class NextMoves {
                 overdue ? "late" : "client",
                 Turn.CLIENTS,
                 plan.project(),
-                Set.of(plan.project().manager()));
+                Set.of(plan.project().manager()),
+                true);
     }
 
     /** A paper that its recipients said no to: it is withdrawn, or another is sent. */
@@ -228,7 +228,8 @@ class NextMoves {
                 "late",
                 Turn.OURS,
                 plan.project(),
-                Set.of(plan.project().manager()));
+                Set.of(plan.project().manager()),
+                true);
     }
 
     private String cost(NextMove move, ProjectPlan plan, ItemId of) {
@@ -288,7 +289,8 @@ class NextMoves {
                 tone,
                 state.turn(),
                 plan.project(),
-                Set.of(plan.project().manager()));
+                Set.of(plan.project().manager()),
+                false);
     }
 
     /** What was asked for once it was agreed, where nothing else of it is to be done. */
@@ -305,7 +307,8 @@ class NextMoves {
                 "ours",
                 Turn.OURS,
                 plan.project(),
-                Set.of(plan.project().manager()));
+                Set.of(plan.project().manager()),
+                false);
     }
 
     private String later(DeliverableState state) {

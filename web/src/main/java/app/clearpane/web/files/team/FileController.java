@@ -1,6 +1,9 @@
 package app.clearpane.web.files.team;
 
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.files.FileSift;
+import app.clearpane.core.files.Folder;
+import app.clearpane.core.files.FolderTree;
 import app.clearpane.core.files.ProjectFile;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.files.ProjectFiles;
@@ -16,9 +19,11 @@ import app.clearpane.web.shell.frame.TeamController;
 import app.clearpane.web.shell.rendering.RenderedRows;
 import java.io.IOException;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.springframework.core.io.Resource;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -59,13 +64,61 @@ class FileController {
         this.rows = rows;
     }
 
+    /**
+     * What of the room is looked at.
+     *
+     * @param in a folder; nothing for all files
+     * @param find words in their names
+     * @param by in what order they stand
+     * @param pictures whether they are shown as pictures
+     */
+    record Asked(
+            @Nullable String in,
+            @Nullable String find,
+            FileSift.@Nullable Order by,
+            @Nullable Boolean pictures,
+            @Nullable Integer page) {
+        boolean asPictures() {
+            return Boolean.TRUE.equals(pictures);
+        }
+
+        Optional<Folder> folder(FolderTree tree) {
+            return Optional.ofNullable(in)
+                    .filter(typed -> !typed.isBlank())
+                    .map(typed -> NotFound.unless(tree.rows().stream()
+                            .map(FolderTree.Row::folder)
+                            .filter(one -> one.id().toString().equals(typed))
+                            .findFirst()));
+        }
+
+        FileSift sift(Optional<Folder> folder) {
+            return new FileSift(
+                    folder.map(Folder::id),
+                    Objects.requireNonNullElse(find, ""),
+                    Objects.requireNonNullElse(by, FileSift.Order.NAME));
+        }
+    }
+
     @GetMapping("/t/projects/{project}/files")
-    String all(@PathVariable ProjectId project, @RequestParam Optional<ItemId> deleted, CsrfToken token, Model model) {
+    String all(
+            @PathVariable ProjectId project,
+            Asked asked,
+            @RequestParam Optional<ItemId> deleted,
+            CsrfToken token,
+            Model model) {
         frame.above(model, project, "Files");
-        List<FileWindows.Line> lines = windows.linesOf(project);
-        model.addAttribute("files", lines);
-        model.addAttribute("rows", rows.html("files/_row", lines, token.getToken()));
-        model.addAttribute("folders", files.folders(project));
+        FolderTree tree = new FolderTree(files.folders(project));
+        Optional<Folder> opened = asked.folder(tree);
+        FileSift sift = asked.sift(opened);
+        FileWindows.Room room = windows.room(project, sift, Objects.requireNonNullElse(asked.page(), 1));
+        model.addAttribute("room", room);
+        model.addAttribute("sift", sift);
+        model.addAttribute("orders", FileSift.Order.values());
+        model.addAttribute("pictures", asked.asPictures());
+        model.addAttribute("tree", tree);
+        model.addAttribute("opened", opened);
+        model.addAttribute(
+                "rows", rows.html(asked.asPictures() ? "files/_tile" : "files/_row", room.lines(), token.getToken()));
         model.addAttribute("deleted", deleted.flatMap(files::find).orElse(null));
         model.addAttribute(
                 "seenAgain",
@@ -77,23 +130,30 @@ class FileController {
     @PostMapping("/t/projects/{project}/files")
     String add(
             @PathVariable ProjectId project,
-            @RequestParam MultipartFile file,
-            @RequestParam String folder,
+            @RequestParam(required = false) @Nullable List<MultipartFile> file,
+            @RequestParam(defaultValue = "") String folder,
             @AuthenticationPrincipal Person me)
             throws IOException {
         Input input = new Input();
-        String name = Optional.ofNullable(file.getOriginalFilename()).orElse("");
-        input.require(!name.isEmpty(), "Choose a file first.");
+        List<MultipartFile> chosen = Objects.requireNonNullElse(file, List.<MultipartFile>of()).stream()
+                .filter(one -> !name(one).isEmpty())
+                .toList();
+        input.require(!chosen.isEmpty(), "Choose a file first.");
         Optional<ItemId> into = folder.isEmpty() ? Optional.empty() : input.one("The folder", folder, ItemId::of);
         input.allGood();
-        addFile.add(project, into, name, file.getInputStream(), me.actor());
-        return "redirect:/t/projects/" + project + "/files";
+        for (MultipartFile one : chosen) {
+            addFile.add(project, into, name(one), one.getInputStream(), me.actor());
+        }
+        return back(project, into);
     }
 
-    @PostMapping("/t/projects/{project}/folders")
-    String addFolder(@PathVariable ProjectId project, @RequestParam String name, @AuthenticationPrincipal Person me) {
-        addFile.folder(project, name, me.actor());
-        return "redirect:/t/projects/" + project + "/files";
+    private static String name(MultipartFile file) {
+        return Optional.ofNullable(file.getOriginalFilename()).orElse("");
+    }
+
+    static String back(ProjectId project, Optional<ItemId> folder) {
+        return "redirect:/t/projects/" + project + "/files"
+                + folder.map(in -> "?in=" + in).orElse("");
     }
 
     @PostMapping("/t/files/{file}/delete")
