@@ -5,7 +5,6 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.FilePayload;
-import com.microsoft.playwright.options.SelectOption;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
@@ -114,13 +113,13 @@ class CeilingJourneyTest extends Journey {
     }
 
     private void putsATemplateThere(Someone ines) {
-        ines.follows("Files").unfolds("Add a file");
+        ines.follows("Files").sees("All files").follows("Finished artwork").sees("This folder");
         ines.page
                 .locator("input[type=file]")
                 .setInputFiles(new FilePayload(
                         "Drilling template.txt", "text/plain", "Holes at 40 mm".getBytes(StandardCharsets.UTF_8)));
-        ines.page.locator("#folder").selectOption(new SelectOption().setLabel("Finished artwork"));
-        ines.page.locator("form:has(input[type=file]) button").click();
+        assertThat(ines.page.locator("td a", new Page.LocatorOptions().setHasText("Drilling template.txt")))
+                .isVisible();
     }
 
     /** Chooses, and confirms it where it is asked about. */
