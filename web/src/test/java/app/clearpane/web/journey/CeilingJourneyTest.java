@@ -97,7 +97,8 @@ class CeilingJourneyTest extends Journey {
                 .page
                 .locator(".board thead a", new Page.LocatorOptions().setHasText("Fabricators"))
                 .click();
-        ines.page
+        ines.arrivesAt("pane=")
+                .page
                 .locator("tr", new Page.LocatorOptions().setHasText("Files"))
                 .locator("a.cell-link")
                 .nth(1)
