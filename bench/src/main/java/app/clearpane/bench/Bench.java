@@ -33,12 +33,18 @@ final class Bench {
     private Bench() {}
 
     public static void main(String[] arguments) throws Exception {
-        List<String> parts = arguments.length == 0 ? List.of("core", "pages", "table") : List.of(arguments);
+        List<String> parts = arguments.length == 0 ? List.of("core", "pages", "home", "uploads", "table") : List.of(arguments);
         if (parts.contains("core")) {
             core();
         }
         if (parts.contains("pages")) {
             pages();
+        }
+        if (parts.contains("home")) {
+            HomeBench.measure(Files.createTempDirectory("clear-pane-bench"), freePort());
+        }
+        if (parts.contains("uploads")) {
+            UploadBench.measure(Files.createTempDirectory("clear-pane-bench"), freePort());
         }
         if (parts.contains("siege")) {
             int seconds = parts.stream()

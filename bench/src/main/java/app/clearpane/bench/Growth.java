@@ -26,11 +26,7 @@ final class Growth {
 
     /** Adds projects until there are so many of them. @return the path of the client's pane of the first */
     String to(int projects, String seatOf) throws SQLException {
-        try (Connection db = DriverManager.getConnection(
-                        "jdbc:h2:file:" + data.toAbsolutePath()
-                                + "/house;MODE=PostgreSQL;DATABASE_TO_LOWER=TRUE;DEFAULT_NULL_ORDERING=HIGH",
-                        "sa",
-                        "");
+        try (Connection db = open();
                 Statement statement = db.createStatement()) {
             int there = number(statement, "select count(*) from project where name like 'Grown %'");
             for (String sql : statements(there + 1, projects)) {
@@ -56,6 +52,28 @@ final class Growth {
                 return paths;
             }
         }
+    }
+
+    /** Gives a contact a seat at the panes of so many of these projects. */
+    void seatAt(int projects, String seatOf) throws SQLException {
+        try (Connection db = open();
+                Statement statement = db.createStatement()) {
+            statement.execute("insert into seat (id, pane_id, contact_id, role, lead_voice, state, invited_at, "
+                    + "accepted_at, revision, created_at) select random_uuid(), p.id, c.id, 'READER', false, 'ACCEPTED',"
+                    + " current_timestamp, current_timestamp, 1, current_timestamp from pane p join project j on "
+                    + "j.id = p.project_id cross join contact c where j.name like 'Grown %' and "
+                    + "cast(substring(j.name from 7) as integer) <= "
+                    + projects + " and c.name = '" + seatOf + "'");
+            statement.execute("shutdown compact");
+        }
+    }
+
+    private Connection open() throws SQLException {
+        return DriverManager.getConnection(
+                "jdbc:h2:file:" + data.toAbsolutePath()
+                        + "/house;MODE=PostgreSQL;DATABASE_TO_LOWER=TRUE;DEFAULT_NULL_ORDERING=HIGH",
+                "sa",
+                "");
     }
 
     private static int number(Statement statement, String sql) throws SQLException {

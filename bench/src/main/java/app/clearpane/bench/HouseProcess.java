@@ -91,6 +91,12 @@ final class HouseProcess implements AutoCloseable {
         return kilobytes / 1024;
     }
 
+    /** Kills it, as when the power goes. */
+    void kill() throws InterruptedException {
+        process.descendants().forEach(ProcessHandle::destroyForcibly);
+        process.destroyForcibly().waitFor();
+    }
+
     /** Ends the processes that wait to draw, as they end by themselves after some minutes. */
     void endDrawing() {
         process.descendants().forEach(ProcessHandle::destroyForcibly);

@@ -1,6 +1,7 @@
 package app.clearpane.bench;
 
 import java.io.IOException;
+import java.io.InputStream;
 import java.net.CookieManager;
 import java.net.URI;
 import java.net.http.HttpClient;
@@ -8,6 +9,7 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.file.Path;
 import java.util.Arrays;
+import java.util.Map;
 import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
@@ -16,6 +18,7 @@ import java.util.concurrent.Future;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 
 /**
@@ -85,6 +88,36 @@ final class PageLoad {
         if (status != 302) {
             throw new IOException(path + " answered " + status);
         }
+    }
+
+    /** Sends something by another method. @param body as many bytes as it says are available */
+    HttpResponse<Void> send(String method, String path, Map<String, String> headers, InputStream body)
+            throws IOException, InterruptedException {
+        int length = body.available();
+        HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(address + path))
+                .method(
+                        method,
+                        length == 0
+                                ? HttpRequest.BodyPublishers.noBody()
+                                : HttpRequest.BodyPublishers.fromPublisher(
+                                        HttpRequest.BodyPublishers.ofInputStream(() -> body), length));
+        headers.forEach(request::header);
+        return plain.send(request.build(), HttpResponse.BodyHandlers.discarding());
+    }
+
+    /** A file, as it comes. */
+    InputStream stream(String path) throws IOException, InterruptedException {
+        return client.send(
+                        HttpRequest.newBuilder(URI.create(address + path)).build(),
+                        HttpResponse.BodyHandlers.ofInputStream())
+                .body();
+    }
+
+    /** The cookies it has, as they are sent. */
+    String cookies() {
+        return cookies.getCookieStore().getCookies().stream()
+                .map(cookie -> cookie.getName() + "=" + cookie.getValue())
+                .collect(Collectors.joining("; "));
     }
 
     /** A page's text. */

@@ -3,8 +3,11 @@ package app.clearpane.web;
 import app.clearpane.formats.apart.DrawApart;
 import app.clearpane.store.WriteCounter;
 import app.clearpane.store.agency.Directory;
+import app.clearpane.store.agency.Forgetting;
 import app.clearpane.store.agency.HousePictures;
+import app.clearpane.store.agency.KeptOfContact;
 import app.clearpane.store.agency.Notes;
+import app.clearpane.store.agency.OwnThings;
 import app.clearpane.store.agency.People;
 import app.clearpane.store.agency.SecondFactors;
 import app.clearpane.store.agency.Sessions;
@@ -313,6 +316,21 @@ class StoreConfiguration {
     @Bean
     HouseTemplates houseTemplates(DSLContext db) {
         return new HouseTemplates(db);
+    }
+
+    @Bean
+    OwnThings ownThings(DSLContext db) {
+        return new OwnThings(db);
+    }
+
+    @Bean
+    KeptOfContact keptOfContact(DSLContext db) {
+        return new KeptOfContact(db);
+    }
+
+    @Bean
+    Forgetting forgetting(DSLContext db) {
+        return new Forgetting(db);
     }
 
     @Bean

@@ -6,6 +6,7 @@ import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.sli
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.clearpane.core.markup.Place;
+import app.clearpane.core.viewer.AllPanes;
 import app.clearpane.core.viewer.Viewer;
 import app.clearpane.formats.compare.PdfWords;
 import app.clearpane.formats.compare.Rasters;
@@ -230,7 +231,7 @@ class HouseRulesTest {
             .haveSimpleNameStartingWith("Visible")
             .and()
             .doNotHaveSimpleName("VisibleTo")
-            .should(new ArchCondition<>("take a Viewer in every public method") {
+            .should(new ArchCondition<>("take a Viewer, or all panes of one, in every public method") {
                 @Override
                 public void check(JavaClass type, ConditionEvents events) {
                     type.getMethods().stream()
@@ -239,7 +240,7 @@ class HouseRulesTest {
                             .forEach(method -> events.add(new SimpleConditionEvent(
                                     method,
                                     method.getRawParameterTypes().stream()
-                                            .anyMatch(p -> p.isEquivalentTo(Viewer.class)),
+                                            .anyMatch(p -> p.isEquivalentTo(Viewer.class) || p.isEquivalentTo(AllPanes.class)),
                                     method.getFullName())));
                 }
             });

@@ -3,6 +3,14 @@ package app.clearpane.web;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.awaitility.Awaitility.await;
 
+import app.clearpane.core.agency.Contact;
+import app.clearpane.core.agency.EmailAddress;
+import app.clearpane.core.agency.Name;
+import app.clearpane.core.exposure.SeatRole;
+import app.clearpane.core.people.SeatId;
+import app.clearpane.store.exposure.Seats;
+import app.clearpane.usecases.exposure.EndSeat;
+import app.clearpane.usecases.exposure.GiveSeat;
 import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.agency.People;
@@ -30,6 +38,15 @@ class StatementsTest extends DemoHouse {
 
     @Autowired
     private People people;
+
+    @Autowired
+    private GiveSeat giveSeat;
+
+    @Autowired
+    private EndSeat endSeat;
+
+    @Autowired
+    private Seats seats;
 
     private ProjectId centre() {
         return projects.active().stream()
@@ -104,6 +121,29 @@ class StatementsTest extends DemoHouse {
     @Test
     void aPaneAsksOneMore() throws Exception {
         asksFew(jasper(), filled("{pane}"), MOST + 1);
+    }
+
+    /** As many for all projects of the house as for two. */
+    @Test
+    void aHomeOfManyProjectsAsksFewStatements() throws Exception {
+        Contact many = people.addContact(
+                projects.find(centre()).orElseThrow().client(),
+                new Name("Statements: Many Panes"),
+                new EmailAddress("many.panes@penwether.example"),
+                "",
+                clock.instant());
+        List<SeatId> given = projects.active().stream()
+                .flatMap(project -> panes.ofProject(project.id()).stream())
+                .filter(pane -> pane.publishedAt() != null)
+                .map(pane -> giveSeat.give(pane.id(), many.id(), SeatRole.READER, Acting.team("Ines")))
+                .toList();
+        given.forEach(seat -> seats.invited(seat, clock.instant()));
+        try {
+            asksFew(Visitor.by(address(), linkOf(many.email())), "/c", MOST);
+            assertThat(given).hasSizeGreaterThan(3);
+        } finally {
+            given.forEach(seat -> endSeat.end(seat, true, Acting.team("Ines")));
+        }
     }
 
     private String filled(String path) {

@@ -345,7 +345,7 @@ public final class WouldSucceed {
         String location = String.valueOf(response.getHeader("Location"));
         return switch (response.getStatus()) {
             case 200, 204 -> "done";
-            case 302, 303 -> location.endsWith("/sign-in") || location.endsWith("/come-in") ? "door" : "done";
+            case 302, 303 -> location.endsWith("/sign-in") || location.contains("/come-in") ? "door" : "done";
             case 422, 409 -> response.getStatus() + " " + said(response);
             default -> String.valueOf(response.getStatus());
         };

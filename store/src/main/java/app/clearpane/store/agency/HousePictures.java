@@ -9,7 +9,7 @@ import java.util.UUID;
 import org.jooq.DSLContext;
 import org.jooq.Records;
 
-/** Faces of the team, logos and covers, and the agency's colour. */
+/** Faces, logos and covers, and the agency's colour. */
 public final class HousePictures {
     private final DSLContext db;
 
@@ -19,7 +19,7 @@ public final class HousePictures {
 
     /** What a picture is of. */
     public enum Role {
-        /** Of one of the team. */
+        /** Of one of the team, or of a contact. */
         FACE,
         /** Of the agency or of a client. */
         LOGO,
@@ -35,11 +35,11 @@ public final class HousePictures {
                 .fetchOptional(Records.mapping(HousePicture::new));
     }
 
-    /** Whatever has a logo. */
-    public Set<UUID> withLogo() {
+    /** Whatever has a picture of a sort. */
+    public Set<UUID> with(Role role) {
         return db.select(HOUSE_PICTURE.SUBJECT_ID)
                 .from(HOUSE_PICTURE)
-                .where(HOUSE_PICTURE.ROLE.eq(Role.LOGO.name()))
+                .where(HOUSE_PICTURE.ROLE.eq(role.name()))
                 .fetchSet(HOUSE_PICTURE.SUBJECT_ID);
     }
 

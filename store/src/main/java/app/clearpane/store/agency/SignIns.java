@@ -14,6 +14,7 @@ import org.jooq.DSLContext;
 /** How the team signs in: from which places, for how long, and by which keys a new password is chosen. */
 public final class SignIns {
     private static final Duration PLACES_KEPT = Duration.ofDays(180);
+    private static final int DAYS_OF_CONTACTS = 90;
     private final DSLContext db;
 
     public SignIns(DSLContext db) {
@@ -88,6 +89,18 @@ public final class SignIns {
                 .from(AGENCY)
                 .fetchOptional(row -> new Lasting(row.value1(), row.value2()))
                 .orElse(new Lasting(12, 7));
+    }
+
+    /** For how many days a contact stays signed in on a device. */
+    public int contactDays() {
+        return db.select(AGENCY.CLIENT_DAYS)
+                .from(AGENCY)
+                .fetchOptional(AGENCY.CLIENT_DAYS)
+                .orElse(DAYS_OF_CONTACTS);
+    }
+
+    public void setContactDays(int days) {
+        db.update(AGENCY).set(AGENCY.CLIENT_DAYS, days).execute();
     }
 
     /** Sets it. */

@@ -8,9 +8,12 @@ import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.signoff.StandIn;
 import app.clearpane.store.Stale;
 import java.time.Instant;
+import java.util.Collection;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
 
@@ -28,6 +31,12 @@ public final class StandIns {
     /** Those of a project that were not ended, by their first day. */
     public List<Row> ofProject(ProjectId project) {
         return fetch(STAND_IN.PROJECT_ID.eq(project));
+    }
+
+    /** Those of some projects, by project; of each that has none, nothing. */
+    public Map<ProjectId, List<StandIn>> ofProjects(Collection<? extends ProjectId> projects) {
+        return fetch(STAND_IN.PROJECT_ID.in(projects)).stream()
+                .collect(Collectors.groupingBy(Row::project, Collectors.mapping(Row::standIn, Collectors.toList())));
     }
 
     /** One of them, if it was not ended. */

@@ -12,6 +12,7 @@ import org.jooq.Records;
 
 /** Outgoing mail, written in the transaction of its cause and sent afterwards. */
 public final class Mails {
+    private static final String BETWEEN = "\n\n";
     private final DSLContext db;
 
     public Mails(DSLContext db) {
@@ -46,6 +47,35 @@ public final class Mails {
                 .set(MAIL.ATTEMPTS, 0)
                 .execute();
         return mail.id();
+    }
+
+    /** What a mail said, to be read again. @param page the path its button led to; empty for none */
+    public record Said(UUID id, Instant at, String subject, List<String> paragraphs, String button, String page) {}
+
+    /** Keeps what a mail to a contact says, beside the queue. */
+    public void keepSaid(Said said, ContactId to) {
+        db.update(MAIL)
+                .set(MAIL.CONTACT_ID, to)
+                .set(MAIL.SAYS, String.join(BETWEEN, said.paragraphs()))
+                .set(MAIL.BUTTON, said.button())
+                .set(MAIL.PAGE, said.page())
+                .where(MAIL.ID.eq(said.id()))
+                .execute();
+    }
+
+    /** The mails that went out to a contact, the newest first. */
+    public List<Said> saidTo(ContactId contact) {
+        return db.select(MAIL.ID, MAIL.SENT_AT, MAIL.SUBJECT, MAIL.SAYS, MAIL.BUTTON, MAIL.PAGE)
+                .from(MAIL)
+                .where(MAIL.CONTACT_ID.eq(contact), MAIL.SENT_AT.isNotNull(), MAIL.SAYS.isNotNull())
+                .orderBy(MAIL.SENT_AT.desc(), MAIL.ID)
+                .fetch(row -> new Said(
+                        row.value1(),
+                        row.value2(),
+                        row.value3(),
+                        List.of(row.value4().split(BETWEEN)),
+                        row.value5(),
+                        row.value6()));
     }
 
     /**

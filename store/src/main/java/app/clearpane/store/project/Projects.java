@@ -63,6 +63,11 @@ public final class Projects {
         return select().where(PROJECT.ID.eq(id)).fetchOptional(Projects::project);
     }
 
+    /** Some projects. */
+    public List<Project> all(Collection<ProjectId> ids) {
+        return select().where(PROJECT.ID.in(ids)).fetch(Projects::project);
+    }
+
     /** The projects that are worked on, by the name of their client. */
     public List<Project> active() {
         return select().where(PROJECT.ARCHIVED_AT.isNull())

@@ -7,6 +7,7 @@ import app.clearpane.core.agency.TeamMember;
 import app.clearpane.core.agency.TeamMemberId;
 import app.clearpane.core.agency.TeamRole;
 import app.clearpane.core.people.Actor;
+import app.clearpane.core.record.Act;
 import app.clearpane.core.record.Happening;
 import app.clearpane.core.record.event.PeopleActs;
 import app.clearpane.store.agency.People;
@@ -36,6 +37,7 @@ import org.springframework.transaction.annotation.Transactional;
 /** Takes people into the team, gives them roles, and lets them leave with their work in other hands. */
 @Component
 public class KeepTeam {
+    private static final int MOST_CONTACT_DAYS = 365;
     /** Where somebody chooses their password. */
     public static final String PASSWORD_PAGE = "/t/password";
 
@@ -206,6 +208,22 @@ public class KeepTeam {
         input.allGood();
         reach.signIns().setLasting(new SignIns.Lasting(hours.orElseThrow(), most.orElseThrow()));
         tell(new PeopleActs.TeamSessionsSet(by, agency.get().name(), hours.orElseThrow(), most.orElseThrow()));
+    }
+
+    /** For how many days a link keeps a contact signed in on a device. */
+    public int contactDays() {
+        return reach.signIns().contactDays();
+    }
+
+    /** Sets it; whoever is signed in now keeps what held when they came. */
+    @Transactional
+    public void setContactDays(String typed, Actor by) {
+        Input input = new Input();
+        Optional<Integer> days = input.number("The days", typed, 1, MOST_CONTACT_DAYS);
+        input.allGood();
+        reach.signIns().setContactDays(days.orElseThrow());
+        tell(new PeopleActs.HouseSays(
+                Act.CONTACT_DAYS, by, agency.get().name(), String.valueOf(days.orElseThrow())));
     }
 
     private void tell(Happening happening) {

@@ -7,11 +7,15 @@ import app.clearpane.core.signoff.StandIn;
 import app.clearpane.core.viewer.Viewer;
 import app.clearpane.store.deliverable.StandIns;
 import app.clearpane.usecases.shell.TheAgency;
+import com.github.benmanes.caffeine.cache.CacheLoader;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import com.github.benmanes.caffeine.cache.LoadingCache;
 import java.time.Duration;
+import java.util.Collection;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 
 /** For whom a viewer decides: for themselves, or for a signatory who is away. */
@@ -27,9 +31,17 @@ public class SigningFor {
         this.known = Caffeine.newBuilder()
                 .maximumSize(PROJECTS)
                 .expireAfterWrite(KEPT)
-                .build(project -> standIns.ofProject(project).stream()
-                        .map(StandIns.Row::standIn)
-                        .toList());
+                .build(CacheLoader.bulk(projects -> {
+                    Map<ProjectId, List<StandIn>> found = standIns.ofProjects(projects);
+                    return projects.stream()
+                            .collect(Collectors.toMap(
+                                    project -> project, project -> found.getOrDefault(project, List.of())));
+                }));
+    }
+
+    /** Reads who stands in for whom in all of these projects at once, for what is asked of them next. */
+    public void readAhead(Collection<ProjectId> projects) {
+        known.getAll(projects);
     }
 
     /** Reads anew who stands in for whom in a project. */

@@ -95,12 +95,29 @@ public class PlanBook {
     /** The plan of a project at a revision; read anew where that is not the one remembered. */
     ProjectPlan planOf(ProjectId id, int planRevision) {
         Remembered known = remembered.getIfPresent(id);
-        return known != null
-                        && known.key().revision() == planRevision
-                        && known.key().today().equals(agency.today())
-                        && known.key().calendar().equals(agency.calendar())
+        return known != null && isOf(known, planRevision)
                 ? known.plan()
                 : planOf(projects.find(id).orElseThrow());
+    }
+
+    private boolean isOf(Remembered known, int planRevision) {
+        return known.key().revision() == planRevision
+                && known.key().today().equals(agency.today())
+                && known.key().calendar().equals(agency.calendar());
+    }
+
+    /** Reads the plans at these revisions that are not remembered, with a handful of statements for all of them. */
+    void readAhead(Map<ProjectId, Integer> revisions) {
+        List<ProjectId> missing = revisions.entrySet().stream()
+                .filter(one -> {
+                    Remembered known = remembered.getIfPresent(one.getKey());
+                    return known == null || !isOf(known, one.getValue());
+                })
+                .map(Map.Entry::getKey)
+                .toList();
+        if (!missing.isEmpty()) {
+            planOf(projects.all(missing));
+        }
     }
 
     /** The plan of a project read anew, also in the midst of changing it. */

@@ -2,11 +2,13 @@ package app.clearpane.usecases.plan;
 
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.plan.ProjectPlan;
 import app.clearpane.core.plan.Slip;
 import app.clearpane.core.plan.SlipLedger;
 import app.clearpane.core.project.Milestone;
 import app.clearpane.core.project.Phase;
+import app.clearpane.core.viewer.AllPanes;
 import app.clearpane.core.viewer.Viewer;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -15,6 +17,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
@@ -109,6 +112,16 @@ public class PlanForClients {
         if (lost.days() != 0) {
             days.add(lost);
         }
+    }
+
+    /** The days of milestones seen through all panes of one contact; of plans that are not remembered, all at once. */
+    public Map<ItemId, LocalDate> days(AllPanes all, Map<PaneId, List<Milestone>> seen) {
+        book.readAhead(all.viewers().stream()
+                .filter(viewer -> seen.containsKey(viewer.pane()))
+                .collect(Collectors.toMap(Viewer::project, Viewer::planRevision, (one, same) -> one)));
+        Map<ItemId, LocalDate> days = new HashMap<>();
+        all.viewers().forEach(viewer -> days.putAll(days(viewer, seen.getOrDefault(viewer.pane(), List.of()))));
+        return days;
     }
 
     /** The days on which these milestones, which the viewer sees, are forecast to fall. */

@@ -8,6 +8,7 @@ import app.clearpane.store.agency.SignInLinks;
 import app.clearpane.usecases.security.LinkKeys;
 import java.util.List;
 import java.util.Objects;
+import java.util.Optional;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -36,11 +37,27 @@ public class SendLink {
                         .ifPresent(contact -> send(contact, way.leadsTo())));
     }
 
-    /** Mails a link to whoever has this address, if anybody has. */
+    /**
+     * Mails a link to a page to the person an old link was for. @param page the path of the page
+     *
+     * @return to whom, so that they may be told where to look; empty if that link is known to nobody
+     */
     @Transactional
-    public void sendTo(String address) {
+    public Optional<Contact> sendFor(Sha256 keyHash, String page) {
+        Optional<Contact> to = signInLinks
+                .find(keyHash)
+                .filter(way -> way.revokedAt() == null)
+                .flatMap(way -> Optional.ofNullable(way.contact()))
+                .flatMap(people::contact);
+        to.ifPresent(contact -> send(contact, page));
+        return to;
+    }
+
+    /** Mails a link to whoever has this address, if anybody has. @param page the path of the page it opens */
+    @Transactional
+    public void sendTo(String address, String page) {
         try {
-            people.contactAt(new EmailAddress(address)).ifPresent(contact -> send(contact, "/c"));
+            people.contactAt(new EmailAddress(address)).ifPresent(contact -> send(contact, page));
         } catch (IllegalArgumentException notAnAddress) {
             // The answer is the same whether an address is known or not.
         }
@@ -48,7 +65,7 @@ public class SendLink {
 
     private void send(Contact contact, String leadsTo) {
         String agency = people.agency().orElseThrow().name();
-        mail.send(
+        mail.sendNow(
                 contact,
                 new Letter(
                         "Your link to " + agency,

@@ -26,9 +26,12 @@ public class WriteMail {
     private final Jobs jobs;
     private final Pages pages;
     private final HouseSettings house;
+    private final HoursOfContacts hours;
     private final Clock clock;
 
-    public WriteMail(Mails mails, Jobs jobs, Pages pages, HouseSettings house, Clock clock) {
+    public WriteMail(
+            Mails mails, Jobs jobs, Pages pages, HouseSettings house, HoursOfContacts hours, Clock clock) {
+        this.hours = hours;
         this.house = house;
         this.mails = mails;
         this.jobs = jobs;
@@ -36,9 +39,32 @@ public class WriteMail {
         this.clock = clock;
     }
 
-    /** To a contact. @return the mail's identifier */
+    /** To a contact, in the hours in which they may be written to. @return the mail's identifier */
     public UUID send(Contact contact, Letter letter) {
-        return write(contact.name(), contact.email(), Optional.of(contact.id()), letter);
+        Instant now = clock.instant();
+        Instant at = hours.next(contact.id(), now);
+        if (at.isAfter(now) && house.mailWaits()) {
+            Mails.Mail mail = mail(contact.name(), contact.email(), letter);
+            jobs.enqueue(
+                    SendMail.NAME, mails.addWaiting(mail, mail.id(), at).toString(), at);
+            keep(mail.id(), contact.id(), letter);
+            return mail.id();
+        }
+        return sendNow(contact, letter);
+    }
+
+    /** To a contact who waits for it, whatever the hour. @return the mail's identifier */
+    public UUID sendNow(Contact contact, Letter letter) {
+        UUID id = write(contact.name(), contact.email(), Optional.of(contact.id()), letter);
+        keep(id, contact.id(), letter);
+        return id;
+    }
+
+    private void keep(UUID id, ContactId to, Letter letter) {
+        mails.keepSaid(
+                new Mails.Said(
+                        id, clock.instant(), letter.subject(), letter.paragraphs(), letter.button(), letter.page()),
+                to);
     }
 
     /** To one of the team. */
@@ -63,12 +89,10 @@ public class WriteMail {
 
     /** To a contact, once what it tells of cannot be taken back any more. @param about what that is */
     public void onceCertain(Contact contact, Letter letter, UUID about, Instant certain) {
-        Instant at = house.mailWaits() ? certain : Instant.EPOCH;
-        jobs.enqueue(
-                SendMail.NAME,
-                mails.addWaiting(mail(contact.name(), contact.email(), letter), about, at)
-                        .toString(),
-                at);
+        Instant at = house.mailWaits() ? hours.next(contact.id(), certain) : Instant.EPOCH;
+        UUID id = mails.addWaiting(mail(contact.name(), contact.email(), letter), about, at);
+        keep(id, contact.id(), letter);
+        jobs.enqueue(SendMail.NAME, id.toString(), at);
     }
 
     /**

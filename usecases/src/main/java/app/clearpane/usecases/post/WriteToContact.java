@@ -43,6 +43,7 @@ public class WriteToContact {
                 note.paragraphs(),
                 note.button(),
                 keys.forContact(to, note.page()),
-                agency.get().name());
+                agency.get().name(),
+                note.page());
     }
 }

@@ -6,22 +6,60 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.LocalTime;
+import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.stereotype.Component;
 
 /** How dates, times, sizes and lists are written for people. Templates call it {@code words}. */
 @Component
 public class Words implements TemplateHelper {
-    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM", Locale.UK);
-    private static final DateTimeFormatter DAY_WITH_YEAR = DateTimeFormatter.ofPattern("EEE d MMM uuuu", Locale.UK);
     private static final DateTimeFormatter CLOCK = DateTimeFormatter.ofPattern("HH:mm", Locale.UK);
     private final TheAgency agency;
+    private final Reader reader;
+    private final DateTimeFormatter dayOnly;
+    private final DateTimeFormatter dayAndYear;
 
+    /**
+     * For whom something is written.
+     *
+     * @param zone where they are; empty for where the agency is
+     * @param dates the language in which they read dates
+     */
+    public record Reader(Optional<ZoneId> zone, Locale dates) {
+        /** Where the agency is, as the house writes. */
+        public static final Reader USUAL = new Reader(Optional.empty(), Locale.UK);
+    }
+
+    @Autowired
     public Words(TheAgency agency) {
+        this(agency, Reader.USUAL);
+    }
+
+    public Words(TheAgency agency, Reader reader) {
         this.agency = agency;
+        this.reader = reader;
+        String day = Locale.US.equals(reader.dates()) ? "EEE MMM d" : "EEE d MMM";
+        this.dayOnly = DateTimeFormatter.ofPattern(day, reader.dates());
+        this.dayAndYear = DateTimeFormatter.ofPattern(day + " uuuu", reader.dates());
+    }
+
+    /** For whom these are. */
+    public Reader reader() {
+        return reader;
+    }
+
+    private ZoneId readersZone() {
+        return reader.zone().orElseGet(() -> agency.get().zone());
+    }
+
+    /** The day it is where the reader is. */
+    public LocalDate readersDay() {
+        return LocalDate.ofInstant(agency.now(), readersZone());
     }
 
     @Override
@@ -31,20 +69,19 @@ public class Words implements TemplateHelper {
 
     /** "Thu 14 May", with the year when it is not this one. */
     public String day(LocalDate day) {
-        return (day.getYear() == agency.today().getYear() ? DAY : DAY_WITH_YEAR)
-                .format(day)
-                .replace("Sept", "Sep");
+        String written = (day.getYear() == readersDay().getYear() ? dayOnly : dayAndYear).format(day);
+        return reader.dates().equals(Locale.UK) ? written.replace("Sept", "Sep") : written.replace(".", "");
     }
 
-    /** The day of an instant, where the agency is. */
+    /** The day of an instant, where the reader is. */
     public String dayOf(Instant instant) {
-        return day(LocalDate.ofInstant(instant, agency.get().zone()));
+        return day(LocalDate.ofInstant(instant, readersZone()));
     }
 
     /** "today 17:30", "yesterday 09:12" or "Thu 14 May, 17:30". */
     public String when(Instant instant) {
-        LocalDateTime local = LocalDateTime.ofInstant(instant, agency.get().zone());
-        LocalDate today = agency.today();
+        LocalDateTime local = LocalDateTime.ofInstant(instant, readersZone());
+        LocalDate today = readersDay();
         if (local.toLocalDate().equals(today)) {
             return "today " + CLOCK.format(local);
         }
@@ -58,12 +95,12 @@ public class Words implements TemplateHelper {
      * "yesterday" or "Thu 14 May".
      */
     public String due(Instant due) {
-        LocalDateTime local = LocalDateTime.ofInstant(due, agency.get().zone());
+        LocalDateTime local = LocalDateTime.ofInstant(due, readersZone());
         if (!local.toLocalTime().equals(LocalTime.MIDNIGHT)) {
             return when(due);
         }
         LocalDate last = local.toLocalDate().minusDays(1);
-        LocalDate today = agency.today();
+        LocalDate today = readersDay();
         return last.equals(today) ? "today" : last.equals(today.minusDays(1)) ? "yesterday" : day(last);
     }
 
@@ -84,7 +121,7 @@ public class Words implements TemplateHelper {
 
     /** The zone that times are given in, e.g. "Europe/London". */
     public String zone() {
-        return agency.get().zone().getId();
+        return readersZone().getId();
     }
 
     /** What the agency is called. */

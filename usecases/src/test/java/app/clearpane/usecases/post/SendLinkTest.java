@@ -1,5 +1,6 @@
 package app.clearpane.usecases.post;
 
+import static org.assertj.core.api.Assertions.assertThat;
 import static org.mockito.ArgumentMatchers.any;
 import static org.mockito.ArgumentMatchers.argThat;
 import static org.mockito.ArgumentMatchers.eq;
@@ -59,7 +60,7 @@ class SendLinkTest {
         old(PER, null, null);
         send.sendAnother(OLD);
         verify(mail)
-                .send(
+                .sendNow(
                         eq(CONTACT),
                         argThat(letter -> letter.link().equals("https://house.example/p/new?/c/panes/3")
                                 && letter.subject().equals("Your link to Marram & Finch")));
@@ -88,8 +89,22 @@ class SendLinkTest {
 
     @Test
     void whoeverHasTheAddressGetsALinkToAllTheirPages() {
-        send.sendTo("per@penwether.example");
-        verify(mail).send(eq(CONTACT), argThat(letter -> letter.link().endsWith("?/c")));
+        send.sendTo("per@penwether.example", "/c");
+        verify(mail).sendNow(eq(CONTACT), argThat(letter -> letter.link().endsWith("?/c")));
+    }
+
+    @Test
+    void aFreshLinkForADeviceLeadsWhereItsOwnerWasGoing() {
+        old(PER, null, null);
+        assertThat(send.sendFor(OLD, "/c/panes/9/tasks")).contains(CONTACT);
+        verify(mail).sendNow(eq(CONTACT), argThat(letter -> letter.link().endsWith("?/c/panes/9/tasks")));
+    }
+
+    @Test
+    void aDeviceOfSomebodyWhoseLinksWereTakenBackMailsNothing() {
+        old(PER, null, Instant.EPOCH);
+        assertThat(send.sendFor(OLD, "/c")).isEmpty();
+        verifyNoInteractions(mail, keys);
     }
 
     /** The caller cannot tell any of these from an address that is known. */
@@ -97,7 +112,7 @@ class SendLinkTest {
     @ValueSource(
             strings = {"", "nobody", "nobody@penwether.example", "a@b@c", "per@penwether.example\nBcc: x@y.example"})
     void whatIsNobodysAddressSendsNothingAndSaysNothing(String typed) {
-        send.sendTo(typed);
+        send.sendTo(typed, "/c");
         verifyNoInteractions(mail, keys);
     }
 }

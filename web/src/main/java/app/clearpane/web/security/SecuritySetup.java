@@ -23,6 +23,7 @@ import org.springframework.security.web.context.SecurityContextRepository;
 import org.springframework.security.web.csrf.CsrfFilter;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
 import org.springframework.security.web.savedrequest.NullRequestCache;
+import org.springframework.web.util.UriComponentsBuilder;
 
 /**
  * The doors: {@code /t} for the team, {@code /c} for clients, {@code /p} for links; everything else is open or not
@@ -79,7 +80,7 @@ class SecuritySetup {
                         return;
                     }
                     new SessionLimits(door).begin(request, signedIn);
-                    response.sendRedirect("/t");
+                    response.sendRedirect(signedIn.getPrincipal() instanceof Person.OfTeam ? "/t" : "/c");
                 })
                 .failureHandler((request, response, failure) -> response.sendRedirect(
                         failure instanceof LockedException ? "/sign-in?often" : "/sign-in?wrong")));
@@ -97,7 +98,14 @@ class SecuritySetup {
     private static void signInFirst(
             HttpServletRequest request, HttpServletResponse response, AuthenticationException failure)
             throws IOException {
-        String page = request.getRequestURI().startsWith("/c") ? "/come-in" : "/sign-in";
+        boolean ofClients = request.getRequestURI().startsWith("/c");
+        boolean looks = ofClients && "GET".equals(request.getMethod());
+        String page = looks
+                ? UriComponentsBuilder.fromPath("/come-in")
+                        .queryParam("to", "{to}")
+                        .build(request.getRequestURI())
+                        .toString()
+                : ofClients ? "/come-in" : "/sign-in";
         if (request.getHeader("HX-Request") != null) {
             response.setHeader("HX-Redirect", page);
             response.setStatus(HttpStatus.UNAUTHORIZED.value());

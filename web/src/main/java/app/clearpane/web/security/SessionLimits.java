@@ -16,8 +16,8 @@ import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.web.filter.OncePerRequestFilter;
 
 /**
- * The team is signed out after so many hours without a page, and after so many days whatever happens (the owner sets
- * both).
+ * The team is signed out after so many hours without a page, and after so many days whatever happens; contacts after so
+ * many days (the owner sets all three).
  */
 public final class SessionLimits extends OncePerRequestFilter {
     static final String UNTIL = "clearpane.signed-in-until";
@@ -46,6 +46,11 @@ public final class SessionLimits extends OncePerRequestFilter {
                         request.getRemoteAddr(),
                         now);
         session.setAttribute(AskAgain.LAST, now);
+        if (signedIn.getPrincipal() instanceof Person.OfClient) {
+            Duration lasting = Duration.ofDays(door.signIns().contactDays());
+            session.setMaxInactiveInterval((int) lasting.toSeconds());
+            session.setAttribute(UNTIL, now.plus(lasting));
+        }
         if (signedIn.getPrincipal() instanceof Person.OfTeam me) {
             SignIns.Lasting lasting = door.signIns().lasting();
             session.setMaxInactiveInterval(

@@ -30,7 +30,7 @@ class SessionSetup {
         cookie.setCookieName("clearpane");
         cookie.setUseHttpOnlyCookie(true);
         cookie.setSameSite("Lax");
-        cookie.setCookieMaxAge((int) Duration.ofDays(30).toSeconds());
+        cookie.setCookieMaxAge((int) Duration.ofDays(400).toSeconds());
         return new HashedSessionIds(cookie);
     }
 

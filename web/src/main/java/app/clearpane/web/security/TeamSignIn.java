@@ -4,6 +4,7 @@ import app.clearpane.core.agency.EmailAddress;
 import app.clearpane.core.agency.TeamMember;
 import app.clearpane.core.agency.TeamMemberId;
 import app.clearpane.core.files.Sha256;
+import app.clearpane.store.agency.OwnThings;
 import app.clearpane.store.agency.People;
 import app.clearpane.usecases.security.Person;
 import java.time.Clock;
@@ -19,19 +20,22 @@ import org.springframework.security.web.authentication.WebAuthenticationDetails;
 import org.springframework.stereotype.Component;
 
 /**
- * Signs the team in by address and password. An unknown address takes as long as a wrong password and is answered
+ * Signs the team, and contacts who chose a password, in by address and password. An unknown address takes as long as a wrong password and is answered
  * alike.
  */
 @Component
 class TeamSignIn implements AuthenticationProvider {
     private final People people;
+    private final OwnThings own;
     private final Door door;
     private final PasswordEncoder passwords;
     private final Limits limits;
     private final Clock clock;
     private final String nobodysHash;
 
-    TeamSignIn(People people, Door door, PasswordEncoder passwords, Limits limits, Clock clock) {
+    TeamSignIn(
+            People people, OwnThings own, Door door, PasswordEncoder passwords, Limits limits, Clock clock) {
+        this.own = own;
         this.people = people;
         this.door = door;
         this.passwords = passwords;
@@ -45,13 +49,21 @@ class TeamSignIn implements AuthenticationProvider {
         String account = attempt.getName().toLowerCase(Locale.ROOT);
         String from =
                 attempt.getDetails() instanceof WebAuthenticationDetails details ? details.getRemoteAddress() : "";
-        Optional<People.Credentials> found = credentials(account);
+        Optional<People.Credentials> found = ofTeam(account);
         Optional<Sha256> place = found.map(known -> place(known.member().id(), from));
         if (!limits.signIn(account, from, place.filter(door.signIns()::isKnown).isPresent())) {
             throw new LockedException("too many tries");
         }
-        String hash = found.map(People.Credentials::passwordHash).orElse(nobodysHash);
+        Optional<OwnThings.Credentials> contact = found.isPresent() ? Optional.empty() : ofContact(account);
+        String hash = found.map(People.Credentials::passwordHash)
+                .or(() -> contact.map(OwnThings.Credentials::passwordHash))
+                .orElse(nobodysHash);
         boolean matches = passwords.matches(String.valueOf(attempt.getCredentials()), hash);
+        if (matches && contact.isPresent()) {
+            return SignedIn.as(new Person.OfClient(
+                    contact.get().contact().id().value(),
+                    contact.get().contact().name()));
+        }
         TeamMember member = found.filter(known -> matches)
                 .map(People.Credentials::member)
                 .orElseThrow(() -> new BadCredentialsException("no match"));
@@ -63,9 +75,17 @@ class TeamSignIn implements AuthenticationProvider {
         return Sha256.ofText(member + "\n" + from);
     }
 
-    private Optional<People.Credentials> credentials(String email) {
+    private Optional<People.Credentials> ofTeam(String email) {
+        return address(email).flatMap(people::credentials);
+    }
+
+    private Optional<OwnThings.Credentials> ofContact(String email) {
+        return address(email).flatMap(own::credentials);
+    }
+
+    private static Optional<EmailAddress> address(String typed) {
         try {
-            return people.credentials(new EmailAddress(email));
+            return Optional.of(new EmailAddress(typed));
         } catch (IllegalArgumentException notAnAddress) {
             return Optional.empty();
         }

@@ -25,6 +25,7 @@ class WayInController {
     private final ComeIn comeIn;
     private final SendLink sendLink;
     private final ComeByLink comeByLink;
+    private final KnownDevice device;
     private final Limits limits;
     private final Clock clock;
 
@@ -33,8 +34,10 @@ class WayInController {
             ComeIn comeIn,
             SendLink sendLink,
             ComeByLink comeByLink,
+            KnownDevice device,
             Limits limits,
             Clock clock) {
+        this.device = device;
         this.signInLinks = signInLinks;
         this.comeIn = comeIn;
         this.sendLink = sendLink;
@@ -119,9 +122,9 @@ class WayInController {
                     ? "redirect:/c/panes/" + link.get().pane()
                     : byLink(key, link.get(), given, wrong, model, response);
         }
-        return comeIn.comeIn(Sha256.ofText(key), request, response)
-                .map(page -> "redirect:" + page)
-                .orElse("redirect:/p/" + key);
+        Optional<String> page = comeIn.comeIn(Sha256.ofText(key), request, response);
+        page.filter(in -> in.startsWith("/c")).ifPresent(in -> device.remember(key, request, response));
+        return page.map(in -> "redirect:" + in).orElse("redirect:/p/" + key);
     }
 
     @PostMapping("/p/{key}/again")

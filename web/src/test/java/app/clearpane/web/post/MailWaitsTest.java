@@ -9,6 +9,7 @@ import app.clearpane.store.agency.People;
 import app.clearpane.store.post.Mails;
 import app.clearpane.usecases.HouseSettings;
 import app.clearpane.usecases.jobs.Jobs;
+import app.clearpane.usecases.post.HoursOfContacts;
 import app.clearpane.usecases.post.Letter;
 import app.clearpane.usecases.post.WriteMail;
 import app.clearpane.usecases.shell.Pages;
@@ -40,6 +41,9 @@ class MailWaitsTest extends DemoHouse {
     @Autowired
     private People team;
 
+    @Autowired
+    private HoursOfContacts hours;
+
     private WriteMail waiting;
     private TeamMember ines;
 
@@ -57,6 +61,7 @@ class MailWaitsTest extends DemoHouse {
                         house.pollMillis(),
                         house.drawing(),
                         true),
+                hours,
                 clock);
         ines = team.memberAt(new EmailAddress("ines@marram-finch.example")).orElseThrow();
     }

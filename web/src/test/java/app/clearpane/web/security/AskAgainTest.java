@@ -64,10 +64,10 @@ class AskAgainTest extends DemoHouse {
                 .isIn(403, 404);
         here.post("/signed-in/elsewhere/end", here.token(), Map.of());
         assertThat(elsewhere.get("/c").headers().firstValue("Location").orElse(""))
-                .endsWith("/come-in");
+                .contains("/come-in");
         assertThat(here.open("/c").statusCode()).isEqualTo(200);
         here.post("/sign-out", here.token(), Map.of());
-        assertThat(here.get("/c").headers().firstValue("Location").orElse("")).endsWith("/come-in");
+        assertThat(here.get("/c").headers().firstValue("Location").orElse("")).contains("/come-in");
     }
 
     @Test

@@ -1,13 +1,16 @@
 package app.clearpane.store.deliverable.client;
 
+import static app.clearpane.store.exposure.client.VisibleTo.visibleThrough;
 import static app.clearpane.store.exposure.client.VisibleTo.visibleTo;
 import static app.clearpane.store.schema.Tables.DELIVERABLE;
 import static app.clearpane.store.schema.Tables.ITEM;
+import static app.clearpane.store.schema.Tables.PANE;
 import static app.clearpane.store.schema.Tables.RELEASE;
 import static app.clearpane.store.schema.Tables.ROUND;
 import static app.clearpane.store.schema.Tables.VERSION;
 import static org.jooq.impl.DSL.exists;
 import static org.jooq.impl.DSL.field;
+import static org.jooq.impl.DSL.row;
 import static org.jooq.impl.DSL.select;
 import static org.jooq.impl.DSL.selectOne;
 
@@ -15,18 +18,26 @@ import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.deliverable.VersionId;
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.signoff.Outcome;
 import app.clearpane.core.signoff.Round;
+import app.clearpane.core.viewer.AllPanes;
 import app.clearpane.core.viewer.Viewer;
 import app.clearpane.store.deliverable.RoundRows;
 import app.clearpane.store.deliverable.VersionRows;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.Field;
-import org.jooq.Records;
+import org.jooq.Record1;
+import org.jooq.Record2;
+import org.jooq.SelectField;
 import org.jspecify.annotations.Nullable;
 
 /** The deliverables a viewer sees, with their sent versions: one that was not sent does not exist here (V4). */
@@ -60,7 +71,17 @@ public final class VisibleDeliverables {
     }
 
     private List<Row> rows(Condition condition, Viewer viewer) {
-        return db.select(
+        return db.select(columns(field(DELIVERABLE.PANE_ID.eq(viewer.pane()))))
+                .from(DELIVERABLE)
+                .join(ITEM)
+                .on(ITEM.ID.eq(DELIVERABLE.ITEM_ID))
+                .where(condition)
+                .orderBy(DELIVERABLE.POSITION, ITEM.CREATED_AT, ITEM.ID)
+                .fetch(Record1::value1);
+    }
+
+    private static SelectField<Row> columns(Field<Boolean> own) {
+        return row(
                         ITEM.ID,
                         ITEM.NAME,
                         DELIVERABLE.ABOUT,
@@ -75,14 +96,49 @@ public final class VisibleDeliverables {
                                         RELEASE.CERTIFICATE_SHA256.isNotNull())
                                 .orderBy(RELEASE.RELEASED_AT.desc())
                                 .limit(1)),
-                        field(DELIVERABLE.PANE_ID.eq(viewer.pane())),
+                        own,
                         recalled())
+                .mapping(Row.class, Row::new);
+    }
+
+    /**
+     * Them at all panes of one contact.
+     *
+     * @param rows of each pane, in the team's order
+     * @param newest the sent version of each that was sent last, of those that have one
+     * @param rounds of these
+     */
+    public record Everywhere(Map<PaneId, List<Row>> rows, Map<ItemId, Version> newest, Map<VersionId, Round> rounds) {}
+
+    /** Them at all panes of one contact, in three statements. */
+    public Everywhere everywhere(AllPanes all) {
+        Map<PaneId, List<Row>> rows = db.select(PANE.ID, columns(field(DELIVERABLE.PANE_ID.eq(PANE.ID))))
                 .from(DELIVERABLE)
                 .join(ITEM)
                 .on(ITEM.ID.eq(DELIVERABLE.ITEM_ID))
-                .where(condition)
+                .join(PANE)
+                .on(PANE.PROJECT_ID.eq(ITEM.PROJECT_ID))
+                .where(visibleThrough(all, ContentKind.DELIVERABLES))
                 .orderBy(DELIVERABLE.POSITION, ITEM.CREATED_AT, ITEM.ID)
-                .fetch(Records.mapping(Row::new));
+                .fetchGroups(Record2::value1, Record2::value2);
+        Set<ItemId> seen =
+                rows.values().stream().flatMap(List::stream).map(Row::id).collect(Collectors.toSet());
+        if (seen.isEmpty()) {
+            return new Everywhere(rows, Map.of(), Map.of());
+        }
+        Map<ItemId, Version> newest =
+                VersionRows.where(db, ITEM.ID.in(seen).and(VersionRows.thereForClients())).stream()
+                        .collect(
+                                Collectors.toMap(Version::deliverable, Function.identity(), (earlier, later) -> later));
+        Map<VersionId, Round> rounds =
+                RoundRows.where(
+                                db,
+                                VERSION.ID.in(newest.values().stream()
+                                        .map(Version::id)
+                                        .toList()))
+                        .stream()
+                        .collect(Collectors.toMap(Round::version, Function.identity()));
+        return new Everywhere(rows, newest, rounds);
     }
 
     /** One of them. */

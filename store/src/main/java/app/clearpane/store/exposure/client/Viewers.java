@@ -27,6 +27,7 @@ import app.clearpane.core.exposure.Section;
 import app.clearpane.core.exposure.StartingPoint;
 import app.clearpane.core.files.Sha256;
 import app.clearpane.core.people.SeatId;
+import app.clearpane.core.viewer.AllPanes;
 import app.clearpane.core.viewer.Viewer;
 import app.clearpane.store.agency.HousePicture;
 import app.clearpane.store.exposure.FilterRows;
@@ -207,9 +208,18 @@ public final class Viewers {
                 .and(notPast(now));
     }
 
+    /** All panes a contact may look through now. */
+    public AllPanes everywhere(ContactId contact, Instant now) {
+        return new AllPanes(contact, viewers(SEAT.CONTACT_ID.eq(contact).and(open(now)), Viewer.Sight.NOW, false));
+    }
+
     private Optional<Viewer> viewer(Condition condition, Viewer.Sight sight, boolean looking) {
-        Result<? extends Record> rows = db.select(
-                        SEAT.CONTACT_ID, CONTACT.NAME, SEAT.ID, SEAT.ROLE, SEAT.LEAD_VOICE, ELSEWHERE)
+        return viewers(condition, sight, looking).stream().findFirst();
+    }
+
+    private List<Viewer> viewers(Condition condition, Viewer.Sight sight, boolean looking) {
+        return db
+                .select(SEAT.CONTACT_ID, CONTACT.NAME, SEAT.ID, SEAT.ROLE, SEAT.LEAD_VOICE, ELSEWHERE)
                 .select(OF_PANE)
                 .from(SEAT)
                 .join(PANE)
@@ -223,29 +233,34 @@ public final class Viewers {
                 .leftJoin(AGENCY_APERTURE)
                 .on(AGENCY_APERTURE.KIND.eq(PANE_APERTURE.KIND))
                 .where(condition)
-                .fetch();
+                .fetchGroups(SEAT.ID)
+                .values()
+                .stream()
+                .map(rows -> atPane(rows, sight, looking))
+                .toList();
+    }
+
+    private Viewer atPane(Result<? extends Record> rows, Viewer.Sight sight, boolean looking) {
         FilterRows filters = filters(rows);
-        return rows.stream()
-                .findFirst()
-                .map(row -> new Viewer(
-                        row.get(SEAT.CONTACT_ID),
-                        row.get(CONTACT.NAME),
-                        row.get(SEAT.ID),
-                        row.get(SEAT.ROLE),
-                        row.get(SEAT.LEAD_VOICE),
-                        row.get(PANE.ID),
-                        row.get(PANE.PROJECT_ID),
-                        passages(rows, PUBLISHED, filters, filters.published()),
-                        passages(rows, PENDING, filters, filters.pending()),
-                        sight,
-                        looking,
-                        Optional.empty(),
-                        row.get(ELSEWHERE),
-                        row.get(PANE.CLOSES_AT),
-                        row.get(PROJECT.PLAN_REVISION),
-                        Viewer.Rest.of(
-                                row.get(PROJECT.ARCHIVED_AT), row.get(PROJECT.ENDED), row.get(PROJECT.PAUSED_AT)),
-                        today.get()));
+        Record row = rows.get(0);
+        return new Viewer(
+                row.get(SEAT.CONTACT_ID),
+                row.get(CONTACT.NAME),
+                row.get(SEAT.ID),
+                row.get(SEAT.ROLE),
+                row.get(SEAT.LEAD_VOICE),
+                row.get(PANE.ID),
+                row.get(PANE.PROJECT_ID),
+                passages(rows, PUBLISHED, filters, filters.published()),
+                passages(rows, PENDING, filters, filters.pending()),
+                sight,
+                looking,
+                Optional.empty(),
+                row.get(ELSEWHERE),
+                row.get(PANE.CLOSES_AT),
+                row.get(PROJECT.PLAN_REVISION),
+                Viewer.Rest.of(row.get(PROJECT.ARCHIVED_AT), row.get(PROJECT.ENDED), row.get(PROJECT.PAUSED_AT)),
+                today.get());
     }
 
     /** The columns that say how a pane is set at one state. */
@@ -334,13 +349,9 @@ public final class Viewers {
                 .value1();
     }
 
-    /** The panes a contact may look through now, by project. */
-    public List<Heading> panesOf(ContactId contact, Instant now) {
-        return headings(PANE.ID.in(DSL.select(SEAT.PANE_ID)
-                .from(SEAT)
-                .join(PANE)
-                .on(PANE.ID.eq(SEAT.PANE_ID))
-                .where(SEAT.CONTACT_ID.eq(contact).and(open(now)))));
+    /** The headings of the panes a contact looks through, by client and project. */
+    public List<Heading> headings(AllPanes all) {
+        return headings(PANE.ID.in(all.panes()));
     }
 
     /** Another pane through which a viewer sees the same project (V3: they see what any of them shows). */

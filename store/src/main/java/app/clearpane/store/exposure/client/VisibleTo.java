@@ -6,6 +6,7 @@ import static app.clearpane.store.schema.Tables.HELD_BACK_EVERYWHERE;
 import static app.clearpane.store.schema.Tables.ITEM;
 import static app.clearpane.store.schema.Tables.ITEM_ANCESTOR;
 import static app.clearpane.store.schema.Tables.MILESTONE;
+import static app.clearpane.store.schema.Tables.PANE;
 import static app.clearpane.store.schema.Tables.ROUND;
 import static app.clearpane.store.schema.Tables.ROUND_SIGNATORY;
 import static app.clearpane.store.schema.Tables.SHOWING;
@@ -18,18 +19,25 @@ import static org.jooq.impl.DSL.notExists;
 import static org.jooq.impl.DSL.selectOne;
 import static org.jooq.impl.DSL.trueCondition;
 
+import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.Filter;
+import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.exposure.Passage;
 import app.clearpane.core.exposure.Showing;
 import app.clearpane.core.plan.Stage;
+import app.clearpane.core.viewer.AllPanes;
 import app.clearpane.core.viewer.Viewer;
 import app.clearpane.store.schema.tables.Item;
 import app.clearpane.store.schema.tables.ItemAncestor;
+import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.jooq.Condition;
+import org.jooq.Field;
 import org.jooq.TableField;
+import org.jooq.impl.DSL;
 
 /**
  * The one condition by which SQL decides visibility (V10): what the core's {@code Visibility} decides, over the rows of
@@ -43,24 +51,52 @@ public final class VisibleTo {
     /** The rows of {@code item} of this kind that this viewer sees. */
     public static Condition visibleTo(Viewer viewer, ContentKind kind) {
         boolean ahead = viewer.sight() == Viewer.Sight.AFTER_PUBLISHING;
-        Condition passes = passes(viewer, kind, viewer.pending(), SHOWING.PENDING);
-        Condition passesNow = ahead ? trueCondition() : passes(viewer, kind, viewer.published(), SHOWING.PUBLISHED);
+        Field<PaneId> pane = DSL.val(viewer.pane(), SHOWING.PANE_ID);
+        Condition passes = passes(viewer, pane, kind, viewer.pending(), SHOWING.PENDING);
+        Condition passesNow =
+                ahead ? trueCondition() : passes(viewer, pane, kind, viewer.published(), SHOWING.PUBLISHED);
         return ITEM.PROJECT_ID
                 .eq(viewer.project())
                 .and(ITEM.KIND.eq(kind))
                 .and(ITEM.DELETED_AT.isNull())
-                .and(notHeldBack(viewer, ahead))
-                .and(addressed(viewer, kind).or(passes.and(passesNow)));
+                .and(notHeldBack(pane, ahead))
+                .and(addressed(viewer.contact(), kind).or(passes.and(passesNow)));
     }
 
-    private static Condition notHeldBack(Viewer viewer, boolean ahead) {
+    /**
+     * The rows of {@code item} of this kind, joined to {@code pane}, that a contact sees through that pane now. Panes
+     * that let the same through share one condition.
+     */
+    public static Condition visibleThrough(AllPanes all, ContentKind kind) {
+        Condition passes = all.viewers().stream()
+                .collect(Collectors.groupingBy(viewer -> List.of(
+                        viewer.pending().getOrDefault(kind, Passage.NOTHING),
+                        viewer.published().getOrDefault(kind, Passage.NOTHING))))
+                .values()
+                .stream()
+                .map(alike -> PANE.ID
+                        .in(alike.stream().map(Viewer::pane).toList())
+                        .and(passes(alike.get(0), PANE.ID, kind, alike.get(0).pending(), SHOWING.PENDING))
+                        .and(passes(alike.get(0), PANE.ID, kind, alike.get(0).published(), SHOWING.PUBLISHED)))
+                .reduce(falseCondition(), Condition::or);
+        return PANE.ID
+                .in(all.panes())
+                .and(ITEM.PROJECT_ID.in(all.projects()))
+                .and(ITEM.PROJECT_ID.eq(PANE.PROJECT_ID))
+                .and(ITEM.KIND.eq(kind))
+                .and(ITEM.DELETED_AT.isNull())
+                .and(notHeldBack(PANE.ID, false))
+                .and(addressed(all.contact(), kind).or(passes));
+    }
+
+    private static Condition notHeldBack(Field<PaneId> pane, boolean ahead) {
         Condition heldBack = SHOWING.PENDING.eq(Showing.HELD_BACK);
         Condition here = ahead ? heldBack : heldBack.or(SHOWING.PUBLISHED.eq(Showing.HELD_BACK));
         return notExists(selectOne()
                         .from(ITEM_ANCESTOR)
                         .join(SHOWING)
                         .on(SHOWING.ITEM_ID.eq(ITEM_ANCESTOR.ANCESTOR_ID))
-                        .where(ITEM_ANCESTOR.ITEM_ID.eq(ITEM.ID), SHOWING.PANE_ID.eq(viewer.pane()), here))
+                        .where(ITEM_ANCESTOR.ITEM_ID.eq(ITEM.ID), SHOWING.PANE_ID.eq(pane), here))
                 .and(notExists(selectOne()
                         .from(ITEM_ANCESTOR)
                         .join(HELD_BACK_EVERYWHERE)
@@ -69,16 +105,17 @@ public final class VisibleTo {
     }
 
     private static Condition passes(
-            Viewer viewer, ContentKind kind, Map<ContentKind, Passage> passages, TableField<?, Showing> showing) {
+            Viewer viewer,
+            Field<PaneId> pane,
+            ContentKind kind,
+            Map<ContentKind, Passage> passages,
+            TableField<?, Showing> showing) {
         Passage passage = passages.getOrDefault(kind, Passage.NOTHING);
         Condition shown = exists(selectOne()
                 .from(ITEM_ANCESTOR)
                 .join(SHOWING)
                 .on(SHOWING.ITEM_ID.eq(ITEM_ANCESTOR.ANCESTOR_ID))
-                .where(
-                        ITEM_ANCESTOR.ITEM_ID.eq(ITEM.ID),
-                        SHOWING.PANE_ID.eq(viewer.pane()),
-                        showing.eq(Showing.SHOWN)));
+                .where(ITEM_ANCESTOR.ITEM_ID.eq(ITEM.ID), SHOWING.PANE_ID.eq(pane), showing.eq(Showing.SHOWN)));
         return switch (passage.aperture()) {
             case CLOSED -> falseCondition();
             case PICKED -> shown;
@@ -174,15 +211,12 @@ public final class VisibleTo {
                                 .toList())));
     }
 
-    private static Condition addressed(Viewer viewer, ContentKind kind) {
+    private static Condition addressed(ContactId contact, ContentKind kind) {
         if (kind == ContentKind.TASKS) {
             return exists(selectOne()
                     .from(TASK)
                     .crossJoin(AGENCY)
-                    .where(
-                            TASK.ITEM_ID.eq(ITEM.ID),
-                            TASK.CONTACT_ID.eq(viewer.contact()),
-                            AGENCY.CLIENTS_DO_TASKS.isTrue()));
+                    .where(TASK.ITEM_ID.eq(ITEM.ID), TASK.CONTACT_ID.eq(contact), AGENCY.CLIENTS_DO_TASKS.isTrue()));
         }
         return kind != ContentKind.DELIVERABLES
                 ? falseCondition()
@@ -192,6 +226,6 @@ public final class VisibleTo {
                         .on(ROUND.ID.eq(ROUND_SIGNATORY.ROUND_ID))
                         .join(VERSION)
                         .on(VERSION.ID.eq(ROUND.VERSION_ID))
-                        .where(VERSION.DELIVERABLE_ID.eq(ITEM.ID), ROUND_SIGNATORY.CONTACT_ID.eq(viewer.contact())));
+                        .where(VERSION.DELIVERABLE_ID.eq(ITEM.ID), ROUND_SIGNATORY.CONTACT_ID.eq(contact)));
     }
 }

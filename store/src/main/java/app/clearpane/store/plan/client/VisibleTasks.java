@@ -1,16 +1,20 @@
 package app.clearpane.store.plan.client;
 
+import static app.clearpane.store.exposure.client.VisibleTo.visibleThrough;
 import static app.clearpane.store.exposure.client.VisibleTo.visibleTo;
 import static app.clearpane.store.schema.Tables.ITEM;
 import static app.clearpane.store.schema.Tables.ITEM_ANCESTOR;
+import static app.clearpane.store.schema.Tables.PANE;
 import static app.clearpane.store.schema.Tables.TASK;
 import static app.clearpane.store.schema.Tables.TASK_COMMENT;
 import static app.clearpane.store.schema.Tables.TASK_FILE;
 
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.plan.Side;
 import app.clearpane.core.plan.Stage;
+import app.clearpane.core.viewer.AllPanes;
 import app.clearpane.core.viewer.Viewer;
 import app.clearpane.store.plan.TaskFiles;
 import app.clearpane.store.plan.Tasks;
@@ -26,6 +30,7 @@ import java.util.Map;
 import java.util.Optional;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
+import org.jooq.Record5;
 import org.jspecify.annotations.Nullable;
 
 /** Tasks, as far as a viewer sees them. Nothing here names anybody of the team. */
@@ -63,6 +68,30 @@ public final class VisibleTasks {
     /** All that a viewer sees, in the order of the plan. */
     public List<Row> all(Viewer viewer) {
         return rows(viewer, visibleTo(viewer, ContentKind.TASKS));
+    }
+
+    /** A task that waits for somebody. @param due and @param hour as in {@link Row} */
+    public record Waiting(
+            ItemId id,
+            String name,
+            @Nullable LocalDate due,
+            @Nullable LocalTime hour) {}
+
+    /** What was given to a contact and is still to be done, by the pane through which they see it. */
+    public Map<PaneId, List<Waiting>> everywhere(AllPanes all) {
+        return db.select(PANE.ID, ITEM.ID, ITEM.NAME, TASK.DUE_ON, TASK.DUE_HOUR)
+                .from(TASK)
+                .join(ITEM)
+                .on(ITEM.ID.eq(TASK.ITEM_ID))
+                .join(PANE)
+                .on(PANE.PROJECT_ID.eq(ITEM.PROJECT_ID))
+                .where(
+                        TASK.CONTACT_ID.eq(all.contact()),
+                        TASK.STAGE.notIn(Stage.DONE, Stage.DROPPED),
+                        visibleThrough(all, ContentKind.TASKS))
+                .orderBy(TASK.POSITION, ITEM.CREATED_AT, ITEM.ID)
+                .fetchGroups(
+                        Record5::value1, row -> new Waiting(row.value2(), row.value3(), row.value4(), row.value5()));
     }
 
     /** One of them. */

@@ -1,13 +1,17 @@
 package app.clearpane.store.project.client;
 
+import static app.clearpane.store.exposure.client.VisibleTo.visibleThrough;
 import static app.clearpane.store.exposure.client.VisibleTo.visibleTo;
 import static app.clearpane.store.schema.Tables.ITEM;
 import static app.clearpane.store.schema.Tables.MILESTONE;
+import static app.clearpane.store.schema.Tables.PANE;
 import static app.clearpane.store.schema.Tables.SLIP_ACCOUNT;
 
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.project.Milestone;
+import app.clearpane.core.viewer.AllPanes;
 import app.clearpane.core.viewer.Viewer;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -16,6 +20,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.jooq.DSLContext;
+import org.jooq.Record6;
 
 /** Dates, as far as a viewer sees them. */
 public final class VisibleDates {
@@ -63,6 +68,21 @@ public final class VisibleDates {
                     Optional.ofNullable(row.value6()).ifPresent(accounts::add);
                 });
         return new Dates(milestones, accounts.stream().findFirst(), changed);
+    }
+
+    /** The milestones of all panes of one contact that are not reached, by day. */
+    public Map<PaneId, List<Milestone>> everywhere(AllPanes all) {
+        return db.select(PANE.ID, ITEM.ID, ITEM.NAME, MILESTONE.FALLS_ON, MILESTONE.REACHED, MILESTONE.REVISION)
+                .from(MILESTONE)
+                .join(ITEM)
+                .on(ITEM.ID.eq(MILESTONE.ITEM_ID))
+                .join(PANE)
+                .on(PANE.PROJECT_ID.eq(ITEM.PROJECT_ID))
+                .where(MILESTONE.REACHED.isFalse(), visibleThrough(all, ContentKind.DATES))
+                .orderBy(MILESTONE.FALLS_ON, ITEM.NAME, ITEM.ID)
+                .fetchGroups(
+                        Record6::value1,
+                        row -> new Milestone(row.value2(), row.value3(), row.value4(), row.value5(), row.value6()));
     }
 
     /** The milestones, by day. */

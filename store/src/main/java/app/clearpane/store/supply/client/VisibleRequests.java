@@ -6,12 +6,17 @@ import static org.jooq.impl.DSL.exists;
 import static org.jooq.impl.DSL.falseCondition;
 import static org.jooq.impl.DSL.selectOne;
 
+import app.clearpane.core.agency.ContactId;
+import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.supply.Request;
 import app.clearpane.core.supply.RequestId;
+import app.clearpane.core.viewer.AllPanes;
 import app.clearpane.core.viewer.Viewer;
 import app.clearpane.store.supply.RequestRows;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
 
@@ -28,6 +33,12 @@ public final class VisibleRequests {
         return RequestRows.where(db, theirs(viewer));
     }
 
+    /** Those of all panes of one contact, by project. */
+    public Map<ProjectId, List<Request>> everywhere(AllPanes all) {
+        return RequestRows.where(db, REQUEST.PROJECT_ID.in(all.projects()).and(sentTo(all.contact()))).stream()
+                .collect(Collectors.groupingBy(Request::project));
+    }
+
     /** One of them. */
     public Optional<Request> find(Viewer viewer, RequestId id) {
         return RequestRows.where(db, theirs(viewer).and(REQUEST.ID.eq(id))).stream()
@@ -37,13 +48,14 @@ public final class VisibleRequests {
     private static Condition theirs(Viewer viewer) {
         return viewer.byLink()
                 ? falseCondition()
-                : REQUEST.PROJECT_ID
-                        .eq(viewer.project())
-                        .and(REQUEST.SENT_AT.isNotNull())
-                        .and(exists(selectOne()
-                                .from(REQUEST_ASKED)
-                                .where(
-                                        REQUEST_ASKED.REQUEST_ID.eq(REQUEST.ID),
-                                        REQUEST_ASKED.CONTACT_ID.eq(viewer.contact()))));
+                : REQUEST.PROJECT_ID.eq(viewer.project()).and(sentTo(viewer.contact()));
+    }
+
+    private static Condition sentTo(ContactId contact) {
+        return REQUEST.SENT_AT
+                .isNotNull()
+                .and(exists(selectOne()
+                        .from(REQUEST_ASKED)
+                        .where(REQUEST_ASKED.REQUEST_ID.eq(REQUEST.ID), REQUEST_ASKED.CONTACT_ID.eq(contact))));
     }
 }

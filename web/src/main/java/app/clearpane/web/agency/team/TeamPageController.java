@@ -41,6 +41,7 @@ class TeamPageController {
         model.addAttribute("team", people.memberships());
         model.addAttribute("roles", List.of(TeamRole.values()));
         model.addAttribute("lasting", keep.lasting());
+        model.addAttribute("contactDays", keep.contactDays());
         model.addAttribute("holders", secondStep.holders());
         model.addAttribute("stepAsked", secondStep.asked());
         return "agency/team";
@@ -86,6 +87,14 @@ class TeamPageController {
     @ForOwners
     String sessions(@RequestParam String idleHours, @RequestParam String days, @AuthenticationPrincipal Person me) {
         keep.setLasting(idleHours, days, me.actor());
+        return PAGE;
+    }
+
+    @PostMapping("/t/team/contacts")
+    @NeedsPassword
+    @ForOwners
+    String contacts(@RequestParam String days, @AuthenticationPrincipal Person me) {
+        keep.setContactDays(days, me.actor());
         return PAGE;
     }
 

@@ -2,15 +2,14 @@ package app.clearpane.web.clients.team;
 
 import app.clearpane.core.agency.Card;
 import app.clearpane.core.agency.ClientId;
-import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.agency.Relation;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.formats.agency.CardFile;
 import app.clearpane.store.agency.Directory;
 import app.clearpane.store.agency.HousePictures;
+import app.clearpane.store.agency.OwnThings;
 import app.clearpane.store.project.HouseHabits;
 import app.clearpane.usecases.clients.KeepClient;
-import app.clearpane.usecases.clients.MergeContact;
 import app.clearpane.usecases.clients.PlanProspect;
 import app.clearpane.usecases.security.Person;
 import app.clearpane.usecases.shell.TeamSight;
@@ -43,25 +42,25 @@ class ClientsController {
     private final Directory directory;
     private final KeepClient keep;
     private final PlanProspect planProspect;
-    private final MergeContact mergeContact;
     private final HouseHabits habits;
     private final HousePictures pictures;
+    private final OwnThings own;
     private final TeamSight sight;
 
     ClientsController(
             Directory directory,
             KeepClient keep,
             PlanProspect planProspect,
-            MergeContact mergeContact,
             HouseHabits habits,
             HousePictures pictures,
+            OwnThings own,
             TeamSight sight) {
         this.directory = directory;
         this.keep = keep;
         this.planProspect = planProspect;
-        this.mergeContact = mergeContact;
         this.habits = habits;
         this.pictures = pictures;
+        this.own = own;
         this.sight = sight;
     }
 
@@ -72,7 +71,7 @@ class ClientsController {
             @RequestParam(defaultValue = "") String q,
             Model model) {
         List<Directory.Entry> all = seen(directory.all());
-        Set<UUID> logos = pictures.withLogo();
+        Set<UUID> logos = pictures.with(HousePictures.Role.LOGO);
         Map<Relation, Long> counts = new EnumMap<>(Relation.class);
         all.forEach(entry -> counts.merge(entry.relation(), 1L, Long::sum));
         String words = q.strip().toLowerCase(Locale.ROOT);
@@ -94,6 +93,9 @@ class ClientsController {
                         .map(Directory.Entry::id)
                         .filter(id -> logos.contains(id.value()))
                         .collect(Collectors.toSet()));
+        model.addAttribute("phones", own.phones());
+        model.addAttribute("faces", pictures.with(HousePictures.Role.FACE));
+        model.addAttribute("askForgetting", own.askForgetting());
         model.addAttribute("steps", habits.prospectSteps());
         model.addAttribute("step", step);
         model.addAttribute("relations", Relation.values());
@@ -202,34 +204,6 @@ class ClientsController {
             @RequestParam(defaultValue = "") String name,
             @AuthenticationPrincipal Person me) {
         keep.rename(client, name, me.actor());
-        return PAGE;
-    }
-
-    @PostMapping("/t/contacts/{contact}/leave")
-    @ForManagers
-    String leave(
-            @PathVariable ContactId contact,
-            @RequestParam(defaultValue = "false") boolean sure,
-            @AuthenticationPrincipal Person me) {
-        keep.leave(contact, sure, me.actor());
-        return PAGE;
-    }
-
-    @PostMapping("/t/contacts/{contact}/merge")
-    @ForManagers
-    String merge(
-            @PathVariable ContactId contact,
-            @RequestParam ContactId into,
-            @RequestParam(defaultValue = "false") boolean sure,
-            @AuthenticationPrincipal Person me) {
-        mergeContact.merge(contact, into, sure, me.actor());
-        return PAGE;
-    }
-
-    @PostMapping("/t/contacts/{contact}/back")
-    @ForManagers
-    String isBack(@PathVariable ContactId contact, @AuthenticationPrincipal Person me) {
-        keep.isBack(contact, me.actor());
         return PAGE;
     }
 }

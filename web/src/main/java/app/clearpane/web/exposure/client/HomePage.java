@@ -1,13 +1,16 @@
 package app.clearpane.web.exposure.client;
 
 import app.clearpane.core.agency.ContactId;
+import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.papers.Paper;
-import app.clearpane.core.project.Milestone;
+import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.supply.Request;
+import app.clearpane.core.viewer.AllPanes;
 import app.clearpane.core.viewer.Viewer;
+import app.clearpane.store.WriteCounter;
 import app.clearpane.store.exposure.client.Viewers;
 import app.clearpane.store.plan.client.VisibleTasks;
-import app.clearpane.usecases.shell.NotFound;
+import app.clearpane.usecases.shell.KeptReading;
 import app.clearpane.usecases.shell.TheAgency;
 import java.time.Clock;
 import java.time.Instant;
@@ -18,23 +21,30 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 
 /** A contact's first page: all that waits for them over all their projects, and a tile for each pane. */
 @Component
 class HomePage {
+    private static final int KEPT = 300;
+
     private final Viewers viewers;
-    private final KeptPane contents;
+    private final KeptReading<Key, Map<PaneId, HomeContents.AtPane>> kept;
     private final TheAgency agency;
     private final Clock clock;
 
-    HomePage(Viewers viewers, KeptPane contents, TheAgency agency, Clock clock) {
+    HomePage(Viewers viewers, HomeContents contents, WriteCounter writes, TheAgency agency, Clock clock) {
         this.viewers = viewers;
-        this.contents = contents;
+        this.kept = new KeptReading<>(writes, KEPT, key -> contents.read(key.all()));
         this.agency = agency;
         this.clock = clock;
     }
+
+    private record Key(AllPanes all, LocalDate today) {}
 
     /**
      * Something that waits.
@@ -45,15 +55,13 @@ class HomePage {
      */
     record Waits(String what, String project, Optional<Instant> due, boolean late, String address, String press) {}
 
-    /** What comes next in a project. @param day as it is forecast */
-    record Next(String name, LocalDate day) {}
-
     /**
      * A pane.
      *
      * @param waiting how many things await the reader there
      * @param several whether they see its project through others too
      * @param works how many deliverables there are to look at
+     * @param released the names of what was released, where the project is over
      */
     record Tile(
             Viewers.Heading heading,
@@ -61,30 +69,54 @@ class HomePage {
             Optional<Viewer.Rest> rest,
             String base,
             boolean several,
-            Optional<Next> next,
+            Optional<HomeContents.Next> next,
             int works,
-            int files) {}
+            int files,
+            List<String> released) {
+        /** Whether the project is over, so that nothing will come any more. */
+        public boolean over() {
+            return rest.filter(Viewer.Rest::archived).isPresent();
+        }
+    }
 
     /** All of it. @param waiting what is due first before the others, what has no day last */
-    record Home(List<Waits> waiting, List<Tile> tiles) {}
+    record Home(List<Waits> waiting, List<Tile> tiles) {
+        /** The projects that are worked on, and those that rest. */
+        public List<Tile> current() {
+            return tiles.stream().filter(tile -> !tile.over()).toList();
+        }
+
+        /** Those that are over. */
+        public List<Tile> finished() {
+            return tiles.stream().filter(Tile::over).toList();
+        }
+    }
 
     Home read(ContactId contact) {
-        Instant now = clock.instant();
+        AllPanes all = viewers.everywhere(contact, clock.instant());
+        Map<PaneId, HomeContents.AtPane> contents = kept.read(new Key(all, agency.today()));
+        Map<PaneId, Viewer> viewerAt =
+                all.viewers().stream().collect(Collectors.toMap(Viewer::pane, Function.identity()));
+        Map<ProjectId, Long> panesOf =
+                all.viewers().stream().collect(Collectors.groupingBy(Viewer::project, Collectors.counting()));
         Map<String, Waits> waiting = new LinkedHashMap<>();
         List<Tile> tiles = new ArrayList<>();
-        for (Viewers.Heading heading : viewers.panesOf(contact, now)) {
-            Viewer viewer = NotFound.unless(viewers.viewerAt(heading.id(), contact, now));
-            PaneContents.Contents seen = contents.read(viewer);
-            waits(viewer, seen).forEach(waiting::putIfAbsent);
+        for (Viewers.Heading heading : viewers.headings(all)) {
+            Viewer viewer = Objects.requireNonNull(viewerAt.get(heading.id()));
+            HomeContents.AtPane seen = Objects.requireNonNull(contents.get(heading.id()));
+            Map<String, Waits> here = waits(viewer, heading, seen);
+            here.forEach(waiting::putIfAbsent);
+            boolean over = viewer.rest().filter(Viewer.Rest::archived).isPresent();
             tiles.add(new Tile(
                     heading,
-                    seen.waitingCount(viewer),
+                    here.size(),
                     viewer.rest(),
                     Through.base(viewer),
-                    !viewers.others(viewer, now).isEmpty(),
-                    next(seen),
-                    seen.works().size(),
-                    seen.files().size()));
+                    panesOf.getOrDefault(viewer.project(), 1L) > 1,
+                    over ? Optional.empty() : seen.next(),
+                    seen.works(),
+                    seen.files(),
+                    over ? seen.released() : List.of()));
         }
         return new Home(
                 waiting.values().stream()
@@ -93,17 +125,10 @@ class HomePage {
                 tiles);
     }
 
-    private static Optional<Next> next(PaneContents.Contents seen) {
-        return seen.dates().milestones().stream()
-                .filter(milestone -> !milestone.reached())
-                .findFirst()
-                .map((Milestone one) -> new Next(one.name(), seen.days().getOrDefault(one.id(), one.fallsOn())));
-    }
-
     /** What waits at one pane, by what it is, so that the same through another pane is the same. */
-    private Map<String, Waits> waits(Viewer viewer, PaneContents.Contents seen) {
+    private Map<String, Waits> waits(Viewer viewer, Viewers.Heading heading, HomeContents.AtPane seen) {
         String base = Through.base(viewer);
-        String project = seen.heading().project();
+        String project = heading.project();
         Map<String, Waits> waits = new LinkedHashMap<>();
         seen.waiting().forEach(one -> work(waits, one, "Sign off: ", "Look at it", base, project));
         seen.toSettle().forEach(one -> work(waits, one, "Settle: ", "See both", base, project));
@@ -131,7 +156,7 @@ class HomePage {
                             base + "/requests/" + request.id(),
                             request.asksQuestionsOnly() ? "Answer" : "Send it"));
         }
-        for (VisibleTasks.Row task : seen.yourTasks()) {
+        for (VisibleTasks.Waiting task : seen.yours()) {
             put(
                     waits,
                     task.id().toString(),

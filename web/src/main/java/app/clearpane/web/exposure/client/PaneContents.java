@@ -67,16 +67,12 @@ class PaneContents {
             List<Viewers.Other> others) {
         /** What awaits the viewer's decision. */
         public List<PaneWorks.Shown> waiting() {
-            return deliverables.stream()
-                    .filter(one -> one.word() == PaneWorks.Word.YOUR_TURN)
-                    .toList();
+            return PaneWorks.toDecide(deliverables);
         }
 
         /** What awaits the viewer's ruling and nothing else of theirs. */
         public List<PaneWorks.Shown> toSettle() {
-            return deliverables.stream()
-                    .filter(one -> one.clashes() > 0 && one.word() != PaneWorks.Word.YOUR_TURN)
-                    .toList();
+            return PaneWorks.toSettle(deliverables);
         }
 
         /** The tasks that do not await the viewer, and those they have done. */

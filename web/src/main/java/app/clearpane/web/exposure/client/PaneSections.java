@@ -7,7 +7,7 @@ import app.clearpane.core.project.Milestone;
 import app.clearpane.core.project.Phase;
 import app.clearpane.store.plan.client.VisibleTasks;
 import app.clearpane.usecases.shell.Pages;
-import app.clearpane.usecases.shell.TheAgency;
+import app.clearpane.usecases.shell.Words;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Instant;
@@ -27,13 +27,11 @@ import org.springframework.stereotype.Component;
 class PaneSections {
     private static final int KEPT = 300;
     private final Pages pages;
-    private final TheAgency agency;
     private final Cache<Sections, String> kept =
             Caffeine.newBuilder().maximumSize(KEPT).build();
 
-    PaneSections(Pages pages, TheAgency agency) {
+    PaneSections(Pages pages) {
         this.pages = pages;
-        this.agency = agency;
     }
 
     /**
@@ -49,7 +47,8 @@ class PaneSections {
      * All that the sections are made of.
      *
      * @param marks what is said beside what is new or changed
-     * @param today for "late" and for days of another year
+     * @param today where the reader is, for "late" and for days of another year
+     * @param reader for whom days and times are written
      */
     record Sections(
             String base,
@@ -57,7 +56,8 @@ class PaneSections {
             List<Part> parts,
             PaneContents.Contents all,
             Map<ItemId, String> marks,
-            LocalDate today) {
+            LocalDate today,
+            Words.Reader reader) {
         /** The phase that is under way; the last, where something is left open in an earlier one. */
         public Optional<Phase> current() {
             return all.howFar().phases().stream()
@@ -87,9 +87,15 @@ class PaneSections {
 
     /** Them, one after another. */
     String html(
-            String base, boolean mayMarkUp, List<Part> parts, PaneContents.Contents all, Map<ItemId, String> marks) {
+            String base,
+            boolean mayMarkUp,
+            List<Part> parts,
+            PaneContents.Contents all,
+            Map<ItemId, String> marks,
+            Words words) {
         return kept.get(
-                new Sections(base, mayMarkUp, parts, all, marks, agency.today()),
-                sections -> pages.render("exposure/client/_sections", Map.of("s", sections)));
+                new Sections(base, mayMarkUp, parts, all, marks, words.readersDay(), words.reader()),
+                sections -> pages.render(
+                        "exposure/client/_sections", Map.of("s", sections, words.name(), words)));
     }
 }

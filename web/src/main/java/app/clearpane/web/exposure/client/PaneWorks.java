@@ -3,13 +3,16 @@ package app.clearpane.web.exposure.client;
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.signoff.Outcome;
 import app.clearpane.core.signoff.Round;
+import app.clearpane.core.viewer.AllPanes;
 import app.clearpane.core.viewer.Viewer;
 import app.clearpane.store.deliverable.Drawings;
 import app.clearpane.store.deliverable.client.VisibleDeliverables;
 import app.clearpane.usecases.markup.SigningFor;
 import java.time.Instant;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
@@ -75,6 +78,18 @@ class PaneWorks {
         }
     }
 
+    /** Those that await the viewer's decision. */
+    static List<Shown> toDecide(List<Shown> all) {
+        return all.stream().filter(one -> one.word() == Word.YOUR_TURN).toList();
+    }
+
+    /** Those that await the viewer's ruling and nothing else of theirs. */
+    static List<Shown> toSettle(List<Shown> all) {
+        return all.stream()
+                .filter(one -> one.clashes() > 0 && one.word() != Word.YOUR_TURN)
+                .toList();
+    }
+
     List<Shown> read(Viewer viewer) {
         Map<ItemId, Version> newest = deliverables.versions(viewer).stream()
                 .collect(Collectors.toMap(Version::deliverable, Function.identity(), (earlier, later) -> later));
@@ -85,21 +100,53 @@ class PaneWorks {
         return deliverables.all(viewer).stream()
                 .map(row -> {
                     Version version = newest.get(row.id());
-                    Round round = version == null ? null : rounds.get(version.id());
-                    return new Shown(
+                    return shown(
+                            viewer,
                             row,
                             version,
-                            round,
-                            version == null ? null : thumbnails.get(version.sha256()),
-                            word(viewer, round, row.released()),
-                            round != null
-                                            && row.own()
-                                            && viewer.leadVoice()
-                                            && viewer.rest().isEmpty()
-                                    ? round.clashesWith(true)
-                                    : 0);
+                            version == null ? null : rounds.get(version.id()),
+                            version == null ? null : thumbnails.get(version.sha256()));
                 })
                 .toList();
+    }
+
+    /** Those at all panes of one contact, by pane, without their pictures. */
+    Map<PaneId, List<Shown>> everywhere(AllPanes all) {
+        VisibleDeliverables.Everywhere found = deliverables.everywhere(all);
+        signing.readAhead(all.projects());
+        Map<PaneId, List<Shown>> shown = new HashMap<>();
+        for (Viewer viewer : all.viewers()) {
+            shown.put(
+                    viewer.pane(),
+                    found.rows().getOrDefault(viewer.pane(), List.of()).stream()
+                            .map(row -> {
+                                Version version = found.newest().get(row.id());
+                                return shown(
+                                        viewer,
+                                        row,
+                                        version,
+                                        version == null ? null : found.rounds().get(version.id()),
+                                        null);
+                            })
+                            .toList());
+        }
+        return shown;
+    }
+
+    private Shown shown(
+            Viewer viewer,
+            VisibleDeliverables.Row row,
+            @Nullable Version version,
+            @Nullable Round round,
+            Drawings.@Nullable Sheet thumbnail) {
+        boolean rules = row.own() && viewer.leadVoice() && viewer.rest().isEmpty();
+        return new Shown(
+                row,
+                version,
+                round,
+                thumbnail,
+                word(viewer, round, row.released()),
+                round != null && rules ? round.clashesWith(true) : 0);
     }
 
     private Word word(Viewer viewer, @Nullable Round round, boolean released) {

@@ -5,8 +5,11 @@ import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.signoff.Decision;
 import app.clearpane.store.plan.client.VisibleTasks;
 import app.clearpane.usecases.shell.Pages;
+import app.clearpane.usecases.shell.Words;
+import app.clearpane.usecases.you.ReadersWords;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -23,10 +26,12 @@ class WrittenPane {
 
     private final Pages pages;
     private final PaneSections sections;
+    private final ReadersWords readers;
     private final Cache<PaneContents.Contents, Written> kept =
             Caffeine.newBuilder().weakKeys().build();
 
-    WrittenPane(Pages pages, PaneSections sections) {
+    WrittenPane(Pages pages, PaneSections sections, ReadersWords readers) {
+        this.readers = readers;
         this.pages = pages;
         this.sections = sections;
     }
@@ -58,7 +63,12 @@ class WrittenPane {
     }
 
     /** What a page is made of beside its contents. */
-    private record Beside(Map<ItemId, String> marks, boolean firstVisit, List<PanePage.Other> others) {}
+    private record Beside(
+            Map<ItemId, String> marks,
+            boolean firstVisit,
+            List<PanePage.Other> others,
+            Words.Reader reader,
+            LocalDate readersDay) {}
 
     private record Written(Beside beside, String html) {}
 
@@ -68,7 +78,9 @@ class WrittenPane {
     }
 
     private String kept(PanePage.Page page, Said said) {
-        Beside beside = new Beside(page.marks(), page.firstVisit(), page.others());
+        Words words = readers.of(page.viewer().contact());
+        Beside beside =
+                new Beside(page.marks(), page.firstVisit(), page.others(), words.reader(), words.readersDay());
         Written found = kept.getIfPresent(page.contents());
         if (found == null || !found.beside().equals(beside)) {
             found = new Written(beside, written(page, said));
@@ -78,11 +90,13 @@ class WrittenPane {
     }
 
     private String written(PanePage.Page page, Said said) {
-        Map<String, Object> model = new HashMap<>(Map.of("page", page, "said", said, "token", TOKEN));
+        Words words = readers.of(page.viewer().contact());
+        Map<String, Object> model =
+                new HashMap<>(Map.of("page", page, "said", said, "token", TOKEN, words.name(), words));
         model.put(
                 "sections",
                 sections.html(
-                        page.base(), page.viewer().role().mayMarkUp(), page.parts(), page.contents(), page.marks()));
+                        page.base(), page.viewer().role().mayMarkUp(), page.parts(), page.contents(), page.marks(), words));
         return pages.render("exposure/client/_pane", model);
     }
 }

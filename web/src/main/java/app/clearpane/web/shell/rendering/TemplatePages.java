@@ -21,8 +21,8 @@ class TemplatePages implements Pages {
 
     @Override
     public String render(String template, Map<String, Object> model) {
-        Context context = new Context(Locale.UK, model);
-        context.setVariables(speech.byName());
+        Context context = new Context(Locale.UK, speech.byName());
+        context.setVariables(model);
         return templates.process(template, context);
     }
 }

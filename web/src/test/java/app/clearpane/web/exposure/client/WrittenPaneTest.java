@@ -19,6 +19,8 @@ import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.signoff.Decision;
 import app.clearpane.core.viewer.Viewer;
 import app.clearpane.usecases.shell.Pages;
+import app.clearpane.usecases.shell.Words;
+import app.clearpane.usecases.you.ReadersWords;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.List;
@@ -35,11 +37,17 @@ class WrittenPaneTest {
     private static final ItemId MAP = new ItemId(UUID.randomUUID());
     private final Pages pages = mock(Pages.class);
     private final PaneSections sections = mock(PaneSections.class);
-    private final WrittenPane written = new WrittenPane(pages, sections);
+    private final ReadersWords readers = mock();
+    private final Words words = mock();
+    private final WrittenPane written = new WrittenPane(pages, sections, readers);
 
     @BeforeEach
     void pagesAreNumbered() {
-        when(sections.html(any(), eq(true), any(), any(), any())).thenReturn("sections");
+        when(readers.of(any())).thenReturn(words);
+        when(words.name()).thenReturn("words");
+        when(words.reader()).thenReturn(Words.Reader.USUAL);
+        when(words.readersDay()).thenReturn(TODAY.day());
+        when(sections.html(any(), eq(true), any(), any(), any(), any())).thenReturn("sections");
         int[] count = {0};
         when(pages.render(eq("exposure/client/_pane"), any()))
                 .thenAnswer(call -> "page " + ++count[0] + " <input name=_csrf value="
