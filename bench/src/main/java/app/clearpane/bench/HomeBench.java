@@ -22,7 +22,7 @@ final class HomeBench {
         Growth growth = new Growth(data);
         growth.to(MANY, "Jasper Quill-Adeyemi");
         growth.seatAt(FEW, "Per Halloran");
-        growth.seatAt(MANY, "Mirela Stanek");
+        growth.seatAt(MANY, "Mirela Stancu");
         try (HouseProcess house = HouseProcess.start(data, port)) {
             PageLoad few = in(house, port, "Per");
             PageLoad many = in(house, port, "Mirela");
