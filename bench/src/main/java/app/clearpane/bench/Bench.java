@@ -33,7 +33,8 @@ final class Bench {
     private Bench() {}
 
     public static void main(String[] arguments) throws Exception {
-        List<String> parts = arguments.length == 0 ? List.of("core", "pages", "home", "uploads", "table") : List.of(arguments);
+        List<String> parts =
+                arguments.length == 0 ? List.of("core", "pages", "home", "uploads", "table") : List.of(arguments);
         if (parts.contains("core")) {
             core();
         }

@@ -240,7 +240,8 @@ class HouseRulesTest {
                             .forEach(method -> events.add(new SimpleConditionEvent(
                                     method,
                                     method.getRawParameterTypes().stream()
-                                            .anyMatch(p -> p.isEquivalentTo(Viewer.class) || p.isEquivalentTo(AllPanes.class)),
+                                            .anyMatch(p ->
+                                                    p.isEquivalentTo(Viewer.class) || p.isEquivalentTo(AllPanes.class)),
                                     method.getFullName())));
                 }
             });

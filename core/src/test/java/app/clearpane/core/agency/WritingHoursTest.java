@@ -40,7 +40,8 @@ class WritingHoursTest {
         for (int i = 0; i < 2_000; i++) {
             int from = random.nextInt(0, 24);
             WritingHours hours = new WritingHours(from, random.nextInt(from + 1, 25));
-            Instant written = at("2026-01-01T00:00").plusSeconds(random.nextLong(Duration.ofDays(700).toSeconds()));
+            Instant written = at("2026-01-01T00:00")
+                    .plusSeconds(random.nextLong(Duration.ofDays(700).toSeconds()));
             Instant goes = hours.next(written, OSLO);
             assertThat(goes).isBetween(written, written.plus(Duration.ofHours(25)));
             assertThat(hours.next(goes, OSLO)).isEqualTo(goes);

@@ -222,8 +222,7 @@ public class KeepTeam {
         Optional<Integer> days = input.number("The days", typed, 1, MOST_CONTACT_DAYS);
         input.allGood();
         reach.signIns().setContactDays(days.orElseThrow());
-        tell(new PeopleActs.HouseSays(
-                Act.CONTACT_DAYS, by, agency.get().name(), String.valueOf(days.orElseThrow())));
+        tell(new PeopleActs.HouseSays(Act.CONTACT_DAYS, by, agency.get().name(), String.valueOf(days.orElseThrow())));
     }
 
     private void tell(Happening happening) {

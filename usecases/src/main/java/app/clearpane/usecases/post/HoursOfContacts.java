@@ -22,7 +22,8 @@ public class HoursOfContacts {
     public Instant next(ContactId contact, Instant at) {
         ContactWishes wishes = own.wishes(contact);
         return wishes.hours()
-                .map(hours -> hours.next(at, wishes.zone().orElseGet(() -> agency.get().zone())))
+                .map(hours -> hours.next(
+                        at, wishes.zone().orElseGet(() -> agency.get().zone())))
                 .orElse(at);
     }
 }

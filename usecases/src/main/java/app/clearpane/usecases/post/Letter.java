@@ -12,8 +12,7 @@ import java.util.List;
  * @param from who signs
  * @param page the path of the page the link opens, without its key; empty where it opens none of the reader's
  */
-public record Letter(
-        String subject, List<String> paragraphs, String button, String link, String from, String page) {
+public record Letter(String subject, List<String> paragraphs, String button, String link, String from, String page) {
     public Letter {
         paragraphs = List.copyOf(paragraphs);
     }

@@ -29,8 +29,7 @@ public class WriteMail {
     private final HoursOfContacts hours;
     private final Clock clock;
 
-    public WriteMail(
-            Mails mails, Jobs jobs, Pages pages, HouseSettings house, HoursOfContacts hours, Clock clock) {
+    public WriteMail(Mails mails, Jobs jobs, Pages pages, HouseSettings house, HoursOfContacts hours, Clock clock) {
         this.hours = hours;
         this.house = house;
         this.mails = mails;
@@ -45,8 +44,7 @@ public class WriteMail {
         Instant at = hours.next(contact.id(), now);
         if (at.isAfter(now) && house.mailWaits()) {
             Mails.Mail mail = mail(contact.name(), contact.email(), letter);
-            jobs.enqueue(
-                    SendMail.NAME, mails.addWaiting(mail, mail.id(), at).toString(), at);
+            jobs.enqueue(SendMail.NAME, mails.addWaiting(mail, mail.id(), at).toString(), at);
             keep(mail.id(), contact.id(), letter);
             return mail.id();
         }

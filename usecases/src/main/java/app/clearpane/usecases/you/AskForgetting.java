@@ -46,7 +46,8 @@ public class AskForgetting {
                         by.name() + " asks to be forgotten",
                         List.of("What forgetting them takes away, and what stays because it was signed, is said before "
                                 + "it is done."),
-                        new WriteToTeam.Leads("Open the clients", "/t/clients?q=" + by.name().replace(' ', '+'))));
+                        new WriteToTeam.Leads(
+                                "Open the clients", "/t/clients?q=" + by.name().replace(' ', '+'))));
     }
 
     /** Takes it back. */
@@ -60,7 +61,6 @@ public class AskForgetting {
 
     private void tell(Actor by, String how) {
         audit.appendOfAgency(
-                agency.get().id(),
-                new PeopleActs.ClientChanged(Act.CONTACT_ASKS_FORGETTING, by, by.name(), how));
+                agency.get().id(), new PeopleActs.ClientChanged(Act.CONTACT_ASKS_FORGETTING, by, by.name(), how));
     }
 }

@@ -101,13 +101,13 @@ public class KeepOwnThings {
         Optional<ZoneId> zone = zone(input, typed.zone());
         Optional<Locale> dates = typed.dates().isBlank() ? Optional.empty() : DateLanguages.find(typed.dates());
         input.require(
-                typed.dates().isBlank() || dates.isPresent(), "Dates are not written in that language. Choose another.");
+                typed.dates().isBlank() || dates.isPresent(),
+                "Dates are not written in that language. Choose another.");
         Optional<WritingHours> hours = hours(input, typed.from(), typed.until());
         input.allGood();
         String called = name.orElseThrow().value();
         if (!called.equals(contact.name())) {
-            people.changeContact(
-                    new Contact(id, contact.client(), called, contact.email(), contact.occupation()));
+            people.changeContact(new Contact(id, contact.client(), called, contact.email(), contact.occupation()));
             audit.appendOfAgency(
                     agency.get().id(),
                     new PeopleActs.ContactChanged(
@@ -129,9 +129,10 @@ public class KeepOwnThings {
                 "telephone " + (wishes.phone().isEmpty() ? "none" : wishes.phone()),
                 "times " + wishes.zone().map(ZoneId::getId).orElse("as the agency's"),
                 "dates " + wishes.dates().map(Locale::toLanguageTag).orElse("as the house writes them"),
-                "mail " + wishes.hours()
-                        .map(hours -> "from " + hours.from() + " to " + hours.until())
-                        .orElse("at any hour"));
+                "mail "
+                        + wishes.hours()
+                                .map(hours -> "from " + hours.from() + " to " + hours.until())
+                                .orElse("at any hour"));
     }
 
     private static Optional<ZoneId> zone(Input input, String typed) {
@@ -141,7 +142,8 @@ public class KeepOwnThings {
         try {
             return Optional.of(ZoneId.of(typed.strip()));
         } catch (DateTimeException unknown) {
-            input.require(false, "No place is known as “" + typed.strip() + "”. Choose one of the list, as Europe/Oslo.");
+            input.require(
+                    false, "No place is known as “" + typed.strip() + "”. Choose one of the list, as Europe/Oslo.");
             return Optional.empty();
         }
     }
@@ -162,8 +164,7 @@ public class KeepOwnThings {
 
     /** Keeps their photograph, drawn anew. @throws app.clearpane.usecases.shell.Refused if it is no picture */
     public void keepPicture(ContactId id, String fileName, InputStream content, Actor by) throws IOException {
-        keepPicture.keep(
-                id.value(), HousePictures.Role.FACE, "The picture of " + by.name(), fileName, content, by);
+        keepPicture.keep(id.value(), HousePictures.Role.FACE, "The picture of " + by.name(), fileName, content, by);
     }
 
     /** Takes their photograph away. */

@@ -55,8 +55,11 @@ public class OwnPassword {
         own.setPassword(id, passwords.encode(password));
         sessions.endOthers("contact:" + id, here);
         tell(by, "chosen");
-        mail(id, "You chose a password", "You come in by your mail address and this password now, or by any link in "
-                + "our mails as before. You were signed out everywhere else.");
+        mail(
+                id,
+                "You chose a password",
+                "You come in by your mail address and this password now, or by any link in "
+                        + "our mails as before. You were signed out everywhere else.");
     }
 
     /** Does without one again. */
@@ -68,8 +71,7 @@ public class OwnPassword {
     }
 
     private void tell(Actor by, String how) {
-        audit.appendOfAgency(
-                agency.get().id(), new PeopleActs.ClientChanged(Act.CONTACT_PASSWORD, by, by.name(), how));
+        audit.appendOfAgency(agency.get().id(), new PeopleActs.ClientChanged(Act.CONTACT_PASSWORD, by, by.name(), how));
     }
 
     private void mail(ContactId id, String subject, String what) {

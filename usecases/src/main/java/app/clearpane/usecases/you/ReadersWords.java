@@ -16,6 +16,7 @@ import org.springframework.stereotype.Component;
 public class ReadersWords {
     /** For how long another node may write to them as they wished before. */
     private static final Duration KEPT = Duration.ofMinutes(10);
+
     private static final int MOST = 2_000;
     private final LoadingCache<ContactId, Words> known;
 

@@ -51,22 +51,27 @@ public class WhatWeKeep {
         all.put("takenAt", agency.now());
         all.put("person", person(mine));
         all.put("seats", kept.seats(id));
-        all.put("signedIn", sessions.placesOf("contact:" + id).stream()
-                .map(place -> Map.of(
-                        "browser", place.browser(),
-                        "address", place.address(),
-                        "since", place.since(),
-                        "lastSeen", place.lastSeen()))
-                .toList());
-        all.put("mails", mails.saidTo(id).stream()
-                .map(mail -> Map.of("at", mail.at(), "subject", mail.subject(), "says", mail.paragraphs()))
-                .toList());
+        all.put(
+                "signedIn",
+                sessions.placesOf("contact:" + id).stream()
+                        .map(place -> Map.of(
+                                "browser", place.browser(),
+                                "address", place.address(),
+                                "since", place.since(),
+                                "lastSeen", place.lastSeen()))
+                        .toList());
+        all.put(
+                "mails",
+                mails.saidTo(id).stream()
+                        .map(mail -> Map.of("at", mail.at(), "subject", mail.subject(), "says", mail.paragraphs()))
+                        .toList());
         all.put("said", kept.said(id));
         all.put("filesGiven", kept.given(id));
         all.put("record", kept.told(id));
         audit.appendOfAgency(
                 agency.get().id(),
-                new PeopleActs.ClientChanged(Act.CONTACT_TOOK, by, mine.contact().name(), mine.client()));
+                new PeopleActs.ClientChanged(
+                        Act.CONTACT_TOOK, by, mine.contact().name(), mine.client()));
         return OwnFile.write(all);
     }
 
@@ -80,9 +85,7 @@ public class WhatWeKeep {
         person.put("telephone", mine.wishes().phone());
         mine.wishes().zone().map(ZoneId::getId).ifPresent(zone -> person.put("timeZone", zone));
         mine.wishes().dates().map(Locale::toLanguageTag).ifPresent(tag -> person.put("datesIn", tag));
-        mine.wishes()
-                .hours()
-                .ifPresent(hours -> person.put("mayBeWrittenTo", hours.from() + " to " + hours.until()));
+        mine.wishes().hours().ifPresent(hours -> person.put("mayBeWrittenTo", hours.from() + " to " + hours.until()));
         person.put("photograph", mine.pictured());
         person.put("password", mine.password() ? "kept as a digest only" : "none");
         return person;

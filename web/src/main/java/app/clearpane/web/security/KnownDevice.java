@@ -44,7 +44,8 @@ class KnownDevice {
         return request.getCookies() == null
                 ? Optional.empty()
                 : Arrays.stream(request.getCookies())
-                        .filter(one -> one.getName().equals(NAME) && !one.getValue().isBlank())
+                        .filter(one ->
+                                one.getName().equals(NAME) && !one.getValue().isBlank())
                         .findFirst()
                         .map(one -> Sha256.ofText(one.getValue()));
     }

@@ -1,9 +1,9 @@
 package app.clearpane.web.security;
 
+import app.clearpane.core.agency.Contact;
 import app.clearpane.store.agency.People;
 import app.clearpane.usecases.post.SendLink;
 import app.clearpane.usecases.security.Person;
-import app.clearpane.core.agency.Contact;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.Optional;
@@ -60,7 +60,10 @@ class SignInController {
     /** On a device on which somebody came in before, a fresh link to where they were going is mailed by itself. */
     @GetMapping("/come-in")
     String comeIn(
-            @RequestParam(defaultValue = "") String to, HttpServletRequest request, HttpServletResponse response, Model model) {
+            @RequestParam(defaultValue = "") String to,
+            HttpServletRequest request,
+            HttpServletResponse response,
+            Model model) {
         boolean out = request.getParameterMap().containsKey("out");
         if (out) {
             device.forget(request, response);
@@ -87,7 +90,10 @@ class SignInController {
 
     @PostMapping("/come-in/fresh")
     String sendFresh(
-            @RequestParam(defaultValue = "") String to, HttpServletRequest request, HttpServletResponse response, Model model) {
+            @RequestParam(defaultValue = "") String to,
+            HttpServletRequest request,
+            HttpServletResponse response,
+            Model model) {
         if (!limits.mail(request.getRemoteAddr())) {
             return tooOften(response);
         }

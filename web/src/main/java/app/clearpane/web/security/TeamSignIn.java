@@ -20,8 +20,8 @@ import org.springframework.security.web.authentication.WebAuthenticationDetails;
 import org.springframework.stereotype.Component;
 
 /**
- * Signs the team, and contacts who chose a password, in by address and password. An unknown address takes as long as a wrong password and is answered
- * alike.
+ * Signs the team, and contacts who chose a password, in by address and password. An unknown address takes as long as a
+ * wrong password and is answered alike.
  */
 @Component
 class TeamSignIn implements AuthenticationProvider {
@@ -33,8 +33,7 @@ class TeamSignIn implements AuthenticationProvider {
     private final Clock clock;
     private final String nobodysHash;
 
-    TeamSignIn(
-            People people, OwnThings own, Door door, PasswordEncoder passwords, Limits limits, Clock clock) {
+    TeamSignIn(People people, OwnThings own, Door door, PasswordEncoder passwords, Limits limits, Clock clock) {
         this.own = own;
         this.people = people;
         this.door = door;

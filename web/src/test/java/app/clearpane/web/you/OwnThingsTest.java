@@ -83,7 +83,15 @@ class OwnThingsTest extends AtTheMill {
         assertThat(at.post(
                                 "/c/you",
                                 at.token(),
-                                typed("name", "Lise Berger", "zone", "Pacific/Auckland", "dates", "fi", "phone", "0123"))
+                                typed(
+                                        "name",
+                                        "Lise Berger",
+                                        "zone",
+                                        "Pacific/Auckland",
+                                        "dates",
+                                        "fi",
+                                        "phone",
+                                        "0123"))
                         .statusCode())
                 .isEqualTo(302);
         String after = at.get("/c/panes/" + pane().id()).body();
@@ -97,9 +105,7 @@ class OwnThingsTest extends AtTheMill {
     }
 
     @ParameterizedTest
-    @CsvSource(
-            delimiter = '|',
-            textBlock = """
+    @CsvSource(delimiter = '|', textBlock = """
             zone  | Atlantis/Main   | No place is known as
             zone  | ../etc          | No place is known as
             dates | xx              | Dates are not written in that language
@@ -145,15 +151,26 @@ class OwnThingsTest extends AtTheMill {
         assertThat(at.post("/c/you/password", at.token(), Map.of("password", PASSWORD))
                         .statusCode())
                 .isEqualTo(302);
-        assertThat(elsewhere.get("/c/you").statusCode()).as("signed out elsewhere").isEqualTo(302);
+        assertThat(elsewhere.get("/c/you").statusCode())
+                .as("signed out elsewhere")
+                .isEqualTo(302);
         assertThat(at.get("/c/you").statusCode()).isEqualTo(200);
         mailArrives(pia.email(), "You chose a password");
-        assertThat(signsIn(pia.email(), PASSWORD).headers().firstValue("Location").orElse(""))
+        assertThat(signsIn(pia.email(), PASSWORD)
+                        .headers()
+                        .firstValue("Location")
+                        .orElse(""))
                 .endsWith("/c");
-        assertThat(signsIn(pia.email(), PASSWORD + "!").headers().firstValue("Location").orElse(""))
+        assertThat(signsIn(pia.email(), PASSWORD + "!")
+                        .headers()
+                        .firstValue("Location")
+                        .orElse(""))
                 .endsWith("/sign-in");
         at.post("/c/you/password/drop", at.token(), Map.of());
-        assertThat(signsIn(pia.email(), PASSWORD).headers().firstValue("Location").orElse(""))
+        assertThat(signsIn(pia.email(), PASSWORD)
+                        .headers()
+                        .firstValue("Location")
+                        .orElse(""))
                 .endsWith("/sign-in");
     }
 
@@ -209,7 +226,9 @@ class OwnThingsTest extends AtTheMill {
         Visitor at = in(tove);
         at.post("/c/you/password", at.token(), Map.of("password", PASSWORD));
         mailArrives(tove.email(), "You chose a password");
-        await().untilAsserted(() -> assertThat(Jsoup.parse(at.get("/c/mails").body()).select(".kept-mail").eachText())
+        await().untilAsserted(() -> assertThat(Jsoup.parse(at.get("/c/mails").body())
+                        .select(".kept-mail")
+                        .eachText())
                 .anyMatch(mail -> mail.contains("You chose a password") && mail.contains("Where you are signed in")));
         assertThat(at.get("/c/mails").body()).doesNotContainPattern("/p/[\\w-]{20}");
         assertThat(imre().get("/c/mails").body()).doesNotContain("You chose a password");

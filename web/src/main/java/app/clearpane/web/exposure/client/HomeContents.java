@@ -77,9 +77,8 @@ class HomeContents {
 
         /** How many deliverables there are to look at. */
         int works() {
-            return (int) deliverables.stream()
-                    .filter(one -> one.version() != null)
-                    .count();
+            return (int)
+                    deliverables.stream().filter(one -> one.version() != null).count();
         }
 
         /** The names of what was released. */

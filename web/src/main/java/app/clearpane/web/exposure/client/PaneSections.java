@@ -95,7 +95,6 @@ class PaneSections {
             Words words) {
         return kept.get(
                 new Sections(base, mayMarkUp, parts, all, marks, words.readersDay(), words.reader()),
-                sections -> pages.render(
-                        "exposure/client/_sections", Map.of("s", sections, words.name(), words)));
+                sections -> pages.render("exposure/client/_sections", Map.of("s", sections, words.name(), words)));
     }
 }

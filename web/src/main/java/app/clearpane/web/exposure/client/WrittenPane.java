@@ -79,8 +79,7 @@ class WrittenPane {
 
     private String kept(PanePage.Page page, Said said) {
         Words words = readers.of(page.viewer().contact());
-        Beside beside =
-                new Beside(page.marks(), page.firstVisit(), page.others(), words.reader(), words.readersDay());
+        Beside beside = new Beside(page.marks(), page.firstVisit(), page.others(), words.reader(), words.readersDay());
         Written found = kept.getIfPresent(page.contents());
         if (found == null || !found.beside().equals(beside)) {
             found = new Written(beside, written(page, said));
@@ -96,7 +95,12 @@ class WrittenPane {
         model.put(
                 "sections",
                 sections.html(
-                        page.base(), page.viewer().role().mayMarkUp(), page.parts(), page.contents(), page.marks(), words));
+                        page.base(),
+                        page.viewer().role().mayMarkUp(),
+                        page.parts(),
+                        page.contents(),
+                        page.marks(),
+                        words));
         return pages.render("exposure/client/_pane", model);
     }
 }

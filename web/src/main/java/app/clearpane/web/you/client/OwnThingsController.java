@@ -74,8 +74,8 @@ class OwnThingsController {
         model.addAttribute(
                 "zones",
                 ZoneId.getAvailableZoneIds().stream()
-                        .filter(zone -> zone.matches("(Africa|America|Antarctica|Asia|Atlantic|Australia|Europe|Indian"
-                                + "|Pacific)/.*"))
+                        .filter(zone -> zone.matches(
+                                "(Africa|America|Antarctica|Asia|Atlantic|Australia|Europe|Indian" + "|Pacific)/.*"))
                         .sorted()
                         .toList());
         model.addAttribute("kept", kept);
