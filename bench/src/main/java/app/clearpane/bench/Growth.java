@@ -105,7 +105,7 @@ final class Growth {
                         + "('TASKS', 'PICKED'), ('FILES', 'PICKED'), ('DELIVERABLES', 'OPEN'), ('CONCERNS', "
                         + "'PICKED')) k(kind, how)",
                 item("FILES", "Folder", FOLDERS, grown),
-                "insert into folder select i.id from " + items + " where i.name like 'Folder %'",
+                "insert into folder (item_id, words) select i.id, '' from " + items + " where i.name like 'Folder %'",
                 "insert into item (id, project_id, kind, name, parent_id, created_at) select random_uuid(), p.id, "
                         + "'FILES', 'File ' || x || '.pdf', f.item, current_timestamp from "
                         + grown + " cross join system_range(1, " + FILES
