@@ -174,7 +174,7 @@ final class UploadBench {
                         new Bytes(from, to))
                 .statusCode();
         if (status != 204) {
-            throw new IOException("a part was answered " + status);
+            throw new IOException("the part from " + from + " was answered " + status);
         }
     }
 

@@ -2,12 +2,16 @@ package app.clearpane.web.supply;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.clearpane.core.files.Sha256;
 import app.clearpane.core.supply.Request;
 import app.clearpane.core.supply.Verdict;
 import app.clearpane.web.Visitor;
 import java.net.URI;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
 import java.util.Arrays;
 import java.util.Base64;
 import java.util.HashMap;
@@ -80,6 +84,26 @@ class UploadTest extends AtARequest {
         assertThat(last(request).name()).isEqualTo("large picture.jpg");
         assertThat(last(request).verdict()).isEqualTo(Verdict.GOOD);
         assertThat(offset(again, address)).as("dropped").isEqualTo("none");
+    }
+
+    /** As when the house was killed in the midst of a part: more was written than was noted. */
+    @Test
+    void whatWasWrittenButNotNotedComesAgainAndNothingTwice() throws Exception {
+        Request request = asks("a photograph, 20 × 20 px");
+        byte[] picture = jpeg(310, 210);
+        Visitor imre = imre();
+        String address = address(begins(imre, picture.length, "cut off.jpg"));
+        part(imre, address, picture, 0, 100);
+        Path written = data().resolve("uploads/uploads")
+                .resolve(address.substring(address.lastIndexOf('/') + 1))
+                .resolve("data");
+        Files.write(written, Arrays.copyOfRange(picture, 100, 160), StandardOpenOption.APPEND);
+        assertThat(offset(imre, address)).isEqualTo("100");
+        assertThat(Files.size(written)).isEqualTo(100);
+        assertThat(part(imre, address, picture, 100, picture.length).statusCode())
+                .isEqualTo(204);
+        assertThat(gives(imre, at(request), address).statusCode()).isEqualTo(302);
+        assertThat(last(request).sha256()).isEqualTo(Sha256.of(picture));
     }
 
     @Test

@@ -10,11 +10,20 @@ import app.clearpane.usecases.supply.SupplyFiles;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.nio.channels.FileChannel;
+import java.nio.file.NoSuchFileException;
+import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
 import java.time.Duration;
 import java.util.Optional;
 import me.desair.tus.server.TusFileUploadService;
 import me.desair.tus.server.exception.TusException;
 import me.desair.tus.server.upload.UploadInfo;
+import me.desair.tus.server.upload.UploadLock;
+import me.desair.tus.server.upload.UploadLockingService;
+import me.desair.tus.server.upload.UploadStorageService;
+import me.desair.tus.server.upload.disk.DiskLockingService;
+import me.desair.tus.server.upload.disk.DiskStorageService;
 import org.springframework.stereotype.Component;
 
 /**
@@ -25,13 +34,20 @@ import org.springframework.stereotype.Component;
 class ResumableUploads implements Recurring {
     private static final String ADDRESS = "/c/panes/[0-9a-f-]{36}/uploads";
     private static final Duration KEPT = Duration.ofDays(7);
+    private final Path folder;
+    private final UploadLockingService locks;
+    private final UploadStorageService storage;
     private final TusFileUploadService tus;
     private final TakeInFile takeIn;
 
     ResumableUploads(HouseSettings house, TakeInFile takeIn) {
         this.takeIn = takeIn;
+        this.folder = house.data().resolve("uploads");
+        this.locks = new DiskLockingService(folder.toString());
+        this.storage = new DiskStorageService(folder.toString());
         this.tus = new TusFileUploadService()
-                .withStoragePath(house.data().resolve("uploads").toString())
+                .withUploadStorageService(storage)
+                .withUploadLockingService(locks)
                 .withUploadUri(ADDRESS)
                 .withMaxUploadSize(takeIn.largestResumed())
                 .withUploadExpirationPeriod(KEPT.toMillis());
@@ -54,7 +70,34 @@ class ResumableUploads implements Recurring {
 
     /** Takes a further part, says how far it is, or drops it. */
     void goOn(Viewer viewer, HttpServletRequest request, HttpServletResponse response) throws IOException {
+        if ("HEAD".equals(request.getMethod())) {
+            mend(viewer, request.getRequestURI());
+        }
         tus.process(request, response, owner(viewer));
+    }
+
+    /**
+     * Whoever asks how far one is goes on from there. Where the house was stopped in the midst of a part, more was
+     * written than was noted; that is cut off and comes again. Nobody else writes meanwhile: it is locked.
+     */
+    private void mend(Viewer viewer, String address) throws IOException {
+        try {
+            UploadInfo info = tus.getUploadInfo(address, owner(viewer));
+            if (info == null || !info.isUploadInProgress()) {
+                return;
+            }
+            try (UploadLock lock = locks.lockUploadByUri(address);
+                    FileChannel written = FileChannel.open(
+                            folder.resolve("uploads").resolve(info.getId().toString()).resolve("data"),
+                            StandardOpenOption.WRITE)) {
+                UploadInfo noted = storage.getUploadInfo(info.getId());
+                if (lock != null && noted != null && written.size() > noted.getOffset()) {
+                    written.truncate(noted.getOffset());
+                }
+            }
+        } catch (TusException | NoSuchFileException busyOrGone) {
+            // whoever writes to it now is not in need of it, and what is gone is said by the answer
+        }
     }
 
     /** One that is whole, to be taken in. @throws Refused if it is not theirs, not whole, or was dropped */
