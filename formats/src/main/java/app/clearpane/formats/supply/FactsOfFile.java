@@ -43,6 +43,10 @@ public final class FactsOfFile {
         return switch (found) {
             case "application/zip", "application/x-tika-ooxml" -> OfficeFacts.kindOfArchive(file);
             case "application/x-tika-msoffice" -> OfficeFacts.kindOfOlder(file);
+            case "application/x-matroska", "video/x-matroska", "video/webm" ->
+                MatroskaFacts.read(file).mediaType();
+            case "application/ogg", "audio/ogg", "audio/opus" ->
+                SoundLength.kindOfOgg(file).orElse(found);
             default -> found;
         };
     }

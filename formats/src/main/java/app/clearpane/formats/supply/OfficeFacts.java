@@ -11,10 +11,15 @@ import java.util.OptionalInt;
 import java.util.Set;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipFile;
+import javax.swing.text.BadLocationException;
+import javax.swing.text.Document;
+import javax.swing.text.rtf.RTFEditorKit;
 import javax.xml.stream.XMLInputFactory;
 import javax.xml.stream.XMLStreamConstants;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamReader;
+import org.apache.poi.hwpf.HWPFDocument;
+import org.apache.poi.hwpf.extractor.WordExtractor;
 import org.apache.poi.poifs.filesystem.DirectoryNode;
 import org.apache.poi.poifs.filesystem.POIFSFileSystem;
 
@@ -77,6 +82,9 @@ final class OfficeFacts {
     }
 
     static FileFacts read(Path file, String mediaType) throws IOException {
+        if (mediaType.equals("application/rtf")) {
+            return ofRichText(file, mediaType);
+        }
         long bytes = Files.size(file);
         return mediaType.startsWith(OOXML) || mediaType.contains("opendocument")
                 ? ofArchive(file, mediaType, bytes)
@@ -132,10 +140,39 @@ final class OfficeFacts {
         }
     }
 
+    private static OptionalInt wordsOfOlder(DirectoryNode root) {
+        try (HWPFDocument text = new HWPFDocument(root);
+                WordExtractor words = new WordExtractor(text)) {
+            return OptionalInt.of(WordCount.of(words.getText()));
+        } catch (IOException | RuntimeException damaged) {
+            return OptionalInt.empty();
+        }
+    }
+
+    /** A text as RTF, which carries no programs and takes no password. */
+    static FileFacts ofRichText(Path file, String mediaType) throws IOException {
+        long bytes = Files.size(file);
+        if (bytes > MOST_OF_AN_ENTRY) {
+            return FileFacts.ofKind(mediaType, bytes);
+        }
+        RTFEditorKit reader = new RTFEditorKit();
+        Document text = reader.createDefaultDocument();
+        try (InputStream in = Files.newInputStream(file)) {
+            reader.read(in, text, 0);
+            return FileFacts.ofDocument(
+                    mediaType, bytes, FileFacts.Document.ofWords(WordCount.of(text.getText(0, text.getLength()))));
+        } catch (BadLocationException damaged) {
+            return FileFacts.ofKind(mediaType, bytes);
+        }
+    }
+
     private static FileFacts ofOlder(Path file, String mediaType, long bytes) throws IOException {
-        FileFacts facts = FileFacts.ofKind(mediaType, bytes);
         try (POIFSFileSystem system = new POIFSFileSystem(file.toFile(), true)) {
             DirectoryNode root = system.getRoot();
+            OptionalInt words = mediaType.equals("application/msword") ? wordsOfOlder(root) : OptionalInt.empty();
+            FileFacts facts = words.isPresent()
+                    ? FileFacts.ofDocument(mediaType, bytes, FileFacts.Document.ofWords(words.getAsInt()))
+                    : FileFacts.ofKind(mediaType, bytes);
             return facts.with(
                     root.hasEntry("EncryptedPackage"), root.hasEntry("Macros") || root.hasEntry("_VBA_PROJECT_CUR"));
         }

@@ -6,6 +6,7 @@ import com.drew.imaging.ImageMetadataReader;
 import com.drew.imaging.ImageProcessingException;
 import com.drew.metadata.Directory;
 import com.drew.metadata.Metadata;
+import com.drew.metadata.avi.AviDirectory;
 import com.drew.metadata.mov.QuickTimeDirectory;
 import com.drew.metadata.mov.media.QuickTimeVideoDirectory;
 import com.drew.metadata.mp4.Mp4Directory;
@@ -25,18 +26,32 @@ final class PlayedFacts {
     private PlayedFacts() {}
 
     static FileFacts read(Path file, String mediaType) throws IOException {
+        if (mediaType.endsWith("matroska") || mediaType.endsWith("webm")) {
+            MatroskaFacts found = MatroskaFacts.read(file);
+            return played(file, mediaType, found.frame(), found.length());
+        }
         Metadata told;
         try {
             told = ImageMetadataReader.readMetadata(file.toFile());
         } catch (ImageProcessingException nothingToldThere) {
             told = new Metadata();
         }
+        Optional<Duration> length = length(told).or(() -> wave(file));
+        return played(
+                file,
+                mediaType,
+                frame(told),
+                length.isEmpty() && mediaType.startsWith("audio/") ? SoundLength.of(file) : length);
+    }
+
+    private static FileFacts played(Path file, String mediaType, Optional<Pixels> frame, Optional<Duration> length)
+            throws IOException {
         return new FileFacts(
                 mediaType,
                 Files.size(file),
-                frame(told).map(size -> new FileFacts.Picture(size, Optional.empty(), Optional.empty())),
+                frame.map(size -> new FileFacts.Picture(size, Optional.empty(), Optional.empty())),
                 Optional.empty(),
-                length(told).or(() -> wave(file)),
+                length,
                 false,
                 false);
     }
@@ -45,13 +60,24 @@ final class PlayedFacts {
         return seconds(told.getFirstDirectoryOfType(Mp4Directory.class), Mp4Directory.TAG_DURATION_SECONDS)
                 .or(() -> seconds(
                         told.getFirstDirectoryOfType(QuickTimeDirectory.class),
-                        QuickTimeDirectory.TAG_DURATION_SECONDS));
+                        QuickTimeDirectory.TAG_DURATION_SECONDS))
+                .or(() -> Optional.ofNullable(told.getFirstDirectoryOfType(AviDirectory.class))
+                        .map(one -> one.getString(AviDirectory.TAG_DURATION))
+                        .filter(text -> text.matches("\\d+:\\d\\d:\\d\\d"))
+                        .map(PlayedFacts::clock));
     }
 
     private static Optional<Duration> seconds(@Nullable Directory directory, int tag) {
         return Optional.ofNullable(directory)
                 .map(one -> one.getRational(tag))
                 .map(found -> Duration.ofMillis(Math.round(found.doubleValue() * 1_000)));
+    }
+
+    private static Duration clock(String text) {
+        String[] parts = text.split(":");
+        return Duration.ofHours(Long.parseLong(parts[0]))
+                .plusMinutes(Long.parseLong(parts[1]))
+                .plusSeconds(Long.parseLong(parts[2]));
     }
 
     private static Optional<Duration> wave(Path file) {
@@ -74,7 +100,11 @@ final class PlayedFacts {
                 .or(() -> pixels(
                         told.getFirstDirectoryOfType(QuickTimeVideoDirectory.class),
                         QuickTimeVideoDirectory.TAG_WIDTH,
-                        QuickTimeVideoDirectory.TAG_HEIGHT));
+                        QuickTimeVideoDirectory.TAG_HEIGHT))
+                .or(() -> pixels(
+                        told.getFirstDirectoryOfType(AviDirectory.class),
+                        AviDirectory.TAG_WIDTH,
+                        AviDirectory.TAG_HEIGHT));
     }
 
     private static Optional<Pixels> pixels(@Nullable Directory directory, int width, int height) {
