@@ -9,6 +9,7 @@ import app.clearpane.core.supply.question.Question;
 import app.clearpane.usecases.supply.AnswerQuestions;
 import app.clearpane.usecases.supply.DraftRequest;
 import app.clearpane.usecases.supply.SupplyFiles;
+import app.clearpane.usecases.you.KeepParticulars;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.Arrays;
@@ -62,10 +63,12 @@ class SupplyStory {
 
     private final Cast cast;
     private final Supplies supplies;
+    private final KeepParticulars particulars;
 
-    SupplyStory(Cast cast, Supplies supplies) {
+    SupplyStory(Cast cast, Supplies supplies, KeepParticulars particulars) {
         this.cast = cast;
         this.supplies = supplies;
+        this.particulars = particulars;
     }
 
     void visitorCentre(ProjectId project, PaneId board) {
@@ -100,6 +103,15 @@ class SupplyStory {
                 "Wednesday to Sunday, from dusk until midnight. Closed on the three nights of the full moon.");
         gives(board, Everybody.OTTOLINE, panels, 3, "hill-lottery.png", "hill-lottery.png");
         writes(board, Everybody.OTTOLINE, access, 0, "Name: warden\nPassword: heather-by-the-gate");
+        particulars.change(
+                cast.contact(Everybody.OTTOLINE),
+                new KeepParticulars.Typed(
+                        "The Trustees of the Penwether Observatory",
+                        "The Observatory\nBeacon Hill\nPenwether",
+                        "Wednesday to Sunday, from dusk until midnight",
+                        "",
+                        0),
+                cast.actor(Everybody.OTTOLINE));
         whoComesAtNight(project, board);
     }
 

@@ -2,6 +2,7 @@ package app.clearpane.web;
 
 import app.clearpane.formats.apart.DrawApart;
 import app.clearpane.store.WriteCounter;
+import app.clearpane.store.agency.ClientParticulars;
 import app.clearpane.store.agency.Directory;
 import app.clearpane.store.agency.Forgetting;
 import app.clearpane.store.agency.HousePictures;
@@ -316,6 +317,11 @@ class StoreConfiguration {
     @Bean
     HouseTemplates houseTemplates(DSLContext db) {
         return new HouseTemplates(db);
+    }
+
+    @Bean
+    ClientParticulars clientParticulars(DSLContext db) {
+        return new ClientParticulars(db);
     }
 
     @Bean

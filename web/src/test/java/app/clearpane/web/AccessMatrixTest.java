@@ -226,6 +226,8 @@ class AccessMatrixTest extends DemoHouse {
                         .toString());
         ids.put("phase", projects.phases(id).get(0).id().toString());
         ids.put("milestone", projects.milestones(id).get(0).id().toString());
+        ids.put("client", projects.find(id).orElseThrow().client().toString());
+        ids.put("logo", UUID.randomUUID().toString());
         ids.put("role", "FACE");
         ids.put("subject", UUID.randomUUID().toString());
         ids.put("of", "cover");

@@ -41,6 +41,7 @@ class TeamSightTest extends AtTheMill {
     /** What stands in an address and belongs to no project, or only stands beside what does. */
     private static final Set<String> OF_NO_PROJECT = Set.of(
             "client",
+            "logo",
             "contact",
             "member",
             "feed",

@@ -1,5 +1,6 @@
 package app.clearpane.store.files;
 
+import static app.clearpane.store.schema.Tables.CLIENT_LOGO;
 import static app.clearpane.store.schema.Tables.FILE;
 import static app.clearpane.store.schema.Tables.FILE_VERSION;
 import static app.clearpane.store.schema.Tables.FOLDER;
@@ -166,6 +167,7 @@ public final class ProjectFiles {
         named.addAll(db.select(TASK_FILE.SHA256).from(TASK_FILE).fetchSet(TASK_FILE.SHA256));
         named.addAll(db.select(MARKUP_ATTACHMENT.SHA256).from(MARKUP_ATTACHMENT).fetchSet(MARKUP_ATTACHMENT.SHA256));
         named.addAll(db.select(HOUSE_PICTURE.SHA256).from(HOUSE_PICTURE).fetchSet(HOUSE_PICTURE.SHA256));
+        named.addAll(db.select(CLIENT_LOGO.SHA256).from(CLIENT_LOGO).fetchSet(CLIENT_LOGO.SHA256));
         named.addAll(db.select(PAPER.SHA256).from(PAPER).fetchSet(PAPER.SHA256));
         named.addAll(db.select(QUESTION_PICTURE.SHA256).from(QUESTION_PICTURE).fetchSet(QUESTION_PICTURE.SHA256));
         named.addAll(

@@ -12,8 +12,8 @@ import app.clearpane.store.record.Records;
 import app.clearpane.usecases.HouseSettings;
 import app.clearpane.usecases.deliverable.DeliverableState;
 import app.clearpane.usecases.deliverable.States;
+import app.clearpane.usecases.shell.Letterhead;
 import app.clearpane.usecases.shell.Pages;
-import app.clearpane.usecases.shell.TheAgency;
 import java.io.IOException;
 import java.util.Base64;
 import java.util.HashMap;
@@ -26,7 +26,7 @@ import org.springframework.stereotype.Component;
 class WriteCertificate {
     private final States states;
     private final Projects projects;
-    private final TheAgency agency;
+    private final Letterhead letterhead;
     private final ClearanceOf clearance;
     private final Records records;
     private final HouseSettings house;
@@ -35,7 +35,7 @@ class WriteCertificate {
     WriteCertificate(
             States states,
             Projects projects,
-            TheAgency agency,
+            Letterhead letterhead,
             ClearanceOf clearance,
             Records records,
             HouseSettings house,
@@ -43,7 +43,7 @@ class WriteCertificate {
         this.pages = pages;
         this.states = states;
         this.projects = projects;
-        this.agency = agency;
+        this.letterhead = letterhead;
         this.clearance = clearance;
         this.records = records;
         this.house = house;
@@ -63,9 +63,8 @@ class WriteCertificate {
         Records.Head end = records.end(project.id().value());
         ClearanceOf.Sheet sheet = clearance.check(state);
         String check = house.address() + "/p/check?sha256=" + version.sha256();
-        Map<String, Object> model = new HashMap<>(Map.of(
-                "agency",
-                agency.get(),
+        Map<String, Object> model = new HashMap<>(letterhead.of(project));
+        model.putAll(Map.of(
                 "project",
                 project,
                 "deliverable",

@@ -8,6 +8,7 @@ import app.clearpane.core.viewer.Viewer;
 import app.clearpane.formats.clearance.PdfWriter;
 import app.clearpane.store.exposure.client.Viewers;
 import app.clearpane.store.project.client.VisibleDates;
+import app.clearpane.usecases.shell.Letterhead;
 import app.clearpane.usecases.shell.Pages;
 import app.clearpane.usecases.shell.TheAgency;
 import java.io.IOException;
@@ -25,10 +26,18 @@ class DrawUpDates {
     private final Viewers viewers;
     private final VisibleDates visible;
     private final PlanForClients forClients;
+    private final Letterhead letterhead;
     private final Pages pages;
     private final TheAgency agency;
 
-    DrawUpDates(Viewers viewers, VisibleDates visible, PlanForClients forClients, Pages pages, TheAgency agency) {
+    DrawUpDates(
+            Viewers viewers,
+            VisibleDates visible,
+            PlanForClients forClients,
+            Letterhead letterhead,
+            Pages pages,
+            TheAgency agency) {
+        this.letterhead = letterhead;
         this.viewers = viewers;
         this.visible = visible;
         this.forClients = forClients;
@@ -63,6 +72,7 @@ class DrawUpDates {
                 .reduce((some, others) -> others.isEmpty() ? others : some)
                 .orElse(List.of());
         Map<String, Object> model = new HashMap<>();
+        model.putAll(letterhead.of(plan.project()));
         model.put("project", plan.project());
         model.put("finish", finish);
         model.put("before", plan.agreedFinish());
@@ -75,7 +85,6 @@ class DrawUpDates {
         model.put("phases", phases);
         model.put("asked", asked.signatories());
         model.put("today", plan.today());
-        model.put("agency", agency.get());
         return model;
     }
 }

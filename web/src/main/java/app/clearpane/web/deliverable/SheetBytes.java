@@ -3,6 +3,7 @@ package app.clearpane.web.deliverable;
 import app.clearpane.core.deliverable.Version;
 import app.clearpane.core.files.Sha256;
 import app.clearpane.core.markup.Mark;
+import app.clearpane.store.agency.ClientParticulars;
 import app.clearpane.store.agency.HousePicture;
 import app.clearpane.store.deliverable.Drawings;
 import app.clearpane.store.files.Vault;
@@ -52,6 +53,11 @@ public class SheetBytes {
     /** A face, a logo or a cover. */
     public ResponseEntity<Resource> picture(HousePicture picture) {
         return answer(picture.sha256(), picture.mediaType(), Optional.empty());
+    }
+
+    /** A form of a client's logo, as it came. */
+    public ResponseEntity<Resource> logo(ClientParticulars.Logo logo) {
+        return answer(logo.sha256(), logo.mediaType(), Optional.of(logo.name()));
     }
 
     /** A square of a sheet, for looking closely. */
