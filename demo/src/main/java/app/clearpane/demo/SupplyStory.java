@@ -185,6 +185,7 @@ class SupplyStory {
                         .map(person -> cast.contact(person).toString())
                         .toList(),
                 allowance,
+                "",
                 "");
     }
 

@@ -15,7 +15,7 @@ import java.util.UUID;
  *
  * @param why what it is for, in words; may be empty
  * @param asked who is to supply it, in order
- * @param allowance within how many working days, at least 1
+ * @param term until when it is wanted
  * @param supplied all that was given for it, oldest first
  * @param folder where accepted files go; empty for the top
  */
@@ -26,7 +26,7 @@ public record Request(
         String why,
         List<RequestPart> parts,
         List<Asked> asked,
-        int allowance,
+        Term term,
         Actor madeBy,
         Standing standing,
         List<Supplied> supplied,

@@ -60,7 +60,7 @@ class RequestTest {
                 "",
                 List.of(parts),
                 List.of(new Request.Asked(MIRELA, "Mirela")),
-                3,
+                new Term.WithinDays(3),
                 INES,
                 standing,
                 supplied,

@@ -12,7 +12,9 @@ import app.clearpane.core.people.Actor;
 import app.clearpane.core.supply.Request;
 import app.clearpane.core.supply.RequestPart;
 import app.clearpane.core.supply.Supplied;
+import app.clearpane.core.supply.Term;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import org.jooq.Condition;
@@ -78,12 +80,17 @@ public final class RequestRows {
                         row.get(REQUEST.WHY),
                         row.get(PARTS),
                         row.get(ASKED),
-                        row.get(REQUEST.ALLOWANCE_DAYS),
+                        term(row),
                         row.get(REQUEST.MADE_BY),
                         standing(row),
                         row.get(GIVEN),
                         Optional.ofNullable(row.get(REQUEST.FOLDER_ID)),
                         row.get(REQUEST.REVISION)));
+    }
+
+    private static Term term(Record row) {
+        LocalDate day = row.get(REQUEST.DUE_ON);
+        return day == null ? new Term.WithinDays(row.get(REQUEST.ALLOWANCE_DAYS)) : new Term.ByDay(day);
     }
 
     private static Request.Standing standing(Record row) {

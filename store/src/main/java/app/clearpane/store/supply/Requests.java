@@ -12,6 +12,7 @@ import app.clearpane.core.supply.Request;
 import app.clearpane.core.supply.RequestId;
 import app.clearpane.core.supply.RequestPart;
 import app.clearpane.core.supply.Supplied;
+import app.clearpane.core.supply.Term;
 import app.clearpane.store.Stale;
 import app.clearpane.store.project.WorkedOn;
 import java.time.Instant;
@@ -72,7 +73,8 @@ public final class Requests {
                 .set(REQUEST.FOLDER_ID, request.folder().orElse(null))
                 .set(REQUEST.TURN, request.turn())
                 .set(REQUEST.HELD_AT, now)
-                .set(REQUEST.ALLOWANCE_DAYS, request.allowance())
+                .set(REQUEST.ALLOWANCE_DAYS, request.term() instanceof Term.WithinDays within ? within.days() : null)
+                .set(REQUEST.DUE_ON, request.term() instanceof Term.ByDay by ? by.day() : null)
                 .set(REQUEST.MADE_BY, request.madeBy())
                 .set(REQUEST.CREATED_AT, now)
                 .set(REQUEST.REVISION, 1)

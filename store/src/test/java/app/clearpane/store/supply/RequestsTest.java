@@ -19,6 +19,7 @@ import app.clearpane.core.supply.RequestId;
 import app.clearpane.core.supply.RequestPart;
 import app.clearpane.core.supply.Supplied;
 import app.clearpane.core.supply.Takes;
+import app.clearpane.core.supply.Term;
 import app.clearpane.core.turns.Turn;
 import app.clearpane.core.viewer.Viewer;
 import app.clearpane.store.AHouse;
@@ -96,7 +97,7 @@ class RequestsTest {
                                 "",
                                 "")),
                 Arrays.stream(asked).map(one -> new Request.Asked(one, "")).toList(),
-                3,
+                new Term.WithinDays(3),
                 INES,
                 new Request.Draft(),
                 List.of(),

@@ -13,6 +13,7 @@ import app.clearpane.core.supply.PartLine;
 import app.clearpane.core.supply.Request;
 import app.clearpane.core.supply.RequestId;
 import app.clearpane.core.supply.RequestPart;
+import app.clearpane.core.supply.Term;
 import app.clearpane.store.files.ProjectFiles;
 import app.clearpane.store.project.Projects;
 import app.clearpane.store.supply.Requests;
@@ -65,7 +66,8 @@ public class DraftRequest {
      *
      * @param wanted a line for each thing that is wanted
      * @param asked the contacts it is for, in order
-     * @param allowance within how many working days
+     * @param allowance within how many working days; not looked at where a day is given
+     * @param until by which day; may be empty
      * @param folder where accepted files go; empty for the top
      */
     public record RequestForm(
@@ -74,6 +76,7 @@ public class DraftRequest {
             @Nullable String wanted,
             @Nullable List<String> asked,
             @Nullable String allowance,
+            @Nullable String until,
             @Nullable String folder) {
         String lines() {
             return given(wanted);
@@ -97,7 +100,7 @@ public class DraftRequest {
         Project found = NotFound.unless(projects.find(project));
         Optional<Name> title = input.name("The request", given(form.title()));
         String why = input.text("What it is for", given(form.why()), LONGEST_WHY);
-        Optional<Integer> allowance = input.number("The time they have", given(form.allowance()), 1, LONGEST_ALLOWANCE);
+        Optional<Term> term = term(input, form);
         List<Request.Asked> asked = asked(found, form);
         Optional<ItemId> folder = folder(input, project, given(form.folder()));
         input.require(!asked.isEmpty(), "Say who is asked: at least one person.");
@@ -109,7 +112,7 @@ public class DraftRequest {
                 why,
                 parts,
                 asked,
-                allowance.orElseThrow(),
+                term.orElseThrow(),
                 by,
                 new Request.Draft(),
                 List.of(),
@@ -129,6 +132,19 @@ public class DraftRequest {
 
     private static String given(@Nullable String typed) {
         return typed == null ? "" : typed;
+    }
+
+    private Optional<Term> term(Input input, RequestForm form) {
+        if (given(form.until()).isBlank()) {
+            return input.number("The time they have", given(form.allowance()), 1, LONGEST_ALLOWANCE)
+                    .map(Term.WithinDays::new);
+        }
+        Optional<Term> by =
+                input.day("The day by which it is wanted", given(form.until())).map(Term.ByDay::new);
+        input.require(
+                by.filter(term -> term.isPast(agency.now(), agency.calendar())).isEmpty(),
+                "The day by which it is wanted is past. Choose a later one.");
+        return by;
     }
 
     private List<Request.Asked> asked(Project project, RequestForm form) {

@@ -9,6 +9,7 @@ import app.clearpane.core.supply.RequestPart;
 import app.clearpane.core.supply.RequestState;
 import app.clearpane.core.supply.Supplied;
 import app.clearpane.core.supply.Takes;
+import app.clearpane.core.supply.Term;
 import app.clearpane.core.supply.Verdict;
 import app.clearpane.core.turns.Turn;
 import app.clearpane.usecases.shell.TemplateHelper;
@@ -176,9 +177,13 @@ public final class RequestWords implements TemplateHelper {
                 .map(sent -> "Asked of " + whom + ", " + words.when(sent.at()))
                 .orElse((draft(request) ? "To be asked of " : "Asked of ")
                         + whom
-                        + (draft(request)
-                                ? ", with " + words.count(request.allowance(), "working day", "working days")
-                                : ""));
+                        + (draft(request) ? term(request.term()) : ""));
+    }
+
+    private String term(Term term) {
+        return term instanceof Term.ByDay by
+                ? ", by " + words.day(by.day())
+                : ", with " + words.count(((Term.WithinDays) term).days(), "working day", "working days");
     }
 
     /** What was given for a part and not taken back, oldest first. */

@@ -41,7 +41,7 @@ public class SendRequest {
     }
 
     /**
-     * Sends it: it is due as many working days on as it allows (D6), and each who is asked gets a mail.
+     * Sends it: it is due as its term says (D6), and each who is asked gets a mail.
      *
      * @param sure whether it goes out although somebody has no seat
      * @throws Refused if somebody has none and that is not wanted
@@ -64,7 +64,12 @@ public class SendRequest {
                     + " no seat at a published pane here, so they could not open it. Give them a seat first, or tick "
                     + "that it is sent all the same.");
         }
-        Instant due = agency.calendar().due(now, request.allowance());
+        if (request.term().isPast(now, agency.calendar())) {
+            throw Refused.because(
+                    "The day by which it is wanted is past. Nothing was sent; take the draft away and ask "
+                            + "anew, by a later day.");
+        }
+        Instant due = request.term().due(now, agency.calendar());
         requests.send(id, new Request.Sent(now, due, now));
         requests.followTurn(id, now);
         audit.append(

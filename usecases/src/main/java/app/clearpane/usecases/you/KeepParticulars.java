@@ -129,8 +129,11 @@ public class KeepParticulars {
                 typed.revision());
         input.allGood();
         particulars.keep(now.client(), wanted, by, agency.now());
-        tell(Act.CLIENT_PARTICULARS, by, now.name(), String.join("; ", wanted.legalName(), wanted.addressInALine(),
-                wanted.hours(), wanted.taxNumber()));
+        tell(
+                Act.CLIENT_PARTICULARS,
+                by,
+                now.name(),
+                String.join("; ", wanted.legalName(), wanted.addressInALine(), wanted.hours(), wanted.taxNumber()));
     }
 
     private Kept keeping(ContactId contact) {
@@ -150,8 +153,9 @@ public class KeepParticulars {
         Vault.Stored stored = store(content, fileName);
         String mediaType = takeIn.mediaType(stored);
         if (!FORMS.contains(FileKind.of(mediaType))) {
-            throw Refused.because("“" + fileName + "” is " + FileKind.of(mediaType).foundWords()
-                    + ". A logo is a picture, a drawing or a PDF; nothing was kept.");
+            throw Refused.because(
+                    "“" + fileName + "” is " + FileKind.of(mediaType).foundWords()
+                            + ". A logo is a picture, a drawing or a PDF; nothing was kept.");
         }
         Input input = new Input();
         String name = input.text("The file’s name", fileName, LONGEST_NAME);
@@ -209,7 +213,11 @@ public class KeepParticulars {
                                 + "wherever else they are needed."),
                         "Open them",
                         "/c/particulars")));
-        tell(Act.CLIENT_ASKED, by, client.name(), String.join(", ", keepers.stream().map(Directory.Someone::name).toList()));
+        tell(
+                Act.CLIENT_ASKED,
+                by,
+                client.name(),
+                String.join(", ", keepers.stream().map(Directory.Someone::name).toList()));
     }
 
     private void tell(Act act, Actor by, String client, String how) {

@@ -17,6 +17,7 @@ import app.clearpane.core.supply.Request;
 import app.clearpane.core.supply.RequestId;
 import app.clearpane.core.supply.RequestPart;
 import app.clearpane.core.supply.Takes;
+import app.clearpane.core.supply.Term;
 import app.clearpane.core.supply.question.Answer;
 import app.clearpane.core.supply.question.Answers;
 import app.clearpane.core.supply.question.Question;
@@ -68,7 +69,7 @@ class UseAnswersTest {
                 "",
                 List.of(part),
                 List.of(),
-                3,
+                new Term.WithinDays(3),
                 Actor.kept("Ines"),
                 new Request.Sent(NOW, NOW, NOW),
                 List.of(),

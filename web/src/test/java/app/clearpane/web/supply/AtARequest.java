@@ -35,10 +35,15 @@ abstract class AtARequest extends AtTheMill {
     }
 
     Request drafts(String wanted, String folder) throws Exception {
+        return drafts(wanted, folder, "");
+    }
+
+    /** @param until by which day; empty for three working days */
+    Request drafts(String wanted, String folder, String until) throws Exception {
         String title = "Request " + UUID.randomUUID();
         Visitor ines = ines();
         Map<String, String> form = new HashMap<>(Map.of("title", title, "why", "for the bags", "allowance", "3"));
-        form.putAll(Map.of("folder", folder, "wanted", wanted.replace("|", "\n")));
+        form.putAll(Map.of("until", until, "folder", folder, "wanted", wanted.replace("|", "\n")));
         form.put(
                 "asked",
                 people.contactAt(new EmailAddress("imre@hobandbarley.example"))

@@ -3,6 +3,7 @@ package app.clearpane.web.supply;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.clearpane.core.supply.Request;
+import app.clearpane.core.supply.Term;
 import app.clearpane.core.supply.Verdict;
 import app.clearpane.web.Visitor;
 import java.io.ByteArrayOutputStream;
@@ -18,6 +19,9 @@ import org.junit.jupiter.params.provider.ValueSource;
 
 /** What cannot be used is said to be so, in one sentence, and what came with it is not lost. */
 class BadSupplyTest extends AtARequest {
+    @org.springframework.beans.factory.annotation.Autowired
+    private app.clearpane.usecases.shell.TheAgency agency;
+
     private static byte[] locked() throws Exception {
         try (PDDocument pdf = new PDDocument();
                 ByteArrayOutputStream bytes = new ByteArrayOutputStream()) {
@@ -99,6 +103,24 @@ class BadSupplyTest extends AtARequest {
         assertThat(imre.sends(at(one) + "/given/" + UUID.randomUUID() + "/take-back", "")
                         .statusCode())
                 .isEqualTo(404);
+    }
+
+    @Test
+    void whatIsWantedByADayIsDueThenAndNoDayIsPast() throws Exception {
+        java.time.LocalDate day = today().plusDays(9);
+        Request draft = drafts("a photograph", "", day.toString());
+        ines().sends("/t/requests/" + draft.id() + "/send", "");
+        assertThat(now(draft).sent().orElseThrow().due())
+                .isEqualTo(new Term.ByDay(day).due(clock.instant(), agency.calendar()));
+        var ines = ines();
+        java.util.Map<String, String> late = new java.util.HashMap<>(
+                java.util.Map.of("title", "Too late", "wanted", "a photograph", "allowance", "3"));
+        for (String until : java.util.List.of(today().minusDays(1).toString(), "soon", "2027-02-30")) {
+            late.put("until", until);
+            HttpResponse<String> answer = ines.post("/t/projects/" + mill() + "/requests", ines.token(), late);
+            assertThat(answer.statusCode()).as(until).isEqualTo(422);
+            assertThat(text(answer.body())).contains("The day by which it is wanted");
+        }
     }
 
     @ParameterizedTest

@@ -57,12 +57,15 @@ class ParticularsTest extends AtTheMill {
 
     @Test
     void whoeverSpeaksForTheOthersKeepsThemAndTheOthersRead() throws Exception {
-        assertThat(says(imre(), "Hob and Barley, millers", revision()).statusCode()).isEqualTo(302);
+        assertThat(says(imre(), "Hob and Barley, millers", revision()).statusCode())
+                .isEqualTo(302);
         String read = Jsoup.parse(grete().get("/c/particulars").body()).text();
         assertThat(read).contains("Hob and Barley, millers", "Weir Lane 2", "Mornings", "GB 123", "Kept by");
         assertThat(grete().get("/c/particulars").body()).doesNotContain("Keep this");
         assertThat(says(grete(), "Mine", revision()).statusCode()).isEqualTo(404);
-        assertThat(Jsoup.parse(ines().get("/t/clients/" + client() + "/particulars").body()).text())
+        assertThat(Jsoup.parse(ines().get("/t/clients/" + client() + "/particulars")
+                                .body())
+                        .text())
                 .contains("Hob and Barley, millers");
         assertThat(particulars.find(client()).addressInALine()).isEqualTo("Weir Lane 2, Hob");
         assertThat(Visitor.by(address(), linkOf("ottoline@penwether.example"))
@@ -91,8 +94,7 @@ class ParticularsTest extends AtTheMill {
 
     private HttpResponse<String> brings(Visitor who, String name, String text) throws Exception {
         byte[] bytes = text.getBytes(StandardCharsets.UTF_8);
-        return who.upload(
-                "/c/particulars/logos", who.token(), name, () -> new ByteArrayInputStream(bytes), Map.of());
+        return who.upload("/c/particulars/logos", who.token(), name, () -> new ByteArrayInputStream(bytes), Map.of());
     }
 
     @Test
@@ -118,7 +120,9 @@ class ParticularsTest extends AtTheMill {
 
     @Test
     void whatIsNoLogoIsRefused() throws Exception {
-        assertThat(Jsoup.parse(brings(imre(), "mark.svg", "only words, many words").body()).text())
+        assertThat(Jsoup.parse(brings(imre(), "mark.svg", "only words, many words")
+                                .body())
+                        .text())
                 .contains("A logo is a picture, a drawing or a PDF");
         assertThat(brings(imre(), "nothing.svg", "").statusCode()).isEqualTo(422);
         assertThat(particulars.logos(client())).isEmpty();

@@ -88,7 +88,9 @@ class ResumableUploads implements Recurring {
             }
             try (UploadLock lock = locks.lockUploadByUri(address);
                     FileChannel written = FileChannel.open(
-                            folder.resolve("uploads").resolve(info.getId().toString()).resolve("data"),
+                            folder.resolve("uploads")
+                                    .resolve(info.getId().toString())
+                                    .resolve("data"),
                             StandardOpenOption.WRITE)) {
                 UploadInfo noted = storage.getUploadInfo(info.getId());
                 if (lock != null && noted != null && written.size() > noted.getOffset()) {
