@@ -2,6 +2,7 @@ package app.clearpane.formats.supply;
 
 import app.clearpane.core.supply.Pixels;
 import java.io.IOException;
+import java.nio.BufferUnderflowException;
 import java.nio.ByteBuffer;
 import java.nio.channels.FileChannel;
 import java.nio.charset.StandardCharsets;
@@ -42,6 +43,8 @@ final class MatroskaFacts {
                 // until it is full or nothing is left
             }
             facts.into(bytes.flip());
+        } catch (BufferUnderflowException cutOff) {
+            return facts;
         }
         return facts;
     }

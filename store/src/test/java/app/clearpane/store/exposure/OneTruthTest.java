@@ -36,6 +36,7 @@ import app.clearpane.core.project.Concern;
 import app.clearpane.core.project.Milestone;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.signoff.Round;
+import app.clearpane.core.viewer.AllPanes;
 import app.clearpane.core.viewer.Viewer;
 import app.clearpane.store.AHouse;
 import app.clearpane.store.FreshDatabase;
@@ -94,6 +95,7 @@ class OneTruthTest {
         }
         everyRowIsADecision(contacts);
         contacts.forEach(this::unionOfSeats);
+        contacts.forEach(this::allPanesAtOnce);
         someReadByThemselves(random, everything);
         goneAndBackTheSame(random, contacts);
     }
@@ -249,6 +251,34 @@ class OneTruthTest {
                         .as(kind + " for " + contact.name() + " from " + in.pane())
                         .isEqualTo(decided);
             }
+        }
+    }
+
+    /** What is read of all panes at once is what is read of each by itself. */
+    private void allPanesAtOnce(Contact contact) {
+        AllPanes all = viewers.everywhere(contact.id(), AHouse.NOW);
+        Map<PaneId, Integer> files = new VisibleFiles(house.db).count(all);
+        Map<PaneId, List<VisibleDeliverables.Row>> works =
+                new VisibleDeliverables(house.db).everywhere(all).rows();
+        Map<PaneId, List<VisibleTasks.Waiting>> tasks = new VisibleTasks(house.db).everywhere(all);
+        Map<PaneId, List<Milestone>> dates = new VisibleDates(house.db).everywhere(all);
+        for (Viewer one : all.viewers()) {
+            PaneId pane = one.pane();
+            assertThat(viewers.viewerAt(pane, contact.id(), AHouse.NOW)).contains(one);
+            assertThat(files.getOrDefault(pane, 0))
+                    .isEqualTo(rows(one, ContentKind.FILES).size());
+            assertThat(works.getOrDefault(pane, List.of())).isEqualTo(new VisibleDeliverables(house.db).all(one));
+            assertThat(tasks.getOrDefault(pane, List.of()).stream().map(VisibleTasks.Waiting::id))
+                    .containsExactlyElementsOf(new VisibleTasks(house.db)
+                            .all(one).stream()
+                                    .filter(task -> task.yours() && task.stage().open())
+                                    .map(VisibleTasks.Row::id)
+                                    .toList());
+            assertThat(dates.getOrDefault(pane, List.of()))
+                    .isEqualTo(new VisibleDates(house.db)
+                            .milestones(one).stream()
+                                    .filter(milestone -> !milestone.reached())
+                                    .toList());
         }
     }
 

@@ -63,7 +63,7 @@ class WriteCertificate {
         Records.Head end = records.end(project.id().value());
         ClearanceOf.Sheet sheet = clearance.check(state);
         String check = house.address() + "/p/check?sha256=" + version.sha256();
-        Map<String, Object> model = new HashMap<>(letterhead.of(project));
+        Map<String, Object> model = new HashMap<>(letterhead.headOf(project));
         model.putAll(Map.of(
                 "project",
                 project,

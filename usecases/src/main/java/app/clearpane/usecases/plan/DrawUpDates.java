@@ -72,7 +72,7 @@ class DrawUpDates {
                 .reduce((some, others) -> others.isEmpty() ? others : some)
                 .orElse(List.of());
         Map<String, Object> model = new HashMap<>();
-        model.putAll(letterhead.of(plan.project()));
+        model.putAll(letterhead.headOf(plan.project()));
         model.put("project", plan.project());
         model.put("finish", finish);
         model.put("before", plan.agreedFinish());

@@ -18,7 +18,7 @@ public class Letterhead {
     }
 
     /** What templates of papers of a project call {@code agency} and {@code particulars}. */
-    public Map<String, Object> of(Project project) {
+    public Map<String, Object> headOf(Project project) {
         Particulars said = particulars.find(project.client());
         return Map.of("agency", agency.get(), "particulars", said);
     }

@@ -32,7 +32,7 @@ public class ReadersWords {
     }
 
     /** The words for a contact; for whoever never said, and for guests, the house's own. */
-    public Words of(ContactId contact) {
+    public Words wordsFor(ContactId contact) {
         return known.get(contact);
     }
 

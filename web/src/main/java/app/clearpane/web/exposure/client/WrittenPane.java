@@ -78,7 +78,7 @@ class WrittenPane {
     }
 
     private String kept(PanePage.Page page, Said said) {
-        Words words = readers.of(page.viewer().contact());
+        Words words = readers.wordsFor(page.viewer().contact());
         Beside beside = new Beside(page.marks(), page.firstVisit(), page.others(), words.reader(), words.readersDay());
         Written found = kept.getIfPresent(page.contents());
         if (found == null || !found.beside().equals(beside)) {
@@ -89,7 +89,7 @@ class WrittenPane {
     }
 
     private String written(PanePage.Page page, Said said) {
-        Words words = readers.of(page.viewer().contact());
+        Words words = readers.wordsFor(page.viewer().contact());
         Map<String, Object> model =
                 new HashMap<>(Map.of("page", page, "said", said, "token", TOKEN, words.name(), words));
         model.put(

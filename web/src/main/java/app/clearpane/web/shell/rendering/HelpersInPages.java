@@ -27,7 +27,7 @@ class HelpersInPages {
     void speech(Model model, @AuthenticationPrincipal @Nullable Person person) {
         model.addAllAttributes(speech.byName());
         if (person instanceof Person.OfClient contact) {
-            model.addAttribute(usual.name(), readers.of(contact.contactId()));
+            model.addAttribute(usual.name(), readers.wordsFor(contact.contactId()));
         }
     }
 }

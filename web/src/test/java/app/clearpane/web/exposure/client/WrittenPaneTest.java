@@ -43,7 +43,7 @@ class WrittenPaneTest {
 
     @BeforeEach
     void pagesAreNumbered() {
-        when(readers.of(any())).thenReturn(words);
+        when(readers.wordsFor(any())).thenReturn(words);
         when(words.name()).thenReturn("words");
         when(words.reader()).thenReturn(Words.Reader.USUAL);
         when(words.readersDay()).thenReturn(TODAY.day());
