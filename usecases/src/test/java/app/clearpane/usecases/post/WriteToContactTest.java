@@ -46,7 +46,12 @@ class WriteToContactTest {
     void theButtonLetsThemInAtThePageItIsAbout() {
         UUID written = new UUID(1, 4);
         Letter expected = new Letter(
-                NOTE.subject(), NOTE.paragraphs(), "Look at Map", "https://house.example/p/key", "Marram & Finch");
+                NOTE.subject(),
+                NOTE.paragraphs(),
+                "Look at Map",
+                "https://house.example/p/key",
+                "Marram & Finch",
+                NOTE.page());
         when(people.contact(MIRELA)).thenReturn(Optional.of(CONTACT));
         when(mail.send(CONTACT, expected)).thenReturn(written);
         assertThat(write.write(MIRELA, NOTE)).isEqualTo(written);
