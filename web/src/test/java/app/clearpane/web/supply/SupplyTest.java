@@ -218,10 +218,10 @@ class SupplyTest extends AtARequest {
     @Test
     void aRequestStandsOnTheDeskAndAmongWhatWaits() throws Exception {
         Request request = asks("a photograph");
-        assertThat(text(ines().get("/t").body())).contains(request.title());
+        assertThat(text(ines().get("/t?whole=true").body())).contains(request.title());
         assertThat(text(imre().get("/c/panes/" + pane().id()).body())).contains("Send us: " + request.title());
         gives(imre(), request, "one.jpg", jpeg(43, 30));
-        assertThat(text(ines().get("/t").body())).contains("something came; look at it");
+        assertThat(text(ines().get("/t?whole=true").body())).contains("something came; look at it");
         await().until(() -> mailsAbout("ines@marram-finch.example", request.title()) > 0);
     }
 }

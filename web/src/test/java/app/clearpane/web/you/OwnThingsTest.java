@@ -133,45 +133,40 @@ class OwnThingsTest extends AtTheMill {
         assertThat(answer.body()).contains("begin before they end");
     }
 
-    private HttpResponse<String> signsIn(String email, String password) throws Exception {
+    /** Where somebody comes who signs in by a password. */
+    private String signsIn(Contact contact, String password) throws Exception {
         Visitor outside = new Visitor(address());
         outside.get("/sign-in");
-        outside.post("/sign-in", outside.token(), Map.of("email", email, "password", password));
-        return outside.get("/");
+        outside.post("/sign-in", outside.token(), Map.of("email", contact.email(), "password", password));
+        return outside.get("/").headers().firstValue("Location").orElse("");
+    }
+
+    private int chooses(Visitor who, String password) throws Exception {
+        return who.post("/c/you/password", who.token(), Map.of("password", password))
+                .statusCode();
     }
 
     @Test
     void aPasswordBringsThemInUntilTheyDoWithoutOne() throws Exception {
         Contact pia = somebody("Pia Sorrel");
         Visitor at = in(pia);
-        Visitor elsewhere = in(pia);
-        assertThat(at.post("/c/you/password", at.token(), Map.of("password", "short"))
-                        .statusCode())
-                .isEqualTo(422);
-        assertThat(at.post("/c/you/password", at.token(), Map.of("password", PASSWORD))
-                        .statusCode())
-                .isEqualTo(302);
-        assertThat(elsewhere.get("/c/you").statusCode())
-                .as("signed out elsewhere")
-                .isEqualTo(302);
-        assertThat(at.get("/c/you").statusCode()).isEqualTo(200);
-        mailArrives(pia.email(), "You chose a password");
-        assertThat(signsIn(pia.email(), PASSWORD)
-                        .headers()
-                        .firstValue("Location")
-                        .orElse(""))
-                .endsWith("/c");
-        assertThat(signsIn(pia.email(), PASSWORD + "!")
-                        .headers()
-                        .firstValue("Location")
-                        .orElse(""))
-                .endsWith("/sign-in");
+        assertThat(chooses(at, "short")).isEqualTo(422);
+        assertThat(chooses(at, PASSWORD)).isEqualTo(302);
+        assertThat(signsIn(pia, PASSWORD)).endsWith("/c");
+        assertThat(signsIn(pia, PASSWORD + "!")).endsWith("/sign-in");
         at.post("/c/you/password/drop", at.token(), Map.of());
-        assertThat(signsIn(pia.email(), PASSWORD)
-                        .headers()
-                        .firstValue("Location")
-                        .orElse(""))
-                .endsWith("/sign-in");
+        assertThat(signsIn(pia, PASSWORD)).endsWith("/sign-in");
+    }
+
+    @Test
+    void anotherPasswordSignsThemOutElsewhereAndTellsThem() throws Exception {
+        Contact oda = somebody("Oda Winnow");
+        Visitor at = in(oda);
+        Visitor elsewhere = in(oda);
+        chooses(at, PASSWORD);
+        assertThat(elsewhere.get("/c/you").statusCode()).isEqualTo(302);
+        assertThat(at.get("/c/you").statusCode()).isEqualTo(200);
+        mailArrives(oda.email(), "You chose a password");
     }
 
     @Test
