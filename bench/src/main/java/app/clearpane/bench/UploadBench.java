@@ -110,7 +110,8 @@ final class UploadBench {
         }
         say(
                 "1 GB in parts of %d MB, the line cut once and the server killed once: sent in %.0f s, with its restart; "
-                        + "checked and kept after %.0f s; every byte is there: %s; heap grew by %.0f MB at most (at most %d)",
+                        + "checked and kept after %.0f s; every byte is there: %s; "
+                        + "heap grew by %.0f MB at most (at most %d)",
                 PART >> 20, sent, seconds, ours.equals(theirs) ? "yes" : "NO", most, TARGET_MB);
     }
 

@@ -38,11 +38,7 @@ final class MatroskaFacts {
     static MatroskaFacts read(Path file) throws IOException {
         MatroskaFacts facts = new MatroskaFacts();
         try (FileChannel in = FileChannel.open(file)) {
-            ByteBuffer bytes = ByteBuffer.allocate((int) Math.min(READ, in.size()));
-            while (bytes.hasRemaining() && in.read(bytes, bytes.position()) > 0) {
-                // until it is full or nothing is left
-            }
-            facts.into(bytes.flip());
+            facts.into(PartOfFile.read(in, 0, READ));
         } catch (BufferUnderflowException cutOff) {
             return facts;
         }

@@ -28,7 +28,7 @@ final class SoundLength {
     /** How long a file plays; empty where it does not say. */
     static Optional<Duration> of(Path file) throws IOException {
         try (FileChannel in = FileChannel.open(file)) {
-            ByteBuffer start = read(in, 0, START);
+            ByteBuffer start = PartOfFile.read(in, 0, START);
             if (begins(start, 0, "fLaC")) {
                 return flac(start);
             }
@@ -39,19 +39,11 @@ final class SoundLength {
     /** Which sound an Ogg file holds; empty where it holds a picture too, or something else. */
     static Optional<String> kindOfOgg(Path file) throws IOException {
         try (FileChannel in = FileChannel.open(file)) {
-            ByteBuffer start = read(in, 0, START);
+            ByteBuffer start = PartOfFile.read(in, 0, START);
             String text = StandardCharsets.ISO_8859_1.decode(start).toString();
             boolean sound = text.contains("OpusHead") || text.contains("\u0001vorbis");
             return sound && !text.contains("theora") ? Optional.of("audio/ogg") : Optional.empty();
         }
-    }
-
-    private static ByteBuffer read(FileChannel in, long from, int most) throws IOException {
-        ByteBuffer bytes = ByteBuffer.allocate(most);
-        while (bytes.hasRemaining() && in.read(bytes, from + bytes.position()) > 0) {
-            // until it is full or nothing is left
-        }
-        return bytes.flip();
     }
 
     private static boolean begins(ByteBuffer bytes, int at, String with) {
@@ -92,7 +84,7 @@ final class SoundLength {
         } else {
             return Optional.empty();
         }
-        ByteBuffer end = read(in, Math.max(0, in.size() - END), END).order(ByteOrder.LITTLE_ENDIAN);
+        ByteBuffer end = PartOfFile.read(in, Math.max(0, in.size() - END), END).order(ByteOrder.LITTLE_ENDIAN);
         for (int at = end.limit() - 27; at >= 0; at--) {
             if (begins(end, at, "OggS")) {
                 return played(end.getLong(at + 6) - skipped, rate);
@@ -102,10 +94,10 @@ final class SoundLength {
     }
 
     private static Optional<Duration> mpeg(FileChannel in) throws IOException {
-        ByteBuffer tag = read(in, 0, 10);
+        ByteBuffer tag = PartOfFile.read(in, 0, 10);
         long from =
                 begins(tag, 0, "ID3") ? 10 + (tag.get(6) << 21 | tag.get(7) << 14 | tag.get(8) << 7 | tag.get(9)) : 0;
-        ByteBuffer start = read(in, from, START);
+        ByteBuffer start = PartOfFile.read(in, from, START);
         for (int at = 0; at + 200 < start.limit(); at++) {
             int header = start.getInt(at);
             if (isFrame(header)) {

@@ -328,6 +328,11 @@ public final class People {
                 .fetchOptional(Records.mapping(Contact::new));
     }
 
+    /** Whether a contact is with their client no more. */
+    public boolean hasLeft(ContactId id) {
+        return db.fetchExists(CONTACT, CONTACT.ID.eq(id), CONTACT.LEFT_AT.isNotNull());
+    }
+
     /** These contacts, by name. */
     public List<Contact> contacts(Collection<ContactId> ids) {
         return db.select(CONTACT.ID, CONTACT.CLIENT_ID, CONTACT.NAME, CONTACT.EMAIL, CONTACT.OCCUPATION)

@@ -7,7 +7,6 @@ import app.clearpane.core.record.event.PeopleActs;
 import app.clearpane.store.agency.Directory;
 import app.clearpane.store.agency.Forgetting;
 import app.clearpane.store.agency.OwnThings;
-import app.clearpane.store.agency.Sessions;
 import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.shell.NeedsConfirmation;
 import app.clearpane.usecases.shell.NotFound;
@@ -23,7 +22,6 @@ public class ForgetContact {
     private final KeepClient keepClient;
     private final Forgetting forgetting;
     private final OwnThings own;
-    private final Sessions sessions;
     private final TheAgency agency;
     private final AuditLog audit;
 
@@ -32,14 +30,12 @@ public class ForgetContact {
             KeepClient keepClient,
             Forgetting forgetting,
             OwnThings own,
-            Sessions sessions,
             TheAgency agency,
             AuditLog audit) {
         this.directory = directory;
         this.keepClient = keepClient;
         this.forgetting = forgetting;
         this.own = own;
-        this.sessions = sessions;
         this.agency = agency;
         this.audit = audit;
     }
@@ -68,7 +64,6 @@ public class ForgetContact {
                     "Forget them");
         }
         keepClient.leave(id, true, by);
-        sessions.end("contact:" + id);
         forgetting.forget(id, agency.now());
         audit.appendOfAgency(
                 agency.get().id(),

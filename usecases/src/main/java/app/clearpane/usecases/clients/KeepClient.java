@@ -11,6 +11,7 @@ import app.clearpane.core.record.event.PeopleActs;
 import app.clearpane.core.signoff.Leaving;
 import app.clearpane.core.signoff.Round;
 import app.clearpane.store.agency.Directory;
+import app.clearpane.store.agency.Sessions;
 import app.clearpane.store.agency.SignInLinks;
 import app.clearpane.store.deliverable.Deliverables;
 import app.clearpane.usecases.exposure.EndSeat;
@@ -20,7 +21,6 @@ import app.clearpane.usecases.shell.NeedsConfirmation;
 import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.usecases.shell.TheAgency;
 import app.clearpane.usecases.shell.Words;
-import java.time.Clock;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -38,7 +38,7 @@ public class KeepClient {
     private final SignInLinks signInLinks;
     private final TheAgency agency;
     private final AuditLog audit;
-    private final Clock clock;
+    private final Sessions sessions;
     private final EndSeat endSeat;
 
     KeepClient(
@@ -47,7 +47,7 @@ public class KeepClient {
             SignInLinks signInLinks,
             TheAgency agency,
             AuditLog audit,
-            Clock clock,
+            Sessions sessions,
             EndSeat endSeat) {
         this.endSeat = endSeat;
         this.directory = directory;
@@ -55,7 +55,7 @@ public class KeepClient {
         this.signInLinks = signInLinks;
         this.agency = agency;
         this.audit = audit;
-        this.clock = clock;
+        this.sessions = sessions;
     }
 
     /** Says how we stand to a client. */
@@ -124,11 +124,15 @@ public class KeepClient {
         noteLeft(id, new PeopleActs.ClientChanged(Act.CONTACT_LEFT, by, who.name(), client.name()));
     }
 
-    /** No link of theirs opens anything any more, and they are not offered. @param why as the Record tells it */
+    /**
+     * They are signed out everywhere, no link of theirs opens anything any more, and they are not offered. @param why
+     * as the Record tells it
+     */
     @Transactional
     public void noteLeft(ContactId id, PeopleActs.ClientChanged why) {
-        signInLinks.revokeAll(id, clock.instant());
-        directory.left(id, clock.instant());
+        signInLinks.revokeAll(id, agency.now());
+        sessions.end("contact:" + id);
+        directory.left(id, agency.now());
         audit.appendOfAgency(agency.get().id(), why);
     }
 

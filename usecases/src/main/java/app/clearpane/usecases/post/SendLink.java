@@ -63,7 +63,11 @@ public class SendLink {
         }
     }
 
+    /** Whoever left gets none, whichever way it is asked for. */
     private void send(Contact contact, String leadsTo) {
+        if (people.hasLeft(contact.id())) {
+            return;
+        }
         String agency = people.agency().orElseThrow().name();
         mail.sendNow(
                 contact,

@@ -18,7 +18,6 @@ import app.clearpane.core.people.Actor;
 import app.clearpane.store.agency.Directory;
 import app.clearpane.store.agency.Forgetting;
 import app.clearpane.store.agency.OwnThings;
-import app.clearpane.store.agency.Sessions;
 import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.shell.NeedsConfirmation;
 import app.clearpane.usecases.shell.NotFound;
@@ -41,10 +40,9 @@ class ForgetContactTest {
     private final KeepClient keepClient = mock();
     private final Forgetting forgetting = mock();
     private final OwnThings own = mock();
-    private final Sessions sessions = mock();
     private final TheAgency agency = mock();
     private final ForgetContact forget =
-            new ForgetContact(directory, keepClient, forgetting, own, sessions, agency, mock(AuditLog.class));
+            new ForgetContact(directory, keepClient, forgetting, own, agency, mock(AuditLog.class));
 
     @BeforeEach
     void perAsked() {
@@ -64,9 +62,8 @@ class ForgetContactTest {
     @Test
     void theirSeatsEndFirstAndTheirNameLast() {
         forget.forget(PER, true, BASTIAN);
-        InOrder order = inOrder(keepClient, sessions, forgetting);
+        InOrder order = inOrder(keepClient, forgetting);
         order.verify(keepClient).leave(PER, true, BASTIAN);
-        order.verify(sessions).end("contact:" + PER);
         order.verify(forgetting).forget(PER, Instant.EPOCH);
     }
 

@@ -22,7 +22,6 @@ import app.clearpane.store.deliverable.Deliverables;
 import app.clearpane.usecases.exposure.EndSeat;
 import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.shell.TheAgency;
-import java.time.Clock;
 import java.time.Instant;
 import java.util.Arrays;
 import java.util.List;
@@ -45,7 +44,7 @@ class KeepClientTest {
             mock(SignInLinks.class),
             mock(TheAgency.class),
             mock(AuditLog.class),
-            Clock.systemUTC(),
+            mock(app.clearpane.store.agency.Sessions.class),
             mock(EndSeat.class));
 
     @BeforeEach

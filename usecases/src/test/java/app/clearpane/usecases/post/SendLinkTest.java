@@ -101,6 +101,16 @@ class SendLinkTest {
     }
 
     @Test
+    void whoeverLeftGetsNone() {
+        old(PER, null, null);
+        when(people.hasLeft(PER)).thenReturn(true);
+        send.sendTo("per@penwether.example", "/c");
+        send.sendFor(OLD, "/c");
+        send.sendAnother(OLD);
+        verifyNoInteractions(mail, keys);
+    }
+
+    @Test
     void aDeviceOfSomebodyWhoseLinksWereTakenBackMailsNothing() {
         old(PER, null, Instant.EPOCH);
         assertThat(send.sendFor(OLD, "/c")).isEmpty();

@@ -201,6 +201,21 @@ class OwnThingsTest extends AtTheMill {
     }
 
     @Test
+    void whoeverLeftIsOutAndGetsNoLink() throws Exception {
+        Contact una = somebody("Una Leaver");
+        Visitor at = in(una);
+        assertThat(at.get("/c/mails").statusCode()).isEqualTo(200);
+        Visitor ines = ines();
+        ines.post("/t/contacts/" + una.id() + "/leave", ines.token(), Map.of("sure", "true"));
+        for (String page : new String[] {"/c", "/c/you", "/c/mails", "/c/particulars"}) {
+            assertThat(at.get(page).statusCode()).as(page).isEqualTo(302);
+        }
+        Visitor outside = new Visitor(address());
+        outside.post("/come-in", outside.token(), Map.of("email", una.email()));
+        assertThat(mailsAbout(una.email(), "Your link to")).isZero();
+    }
+
+    @Test
     void aDeviceThatNobodyKnowsMailsNothingByItself() throws Exception {
         Visitor stranger = new Visitor(address());
         String page = stranger.open("/c/panes/" + pane().id()).body();

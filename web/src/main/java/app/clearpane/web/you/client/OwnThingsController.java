@@ -60,16 +60,9 @@ class OwnThingsController {
         this.renamed = renamed;
     }
 
-    private static ContactId contact(Person person) {
-        if (person instanceof Person.OfClient me) {
-            return me.contactId();
-        }
-        throw new NotFound();
-    }
-
     @GetMapping("/c/you")
     String you(@AuthenticationPrincipal Person person, @RequestParam(defaultValue = "") String kept, Model model) {
-        model.addAttribute("mine", things.find(contact(person)));
+        model.addAttribute("mine", things.find(OwnPages.contact(person)));
         model.addAttribute("languages", DateLanguages.all());
         model.addAttribute(
                 "zones",
@@ -88,7 +81,7 @@ class OwnThingsController {
             @AuthenticationPrincipal Person person,
             HttpServletRequest request,
             HttpServletResponse response) {
-        ContactId id = contact(person);
+        ContactId id = OwnPages.contact(person);
         String called = things.change(id, filled(typed), person.actor());
         if (!called.equals(person.fullName())) {
             renamed.keep(new Person.OfClient(id.value(), called), request, response);
@@ -112,13 +105,13 @@ class OwnThingsController {
 
     @GetMapping("/c/you/picture")
     ResponseEntity<Resource> picture(@AuthenticationPrincipal Person person) {
-        return bytes.picture(NotFound.unless(things.picture(contact(person))));
+        return bytes.picture(NotFound.unless(things.picture(OwnPages.contact(person))));
     }
 
     @PostMapping("/c/you/picture")
     String keepPicture(@RequestParam MultipartFile file, @AuthenticationPrincipal Person person) throws IOException {
         things.keepPicture(
-                contact(person),
+                OwnPages.contact(person),
                 Objects.requireNonNullElse(file.getOriginalFilename(), "picture"),
                 file.getInputStream(),
                 person.actor());
@@ -127,7 +120,7 @@ class OwnThingsController {
 
     @PostMapping("/c/you/picture/drop")
     String dropPicture(@AuthenticationPrincipal Person person) {
-        things.dropPicture(contact(person), person.actor());
+        things.dropPicture(OwnPages.contact(person), person.actor());
         return PAGE;
     }
 
@@ -136,13 +129,13 @@ class OwnThingsController {
             @RequestParam(defaultValue = "") String password,
             @AuthenticationPrincipal Person person,
             HttpSession session) {
-        this.password.choose(contact(person), password, session.getId(), person.actor());
+        this.password.choose(OwnPages.contact(person), password, session.getId(), person.actor());
         return PAGE + "?kept=password";
     }
 
     @PostMapping("/c/you/password/drop")
     String dropPassword(@AuthenticationPrincipal Person person) {
-        password.drop(contact(person), person.actor());
+        password.drop(OwnPages.contact(person), person.actor());
         return PAGE;
     }
 
@@ -157,24 +150,24 @@ class OwnThingsController {
                                 .build()
                                 .toString())
                 .header(HttpHeaders.CACHE_CONTROL, "no-store")
-                .body(kept.take(contact(person), person.actor()));
+                .body(kept.take(OwnPages.contact(person), person.actor()));
     }
 
     @PostMapping("/c/you/forget")
     String askForgetting(@AuthenticationPrincipal Person person) {
-        forgetting.ask(contact(person), person.actor());
+        forgetting.ask(OwnPages.contact(person), person.actor());
         return PAGE + "#forget";
     }
 
     @PostMapping("/c/you/forget/take-back")
     String takeBackForgetting(@AuthenticationPrincipal Person person) {
-        forgetting.takeBack(contact(person), person.actor());
+        forgetting.takeBack(OwnPages.contact(person), person.actor());
         return PAGE + "#forget";
     }
 
     @GetMapping("/c/mails")
     String mails(@AuthenticationPrincipal Person person, Model model) {
-        model.addAttribute("mails", mails.all(contact(person)));
+        model.addAttribute("mails", mails.all(OwnPages.contact(person)));
         return "you/mails";
     }
 }

@@ -1,8 +1,6 @@
 package app.clearpane.web.you.client;
 
-import app.clearpane.core.agency.ContactId;
 import app.clearpane.usecases.security.Person;
-import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.usecases.you.KeepParticulars;
 import app.clearpane.web.deliverable.SheetBytes;
 import java.io.IOException;
@@ -31,16 +29,9 @@ class ParticularsController {
         this.bytes = bytes;
     }
 
-    private static ContactId contact(Person person) {
-        if (person instanceof Person.OfClient me) {
-            return me.contactId();
-        }
-        throw new NotFound();
-    }
-
     @GetMapping("/c/particulars")
     String particulars(@AuthenticationPrincipal Person person, Model model) {
-        model.addAttribute("kept", keep.ofContact(contact(person)));
+        model.addAttribute("kept", keep.ofContact(OwnPages.contact(person)));
         return "you/particulars";
     }
 
@@ -53,7 +44,7 @@ class ParticularsController {
             @RequestParam(defaultValue = "0") int revision,
             @AuthenticationPrincipal Person person) {
         keep.change(
-                contact(person),
+                OwnPages.contact(person),
                 new KeepParticulars.Typed(legalName, address, hours, taxNumber, revision),
                 person.actor());
         return PAGE;
@@ -62,7 +53,7 @@ class ParticularsController {
     @PostMapping("/c/particulars/logos")
     String addLogo(@RequestParam MultipartFile file, @AuthenticationPrincipal Person person) throws IOException {
         keep.addLogo(
-                contact(person),
+                OwnPages.contact(person),
                 Objects.requireNonNullElse(file.getOriginalFilename(), "logo"),
                 file.getInputStream(),
                 person.actor());
@@ -71,12 +62,12 @@ class ParticularsController {
 
     @GetMapping("/c/particulars/logos/{logo}")
     ResponseEntity<Resource> logo(@PathVariable UUID logo, @AuthenticationPrincipal Person person) {
-        return bytes.logo(KeepParticulars.logo(keep.ofContact(contact(person)), logo));
+        return bytes.logo(KeepParticulars.logo(keep.ofContact(OwnPages.contact(person)), logo));
     }
 
     @PostMapping("/c/particulars/logos/{logo}/drop")
     String dropLogo(@PathVariable UUID logo, @AuthenticationPrincipal Person person) {
-        keep.dropLogo(contact(person), logo, person.actor());
+        keep.dropLogo(OwnPages.contact(person), logo, person.actor());
         return PAGE;
     }
 }
