@@ -2,6 +2,8 @@ package app.clearpane.store.deliverable;
 
 import static app.clearpane.store.schema.Tables.DRAWING;
 import static app.clearpane.store.schema.Tables.FILE;
+import static app.clearpane.store.schema.Tables.FILE_VERSION;
+import static app.clearpane.store.schema.Tables.GIVEN_UP;
 import static app.clearpane.store.schema.Tables.ITEM;
 import static app.clearpane.store.schema.Tables.REQUEST;
 import static app.clearpane.store.schema.Tables.SHEET;
@@ -78,7 +80,7 @@ public final class Drawings {
         return db.fetchExists(DRAWING, DRAWING.SOURCE_SHA256.eq(source), DRAWING.STATE.eq(State.WAITING.name()));
     }
 
-    /** Whether anybody could look at a file: it belongs to something that was not deleted. */
+    /** Whether anybody could look at a file: it belongs to something that was not deleted, now or before. */
     public boolean wanted(Sha256 source) {
         return db.fetchExists(db.selectOne()
                         .from(VERSION)
@@ -90,6 +92,11 @@ public final class Drawings {
                         .join(ITEM)
                         .on(ITEM.ID.eq(FILE.ITEM_ID))
                         .where(FILE.SHA256.eq(source), ITEM.DELETED_AT.isNull()))
+                || db.fetchExists(db.selectOne()
+                        .from(FILE_VERSION)
+                        .join(ITEM)
+                        .on(ITEM.ID.eq(FILE_VERSION.ITEM_ID))
+                        .where(FILE_VERSION.SHA256.eq(source), ITEM.DELETED_AT.isNull()))
                 || db.fetchExists(SUPPLIED, SUPPLIED.SHA256.eq(source), StillThere.is());
     }
 
@@ -109,6 +116,11 @@ public final class Drawings {
                                         .join(ITEM)
                                         .on(ITEM.ID.eq(FILE.ITEM_ID))
                                         .where(ITEM.PROJECT_ID.eq(project), ITEM.DELETED_AT.isNull()))
+                                .union(db.select(FILE_VERSION.SHA256)
+                                        .from(FILE_VERSION)
+                                        .join(ITEM)
+                                        .on(ITEM.ID.eq(FILE_VERSION.ITEM_ID))
+                                        .where(ITEM.PROJECT_ID.eq(project), ITEM.DELETED_AT.isNull()))
                                 .union(db.select(SUPPLIED.SHA256)
                                         .from(SUPPLIED)
                                         .join(REQUEST)
@@ -116,6 +128,23 @@ public final class Drawings {
                                         .where(REQUEST.PROJECT_ID.eq(project), StillThere.is()))))
                 .orderBy(DRAWING.SOURCE_SHA256)
                 .fetch(DRAWING.SOURCE_SHA256);
+    }
+
+    /** What is wanted, not drawn to the end and not given up, in all projects. @param job the queue that draws */
+    public List<Sha256> left(String job) {
+        return db
+                .select(DRAWING.SOURCE_SHA256)
+                .from(DRAWING)
+                .where(
+                        DRAWING.STATE.eq(State.WAITING.name()),
+                        DRAWING.SOURCE_SHA256
+                                .cast(String.class)
+                                .notIn(db.select(GIVEN_UP.ABOUT).from(GIVEN_UP).where(GIVEN_UP.JOB.eq(job))))
+                .orderBy(DRAWING.SOURCE_SHA256)
+                .fetch(DRAWING.SOURCE_SHA256)
+                .stream()
+                .filter(this::wanted)
+                .toList();
     }
 
     /** The drawing of a file. */

@@ -86,4 +86,12 @@ class DrawPagesTest {
         new DrawOn(drawings, jobs).broughtBack(new BroughtBack(project));
         verify(jobs).enqueue(DrawPages.NAME, SOURCE.hex());
     }
+
+    @Test
+    void whatCameBackWhileItsDrawingEndedIsFoundByTheRound() throws Exception {
+        Jobs jobs = mock(Jobs.class);
+        when(drawings.left(DrawPages.NAME)).thenReturn(List.of(SOURCE));
+        new DrawOn(drawings, jobs).recurrence().work().run();
+        verify(jobs).enqueue(DrawPages.NAME, SOURCE.hex());
+    }
 }
