@@ -124,9 +124,11 @@ class VaultTest {
     }
 
     private List<String> runUntilKilled(String step) throws IOException, InterruptedException {
+        FreshDatabase.leaveInFile(folder.resolve("house"));
         Process process = new ProcessBuilder(
                         Path.of(System.getProperty("java.home"), "bin", "java").toString(),
                         "-XX:TieredStopAtLevel=1",
+                        "-XX:+UseSerialGC",
                         "-cp",
                         System.getProperty("java.class.path"),
                         StoreUntilKilled.class.getName(),

@@ -93,9 +93,11 @@ class KilledWhileDecidingTest {
 
     /** It is killed by its handle, which leaves open what it said before. */
     private Told runUntilKilled(int afterMillis) throws IOException, InterruptedException {
+        FreshDatabase.leaveInFile(folder.resolve("house"));
         Process process = new ProcessBuilder(
                         Path.of(System.getProperty("java.home"), "bin", "java").toString(),
                         "-XX:TieredStopAtLevel=1",
+                        "-XX:+UseSerialGC",
                         "-cp",
                         System.getProperty("java.class.path"),
                         DecideUntilKilled.class.getName(),
