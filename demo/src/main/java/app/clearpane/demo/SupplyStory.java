@@ -186,6 +186,9 @@ class SupplyStory {
                         .toList(),
                 allowance,
                 "",
+                "",
+                "",
+                "",
                 "");
     }
 

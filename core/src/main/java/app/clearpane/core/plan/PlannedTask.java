@@ -4,6 +4,7 @@ import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.agency.TeamMemberId;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.project.ProjectId;
+import app.clearpane.core.supply.RequestId;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
@@ -35,7 +36,7 @@ public record PlannedTask(Task task, ProjectId project, int position, Hands hand
      * What else is said of a task.
      *
      * @param milestone the milestone that waits for it
-     * @param deliverable the deliverable whose review it is
+     * @param follows what it stands for, and moves with
      * @param by when it is to be done, apart from the plan
      * @param labels in the order written
      * @param notes Markdown
@@ -45,7 +46,7 @@ public record PlannedTask(Task task, ProjectId project, int position, Hands hand
     public record Details(
             Optional<UUID> phase,
             Optional<ItemId> milestone,
-            Optional<ItemId> deliverable,
+            Optional<Follows> follows,
             Due by,
             Priority priority,
             List<String> labels,
@@ -68,6 +69,18 @@ public record PlannedTask(Task task, ProjectId project, int position, Hands hand
             labels = List.copyOf(labels);
         }
 
+        /** The deliverable whose making or review it is. */
+        public Optional<ItemId> deliverable() {
+            return follows.flatMap(
+                    one -> one instanceof Follows.OfDeliverable of ? Optional.of(of.deliverable()) : Optional.empty());
+        }
+
+        /** The request it stands for. */
+        public Optional<RequestId> request() {
+            return follows.flatMap(
+                    one -> one instanceof Follows.OfRequest of ? Optional.of(of.request()) : Optional.empty());
+        }
+
         /** The day it is to be done by. */
         public Optional<LocalDate> due() {
             return by.day();
@@ -75,7 +88,7 @@ public record PlannedTask(Task task, ProjectId project, int position, Hands hand
 
         /** The same, to be done by another time. */
         public Details with(Due other) {
-            return new Details(phase, milestone, deliverable, other, priority, labels, notes, repeats, also);
+            return new Details(phase, milestone, follows, other, priority, labels, notes, repeats, also);
         }
     }
 

@@ -209,9 +209,11 @@ public record ProjectPlan(
                 .orElse("");
     }
 
-    /** Whether a task is the client's turn: theirs to do, and they know of it. */
+    /** Whether a task is the client's turn: theirs to do, they know of it, and we do not check what they gave. */
     public static boolean isClientsTurn(PlannedTask task) {
+        boolean weCheck = task.details().request().isPresent() && task.task().stage() == Stage.IN_CHECK;
         return task.task().side() == Side.CLIENTS
+                && !weCheck
                 && task.task().stage().open()
                 && task.task().actual().began().isPresent();
     }

@@ -62,7 +62,7 @@ class ProjectPlanTest {
                 new PlannedTask.Details(
                         Optional.ofNullable(phase),
                         Optional.ofNullable(milestone),
-                        none.deliverable(),
+                        none.follows(),
                         none.by(),
                         none.priority(),
                         none.labels(),

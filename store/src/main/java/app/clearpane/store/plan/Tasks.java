@@ -14,11 +14,13 @@ import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.plan.Due;
+import app.clearpane.core.plan.Follows;
 import app.clearpane.core.plan.PlannedTask;
 import app.clearpane.core.plan.Side;
 import app.clearpane.core.plan.Stage;
 import app.clearpane.core.plan.Task;
 import app.clearpane.core.project.ProjectId;
+import app.clearpane.core.supply.RequestId;
 import app.clearpane.core.turns.TurnEvent;
 import app.clearpane.core.turns.TurnLedger;
 import app.clearpane.store.Stale;
@@ -79,6 +81,7 @@ public final class Tasks {
                                         TASK.DUE_ON.isNotNull(),
                                         TASK.BEGAN_ON.isNotNull(),
                                         TASK.DELIVERABLE_ID.isNull(),
+                                        TASK.REQUEST_ID.isNull(),
                                         TASK.STAGE.notIn(Stage.DONE, Stage.DROPPED)))
                         .and(WorkedOn.is(ITEM.PROJECT_ID)));
     }
@@ -108,6 +111,7 @@ public final class Tasks {
                         TASK.PHASE_ID,
                         TASK.MILESTONE_ID,
                         TASK.DELIVERABLE_ID,
+                        TASK.REQUEST_ID,
                         TASK.CONTACT_ID,
                         TASK.MEMBER_ID,
                         TASK.SIDE,
@@ -197,7 +201,7 @@ public final class Tasks {
                 new PlannedTask.Details(
                         Optional.ofNullable(row.get(TASK.PHASE_ID)),
                         Optional.ofNullable(row.get(TASK.MILESTONE_ID)),
-                        Optional.ofNullable(row.get(TASK.DELIVERABLE_ID)),
+                        follows(row),
                         due(row),
                         row.get(TASK.PRIORITY),
                         labels(row.get(TASK.LABELS)),
@@ -210,6 +214,14 @@ public final class Tasks {
                                         .filter(Objects::nonNull)
                                         .toList())),
                 row.get(TASK.REVISION));
+    }
+
+    private static Optional<Follows> follows(Record row) {
+        ItemId deliverable = row.get(TASK.DELIVERABLE_ID);
+        RequestId request = row.get(TASK.REQUEST_ID);
+        return deliverable != null
+                ? Optional.of(new Follows.OfDeliverable(deliverable))
+                : Optional.ofNullable(request).map(Follows.OfRequest::new);
     }
 
     private static Due due(Record row) {
@@ -356,6 +368,7 @@ public final class Tasks {
         columns.put(TASK.PHASE_ID, details.phase().orElse(null));
         columns.put(TASK.MILESTONE_ID, details.milestone().orElse(null));
         columns.put(TASK.DELIVERABLE_ID, details.deliverable().orElse(null));
+        columns.put(TASK.REQUEST_ID, details.request().orElse(null));
         columns.put(TASK.CONTACT_ID, planned.hands().contact().orElse(null));
         columns.put(TASK.MEMBER_ID, planned.hands().member().orElse(null));
         columns.put(TASK.SIDE, task.side());

@@ -8,6 +8,7 @@ import static app.clearpane.store.schema.Tables.SUPPLIED;
 import static org.jooq.impl.DSL.multiset;
 import static org.jooq.impl.DSL.select;
 
+import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.supply.Request;
 import app.clearpane.core.supply.RequestPart;
@@ -90,6 +91,10 @@ public final class RequestRows {
 
     private static Term term(Record row) {
         LocalDate day = row.get(REQUEST.DUE_ON);
+        ItemId before = row.get(REQUEST.DUE_BEFORE_ID);
+        if (before != null) {
+            return new Term.BeforeStart(before, row.get(REQUEST.DUE_BEFORE_DAYS));
+        }
         return day == null ? new Term.WithinDays(row.get(REQUEST.ALLOWANCE_DAYS)) : new Term.ByDay(day);
     }
 

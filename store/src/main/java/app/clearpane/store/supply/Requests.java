@@ -6,6 +6,7 @@ import static app.clearpane.store.schema.Tables.REQUEST_PART;
 import static app.clearpane.store.schema.Tables.SUPPLIED;
 
 import app.clearpane.core.agency.ContactId;
+import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.supply.Request;
@@ -75,6 +76,10 @@ public final class Requests {
                 .set(REQUEST.HELD_AT, now)
                 .set(REQUEST.ALLOWANCE_DAYS, request.term() instanceof Term.WithinDays within ? within.days() : null)
                 .set(REQUEST.DUE_ON, request.term() instanceof Term.ByDay by ? by.day() : null)
+                .set(
+                        REQUEST.DUE_BEFORE_ID,
+                        request.term() instanceof Term.BeforeStart before ? before.activity() : null)
+                .set(REQUEST.DUE_BEFORE_DAYS, request.term() instanceof Term.BeforeStart before ? before.days() : null)
                 .set(REQUEST.MADE_BY, request.madeBy())
                 .set(REQUEST.CREATED_AT, now)
                 .set(REQUEST.REVISION, 1)
@@ -104,6 +109,22 @@ public final class Requests {
                 .set(REQUEST_PART.GOOD, part.good())
                 .set(REQUEST_PART.BAD, part.bad())
                 .execute();
+    }
+
+    /** Keeps that an activity of the plan was made for it. */
+    public void hasActivity(RequestId id, ItemId activity) {
+        db.update(REQUEST)
+                .set(REQUEST.OWN_ACTIVITY_ID, activity)
+                .where(REQUEST.ID.eq(id))
+                .execute();
+    }
+
+    /** The activity of the plan that was made for it. */
+    public Optional<ItemId> ownActivity(RequestId id) {
+        return db.select(REQUEST.OWN_ACTIVITY_ID)
+                .from(REQUEST)
+                .where(REQUEST.ID.eq(id), REQUEST.OWN_ACTIVITY_ID.isNotNull())
+                .fetchOptional(REQUEST.OWN_ACTIVITY_ID);
     }
 
     /** Sends it. @throws Stale if it was sent or withdrawn meanwhile */

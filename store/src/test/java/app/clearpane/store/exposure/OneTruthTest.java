@@ -420,7 +420,7 @@ class OneTruthTest {
         PlannedTask.Details details = new PlannedTask.Details(
                 none.phase(),
                 none.milestone(),
-                none.deliverable(),
+                none.follows(),
                 due,
                 none.priority(),
                 none.labels(),

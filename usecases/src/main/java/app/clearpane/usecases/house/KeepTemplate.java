@@ -93,7 +93,7 @@ public class KeepTemplate {
             List<PhaseTemplate.Usual> usual = plan.tasks().stream()
                     .filter(task -> plan.outline().isLeaf(task.id())
                             && isIn(plan, task, phase.id())
-                            && task.details().deliverable().isEmpty()
+                            && task.details().follows().isEmpty()
                             && task.task().stage() != Stage.DROPPED)
                     .limit(PhaseTemplate.MOST)
                     .map(task -> new PhaseTemplate.Usual(

@@ -12,7 +12,6 @@ import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.turns.TurnEvent;
 import app.clearpane.store.plan.Tasks;
 import app.clearpane.usecases.exposure.NewItem;
-import app.clearpane.usecases.exposure.WatchArrivals;
 import app.clearpane.usecases.shell.TheAgency;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -33,16 +32,15 @@ public class ReviewsFollow {
     private static final int DAYS_TO_FIX = 3;
     private final Tasks tasks;
     private final NewItem newItem;
-    private final WatchArrivals arrivals;
+    private final TaskMoves moves;
     private final KeepPlan keepPlan;
     private final TheAgency agency;
     private final Clock clock;
 
-    ReviewsFollow(
-            Tasks tasks, NewItem newItem, WatchArrivals arrivals, KeepPlan keepPlan, TheAgency agency, Clock clock) {
+    ReviewsFollow(Tasks tasks, NewItem newItem, TaskMoves moves, KeepPlan keepPlan, TheAgency agency, Clock clock) {
         this.tasks = tasks;
         this.newItem = newItem;
-        this.arrivals = arrivals;
+        this.moves = moves;
         this.keepPlan = keepPlan;
         this.agency = agency;
         this.clock = clock;
@@ -65,11 +63,11 @@ public class ReviewsFollow {
         List<PlannedTask> open = reviewsOf(project, deliverable);
         open.stream()
                 .filter(task -> task.task().side() == Side.OURS)
-                .forEach(task -> move(task, Stage.DONE, TurnEvent.TASK_DONE, by));
+                .forEach(task -> moves.move(task, Stage.DONE, TurnEvent.TASK_DONE, by));
         open.stream()
                 .filter(task -> task.task().side() == Side.CLIENTS)
                 .findFirst()
-                .ifPresent(task -> move(
+                .ifPresent(task -> moves.move(
                         task,
                         Stage.IN_CHECK,
                         TurnEvent.TASK_GIVEN_TO_CLIENT,
@@ -89,7 +87,7 @@ public class ReviewsFollow {
                         && task.task().actual().began().isPresent())
                 .findFirst()
                 .ifPresent(review -> {
-                    move(review, Stage.DONE, TurnEvent.TASK_DONE, by);
+                    moves.move(review, Stage.DONE, TurnEvent.TASK_DONE, by);
                     if (!agreed) {
                         again(review, round, by);
                     }
@@ -105,7 +103,7 @@ public class ReviewsFollow {
                         && task.task().actual().began().isPresent())
                 .findFirst()
                 .ifPresent(review -> {
-                    unsent(review, by);
+                    moves.unsent(review, by);
                     tasks.ofProject(project).stream()
                             .filter(task -> task.task().side() == Side.OURS
                                     && task.task().stage() == Stage.DONE
@@ -114,25 +112,9 @@ public class ReviewsFollow {
                                             .filter(deliverable::equals)
                                             .isPresent()
                                     && follows(review, task))
-                            .forEach(making -> move(making, Stage.UNDER_WAY, TurnEvent.TASK_WITH_US, by));
+                            .forEach(making -> moves.move(making, Stage.UNDER_WAY, TurnEvent.TASK_WITH_US, by));
                     keepPlan.changed(project);
                 });
-    }
-
-    private void unsent(PlannedTask review, Actor by) {
-        Task task = review.task();
-        arrivals.watch(review.project(), by);
-        tasks.change(
-                review.with(new Task(
-                        task.id(),
-                        task.parent(),
-                        task.name(),
-                        task.side(),
-                        task.shape(),
-                        Stage.TO_DO,
-                        Task.Actual.NONE)),
-                clock.instant());
-        tasks.turned(task.id(), TurnEvent.TASK_WITH_US, by, clock.instant());
     }
 
     /**
@@ -157,9 +139,9 @@ public class ReviewsFollow {
                             own.stream().filter(task -> follows(task, made)).findFirst());
                     next.ifPresent(later ->
                             relink(project, later.id(), review.id(), fix.get().id()));
-                    fix.ifPresent(task -> move(task, Stage.DROPPED, TurnEvent.TASK_DROPPED, by));
-                    next.ifPresent(task -> move(task, Stage.DROPPED, TurnEvent.TASK_DROPPED, by));
-                    move(review, Stage.IN_CHECK, TurnEvent.TASK_GIVEN_TO_CLIENT, by);
+                    fix.ifPresent(task -> moves.move(task, Stage.DROPPED, TurnEvent.TASK_DROPPED, by));
+                    next.ifPresent(task -> moves.move(task, Stage.DROPPED, TurnEvent.TASK_DROPPED, by));
+                    moves.move(review, Stage.IN_CHECK, TurnEvent.TASK_GIVEN_TO_CLIENT, by);
                     keepPlan.changed(project);
                 });
     }
@@ -195,28 +177,6 @@ public class ReviewsFollow {
                         clock.instant());
             }
         }
-    }
-
-    private void move(PlannedTask planned, Stage stage, TurnEvent what, Actor by) {
-        move(planned, stage, what, Optional.empty(), by);
-    }
-
-    private void move(PlannedTask planned, Stage stage, TurnEvent what, Optional<Task.Remaining> remaining, Actor by) {
-        Task task = planned.task();
-        Task moved = new Task(
-                task.id(),
-                task.parent(),
-                task.name(),
-                task.side(),
-                task.shape(),
-                stage,
-                new Task.Actual(
-                        task.actual().began().or(() -> Optional.of(agency.today())),
-                        stage == Stage.DONE ? Optional.of(agency.today()) : Optional.empty(),
-                        remaining));
-        arrivals.watch(planned.project(), by);
-        tasks.change(planned.with(moved), clock.instant());
-        tasks.turned(task.id(), what, by, clock.instant());
     }
 
     /** What waited for the review waits for the next one from now on. */
@@ -255,7 +215,7 @@ public class ReviewsFollow {
                 new PlannedTask.Details(
                         was.phase(),
                         side == Side.CLIENTS ? was.milestone() : Optional.empty(),
-                        was.deliverable(),
+                        was.follows(),
                         Due.NONE,
                         was.priority(),
                         was.labels(),

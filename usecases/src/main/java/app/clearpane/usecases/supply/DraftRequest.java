@@ -43,6 +43,7 @@ public class DraftRequest {
     private final Projects projects;
     private final ProjectFiles files;
     private final PossibleRecipients recipients;
+    private final RequestInPlan plan;
     private final TheAgency agency;
     private final AuditLog audit;
 
@@ -51,12 +52,14 @@ public class DraftRequest {
             Projects projects,
             ProjectFiles files,
             PossibleRecipients recipients,
+            RequestInPlan plan,
             TheAgency agency,
             AuditLog audit) {
         this.requests = requests;
         this.projects = projects;
         this.files = files;
         this.recipients = recipients;
+        this.plan = plan;
         this.agency = agency;
         this.audit = audit;
     }
@@ -68,6 +71,10 @@ public class DraftRequest {
      * @param asked the contacts it is for, in order
      * @param allowance within how many working days; not looked at where a day is given
      * @param until by which day; may be empty
+     * @param needed the activity of the plan before which it is wanted; may be empty
+     * @param before how many working days before it begins
+     * @param plan the activity of the client's that stands for it in the plan, or {@link RequestInPlan#OWN} for one of
+     *     its own; empty for none
      * @param folder where accepted files go; empty for the top
      */
     public record RequestForm(
@@ -77,6 +84,9 @@ public class DraftRequest {
             @Nullable List<String> asked,
             @Nullable String allowance,
             @Nullable String until,
+            @Nullable String needed,
+            @Nullable String before,
+            @Nullable String plan,
             @Nullable String folder) {
         String lines() {
             return given(wanted);
@@ -100,7 +110,9 @@ public class DraftRequest {
         Project found = NotFound.unless(projects.find(project));
         Optional<Name> title = input.name("The request", given(form.title()));
         String why = input.text("What it is for", given(form.why()), LONGEST_WHY);
-        Optional<Term> term = term(input, form);
+        Optional<Term> term = term(input, found, form);
+        Optional<RequestInPlan.Place> place =
+                plan.place(input, found, given(form.plan()), term.orElse(null) instanceof Term.BeforeStart);
         List<Request.Asked> asked = asked(found, form);
         Optional<ItemId> folder = folder(input, project, given(form.folder()));
         input.require(!asked.isEmpty(), "Say who is asked: at least one person.");
@@ -119,6 +131,7 @@ public class DraftRequest {
                 folder,
                 1);
         requests.add(request, agency.now());
+        place.ifPresent(where -> plan.put(request, where, by));
         audit.append(
                 project,
                 request.id().value(),
@@ -134,17 +147,20 @@ public class DraftRequest {
         return typed == null ? "" : typed;
     }
 
-    private Optional<Term> term(Input input, RequestForm form) {
+    private Optional<Term> term(Input input, Project project, RequestForm form) {
+        if (!given(form.needed()).isBlank()) {
+            return plan.before(input, project, given(form.needed()), given(form.before()));
+        }
         if (given(form.until()).isBlank()) {
             return input.number("The time they have", given(form.allowance()), 1, LONGEST_ALLOWANCE)
                     .map(Term.WithinDays::new);
         }
-        Optional<Term> by =
+        Optional<Term.ByDay> by =
                 input.day("The day by which it is wanted", given(form.until())).map(Term.ByDay::new);
         input.require(
                 by.filter(term -> term.isPast(agency.now(), agency.calendar())).isEmpty(),
                 "The day by which it is wanted is past. Choose a later one.");
-        return by;
+        return by.map(one -> one);
     }
 
     private List<Request.Asked> asked(Project project, RequestForm form) {
@@ -201,12 +217,13 @@ public class DraftRequest {
 
     /** Takes away a draft. @throws Refused if it was sent meanwhile */
     @Transactional
-    public ProjectId discard(RequestId id) {
+    public ProjectId discard(RequestId id, Actor by) {
         requests.lock(id);
         Request request = NotFound.unless(requests.find(id));
         if (!(request.standing() instanceof Request.Draft)) {
             throw Refused.changedMeanwhile("This was sent meanwhile, so it was not taken away. Look at it again.");
         }
+        plan.takenAway(request, by);
         requests.discard(id);
         return request.project();
     }

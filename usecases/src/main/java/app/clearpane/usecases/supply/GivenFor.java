@@ -14,7 +14,6 @@ import app.clearpane.store.supply.client.VisibleRequests;
 import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.usecases.shell.Refused;
-import app.clearpane.usecases.shell.TheAgency;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -26,14 +25,14 @@ import org.springframework.stereotype.Component;
 class GivenFor {
     private final Requests requests;
     private final VisibleRequests visible;
-    private final TheAgency agency;
+    private final RequestInPlan plan;
     private final AuditLog audit;
     private final WriteOfRequest write;
 
-    GivenFor(Requests requests, VisibleRequests visible, TheAgency agency, AuditLog audit, WriteOfRequest write) {
+    GivenFor(Requests requests, VisibleRequests visible, RequestInPlan plan, AuditLog audit, WriteOfRequest write) {
         this.requests = requests;
         this.visible = visible;
-        this.agency = agency;
+        this.plan = plan;
         this.audit = audit;
         this.write = write;
     }
@@ -84,7 +83,7 @@ class GivenFor {
             }
         }
         if (!kept.isEmpty()) {
-            requests.followTurn(request.id(), agency.now());
+            plan.follow(request.id(), viewer.actor());
             noteAndTell(viewer, request, part, kept);
         }
         return same;

@@ -22,12 +22,14 @@ public class KeepSupplied {
     private static final int LONGEST_REASON = 1_000;
     private final GivenFor givenFor;
     private final Requests requests;
+    private final RequestInPlan plan;
     private final TheAgency agency;
     private final AuditLog audit;
 
-    KeepSupplied(GivenFor givenFor, Requests requests, TheAgency agency, AuditLog audit) {
+    KeepSupplied(GivenFor givenFor, Requests requests, RequestInPlan plan, TheAgency agency, AuditLog audit) {
         this.givenFor = givenFor;
         this.requests = requests;
+        this.plan = plan;
         this.agency = agency;
         this.audit = audit;
     }
@@ -42,7 +44,7 @@ public class KeepSupplied {
         Request request = givenFor.locked(viewer, id);
         Supplied one = arrived(request, given);
         requests.allTheSame(given, why);
-        requests.followTurn(id, agency.now());
+        plan.follow(id, viewer.actor());
         audit.append(
                 request.project(),
                 id.value(),
@@ -59,7 +61,7 @@ public class KeepSupplied {
             throw Refused.because("Answers that were handed in stay as they are. Ask us, and we open them again.");
         }
         requests.takeBack(given, agency.now());
-        requests.followTurn(id, agency.now());
+        plan.follow(id, viewer.actor());
         audit.append(
                 request.project(),
                 id.value(),

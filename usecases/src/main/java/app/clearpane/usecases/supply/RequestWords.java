@@ -1,5 +1,7 @@
 package app.clearpane.usecases.supply;
 
+import app.clearpane.core.plan.PlannedTask;
+import app.clearpane.core.plan.ProjectPlan;
 import app.clearpane.core.supply.Check;
 import app.clearpane.core.supply.FileKind;
 import app.clearpane.core.supply.PartLine;
@@ -180,7 +182,22 @@ public final class RequestWords implements TemplateHelper {
                         + (draft(request) ? term(request.term()) : ""));
     }
 
+    /** What waits for an activity, as the end of a sentence; empty if nothing does. */
+    public String needed(ProjectPlan plan, PlannedTask activity) {
+        List<String> waiting = plan.tasks().stream()
+                .filter(task -> task.task().shape().after().stream()
+                        .anyMatch(link -> link.predecessor().equals(activity.id())))
+                .map(task -> "“" + task.name() + "”")
+                .toList();
+        return waiting.isEmpty()
+                ? ""
+                : "; " + words.and(waiting) + (waiting.size() == 1 ? " waits" : " wait") + " for it";
+    }
+
     private String term(Term term) {
+        if (term instanceof Term.BeforeStart before) {
+            return ", " + words.count(before.days(), "working day", "working days") + " before it is needed";
+        }
         return term instanceof Term.ByDay by
                 ? ", by " + words.day(by.day())
                 : ", with " + words.count(((Term.WithinDays) term).days(), "working day", "working days");

@@ -7,16 +7,12 @@ import app.clearpane.core.supply.Request;
 import app.clearpane.core.supply.RequestPart;
 import app.clearpane.core.supply.Supplied;
 import app.clearpane.core.supply.Takes;
-import app.clearpane.store.files.Seal;
-import app.clearpane.store.files.Vault;
 import app.clearpane.store.supply.Requests;
 import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.shell.Input;
 import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.usecases.shell.Refused;
 import app.clearpane.usecases.shell.TheAgency;
-import java.io.IOException;
-import java.nio.file.Files;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -27,8 +23,7 @@ public class ReviewSupplied {
     private static final int LONGEST = 1_000;
     private final Requests requests;
     private final ShelveSupplied shelf;
-    private final Seal seal;
-    private final Vault vault;
+    private final RequestInPlan plan;
     private final TheAgency agency;
     private final AuditLog audit;
     private final WriteOfRequest write;
@@ -36,15 +31,13 @@ public class ReviewSupplied {
     ReviewSupplied(
             Requests requests,
             ShelveSupplied shelf,
-            Seal seal,
-            Vault vault,
+            RequestInPlan plan,
             TheAgency agency,
             AuditLog audit,
             WriteOfRequest write) {
         this.requests = requests;
         this.shelf = shelf;
-        this.seal = seal;
-        this.vault = vault;
+        this.plan = plan;
         this.agency = agency;
         this.audit = audit;
         this.write = write;
@@ -69,7 +62,7 @@ public class ReviewSupplied {
         if (aFile || looked.part().takes() == Takes.TEXT) {
             shelf.put(looked.request(), one, by);
         }
-        requests.followTurn(looked.request().id(), agency.now());
+        plan.follow(looked.request().id(), by);
         audit.append(
                 looked.request().project(),
                 looked.request().id().value(),
@@ -87,7 +80,7 @@ public class ReviewSupplied {
         input.allGood();
         Looked looked = look(given);
         requests.askAgain(given, new Supplied.AskedAgain(by, agency.now(), why));
-        requests.followTurn(looked.request().id(), agency.now());
+        plan.follow(looked.request().id(), by);
         String name = looked.given().name();
         audit.append(
                 looked.request().project(),
@@ -97,26 +90,6 @@ public class ReviewSupplied {
         write.asksAgain(
                 looked.request(), looked.part(), name, why, looked.part().takes() != Takes.FILES);
         return looked.request().project();
-    }
-
-    /** Access details, opened for one look; the look stands in the Record. @throws NotFound if there are none */
-    @Transactional
-    public String unseal(UUID given, Actor by) {
-        Request request = NotFound.unless(requests.ofSupplied(given));
-        Supplied one = NotFound.unless(
-                request.given(given).filter(known -> !(known.standing() instanceof Supplied.TakenBack)));
-        RequestPart part = NotFound.unless(request.part(one.part()).filter(known -> known.takes() == Takes.ACCESS));
-        try {
-            String sealed = Files.readString(vault.path(one.sha256()));
-            String text = NotFound.unless(seal.open(sealed, SupplyWords.purpose(given)));
-            audit.append(
-                    request.project(),
-                    request.id().value(),
-                    new RequestActs.RequestUnsealed(by, request.title(), part.name()));
-            return text;
-        } catch (IOException gone) {
-            throw Refused.because("The sealed words could not be read. Ask for them again.");
-        }
     }
 
     private record Looked(Request request, RequestPart part, Supplied given) {}

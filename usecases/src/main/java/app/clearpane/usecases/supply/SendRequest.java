@@ -25,15 +25,23 @@ public class SendRequest {
     private static final int LONGEST_REASON = 1_000;
     private final Requests requests;
     private final Seats seats;
+    private final RequestInPlan plan;
     private final TheAgency agency;
     private final Lasting lasting;
     private final AuditLog audit;
     private final WriteOfRequest write;
 
     SendRequest(
-            Requests requests, Seats seats, TheAgency agency, Lasting lasting, AuditLog audit, WriteOfRequest write) {
+            Requests requests,
+            Seats seats,
+            RequestInPlan plan,
+            TheAgency agency,
+            Lasting lasting,
+            AuditLog audit,
+            WriteOfRequest write) {
         this.requests = requests;
         this.seats = seats;
+        this.plan = plan;
         this.agency = agency;
         this.lasting = lasting;
         this.audit = audit;
@@ -64,14 +72,9 @@ public class SendRequest {
                     + " no seat at a published pane here, so they could not open it. Give them a seat first, or tick "
                     + "that it is sent all the same.");
         }
-        if (request.term().isPast(now, agency.calendar())) {
-            throw Refused.because(
-                    "The day by which it is wanted is past. Nothing was sent; take the draft away and ask "
-                            + "anew, by a later day.");
-        }
-        Instant due = request.term().due(now, agency.calendar());
+        Instant due = plan.due(request);
         requests.send(id, new Request.Sent(now, due, now));
-        requests.followTurn(id, now);
+        plan.follow(id, by);
         audit.append(
                 request.project(),
                 id.value(),
@@ -98,7 +101,7 @@ public class SendRequest {
                     "This was withdrawn or accepted meanwhile, so nothing was changed. Look at it again.");
         }
         requests.withdraw(id, why, agency.now());
-        requests.followTurn(id, agency.now());
+        plan.follow(id, by);
         audit.append(request.project(), id.value(), new RequestActs.RequestWithdrawn(by, request.title(), why));
         request.asked().forEach(one -> write.withdraws(request, one.contact(), why));
         return request.project();

@@ -71,7 +71,7 @@ class SupplyJourneyTest extends Journey {
                 .orElseThrow()
                 .id()
                 .toString();
-        return new DraftRequest.RequestForm("What we still need", "", wanted, List.of(mirela), "3", "", "");
+        return new DraftRequest.RequestForm("What we still need", "", wanted, List.of(mirela), "3", "", "", "", "", "");
     }
 
     private Someone atTheRequest(Someone mirela) {

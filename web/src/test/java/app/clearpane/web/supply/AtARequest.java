@@ -40,10 +40,16 @@ abstract class AtARequest extends AtTheMill {
 
     /** @param until by which day; empty for three working days */
     Request drafts(String wanted, String folder, String until) throws Exception {
+        return drafts(wanted, Map.of("folder", folder, "until", until));
+    }
+
+    /** @param more of the form */
+    Request drafts(String wanted, Map<String, String> more) throws Exception {
         String title = "Request " + UUID.randomUUID();
         Visitor ines = ines();
         Map<String, String> form = new HashMap<>(Map.of("title", title, "why", "for the bags", "allowance", "3"));
-        form.putAll(Map.of("until", until, "folder", folder, "wanted", wanted.replace("|", "\n")));
+        form.put("wanted", wanted.replace("|", "\n"));
+        form.putAll(more);
         form.put(
                 "asked",
                 people.contactAt(new EmailAddress("imre@hobandbarley.example"))

@@ -2,6 +2,7 @@ package app.clearpane.usecases.plan.task;
 
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.plan.Due;
+import app.clearpane.core.plan.Follows;
 import app.clearpane.core.plan.PlannedTask;
 import app.clearpane.core.plan.Side;
 import app.clearpane.core.plan.Stage;
@@ -76,9 +77,9 @@ public class ChangeTask {
         PlannedTask.Details details = new PlannedTask.Details(
                 old.parent().isPresent() ? Optional.empty() : read.where().phase(),
                 read.where().milestone(),
-                form.deliverable() == null
-                        ? before.details().deliverable()
-                        : read.where().deliverable(),
+                form.deliverable() == null || before.details().request().isPresent()
+                        ? before.details().follows()
+                        : read.where().deliverable().map(Follows.OfDeliverable::new),
                 due(before, read.due()),
                 read.priority(),
                 read.labels(),
@@ -157,7 +158,7 @@ public class ChangeTask {
                         new PlannedTask.Details(
                                 was.phase(),
                                 was.milestone(),
-                                was.deliverable(),
+                                was.follows(),
                                 was.by(),
                                 was.priority(),
                                 was.labels(),
@@ -183,7 +184,7 @@ public class ChangeTask {
                         new PlannedTask.Details(
                                 was.phase(),
                                 Optional.of(milestone),
-                                was.deliverable(),
+                                was.follows(),
                                 was.by(),
                                 was.priority(),
                                 was.labels(),

@@ -69,6 +69,7 @@ class TellDoer {
     /** Sends it, if it is ready and was not sent yet. @return whether it was sent */
     boolean ifReady(ProjectPlan plan, PlannedTask task, Actor by) {
         if (task.hands().contact().isEmpty()
+                || task.details().request().isPresent()
                 || task.task().actual().began().isPresent()
                 || !task.task().stage().open()
                 || !isReady(plan, task)) {

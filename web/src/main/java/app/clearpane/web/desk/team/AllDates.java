@@ -89,7 +89,7 @@ class AllDates {
         plans.values().forEach(plan -> {
             plan.tasks().stream()
                     .filter(task -> plan.outline().isLeaf(task.id())
-                            && task.details().deliverable().isEmpty()
+                            && task.details().follows().isEmpty()
                             && task.task().stage() != Stage.DROPPED)
                     .forEach(task -> dated.add(task(task, plan)));
             plan.milestones().forEach(milestone -> dated.add(milestone(milestone, plan)));

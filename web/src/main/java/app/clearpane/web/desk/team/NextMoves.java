@@ -100,7 +100,7 @@ class NextMoves {
                         state,
                         Objects.requireNonNull(plans.get(state.deliverable().project())))));
         plans.values().forEach(plan -> plan.open().stream()
-                .filter(task -> task.details().deliverable().isEmpty())
+                .filter(task -> task.details().follows().isEmpty())
                 .filter(task -> ProjectPlan.isClientsTurn(task)
                         || task.task().side() == Side.OURS && plan.outline().mayBegin(task.id(), plan.today()))
                 .forEach(task -> lines.add(task(task, plan, Objects.requireNonNull(ledgers.get(task.id()))))));

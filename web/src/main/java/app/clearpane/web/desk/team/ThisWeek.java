@@ -66,7 +66,7 @@ class ThisWeek {
         List<Due> due = new ArrayList<>();
         plans.values().forEach(plan -> {
             plan.open().stream()
-                    .filter(task -> task.details().deliverable().isEmpty()
+                    .filter(task -> task.details().follows().isEmpty()
                             && task.details().due().isPresent())
                     .forEach(task -> due.add(task(task, plan.project())));
             plan.milestones().stream()
@@ -128,7 +128,7 @@ class ThisWeek {
         Stream<Unsorted> tasks = plans.values().stream().flatMap(plan -> plan.open().stream()
                 .filter(task -> task.task().parent().isEmpty()
                         && task.details().phase().isEmpty()
-                        && task.details().deliverable().isEmpty()
+                        && task.details().follows().isEmpty()
                         && task.hands().contact().isEmpty()
                         && task.hands().member().isEmpty())
                 .map(task -> new Unsorted(

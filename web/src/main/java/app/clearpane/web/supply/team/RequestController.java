@@ -102,8 +102,8 @@ class RequestController {
 
     @PostMapping("/t/requests/{request}/discard")
     @ForManagers
-    String discard(@PathVariable RequestId request) {
-        return back(draftRequest.discard(request));
+    String discard(@PathVariable RequestId request, @AuthenticationPrincipal Person me) {
+        return back(draftRequest.discard(request, me.actor()));
     }
 
     static String back(ProjectId project) {

@@ -7,6 +7,7 @@ import app.clearpane.store.supply.Requests;
 import app.clearpane.usecases.security.Person;
 import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.usecases.supply.ReviewSupplied;
+import app.clearpane.usecases.supply.UnsealAccess;
 import app.clearpane.web.deliverable.SheetBytes;
 import app.clearpane.web.shell.access.ForManagers;
 import app.clearpane.web.shell.frame.TeamController;
@@ -28,11 +29,13 @@ import org.springframework.web.bind.annotation.RequestParam;
 class SuppliedController {
     private final Requests requests;
     private final ReviewSupplied review;
+    private final UnsealAccess unsealAccess;
     private final SheetBytes bytes;
 
-    SuppliedController(Requests requests, ReviewSupplied review, SheetBytes bytes) {
+    SuppliedController(Requests requests, ReviewSupplied review, UnsealAccess unsealAccess, SheetBytes bytes) {
         this.requests = requests;
         this.review = review;
+        this.unsealAccess = unsealAccess;
         this.bytes = bytes;
     }
 
@@ -58,7 +61,7 @@ class SuppliedController {
     String unseal(
             @PathVariable UUID given, @AuthenticationPrincipal Person me, Model model, HttpServletResponse response) {
         response.setHeader(HttpHeaders.CACHE_CONTROL, CacheControl.noStore().getHeaderValue());
-        model.addAttribute("unsealed", review.unseal(given, me.actor()));
+        model.addAttribute("unsealed", unsealAccess.unseal(given, me.actor()));
         return "supply/unsealed";
     }
 

@@ -1,0 +1,13 @@
+package app.clearpane.core.plan;
+
+import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.supply.RequestId;
+
+/** What a task of the plan stands for: it moves with that by itself. */
+public sealed interface Follows {
+    /** The making or the review of a deliverable. */
+    record OfDeliverable(ItemId deliverable) implements Follows {}
+
+    /** Something the client is asked to supply. */
+    record OfRequest(RequestId request) implements Follows {}
+}
