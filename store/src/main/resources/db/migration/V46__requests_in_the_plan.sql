@@ -4,6 +4,8 @@ create index task_of_request on task (request_id);
 alter table task add constraint task_follows_one check (deliverable_id is null or request_id is null);
 alter table request add due_before_id uuid references item;
 alter table request add due_before_days integer;
+-- What was accepted goes into a folder, beside a task, or becomes a draft of a deliverable.
+alter table request rename column folder_id to goes_to_id;
 alter table request add own_activity_id uuid references item;
 alter table request drop constraint request_has_one_term;
 alter table request add constraint request_has_one_term check (

@@ -17,7 +17,8 @@ import java.util.UUID;
  * @param asked who is to supply it, in order
  * @param term until when it is wanted
  * @param supplied all that was given for it, oldest first
- * @param folder where accepted files go; empty for the top
+ * @param goesTo where accepted files go: into a folder, beside a task, or to a deliverable as a draft; empty for the
+ *     top of the files
  */
 public record Request(
         RequestId id,
@@ -30,7 +31,7 @@ public record Request(
         Actor madeBy,
         Standing standing,
         List<Supplied> supplied,
-        Optional<ItemId> folder,
+        Optional<ItemId> goesTo,
         int revision) {
     /** Somebody who is asked. */
     public record Asked(ContactId contact, String name) {}

@@ -85,7 +85,7 @@ public final class RequestRows {
                         row.get(REQUEST.MADE_BY),
                         standing(row),
                         row.get(GIVEN),
-                        Optional.ofNullable(row.get(REQUEST.FOLDER_ID)),
+                        Optional.ofNullable(row.get(REQUEST.GOES_TO_ID)),
                         row.get(REQUEST.REVISION)));
     }
 

@@ -71,7 +71,7 @@ public final class Requests {
                 .set(REQUEST.PROJECT_ID, request.project())
                 .set(REQUEST.TITLE, request.title())
                 .set(REQUEST.WHY, request.why())
-                .set(REQUEST.FOLDER_ID, request.folder().orElse(null))
+                .set(REQUEST.GOES_TO_ID, request.goesTo().orElse(null))
                 .set(REQUEST.TURN, request.turn())
                 .set(REQUEST.HELD_AT, now)
                 .set(REQUEST.ALLOWANCE_DAYS, request.term() instanceof Term.WithinDays within ? within.days() : null)

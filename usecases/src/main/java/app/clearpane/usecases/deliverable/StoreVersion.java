@@ -9,6 +9,7 @@ import app.clearpane.core.record.event.VersionActs;
 import app.clearpane.formats.apart.Wish;
 import app.clearpane.formats.deliverable.UnusableFile;
 import app.clearpane.store.deliverable.Deliverables;
+import app.clearpane.store.files.Vault;
 import app.clearpane.usecases.files.TakeInWork;
 import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.shell.NotFound;
@@ -58,7 +59,26 @@ public class StoreVersion {
         Deliverable deliverable = NotFound.unless(deliverables.find(id));
         TakeInWork.Taken taken = takeInWork.take(deliverable.project(), arriving.fileName(), arriving.content(), by);
         Wish.Opened work = opened(taken);
-        Version version = new Version(
+        Version version = version(id, taken, work, arriving.whatChanged(), by);
+        transaction.executeWithoutResult(status -> keep(deliverable, version, taken, work, by));
+        return version;
+    }
+
+    /**
+     * Stores something that is kept already as a draft; part of a transaction.
+     *
+     * @throws IOException if it cannot be read
+     * @throws Refused if it cannot be looked at; nothing is kept
+     */
+    public void storeKept(ItemId id, Vault.Stored stored, String name, Actor by) throws IOException {
+        Deliverable deliverable = NotFound.unless(deliverables.find(id));
+        TakeInWork.Taken taken = new TakeInWork.Taken(stored, name);
+        Wish.Opened work = opened(taken);
+        keep(deliverable, version(id, taken, work, "", by), taken, work, by);
+    }
+
+    private Version version(ItemId id, TakeInWork.Taken taken, Wish.Opened work, String whatChanged, Actor by) {
+        return new Version(
                 new VersionId(UUID.randomUUID()),
                 id,
                 null,
@@ -66,12 +86,10 @@ public class StoreVersion {
                 taken.name(),
                 work.mediaType(),
                 taken.stored().size(),
-                arriving.whatChanged(),
+                whatChanged,
                 by,
                 clock.instant(),
                 null);
-        transaction.executeWithoutResult(status -> keep(deliverable, version, taken, work, by));
-        return version;
     }
 
     private Wish.Opened opened(TakeInWork.Taken taken) throws IOException {

@@ -19,6 +19,8 @@ import java.time.Clock;
 import java.util.UUID;
 import java.util.function.Consumer;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Propagation;
+import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /** Puts files beside tasks. */
@@ -72,22 +74,38 @@ public class AttachFilesToTask {
         }
         String mediaType = ContentType.of(vault.path(stored.sha256()));
         transaction.executeWithoutResult(status -> {
-            files.add(new TaskFiles.TaskFile(
-                    UUID.randomUUID(),
-                    id,
-                    stored.sha256(),
-                    name,
-                    mediaType,
-                    stored.size(),
-                    arriving.teamOnly(),
-                    arriving.by().name(),
-                    clock.instant()));
-            audit.append(
-                    task.project(),
-                    id.value(),
-                    new PlanActs.TaskFileAdded(arriving.by(), task.name(), name, stored.sha256(), stored.size()));
+            keep(task, file(task, name, stored, mediaType, arriving.teamOnly(), arriving.by()), arriving.by());
             then.accept(task);
         });
         return task;
+    }
+
+    /** Puts something that is kept already beside a task, for the team; part of a transaction. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void putKept(ItemId id, String name, Vault.Stored stored, String mediaType, Actor by) {
+        PlannedTask task = NotFound.unless(tasks.find(id));
+        keep(task, file(task, name, stored, mediaType, true, by), by);
+    }
+
+    private TaskFiles.TaskFile file(
+            PlannedTask task, String name, Vault.Stored stored, String mediaType, boolean teamOnly, Actor by) {
+        return new TaskFiles.TaskFile(
+                UUID.randomUUID(),
+                task.id(),
+                stored.sha256(),
+                name,
+                mediaType,
+                stored.size(),
+                teamOnly,
+                by.name(),
+                clock.instant());
+    }
+
+    private void keep(PlannedTask task, TaskFiles.TaskFile file, Actor by) {
+        files.add(file);
+        audit.append(
+                task.project(),
+                task.id().value(),
+                new PlanActs.TaskFileAdded(by, task.name(), file.name(), file.sha256(), file.size()));
     }
 }

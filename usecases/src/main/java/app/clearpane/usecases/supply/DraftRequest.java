@@ -4,7 +4,6 @@ import app.clearpane.core.agency.Contact;
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.agency.Name;
 import app.clearpane.core.exposure.ItemId;
-import app.clearpane.core.files.Folder;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.project.Project;
 import app.clearpane.core.project.ProjectId;
@@ -14,7 +13,6 @@ import app.clearpane.core.supply.Request;
 import app.clearpane.core.supply.RequestId;
 import app.clearpane.core.supply.RequestPart;
 import app.clearpane.core.supply.Term;
-import app.clearpane.store.files.ProjectFiles;
 import app.clearpane.store.project.Projects;
 import app.clearpane.store.supply.Requests;
 import app.clearpane.usecases.post.PossibleRecipients;
@@ -41,7 +39,7 @@ public class DraftRequest {
     private static final int LONGEST_ALLOWANCE = 250;
     private final Requests requests;
     private final Projects projects;
-    private final ProjectFiles files;
+    private final RequestChoices choices;
     private final PossibleRecipients recipients;
     private final RequestInPlan plan;
     private final TheAgency agency;
@@ -50,14 +48,14 @@ public class DraftRequest {
     DraftRequest(
             Requests requests,
             Projects projects,
-            ProjectFiles files,
+            RequestChoices choices,
             PossibleRecipients recipients,
             RequestInPlan plan,
             TheAgency agency,
             AuditLog audit) {
         this.requests = requests;
         this.projects = projects;
-        this.files = files;
+        this.choices = choices;
         this.recipients = recipients;
         this.plan = plan;
         this.agency = agency;
@@ -75,7 +73,7 @@ public class DraftRequest {
      * @param before how many working days before it begins
      * @param plan the activity of the client's that stands for it in the plan, or {@link RequestInPlan#OWN} for one of
      *     its own; empty for none
-     * @param folder where accepted files go; empty for the top
+     * @param folder where accepted files go: a folder, a task or a deliverable; empty for the top of the files
      */
     public record RequestForm(
             @Nullable String title,
@@ -114,7 +112,7 @@ public class DraftRequest {
         Optional<RequestInPlan.Place> place =
                 plan.place(input, found, given(form.plan()), term.orElse(null) instanceof Term.BeforeStart);
         List<Request.Asked> asked = asked(found, form);
-        Optional<ItemId> folder = folder(input, project, given(form.folder()));
+        Optional<ItemId> goesTo = goesTo(input, project, given(form.folder()));
         input.require(!asked.isEmpty(), "Say who is asked: at least one person.");
         input.allGood();
         Request request = new Request(
@@ -128,7 +126,7 @@ public class DraftRequest {
                 by,
                 new Request.Draft(),
                 List.of(),
-                folder,
+                goesTo,
                 1);
         requests.add(request, agency.now());
         place.ifPresent(where -> plan.put(request, where, by));
@@ -203,15 +201,15 @@ public class DraftRequest {
                 line.bad());
     }
 
-    private Optional<ItemId> folder(Input input, ProjectId project, String chosen) {
+    private Optional<ItemId> goesTo(Input input, ProjectId project, String chosen) {
         if (chosen.isEmpty()) {
             return Optional.empty();
         }
-        Optional<ItemId> found = files.folders(project).stream()
-                .map(Folder::id)
+        Optional<ItemId> found = choices.places(project).stream()
+                .map(RequestChoices.Place::id)
                 .filter(id -> id.toString().equals(chosen))
                 .findFirst();
-        input.require(found.isPresent(), "The folder is not there any more. Choose another.");
+        input.require(found.isPresent(), "Where accepted files go is not there any more. Choose another place.");
         return found;
     }
 

@@ -2,6 +2,8 @@ package app.clearpane.web.supply;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.clearpane.core.deliverable.Version;
+import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.plan.PlannedTask;
 import app.clearpane.core.plan.ProjectPlan;
 import app.clearpane.core.plan.Side;
@@ -9,6 +11,7 @@ import app.clearpane.core.plan.Stage;
 import app.clearpane.core.plan.Task;
 import app.clearpane.core.supply.Request;
 import app.clearpane.core.turns.Turn;
+import app.clearpane.store.plan.TaskFiles;
 import app.clearpane.store.plan.Tasks;
 import app.clearpane.usecases.plan.PlanBook;
 import app.clearpane.usecases.shell.TheAgency;
@@ -27,6 +30,9 @@ import org.springframework.beans.factory.annotation.Autowired;
 class RequestInPlanTest extends AtARequest {
     @Autowired
     private Tasks tasks;
+
+    @Autowired
+    private TaskFiles taskFiles;
 
     @Autowired
     private PlanBook book;
@@ -135,6 +141,36 @@ class RequestInPlanTest extends AtARequest {
         ines().sends("/t/requests/" + own.id() + "/discard", "");
         assertThat(tasks.find(made.id()).orElseThrow().task().stage()).isEqualTo(Stage.DROPPED);
         ines().sends("/t/tasks/" + theirs.id() + "/stage", "stage=DROPPED&before=TO_DO");
+    }
+
+    @Test
+    void whatIsAcceptedLiesBesideTheTaskThatNeedsIt() throws Exception {
+        Request request = accepted(press.id(), jpeg(41, 23));
+        assertThat(taskFiles.filesOf(press.id()))
+                .singleElement()
+                .satisfies(file ->
+                        assertThat(file.sha256()).isEqualTo(last(request).sha256()))
+                .satisfies(file -> assertThat(file.teamOnly()).isTrue());
+    }
+
+    @Test
+    void whatIsAcceptedBecomesADraftOfADeliverable() throws Exception {
+        ItemId work = deliverable(ines(), "Made of what they gave", "ALL");
+        Request request = accepted(work, jpeg(43, 23));
+        Version draft = deliverables.versions(work).stream()
+                .filter(version -> version.sha256().equals(last(request).sha256()))
+                .findFirst()
+                .orElseThrow();
+        assertThat(draft.draft()).isTrue();
+    }
+
+    private Request accepted(ItemId goesTo, byte[] picture) throws Exception {
+        Request draft = drafts("a photograph", Map.of("folder", goesTo.toString()));
+        ines().sends("/t/requests/" + draft.id() + "/send", "");
+        gives(imre(), draft, draft.title() + ".jpg", picture);
+        ines().sends("/t/given/" + last(draft).id() + "/accept", "");
+        assertThat(now(draft).isDone()).isTrue();
+        return draft;
     }
 
     @Test
