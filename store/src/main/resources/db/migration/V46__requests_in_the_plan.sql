@@ -1,7 +1,12 @@
--- A request stands in the plan as an activity of the client's, and may be due before another activity begins.
+-- A request and a paper stand in the plan as an activity of the client's. A request may be due before another activity begins.
 alter table task add request_id uuid references request on delete set null;
 create index task_of_request on task (request_id);
-alter table task add constraint task_follows_one check (deliverable_id is null or request_id is null);
+alter table task add paper_id uuid references paper on delete set null;
+create index task_of_paper on task (paper_id);
+alter table task add constraint task_follows_one check (
+  (case when deliverable_id is null then 0 else 1 end)
+  + (case when request_id is null then 0 else 1 end)
+  + (case when paper_id is null then 0 else 1 end) <= 1);
 alter table request add due_before_id uuid references item;
 alter table request add due_before_days integer;
 -- What was accepted goes into a folder, beside a task, or becomes a draft of a deliverable.

@@ -3,6 +3,7 @@ package app.clearpane.core.plan;
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.agency.TeamMemberId;
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.papers.PaperId;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.supply.RequestId;
 import java.time.LocalDate;
@@ -79,6 +80,17 @@ public record PlannedTask(Task task, ProjectId project, int position, Hands hand
         public Optional<RequestId> request() {
             return follows.flatMap(
                     one -> one instanceof Follows.OfRequest of ? Optional.of(of.request()) : Optional.empty());
+        }
+
+        /** The paper it stands for. */
+        public Optional<PaperId> paper() {
+            return follows.flatMap(
+                    one -> one instanceof Follows.OfPaper of ? Optional.of(of.paper()) : Optional.empty());
+        }
+
+        /** The same, standing for something. */
+        public Details following(Follows other) {
+            return new Details(phase, milestone, Optional.of(other), by, priority, labels, notes, repeats, also);
         }
 
         /** The day it is to be done by. */

@@ -211,11 +211,25 @@ public record ProjectPlan(
 
     /** Whether a task is the client's turn: theirs to do, they know of it, and we do not check what they gave. */
     public static boolean isClientsTurn(PlannedTask task) {
-        boolean weCheck = task.details().request().isPresent() && task.task().stage() == Stage.IN_CHECK;
+        boolean weCheck = task.task().stage() == Stage.IN_CHECK
+                && task.details().follows().filter(Follows::comesToUs).isPresent();
         return task.task().side() == Side.CLIENTS
                 && !weCheck
                 && task.task().stage().open()
                 && task.task().actual().began().isPresent();
+    }
+
+    /** What holds the start of a task: what it waits for and is not done, in the order of the plan. */
+    public List<PlannedTask> holdsStart(ItemId id) {
+        Optional<PlannedTask> waiting = tasks.stream()
+                .filter(task ->
+                        task.id().equals(id) && task.task().actual().began().isEmpty())
+                .findFirst();
+        return waiting.stream()
+                .flatMap(task -> task.task().shape().after().stream())
+                .flatMap(link -> tasks.stream().filter(other -> other.id().equals(link.predecessor())))
+                .filter(other -> other.task().stage().open())
+                .toList();
     }
 
     /** The first day of a task or milestone, as it was or is forecast; of what gathers others, of the first of them. */

@@ -141,6 +141,7 @@ public enum Act {
     TASK_ADDED("task.added", Kind.PLAN, "added the task"),
     TASK_CHANGED("task.changed", Kind.PLAN, "changed the task"),
     TASK_DUE_MOVED("task.due-moved", Kind.PLAN, "moved with what it is due before the day of"),
+    TASK_WAITS_FOR_PAPER("task.waits-for-paper", Kind.PLAN, "had wait for a paper the task"),
     TASK_DELETED("task.deleted", Kind.PLAN, "deleted the task"),
     TASK_RESTORED("task.restored", Kind.PLAN, "brought back the task"),
     TASK_TO_DO("task.to-do", Kind.PLAN, "put back to do the task"),

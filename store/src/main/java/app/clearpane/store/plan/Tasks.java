@@ -20,7 +20,6 @@ import app.clearpane.core.plan.Side;
 import app.clearpane.core.plan.Stage;
 import app.clearpane.core.plan.Task;
 import app.clearpane.core.project.ProjectId;
-import app.clearpane.core.supply.RequestId;
 import app.clearpane.core.turns.TurnEvent;
 import app.clearpane.core.turns.TurnLedger;
 import app.clearpane.store.Stale;
@@ -82,6 +81,7 @@ public final class Tasks {
                                         TASK.BEGAN_ON.isNotNull(),
                                         TASK.DELIVERABLE_ID.isNull(),
                                         TASK.REQUEST_ID.isNull(),
+                                        TASK.PAPER_ID.isNull(),
                                         TASK.STAGE.notIn(Stage.DONE, Stage.DROPPED)))
                         .and(WorkedOn.is(ITEM.PROJECT_ID)));
     }
@@ -112,6 +112,7 @@ public final class Tasks {
                         TASK.MILESTONE_ID,
                         TASK.DELIVERABLE_ID,
                         TASK.REQUEST_ID,
+                        TASK.PAPER_ID,
                         TASK.CONTACT_ID,
                         TASK.MEMBER_ID,
                         TASK.SIDE,
@@ -218,10 +219,11 @@ public final class Tasks {
 
     private static Optional<Follows> follows(Record row) {
         ItemId deliverable = row.get(TASK.DELIVERABLE_ID);
-        RequestId request = row.get(TASK.REQUEST_ID);
-        return deliverable != null
-                ? Optional.of(new Follows.OfDeliverable(deliverable))
-                : Optional.ofNullable(request).map(Follows.OfRequest::new);
+        if (deliverable != null) {
+            return Optional.of(new Follows.OfDeliverable(deliverable));
+        }
+        Optional<Follows> paper = Optional.ofNullable(row.get(TASK.PAPER_ID)).map(Follows.OfPaper::new);
+        return paper.or(() -> Optional.ofNullable(row.get(TASK.REQUEST_ID)).map(Follows.OfRequest::new));
     }
 
     private static Due due(Record row) {
@@ -369,6 +371,7 @@ public final class Tasks {
         columns.put(TASK.MILESTONE_ID, details.milestone().orElse(null));
         columns.put(TASK.DELIVERABLE_ID, details.deliverable().orElse(null));
         columns.put(TASK.REQUEST_ID, details.request().orElse(null));
+        columns.put(TASK.PAPER_ID, details.paper().orElse(null));
         columns.put(TASK.CONTACT_ID, planned.hands().contact().orElse(null));
         columns.put(TASK.MEMBER_ID, planned.hands().member().orElse(null));
         columns.put(TASK.SIDE, task.side());

@@ -1,8 +1,8 @@
 package app.clearpane.usecases.followup;
 
+import app.clearpane.core.followup.TaskOfMark;
 import app.clearpane.core.markup.Mark;
 import app.clearpane.core.markup.MarkupProgress;
-import app.clearpane.core.markup.TaskOfMark;
 import app.clearpane.core.people.Actor;
 import app.clearpane.store.deliverable.Deliverables;
 import app.clearpane.store.markup.Markups;

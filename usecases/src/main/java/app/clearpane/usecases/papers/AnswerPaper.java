@@ -86,6 +86,7 @@ public class AnswerPaper {
             throw Refused.changedMeanwhile("You have put your name to it already. Nothing was done twice.");
         }
         papers.named(id, viewer.contact(), typedName.strip(), signature, agency.now());
+        events.publishEvent(new PaperMoved(id, viewer.actor()));
         PaperState state = papers.find(id).orElseThrow().state(words.today());
         audit.append(
                 paper.project(),

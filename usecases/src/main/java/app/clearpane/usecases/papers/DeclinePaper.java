@@ -17,6 +17,7 @@ import app.clearpane.usecases.shell.Refused;
 import app.clearpane.usecases.shell.Words;
 import java.time.Clock;
 import java.util.List;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -30,9 +31,17 @@ public class DeclinePaper {
     private final WriteToTeam tellManager;
     private final Words words;
     private final Clock clock;
+    private final ApplicationEventPublisher events;
 
     DeclinePaper(
-            Papers papers, VisiblePapers visible, AuditLog audit, WriteToTeam tellManager, Words words, Clock clock) {
+            Papers papers,
+            VisiblePapers visible,
+            AuditLog audit,
+            WriteToTeam tellManager,
+            Words words,
+            Clock clock,
+            ApplicationEventPublisher events) {
+        this.events = events;
         this.papers = papers;
         this.visible = visible;
         this.audit = audit;
@@ -62,6 +71,7 @@ public class DeclinePaper {
                             + "at it again.");
         }
         papers.declined(id, viewer.contact(), said, clock.instant());
+        events.publishEvent(new PaperMoved(id, viewer.actor()));
         audit.append(
                 paper.project(),
                 id.value(),

@@ -24,6 +24,12 @@ public final class PaperWords implements TemplateHelper {
         return "papers";
     }
 
+    /** Whether work can wait for it: it asks for something that is not done. */
+    public boolean mayHold(Paper paper) {
+        PaperState state = paper.state(words.today());
+        return paper.kind().asks() && (state.waits() || state == PaperState.DRAFT || state == PaperState.DECLINED);
+    }
+
     /** "proposal", "contract", "dates", "invoice" or "paper". */
     public static String kind(PaperKind kind) {
         return kind == PaperKind.OTHER ? "paper" : kind.name().toLowerCase(Locale.ROOT);

@@ -17,6 +17,7 @@ import app.clearpane.usecases.shell.Words;
 import java.math.BigDecimal;
 import java.util.List;
 import java.util.Optional;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -29,8 +30,17 @@ public class SendPaper {
     private final Words words;
     private final AuditLog audit;
     private final WriteOfPaper write;
+    private final ApplicationEventPublisher events;
 
-    SendPaper(Papers papers, Seats seats, TheAgency agency, Words words, AuditLog audit, WriteOfPaper write) {
+    SendPaper(
+            Papers papers,
+            Seats seats,
+            TheAgency agency,
+            Words words,
+            AuditLog audit,
+            WriteOfPaper write,
+            ApplicationEventPublisher events) {
+        this.events = events;
         this.write = write;
         this.papers = papers;
         this.seats = seats;
@@ -69,6 +79,7 @@ public class SendPaper {
             throw Refused.changedMeanwhile("This was sent already. Nothing was sent twice.");
         }
         papers.sent(id, agency.now());
+        events.publishEvent(new PaperMoved(id, by));
         audit.append(
                 paper.project(),
                 paper.id().value(),

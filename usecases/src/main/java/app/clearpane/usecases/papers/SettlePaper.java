@@ -16,6 +16,7 @@ import app.clearpane.usecases.shell.TheAgency;
 import app.clearpane.usecases.shell.Words;
 import java.time.LocalDate;
 import java.util.Optional;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -26,8 +27,10 @@ public class SettlePaper {
     private final TheAgency agency;
     private final Words words;
     private final AuditLog audit;
+    private final ApplicationEventPublisher events;
 
-    SettlePaper(Papers papers, TheAgency agency, Words words, AuditLog audit) {
+    SettlePaper(Papers papers, TheAgency agency, Words words, AuditLog audit, ApplicationEventPublisher events) {
+        this.events = events;
         this.papers = papers;
         this.agency = agency;
         this.words = words;
@@ -45,6 +48,7 @@ public class SettlePaper {
             throw Refused.changedMeanwhile("Only an invoice that is open can be paid. Nothing was changed.");
         }
         papers.paid(id, on.orElseThrow());
+        events.publishEvent(new PaperMoved(id, by));
         audit.append(
                 paper.project(),
                 paper.id().value(),
@@ -68,6 +72,7 @@ public class SettlePaper {
                     "This is " + PaperWords.state(state) + " meanwhile, so it was not withdrawn. Look at it again.");
         }
         papers.withdraw(id, why, agency.now());
+        events.publishEvent(new PaperMoved(id, by));
         audit.append(
                 paper.project(),
                 paper.id().value(),

@@ -1,32 +1,24 @@
 package app.clearpane.usecases.plan;
 
-import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.people.Actor;
-import app.clearpane.core.plan.Due;
 import app.clearpane.core.plan.Follows;
 import app.clearpane.core.plan.PlannedTask;
-import app.clearpane.core.plan.Priority;
 import app.clearpane.core.plan.ProjectPlan;
 import app.clearpane.core.plan.Side;
 import app.clearpane.core.plan.Stage;
-import app.clearpane.core.plan.Task;
 import app.clearpane.core.project.Project;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.supply.Request;
 import app.clearpane.core.supply.RequestId;
 import app.clearpane.core.supply.Term;
-import app.clearpane.core.turns.Turn;
-import app.clearpane.core.turns.TurnEvent;
 import app.clearpane.store.plan.Tasks;
 import app.clearpane.store.supply.Requests;
-import app.clearpane.usecases.exposure.NewItem;
 import app.clearpane.usecases.shell.TheAgency;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalInt;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Propagation;
@@ -40,8 +32,7 @@ import org.springframework.transaction.annotation.Transactional;
 public class RequestsFollow {
     private final Tasks tasks;
     private final Requests requests;
-    private final NewItem newItem;
-    private final TaskMoves moves;
+    private final ClientsActivities activities;
     private final KeepPlan keepPlan;
     private final PlanBook book;
     private final TheAgency agency;
@@ -49,15 +40,13 @@ public class RequestsFollow {
     RequestsFollow(
             Tasks tasks,
             Requests requests,
-            NewItem newItem,
-            TaskMoves moves,
+            ClientsActivities activities,
             KeepPlan keepPlan,
             PlanBook book,
             TheAgency agency) {
         this.tasks = tasks;
         this.requests = requests;
-        this.newItem = newItem;
-        this.moves = moves;
+        this.activities = activities;
         this.keepPlan = keepPlan;
         this.book = book;
         this.agency = agency;
@@ -102,6 +91,11 @@ public class RequestsFollow {
                 .toList();
     }
 
+    /** Our activities of a project that have not begun and can wait for something. */
+    List<PlannedTask> mayWait(ProjectId project) {
+        return activities(book.fresh(project)).mayNeed();
+    }
+
     /** The day on which an activity is forecast to begin; empty if it began or is not in the plan any more. */
     public Optional<LocalDate> begins(ProjectId project, ItemId activity) {
         ProjectPlan plan = book.fresh(project);
@@ -111,13 +105,6 @@ public class RequestsFollow {
                 .map(task -> plan.firstDay(task.id()));
     }
 
-    /** The activity that stands for a request. */
-    public Optional<PlannedTask> activityOf(ProjectId project, RequestId request) {
-        return tasks.ofProject(project).stream()
-                .filter(task -> task.details().request().filter(request::equals).isPresent())
-                .findFirst();
-    }
-
     /**
      * Puts a draft into the plan.
      *
@@ -125,15 +112,16 @@ public class RequestsFollow {
      */
     @Transactional(propagation = Propagation.MANDATORY)
     public void stand(Request request, Optional<ItemId> as, Actor by) {
-        int days = days(request);
-        ItemId activity = as.orElseGet(() -> own(request, days, by));
+        Follows what = new Follows.OfRequest(request.id());
+        ItemId activity =
+                as.orElseGet(() -> activities.make(request.project(), what, request.title(), days(request), by));
         if (as.isPresent()) {
-            tasks.change(following(tasks.find(activity).orElseThrow(), request.id()), agency.now());
+            activities.take(activity, what);
         } else {
             requests.hasActivity(request.id(), activity);
         }
         if (request.term() instanceof Term.BeforeStart before) {
-            moves.waits(tasks.find(before.activity()).orElseThrow(), new Task.After(activity, before.lagDays()), by);
+            activities.waits(before.activity(), activity, before.lagDays(), by);
         }
         keepPlan.changed(request.project());
     }
@@ -158,103 +146,25 @@ public class RequestsFollow {
                                 .orElse(1)));
     }
 
-    private static PlannedTask following(PlannedTask task, RequestId request) {
-        PlannedTask.Details was = task.details();
-        return task.with(new PlannedTask.Details(
-                was.phase(),
-                was.milestone(),
-                Optional.of(new Follows.OfRequest(request)),
-                was.by(),
-                was.priority(),
-                was.labels(),
-                was.notes(),
-                was.repeats(),
-                was.also()));
-    }
-
-    private ItemId own(Request request, int days, Actor by) {
-        ItemId id = newItem.add(request.project(), ContentKind.TASKS, request.title(), Optional.empty(), by);
-        Task task = new Task(
-                id,
-                Optional.empty(),
-                request.title(),
-                Side.CLIENTS,
-                new Task.Shape(days, Optional.empty(), List.of(), OptionalInt.empty()),
-                Stage.TO_DO,
-                Task.Actual.NONE);
-        tasks.add(new PlannedTask(
-                task,
-                request.project(),
-                tasks.nextPosition(request.project()),
-                PlannedTask.Hands.NOBODY,
-                new PlannedTask.Details(
-                        Optional.empty(),
-                        Optional.empty(),
-                        Optional.of(new Follows.OfRequest(request.id())),
-                        Due.NONE,
-                        Priority.USUAL,
-                        List.of(),
-                        "",
-                        "",
-                        PlannedTask.Also.NOWHERE),
-                1));
-        return id;
-    }
-
     /** What stands for it moves as the request did. */
     @Transactional(propagation = Propagation.MANDATORY)
     public void moved(Request request, Actor by) {
-        activityOf(request.project(), request.id())
-                .filter(task -> task.task().stage().open())
-                .ifPresent(task -> {
-                    if (follow(task, request, by)) {
-                        keepPlan.changed(request.project());
-                    }
-                });
-    }
-
-    private boolean follow(PlannedTask task, Request request, Actor by) {
+        Follows what = new Follows.OfRequest(request.id());
         if (request.standing() instanceof Request.Withdrawn) {
-            moves.move(task, Stage.DROPPED, TurnEvent.TASK_DROPPED, by);
-        } else if (request.isDone()) {
-            moves.move(task, Stage.DONE, TurnEvent.TASK_DONE, by);
-        } else if (request.turn() == Turn.CLIENTS && task.task().stage() != Stage.UNDER_WAY) {
-            moves.move(
-                    task,
-                    Stage.UNDER_WAY,
-                    TurnEvent.TASK_GIVEN_TO_CLIENT,
-                    request.sent().map(this::remaining),
-                    by);
-        } else if (request.turn() == Turn.OURS
-                && request.sent().isPresent()
-                && task.task().stage() != Stage.IN_CHECK) {
-            moves.move(
-                    task,
-                    Stage.IN_CHECK,
-                    TurnEvent.TASK_WITH_US,
-                    Optional.of(new Task.Remaining(1, agency.today())),
-                    by);
-        } else {
-            return false;
+            activities.of(request.project(), what).ifPresent(task -> activities.drop(task, by));
+        } else if (request.sent().isPresent()) {
+            LocalDate last = request.sent()
+                    .orElseThrow()
+                    .due()
+                    .atZone(agency.get().zone())
+                    .toLocalDate();
+            activities.follow(request.project(), what, request.turn(), Optional.of(last), by);
         }
-        return true;
-    }
-
-    private Task.Remaining remaining(Request.Sent sent) {
-        LocalDate last = sent.due().atZone(agency.get().zone()).toLocalDate();
-        return new Task.Remaining(
-                Math.max(1, agency.calendar().workingDays(agency.today(), last.plusDays(1))), agency.today());
     }
 
     /** A draft was taken away: so is the activity that was made for it; one that was there before stays. */
     @Transactional(propagation = Propagation.MANDATORY)
     public void takenAway(Request request, Actor by) {
-        requests.ownActivity(request.id())
-                .flatMap(tasks::find)
-                .filter(task -> task.task().stage().open())
-                .ifPresent(task -> {
-                    moves.move(task, Stage.DROPPED, TurnEvent.TASK_DROPPED, by);
-                    keepPlan.changed(request.project());
-                });
+        requests.ownActivity(request.id()).flatMap(tasks::find).ifPresent(task -> activities.drop(task, by));
     }
 }

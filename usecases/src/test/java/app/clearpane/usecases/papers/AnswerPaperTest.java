@@ -46,8 +46,8 @@ class AnswerPaperTest {
     private final ApplicationEventPublisher events = mock();
     private final Viewer imre = APaper.imre();
     private final AnswerPaper answer = new AnswerPaper(papers, visible, tellManager, agency, words, audit, events);
-    private final DeclinePaper decline =
-            new DeclinePaper(papers, visible, audit, tellManager, words, Clock.fixed(APaper.NOW, ZoneOffset.UTC));
+    private final DeclinePaper decline = new DeclinePaper(
+            papers, visible, audit, tellManager, words, Clock.fixed(APaper.NOW, ZoneOffset.UTC), events);
 
     @BeforeEach
     void aDay() {

@@ -27,6 +27,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
+import org.springframework.context.ApplicationEventPublisher;
 
 /** Which papers are noted as paid, and which are withdrawn: the whole table. */
 class SettlePaperTest {
@@ -35,7 +36,8 @@ class SettlePaperTest {
     private final TheAgency agency = mock();
     private final Words words = mock();
     private final AuditLog audit = mock();
-    private final SettlePaper settle = new SettlePaper(papers, agency, words, audit);
+    private final SettlePaper settle =
+            new SettlePaper(papers, agency, words, audit, mock(ApplicationEventPublisher.class));
 
     @BeforeEach
     void aDay() {

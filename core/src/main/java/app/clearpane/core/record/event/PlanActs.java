@@ -35,6 +35,9 @@ public final class PlanActs {
     public record TaskDueMoved(Actor actor, String subject, Optional<LocalDate> was, LocalDate day, String before)
             implements Happening {}
 
+    /** In words: somebody had wait for a paper the task … */
+    public record TaskWaitsForPaper(Actor actor, String subject, String paper) implements Happening {}
+
     /** In words: somebody deleted the task … */
     public record TaskDeleted(Actor actor, String subject) implements Happening {}
 

@@ -1,8 +1,10 @@
 package app.clearpane.web.papers.team;
 
+import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.papers.PaperId;
 import app.clearpane.usecases.papers.SendPaper;
 import app.clearpane.usecases.papers.SettlePaper;
+import app.clearpane.usecases.plan.PapersFollow;
 import app.clearpane.usecases.security.Person;
 import app.clearpane.web.shell.access.ForManagers;
 import app.clearpane.web.shell.frame.TeamController;
@@ -16,8 +18,10 @@ import org.springframework.web.bind.annotation.RequestParam;
 class SettlePaperController {
     private final SendPaper sendPaper;
     private final SettlePaper settlePaper;
+    private final PapersFollow papersFollow;
 
-    SettlePaperController(SendPaper sendPaper, SettlePaper settlePaper) {
+    SettlePaperController(SendPaper sendPaper, SettlePaper settlePaper, PapersFollow papersFollow) {
+        this.papersFollow = papersFollow;
         this.sendPaper = sendPaper;
         this.settlePaper = settlePaper;
     }
@@ -29,6 +33,13 @@ class SettlePaperController {
             @RequestParam(defaultValue = "false") boolean sure,
             @AuthenticationPrincipal Person me) {
         return PaperController.back(sendPaper.send(paper, sure, me.actor()));
+    }
+
+    /** Has a task wait for it. */
+    @PostMapping("/t/papers/{paper}/holds")
+    @ForManagers
+    String holds(@PathVariable PaperId paper, @RequestParam ItemId task, @AuthenticationPrincipal Person me) {
+        return PaperController.back(papersFollow.waits(paper, task, me.actor()));
     }
 
     @PostMapping("/t/papers/{paper}/paid")

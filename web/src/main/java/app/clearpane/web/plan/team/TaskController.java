@@ -5,6 +5,7 @@ import app.clearpane.core.exposure.Item;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.plan.PlannedTask;
 import app.clearpane.core.plan.ProjectPlan;
+import app.clearpane.core.plan.Side;
 import app.clearpane.core.project.Project;
 import app.clearpane.store.markup.Markups;
 import app.clearpane.usecases.plan.PlanBook;
@@ -50,6 +51,21 @@ class TaskController {
         this.windows = windows;
     }
 
+    /** Something that holds the start of a task. @param whose who has it */
+    public record Holder(ItemId id, String name, String whose) {
+        static Holder of(PlannedTask task) {
+            boolean client = task.task().side() == Side.CLIENTS;
+            return new Holder(
+                    task.id(),
+                    task.name(),
+                    ProjectPlan.isClientsTurn(task)
+                            ? "which is with the client"
+                            : client && task.task().actual().began().isEmpty()
+                                    ? "which was not sent to the client yet"
+                                    : "which is with us");
+        }
+    }
+
     @GetMapping("/t/tasks/{task}")
     String one(@PathVariable ItemId task, @AuthenticationPrincipal Person.OfTeam me, Model model) {
         Markups.Origin found = NotFound.unless(markups.origin(task));
@@ -58,6 +74,8 @@ class TaskController {
         PlannedTask planned = NotFound.unless(plan.task(task));
         Windows.All all = windows.all(project.id());
         model.addAttribute("window", all.windows().get(task));
+        model.addAttribute(
+                "holders", plan.holdsStart(task).stream().map(Holder::of).toList());
         List<Item> works = all.there(ContentKind.DELIVERABLES);
         model.addAttribute("works", works);
         inPlan.show(model, plan, planned, works);

@@ -1,4 +1,4 @@
-package app.clearpane.core.markup;
+package app.clearpane.core.followup;
 
 import static app.clearpane.core.markup.MarkupProgress.Act.FIX;
 import static app.clearpane.core.markup.MarkupProgress.Act.REOPEN;
@@ -6,6 +6,7 @@ import static app.clearpane.core.markup.MarkupProgress.Act.SET_ASIDE;
 import static app.clearpane.core.markup.MarkupProgress.Act.TAKE_ON;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.clearpane.core.markup.MarkupProgress;
 import app.clearpane.core.plan.Stage;
 import java.util.List;
 import org.junit.jupiter.api.Test;

@@ -1,5 +1,6 @@
-package app.clearpane.core.markup;
+package app.clearpane.core.followup;
 
+import app.clearpane.core.markup.MarkupProgress;
 import app.clearpane.core.plan.Stage;
 import java.util.List;
 import java.util.Optional;
