@@ -1,7 +1,7 @@
 /* Files that are dropped on what is wanted, or pasted, are taken as if they had been chosen there. */
 const places = "[data-drop]";
 
-function take(place, files) {
+function take(place, files, ways = []) {
   const field = place?.querySelector("input[type=file]");
   if (!field || files.length === 0) {
     return;
@@ -9,7 +9,7 @@ function take(place, files) {
   const taken = new DataTransfer();
   [...files].forEach(file => taken.items.add(file));
   field.files = taken.files;
-  field.dispatchEvent(new Event("change", { bubbles: true }));
+  field.dispatchEvent(new CustomEvent("change", { bubbles: true, detail: { ways } }));
 }
 
 function over(event) {
@@ -20,10 +20,10 @@ function over(event) {
   }
 }
 
-/* A folder gives its files, and those in its folders. */
+/* A folder gives its files, and those in its folders, each with the way to it. */
 async function within(entry) {
   if (entry.isFile) {
-    return [await new Promise((done, fail) => entry.file(done, fail))];
+    return [{ file: await new Promise((done, fail) => entry.file(done, fail)), way: entry.fullPath.replace(/^\//, "") }];
   }
   const reader = entry.createReader();
   const found = [];
@@ -46,8 +46,9 @@ document.addEventListener("drop", async event => {
   event.preventDefault();
   place.classList.remove("over");
   const entries = [...event.dataTransfer.items].map(item => item.webkitGetAsEntry?.()).filter(Boolean);
-  const files = entries.length > 0 ? (await Promise.all(entries.map(within))).flat() : [...event.dataTransfer.files];
-  take(place, files);
+  const dropped = [...event.dataTransfer.files];
+  const found = (await Promise.all(entries.map(within))).flat();
+  take(place, found.length > 0 ? found.map(one => one.file) : dropped, found.map(one => one.way));
 });
 document.addEventListener("paste", event => {
   const files = event.clipboardData?.files || [];

@@ -21,4 +21,12 @@ public record ProjectFile(
         String mediaType,
         long size,
         Actor addedBy,
-        Instant addedAt) {}
+        Instant addedAt) {
+    /** What an address is kept as (RFC 2483). */
+    public static final String LINK = "text/uri-list";
+
+    /** Whether it is an address on the web, kept in place of a file. */
+    public boolean isLink() {
+        return mediaType.equals(LINK);
+    }
+}

@@ -3,11 +3,11 @@ package app.clearpane.usecases.files;
 import app.clearpane.core.agency.Name;
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.files.Folder;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.record.event.FileActs;
 import app.clearpane.formats.apart.Wish;
-import app.clearpane.formats.deliverable.UnusableFile;
 import app.clearpane.store.files.ProjectFiles;
 import app.clearpane.store.files.Vault;
 import app.clearpane.store.project.Projects;
@@ -18,6 +18,8 @@ import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.usecases.shell.Refused;
 import java.io.IOException;
 import java.io.InputStream;
+import java.util.Arrays;
+import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -27,6 +29,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 @Component
 public class AddFile {
     static final int LONGEST_WORDS = 300;
+    private static final int DEEPEST = 12;
     private final ProjectFiles files;
     private final Projects projects;
     private final NewItem newItem;
@@ -64,8 +67,8 @@ public class AddFile {
                     + "” is empty: it has 0 bytes. Nothing was kept; save it again where you made it and "
                     + "choose it once more.");
         }
-        String mediaType = takeInWork.mediaType(taken);
-        Optional<Wish.Opened> work = opened(taken);
+        Optional<Wish.Opened> work = takeInWork.opened(taken);
+        String mediaType = takeInWork.mediaType(taken, work);
         return transaction.execute(status -> {
             ItemId item = newItem.add(project, ContentKind.FILES, name, folder, by);
             files.addFile(item, stored, mediaType, by);
@@ -75,12 +78,44 @@ public class AddFile {
         });
     }
 
-    private Optional<Wish.Opened> opened(TakeInWork.Taken taken) throws IOException {
-        try {
-            return Optional.of(takeInWork.open(taken));
-        } catch (UnusableFile notToBeLookedAt) {
-            return Optional.empty();
+    /**
+     * Adds a file that comes with its folders: those that are there are gone into, the others are made.
+     *
+     * @param in where its outermost folder lies; empty for the top
+     * @param way the file and the folders it lay in: "Artwork/Maps/hill.pdf"
+     * @throws IOException if it cannot be written; nothing is kept
+     * @throws Refused if the way climbs out of its folder, or is deeper than twelve folders
+     */
+    public ItemId addOnWay(ProjectId project, Optional<ItemId> in, String way, InputStream content, Actor by)
+            throws IOException {
+        List<String> steps = Arrays.stream(way.split("[/\\\\]"))
+                .map(String::strip)
+                .filter(step -> !step.isEmpty())
+                .toList();
+        if (steps.isEmpty() || steps.contains("..") || steps.contains(".")) {
+            throw Refused.because("“" + way + "” leads out of its folder. Nothing was kept of it.");
         }
+        String name = steps.get(steps.size() - 1);
+        if (steps.size() > DEEPEST + 1) {
+            throw Refused.because("“" + name + "” lies deeper than " + DEEPEST
+                    + " folders. Nothing was kept of it; put it further up and add it again.");
+        }
+        Optional<ItemId> folder = transaction.execute(status -> {
+            Optional<ItemId> at = in;
+            for (String step : steps.subList(0, steps.size() - 1)) {
+                at = Optional.of(folderIn(project, at, FileNames.safe(step), by));
+            }
+            return at;
+        });
+        return add(project, folder, name, content, by);
+    }
+
+    private ItemId folderIn(ProjectId project, Optional<ItemId> parent, String name, Actor by) {
+        return files.folders(project).stream()
+                .filter(one -> one.parent().equals(parent) && one.name().equals(name))
+                .findFirst()
+                .map(Folder::id)
+                .orElseGet(() -> folder(project, name, "", parent, by));
     }
 
     /** Makes a folder at the top. */

@@ -1,6 +1,7 @@
 package app.clearpane.usecases.files;
 
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.files.FolderTree;
 import app.clearpane.core.files.ProjectFile;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.project.ProjectId;
@@ -86,6 +87,31 @@ public class ArrangeFiles {
                 project,
                 file.id().value(),
                 new FileActs.FileMoved(by, file.name(), Objects.requireNonNullElse(file.folderName(), ""), into)));
+    }
+
+    /**
+     * Moves a folder with all that lies in it.
+     *
+     * @param into empty for the top
+     * @param sure whether it was said who will see what at once, and confirmed
+     * @throws Refused if it would lie in itself
+     */
+    @Transactional
+    public ProjectId moveFolder(ItemId id, Optional<ItemId> into, boolean sure, Actor by) {
+        ProjectId project = NotFound.unless(files.projectOfFolder(id));
+        FolderTree tree = new FolderTree(files.folders(project));
+        if (into.filter(tree.below(id)::contains).isPresent()) {
+            throw Refused.because("A folder cannot lie in itself. Nothing was moved; choose another.");
+        }
+        into.ifPresent(wanted -> NotFound.unless(files.projectOfFolder(wanted).filter(project::equals)));
+        arrivals.watch(project, by);
+        items.move(id, into);
+        arrivals.sayFirst(project, sure, "Move it");
+        audit.append(
+                project,
+                id.value(),
+                new FileActs.FolderMoved(by, tree.pathWords(Optional.of(id)), tree.pathWords(into)));
+        return project;
     }
 
     private ProjectId change(Optional<ProjectFile> found, ItemId id, Actor by, Act act, Runnable change) {

@@ -5,7 +5,7 @@ import app.clearpane.core.files.ProjectFile;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.record.event.FileActs;
-import app.clearpane.formats.deliverable.UnusableFile;
+import app.clearpane.formats.apart.Wish;
 import app.clearpane.store.exposure.Items;
 import app.clearpane.store.files.ProjectFiles;
 import app.clearpane.store.files.Vault;
@@ -16,6 +16,7 @@ import app.clearpane.usecases.shell.Refused;
 import app.clearpane.usecases.shell.TheAgency;
 import java.io.IOException;
 import java.io.InputStream;
+import java.util.Optional;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -80,19 +81,12 @@ public class ChangeFile {
         if (taken.stored().sha256().equals(before.sha256())) {
             throw Refused.because("These are the very bytes that stand there already. Nothing was changed.");
         }
-        String mediaType = takeInWork.mediaType(taken);
+        Optional<Wish.Opened> work = takeInWork.opened(taken);
+        String mediaType = takeInWork.mediaType(taken, work);
         transaction.executeWithoutResult(status -> {
             put(id, taken.stored(), mediaType, by);
-            draw(taken);
+            work.ifPresent(opened -> takeInWork.draw(taken, opened));
         });
-    }
-
-    private void draw(TakeInWork.Taken taken) {
-        try {
-            takeInWork.draw(taken, takeInWork.open(taken));
-        } catch (UnusableFile | IOException notToBeLookedAt) {
-            // it is kept all the same, without a picture
-        }
     }
 
     /** Puts what stood there before in its place again. @throws Refused if it stands there */

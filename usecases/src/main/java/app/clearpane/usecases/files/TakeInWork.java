@@ -11,6 +11,7 @@ import app.clearpane.store.files.Vault;
 import app.clearpane.usecases.jobs.Jobs;
 import java.io.IOException;
 import java.io.InputStream;
+import java.util.Optional;
 import org.springframework.stereotype.Component;
 
 /** Takes in a file of work, finds out what can be seen of it, and has its sheets drawn. */
@@ -58,9 +59,20 @@ public class TakeInWork {
         return apart.open(new Wish.Open(vault.path(taken.stored().sha256()), taken.name()));
     }
 
-    /** What it is by its content, as a media type. */
-    public String mediaType(Taken taken) throws IOException {
-        return ContentType.of(vault.path(taken.stored().sha256()));
+    /** The same; nothing if it cannot be looked at. */
+    Optional<Wish.Opened> opened(Taken taken) throws IOException {
+        try {
+            return Optional.of(open(taken));
+        } catch (UnusableFile notToBeLookedAt) {
+            return Optional.empty();
+        }
+    }
+
+    /** What it is by its content, as a media type. @param work what can be seen of it */
+    public String mediaType(Taken taken, Optional<Wish.Opened> work) throws IOException {
+        return work.isPresent()
+                ? work.get().mediaType()
+                : ContentType.of(vault.path(taken.stored().sha256()));
     }
 
     /** Has its sheets drawn, unless they are; part of the transaction that keeps it. */

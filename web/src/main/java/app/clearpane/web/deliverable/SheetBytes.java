@@ -1,6 +1,8 @@
 package app.clearpane.web.deliverable;
 
 import app.clearpane.core.deliverable.Version;
+import app.clearpane.core.deliverable.WorkKind;
+import app.clearpane.core.files.ProjectFile;
 import app.clearpane.core.files.Sha256;
 import app.clearpane.core.markup.Mark;
 import app.clearpane.store.agency.ClientParticulars;
@@ -104,6 +106,14 @@ public class SheetBytes {
             throw new NotFound();
         }
         return answer(version.sha256(), version.mediaType(), Optional.empty());
+    }
+
+    /** The same of a file that is a film or a sound. */
+    public ResponseEntity<Resource> played(ProjectFile file) {
+        if (!WorkKind.of(file.mediaType()).played()) {
+            throw new NotFound();
+        }
+        return answer(file.sha256(), file.mediaType(), Optional.empty());
     }
 
     private ResponseEntity<Resource> answer(Sha256 content, String mediaType, Optional<String> fileName) {

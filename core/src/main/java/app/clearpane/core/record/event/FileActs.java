@@ -28,6 +28,12 @@ public final class FileActs {
     /** In words: somebody renamed the folder … @param from what it was called */
     public record FolderRenamed(Actor actor, String subject, String from) implements Happening {}
 
+    /** In words: somebody added the link … @param address where it leads */
+    public record LinkAdded(Actor actor, String subject, String address) implements Happening {}
+
+    /** In words: somebody moved the folder … @param into empty for the top */
+    public record FolderMoved(Actor actor, String subject, String into) implements Happening {}
+
     /** In words: somebody deleted, with all in it, the folder … */
     public record FolderDeleted(Actor actor, String subject) implements Happening {}
 

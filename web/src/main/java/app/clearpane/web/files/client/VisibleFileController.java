@@ -1,11 +1,13 @@
 package app.clearpane.web.files.client;
 
+import app.clearpane.core.deliverable.WorkKind;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.files.ProjectFile;
 import app.clearpane.core.viewer.Viewer;
 import app.clearpane.store.deliverable.Drawings;
 import app.clearpane.store.exposure.client.Viewers;
 import app.clearpane.store.files.client.VisibleFiles;
+import app.clearpane.usecases.files.KeepLink;
 import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.web.deliverable.SheetBytes;
 import app.clearpane.web.exposure.client.Looks;
@@ -26,8 +28,11 @@ class VisibleFileController {
     private final Viewers viewers;
     private final SheetBytes bytes;
     private final Looks looks;
+    private final KeepLink keepLink;
 
-    VisibleFileController(VisibleFiles files, Drawings drawings, Viewers viewers, SheetBytes bytes, Looks looks) {
+    VisibleFileController(
+            VisibleFiles files, Drawings drawings, Viewers viewers, SheetBytes bytes, Looks looks, KeepLink keepLink) {
+        this.keepLink = keepLink;
         this.files = files;
         this.drawings = drawings;
         this.viewers = viewers;
@@ -40,6 +45,8 @@ class VisibleFileController {
         ProjectFile found = NotFound.unless(files.find(viewer, file));
         looks.opened(viewer, file);
         model.addAttribute("file", found);
+        model.addAttribute("kind", WorkKind.of(found.mediaType()));
+        keepLink.address(found).ifPresent(address -> model.addAttribute("leads", address));
         model.addAttribute("base", Through.base(viewer));
         model.addAttribute("viewer", viewer);
         model.addAttribute("heading", viewers.heading(viewer));
@@ -50,6 +57,11 @@ class VisibleFileController {
             drawings.sheet(found.sha256(), shown).ifPresent(sheet -> model.addAttribute("sheet", sheet));
         });
         return "files/client/file";
+    }
+
+    @GetMapping({"/c/panes/{pane}/files/{file}/played", "/t/look/{seat}/{sight}/files/{file}/played"})
+    ResponseEntity<Resource> played(Viewer viewer, @PathVariable ItemId file) {
+        return bytes.played(NotFound.unless(files.find(viewer, file)));
     }
 
     @GetMapping({

@@ -132,6 +132,7 @@ class FileController {
             @PathVariable ProjectId project,
             @RequestParam(required = false) @Nullable List<MultipartFile> file,
             @RequestParam(defaultValue = "") String folder,
+            @RequestParam(defaultValue = "") String way,
             @AuthenticationPrincipal Person me)
             throws IOException {
         Input input = new Input();
@@ -142,7 +143,11 @@ class FileController {
         Optional<ItemId> into = folder.isEmpty() ? Optional.empty() : input.one("The folder", folder, ItemId::of);
         input.allGood();
         for (MultipartFile one : chosen) {
-            addFile.add(project, into, name(one), one.getInputStream(), me.actor());
+            if (way.isEmpty()) {
+                addFile.add(project, into, name(one), one.getInputStream(), me.actor());
+            } else {
+                addFile.addOnWay(project, into, way, one.getInputStream(), me.actor());
+            }
         }
         return back(project, into);
     }

@@ -3,12 +3,15 @@ package app.clearpane.web.files.team;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.usecases.files.AddFile;
+import app.clearpane.usecases.files.ArrangeFiles;
 import app.clearpane.usecases.files.KeepFolder;
+import app.clearpane.usecases.files.KeepLink;
 import app.clearpane.usecases.files.ZipFiles;
 import app.clearpane.usecases.security.Person;
 import app.clearpane.usecases.shell.Input;
 import app.clearpane.web.shell.access.ForOutsideMakers;
 import app.clearpane.web.shell.frame.TeamController;
+import java.io.IOException;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
@@ -31,9 +34,14 @@ import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBo
 class FolderController {
     private final AddFile addFile;
     private final KeepFolder keepFolder;
+    private final ArrangeFiles arrangeFiles;
+    private final KeepLink keepLink;
     private final ZipFiles zipFiles;
 
-    FolderController(AddFile addFile, KeepFolder keepFolder, ZipFiles zipFiles) {
+    FolderController(
+            AddFile addFile, KeepFolder keepFolder, ArrangeFiles arrangeFiles, KeepLink keepLink, ZipFiles zipFiles) {
+        this.keepLink = keepLink;
+        this.arrangeFiles = arrangeFiles;
         this.addFile = addFile;
         this.keepFolder = keepFolder;
         this.zipFiles = zipFiles;
@@ -62,9 +70,37 @@ class FolderController {
         return FileController.back(keepFolder.change(folder, name, words, me.actor()), Optional.of(folder));
     }
 
+    @PostMapping("/t/folders/{folder}/move")
+    String move(
+            @PathVariable ItemId folder,
+            @RequestParam(defaultValue = "") String into,
+            @RequestParam(defaultValue = "false") boolean sure,
+            @AuthenticationPrincipal Person me) {
+        Input input = new Input();
+        Optional<ItemId> above = into.isEmpty() ? Optional.empty() : input.one("The folder", into, ItemId::of);
+        input.allGood();
+        return FileController.back(arrangeFiles.moveFolder(folder, above, sure, me.actor()), Optional.of(folder));
+    }
+
     @PostMapping("/t/folders/{folder}/delete")
     String delete(@PathVariable ItemId folder, @AuthenticationPrincipal Person me) {
         return "redirect:/t/projects/" + keepFolder.delete(folder, me.actor()) + "/deleted";
+    }
+
+    /** An address on the web among the files. */
+    @PostMapping("/t/projects/{project}/files/link")
+    String link(
+            @PathVariable ProjectId project,
+            @RequestParam(defaultValue = "") String name,
+            @RequestParam(defaultValue = "") String address,
+            @RequestParam(defaultValue = "") String folder,
+            @AuthenticationPrincipal Person me)
+            throws IOException {
+        Input input = new Input();
+        Optional<ItemId> into = folder.isEmpty() ? Optional.empty() : input.one("The folder", folder, ItemId::of);
+        input.allGood();
+        keepLink.add(project, into, name, address, me.actor());
+        return FileController.back(project, into);
     }
 
     @PostMapping("/t/projects/{project}/files/zip")

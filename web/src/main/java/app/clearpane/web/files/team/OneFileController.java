@@ -1,5 +1,6 @@
 package app.clearpane.web.files.team;
 
+import app.clearpane.core.deliverable.WorkKind;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.files.FolderTree;
 import app.clearpane.core.files.ProjectFile;
@@ -7,6 +8,7 @@ import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.exposure.Items;
 import app.clearpane.store.files.ProjectFiles;
 import app.clearpane.usecases.files.ChangeFile;
+import app.clearpane.usecases.files.KeepLink;
 import app.clearpane.usecases.security.Person;
 import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.usecases.shell.Refused;
@@ -36,6 +38,7 @@ class OneFileController {
     private final FileWindows windows;
     private final ChangeFile changeFile;
     private final SheetBytes bytes;
+    private final KeepLink keepLink;
 
     OneFileController(
             ProjectFrame frame,
@@ -43,7 +46,9 @@ class OneFileController {
             Items items,
             FileWindows windows,
             ChangeFile changeFile,
-            SheetBytes bytes) {
+            SheetBytes bytes,
+            KeepLink keepLink) {
+        this.keepLink = keepLink;
         this.frame = frame;
         this.files = files;
         this.items = items;
@@ -59,9 +64,16 @@ class OneFileController {
         frame.above(model, project, "Files");
         model.addAttribute("line", windows.line(project, found));
         model.addAttribute("earlier", files.earlier(file));
+        model.addAttribute("kind", WorkKind.of(found.mediaType()));
+        keepLink.address(found).ifPresent(address -> model.addAttribute("leads", address));
         model.addAttribute(
                 "path", new FolderTree(files.folders(project)).pathWords(Optional.ofNullable(found.folder())));
         return "files/one";
+    }
+
+    @GetMapping("/t/files/{file}/played")
+    ResponseEntity<Resource> played(@PathVariable ItemId file) {
+        return bytes.played(NotFound.unless(files.find(file)));
     }
 
     /** Its first page, large. */
