@@ -163,6 +163,8 @@ public final class TurnCounts {
                         TASK.STAGE.in(Stage.TO_DO, Stage.UNDER_WAY, Stage.IN_CHECK),
                         TASK.DAYS.gt(0),
                         TASK.DELIVERABLE_ID.isNull(),
+                        TASK.REQUEST_ID.isNull(),
+                        TASK.PAPER_ID.isNull(),
                         isLeaf(),
                         ITEM.KIND.eq(ContentKind.TASKS),
                         ITEM.DELETED_AT.isNull())

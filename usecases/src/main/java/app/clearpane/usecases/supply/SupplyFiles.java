@@ -107,7 +107,8 @@ public class SupplyFiles {
         try {
             return apart.facts(new Wish.Facts(vault.path(taken.stored().sha256())));
         } catch (UnusableFile takesTooLong) {
-            return FileFacts.ofKind(takeIn.mediaType(taken, Optional.empty()), taken.stored().size());
+            return FileFacts.ofKind(
+                    takeIn.mediaType(taken, Optional.empty()), taken.stored().size());
         }
     }
 

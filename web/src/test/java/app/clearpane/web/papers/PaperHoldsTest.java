@@ -104,6 +104,23 @@ class PaperHoldsTest extends AtTheMill {
         return Jsoup.parse(ines().get("/t/tasks/" + press.id()).body()).text();
     }
 
+    private String countedWithClients() throws Exception {
+        return Jsoup.parse(ines().get("/t").body())
+                .select("a.chip.client[href$=#clients]")
+                .text();
+    }
+
+    @Test
+    void aPaperAndWhatStandsForItAreCountedOnce() throws Exception {
+        Paper contract = drafted("CONTRACT");
+        ines().sends("/t/papers/" + contract.id() + "/send", "sure=true");
+        String counted = countedWithClients();
+        assertThat(counted).startsWith("With clients ");
+        holds(contract, press.id());
+        assertThat(activity(contract).orElseThrow().task().stage()).isEqualTo(Stage.UNDER_WAY);
+        assertThat(countedWithClients()).isEqualTo(counted);
+    }
+
     @Test
     void workWaitsUntilAnInvoiceIsPaid() throws Exception {
         Paper invoice = drafted("INVOICE");
