@@ -15,6 +15,7 @@ import app.clearpane.core.turns.Turn;
 import app.clearpane.core.turns.TurnEvent;
 import app.clearpane.store.plan.Tasks;
 import app.clearpane.usecases.exposure.NewItem;
+import app.clearpane.usecases.exposure.SetShowing;
 import app.clearpane.usecases.shell.TheAgency;
 import java.time.LocalDate;
 import java.util.List;
@@ -27,13 +28,16 @@ import org.springframework.stereotype.Component;
 class ClientsActivities {
     private final Tasks tasks;
     private final NewItem newItem;
+    private final SetShowing setShowing;
     private final TaskMoves moves;
     private final KeepPlan keepPlan;
     private final TheAgency agency;
 
-    ClientsActivities(Tasks tasks, NewItem newItem, TaskMoves moves, KeepPlan keepPlan, TheAgency agency) {
+    ClientsActivities(
+            Tasks tasks, NewItem newItem, SetShowing setShowing, TaskMoves moves, KeepPlan keepPlan, TheAgency agency) {
         this.tasks = tasks;
         this.newItem = newItem;
+        this.setShowing = setShowing;
         this.moves = moves;
         this.keepPlan = keepPlan;
         this.agency = agency;
@@ -46,9 +50,15 @@ class ClientsActivities {
                 .findFirst();
     }
 
-    /** Makes one. @param days working days it takes, 1 or more */
+    /**
+     * Makes one. It is held back from everybody outside, since what it is called after is seen only by those it is
+     * addressed to.
+     *
+     * @param days working days it takes, 1 or more
+     */
     ItemId make(ProjectId project, Follows what, String name, int days, Actor by) {
         ItemId id = newItem.add(project, ContentKind.TASKS, name, Optional.empty(), by);
+        setShowing.holdBackEverywhere(id, true, by);
         Task task = new Task(
                 id,
                 Optional.empty(),

@@ -146,6 +146,18 @@ class PaperHoldsTest extends AtTheMill {
     }
 
     @Test
+    void whatStandsForAPaperIsHeldBackFromWhomItIsNotAddressedTo() throws Exception {
+        Paper contract = drafted("CONTRACT");
+        holds(contract, press.id());
+        ItemId stands = activity(contract).orElseThrow().id();
+        assertThat(panes.isHeldBackEverywhere(stands)).isTrue();
+        ines().sends("/t/papers/" + contract.id() + "/send", "sure=true");
+        assertThat(panes.isHeldBackEverywhere(stands)).isTrue();
+        assertThat(grete().get("/c/panes/" + pane().id() + "/tasks/" + stands).statusCode())
+                .isEqualTo(404);
+    }
+
+    @Test
     void whatIsWithdrawnHoldsNothing() throws Exception {
         Paper contract = drafted("CONTRACT");
         holds(contract, press.id());

@@ -94,6 +94,9 @@ class RequestInPlanTest extends AtARequest {
         Request draft = neededFor(press, 3);
         PlannedTask stands = activity(draft).orElseThrow();
         assertThat(stands.name()).isEqualTo(draft.title());
+        assertThat(panes.isHeldBackEverywhere(stands.id()))
+                .as("only those who are asked know of it")
+                .isTrue();
         assertThat(tasks.find(press.id()).orElseThrow().task().shape().after())
                 .containsExactly(new Task.After(stands.id(), 2));
         assertThat(plan().firstDay(press.id())).as("there is time").isEqualTo(begins);
