@@ -107,6 +107,23 @@ class UploadTest extends AtARequest {
     }
 
     @Test
+    void whatIsBegunAndNotFinishedKeepsItsRoom() throws Exception {
+        Visitor imre = imre();
+        long gigabyte = 1L << 30;
+        String large = address(begins(imre, 9 * gigabyte, "nine.tif"));
+        HttpResponse<String> more = begins(imre, 2 * gigabyte, "two.tif");
+        assertThat(more.statusCode()).isEqualTo(422);
+        assertThat(more.body()).contains("did not finish takes the room");
+        assertThat(begins(grete(), 2 * gigabyte, "hers.tif").statusCode())
+                .as("hers is her own")
+                .isEqualTo(201);
+        imre.sends("DELETE", large, headers(imre), NOTHING);
+        HttpResponse<String> now = begins(imre, 2 * gigabyte, "two.tif");
+        assertThat(now.statusCode()).isEqualTo(201);
+        imre.sends("DELETE", address(now), headers(imre), NOTHING);
+    }
+
+    @Test
     void isTheirsAlone() throws Exception {
         Request request = asks("a photograph");
         byte[] picture = jpeg(30, 20);

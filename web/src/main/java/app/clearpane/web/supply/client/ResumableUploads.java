@@ -11,13 +11,18 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.nio.channels.FileChannel;
+import java.nio.file.DirectoryStream;
+import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
 import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 import me.desair.tus.server.TusFileUploadService;
 import me.desair.tus.server.exception.TusException;
+import me.desair.tus.server.upload.UploadId;
 import me.desair.tus.server.upload.UploadInfo;
 import me.desair.tus.server.upload.UploadLock;
 import me.desair.tus.server.upload.UploadLockingService;
@@ -34,6 +39,9 @@ import org.springframework.stereotype.Component;
 class ResumableUploads implements Recurring {
     private static final String ADDRESS = "/c/panes/[0-9a-f-]{36}/uploads";
     private static final Duration KEPT = Duration.ofDays(7);
+    /** Begun by one person and not finished: a hundred files at once are usual, a folder of two hundred happens. */
+    private static final int MOST_BEGUN = 500;
+
     private final Path folder;
     private final UploadLockingService locks;
     private final UploadStorageService storage;
@@ -58,14 +66,47 @@ class ResumableUploads implements Recurring {
         return new Recurrence("uploads", "${clearpane.uploads:0 37 3 * * *}", tus::cleanup);
     }
 
-    /** Begins one. @throws Refused if there is no room for it */
+    /**
+     * Begins one.
+     *
+     * @throws Refused if there is no room for it, also if what they began and did not finish takes it
+     */
     void begin(Viewer viewer, HttpServletRequest request, HttpServletResponse response) throws IOException {
         String length = Optional.ofNullable(request.getHeader("Upload-Length")).orElse("");
         if (request.getHeader("Tus-Resumable") == null || !length.matches("\\d{1,18}")) {
             throw Refused.because("This takes files in parts, from the page of a request. Nothing was kept.");
         }
         takeIn.needRoom(viewer.project(), viewer.actor(), Long.parseLong(length));
+        List<UploadInfo> begun = begun(viewer);
+        if (begun.size() >= MOST_BEGUN
+                || begun.stream().mapToLong(UploadInfo::getLength).sum() > mostBegun(length)) {
+            throw Refused.because(
+                    "What you began to send and did not finish takes the room for this file. Choose those "
+                            + "files again and they go on, or leave them: they are dropped after a week.");
+        }
         goOn(viewer, request, response);
+    }
+
+    private long mostBegun(String length) {
+        return takeIn.largestResumed() - Long.parseLong(length);
+    }
+
+    /** What they began and did not finish. */
+    private List<UploadInfo> begun(Viewer viewer) throws IOException {
+        Path all = folder.resolve("uploads");
+        List<UploadInfo> theirs = new ArrayList<>();
+        try (DirectoryStream<Path> begun = Files.newDirectoryStream(all)) {
+            for (Path one : begun) {
+                UploadInfo info =
+                        storage.getUploadInfo(new UploadId(one.getFileName().toString()));
+                if (info != null && info.isUploadInProgress() && owner(viewer).equals(info.getOwnerKey())) {
+                    theirs.add(info);
+                }
+            }
+        } catch (NoSuchFileException noneYet) {
+            return List.of();
+        }
+        return theirs;
     }
 
     /** Takes a further part, says how far it is, or drops it. */
