@@ -4,6 +4,7 @@ import static app.clearpane.store.schema.Tables.TASK_FILE;
 
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.files.Sha256;
+import app.clearpane.core.people.Actor;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
@@ -25,7 +26,7 @@ public final class TaskFiles {
      *
      * @param size in bytes
      * @param teamOnly whether clients never see it
-     * @param by who put it there, by name
+     * @param by who put it there
      */
     public record TaskFile(
             UUID id,
@@ -35,7 +36,7 @@ public final class TaskFiles {
             String mediaType,
             long size,
             boolean teamOnly,
-            String by,
+            Actor by,
             Instant at) {}
 
     /** Puts one beside a task. */
@@ -48,7 +49,7 @@ public final class TaskFiles {
                 .set(TASK_FILE.MEDIA_TYPE, file.mediaType())
                 .set(TASK_FILE.SIZE_BYTES, file.size())
                 .set(TASK_FILE.TEAM_ONLY, file.teamOnly())
-                .set(TASK_FILE.AUTHOR_NAME, file.by())
+                .set(TASK_FILE.ADDED_BY, file.by())
                 .set(TASK_FILE.CREATED_AT, file.at())
                 .execute();
     }
@@ -73,7 +74,7 @@ public final class TaskFiles {
                         TASK_FILE.MEDIA_TYPE,
                         TASK_FILE.SIZE_BYTES,
                         TASK_FILE.TEAM_ONLY,
-                        TASK_FILE.AUTHOR_NAME,
+                        TASK_FILE.ADDED_BY,
                         TASK_FILE.CREATED_AT)
                 .from(TASK_FILE)
                 .where(condition)

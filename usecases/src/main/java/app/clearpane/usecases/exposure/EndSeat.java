@@ -85,8 +85,8 @@ public class EndSeat {
         if (!sure) {
             throw new NeedsConfirmation(
                     List.of(seat.name() + " sees nothing through “" + pane.name()
-                            + "” any more, from now on, and is signed out everywhere. What they said and "
-                            + "decided stays."),
+                            + "” any more, from now on, and no link that was sent to them until now opens anything. "
+                            + "What they said and decided stays."),
                     "End the seat of " + seat.name());
         }
         seats.end(seat, agency.now());

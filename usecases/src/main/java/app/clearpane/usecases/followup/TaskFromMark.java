@@ -80,7 +80,7 @@ class TaskFromMark {
                 "image/png",
                 kept.size(),
                 true,
-                by.fullName(),
+                by.actor(),
                 clock.instant())));
         mark.beside()
                 .with()
@@ -93,7 +93,7 @@ class TaskFromMark {
                         file.mediaType(),
                         file.size(),
                         true,
-                        mark.author().name(),
+                        mark.author(),
                         clock.instant())));
         markups.becomes(mark, task);
         TaskOfMark.stage(mark.progress(), Stage.TO_DO).ifPresent(stage -> moveTask.move(task, stage, by.actor()));

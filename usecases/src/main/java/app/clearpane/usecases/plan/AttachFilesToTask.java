@@ -97,7 +97,7 @@ public class AttachFilesToTask {
                 mediaType,
                 stored.size(),
                 teamOnly,
-                by.name(),
+                by,
                 clock.instant());
     }
 
