@@ -208,6 +208,7 @@ public enum Act {
     FILE_MOVED("file.moved", Kind.FILES, "moved the file"),
     FILE_RENAMED("file.renamed", Kind.FILES, "renamed the file"),
     FILE_REPLACED("file.replaced", Kind.FILES, "put new content in the place of the file"),
+    FILE_TOLD("file.told", Kind.FILES, "told of the file"),
     LINK_ADDED("link.added", Kind.FILES, "added the link"),
     FOLDER_MOVED("folder.moved", Kind.FILES, "moved the folder"),
     FOLDER_RENAMED("folder.renamed", Kind.FILES, "renamed the folder"),

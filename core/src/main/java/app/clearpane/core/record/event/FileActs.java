@@ -4,6 +4,7 @@ import app.clearpane.core.files.Sha256;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.record.Act;
 import app.clearpane.core.record.Happening;
+import java.util.List;
 
 /** What a Record tells of files. */
 public final class FileActs {
@@ -27,6 +28,9 @@ public final class FileActs {
 
     /** In words: somebody renamed the folder … @param from what it was called */
     public record FolderRenamed(Actor actor, String subject, String from) implements Happening {}
+
+    /** In words: somebody told of the file … @param to whom, by name @param words said beside it; may be empty */
+    public record FileTold(Actor actor, String subject, List<String> to, String words) implements Happening {}
 
     /** In words: somebody added the link … @param address where it leads */
     public record LinkAdded(Actor actor, String subject, String address) implements Happening {}

@@ -4,6 +4,7 @@ import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.project.Project;
 import app.clearpane.store.agency.Notes;
 import app.clearpane.store.exposure.Items;
+import app.clearpane.store.files.ProjectFiles;
 import app.clearpane.usecases.exposure.SetShowing;
 import app.clearpane.usecases.security.Person;
 import app.clearpane.usecases.shell.NeedsConfirmation;
@@ -24,13 +25,21 @@ import org.springframework.web.bind.annotation.PostMapping;
 class ItemController {
     private final ProjectFrame frame;
     private final Items items;
+    private final ProjectFiles files;
     private final ItemSheet sheet;
     private final Windows windows;
     private final SetShowing setShowing;
     private final Notes notes;
 
     ItemController(
-            ProjectFrame frame, Items items, ItemSheet sheet, Windows windows, SetShowing setShowing, Notes notes) {
+            ProjectFrame frame,
+            Items items,
+            ProjectFiles files,
+            ItemSheet sheet,
+            Windows windows,
+            SetShowing setShowing,
+            Notes notes) {
+        this.files = files;
         this.frame = frame;
         this.items = items;
         this.sheet = sheet;
@@ -44,6 +53,7 @@ class ItemController {
         Items.Row row = NotFound.unless(items.find(item));
         Project project = frame.above(model, row.project(), "Panes");
         model.addAttribute("sheet", sheet.read(project, item));
+        model.addAttribute("aFile", files.find(item).isPresent());
         model.addAttribute("notes", notes.about(Set.of(item.value()), me.memberId()));
         return "exposure/item";
     }

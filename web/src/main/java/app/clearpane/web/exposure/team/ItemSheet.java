@@ -22,6 +22,7 @@ import app.clearpane.store.exposure.Seats;
 import app.clearpane.usecases.shell.NotFound;
 import java.time.Clock;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -64,7 +65,18 @@ class ItemSheet {
     record Audience(Panes.Row pane, List<Line> lines) {}
 
     /** The sheet. */
-    record Sheet(Item item, List<Audience> audiences, List<Line> without, boolean heldBackEverywhere) {}
+    record Sheet(Item item, List<Audience> audiences, List<Line> without, boolean heldBackEverywhere) {
+        /** Who sees it by a seat of theirs, each once. */
+        public List<SeatRow> seeing() {
+            Map<ContactId, SeatRow> seeing = new LinkedHashMap<>();
+            audiences.stream()
+                    .flatMap(audience -> audience.lines().stream())
+                    .filter(line -> line.why().verdict().visible())
+                    .flatMap(line -> line.seat().stream())
+                    .forEach(seat -> seeing.putIfAbsent(seat.contact(), seat));
+            return List.copyOf(seeing.values());
+        }
+    }
 
     Sheet read(Project project, ItemId id) {
         Item item = item(project.id(), id);
