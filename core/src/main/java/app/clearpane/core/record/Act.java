@@ -209,7 +209,7 @@ public enum Act {
     FILE_RENAMED("file.renamed", Kind.FILES, "renamed the file"),
     FILE_REPLACED("file.replaced", Kind.FILES, "put new content in the place of the file"),
     FILE_TOLD("file.told", Kind.FILES, "told of the file"),
-    LINK_ADDED("link.added", Kind.FILES, "added the link"),
+    FILE_LINKED("file.linked", Kind.FILES, "added the link"),
     FOLDER_MOVED("folder.moved", Kind.FILES, "moved the folder"),
     FOLDER_RENAMED("folder.renamed", Kind.FILES, "renamed the folder"),
     FOLDER_DELETED("folder.deleted", Kind.FILES, "deleted, with all that lies in it, the folder"),

@@ -61,7 +61,7 @@ public class KeepLink {
         String called = named.orElseThrow().value();
         ItemId item = newItem.add(project, ContentKind.FILES, called, folder, by);
         files.addFile(item, stored, ProjectFile.LINK, by);
-        audit.append(project, item.value(), new FileActs.LinkAdded(by, called, leads));
+        audit.append(project, item.value(), new FileActs.FileLinked(by, called, leads));
         return item;
     }
 

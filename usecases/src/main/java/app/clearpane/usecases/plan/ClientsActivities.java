@@ -44,7 +44,7 @@ class ClientsActivities {
     }
 
     /** The activity that stands for something. */
-    Optional<PlannedTask> of(ProjectId project, Follows what) {
+    Optional<PlannedTask> find(ProjectId project, Follows what) {
         return tasks.ofProject(project).stream()
                 .filter(task -> task.details().follows().filter(what::equals).isPresent())
                 .findFirst();
@@ -104,7 +104,7 @@ class ClientsActivities {
      * @param last the day by which it is to be done, if it was sent and there is one
      */
     void follow(ProjectId project, Follows what, Turn holder, Optional<LocalDate> last, Actor by) {
-        of(project, what).filter(task -> task.task().stage().open()).ifPresent(task -> {
+        find(project, what).filter(task -> task.task().stage().open()).ifPresent(task -> {
             Stage stage =
                     holder == Turn.NOBODYS ? Stage.DONE : holder == Turn.CLIENTS ? Stage.UNDER_WAY : Stage.IN_CHECK;
             if (task.task().stage() != stage) {

@@ -72,12 +72,11 @@ public class PapersFollow {
         PlannedTask waiting = requestsFollow.mayWait(paper.project()).stream()
                 .filter(one -> one.id().equals(task))
                 .findFirst()
-                .orElseThrow(
-                        () -> Refused.changedMeanwhile(
-                                "What is to wait has begun, or is not in the plan any more. Nothing was changed; choose again."));
+                .orElseThrow(() -> Refused.changedMeanwhile(
+                        "What is to wait has begun, or is not in the plan any more. Nothing was changed."));
         Follows what = new Follows.OfPaper(id);
         ItemId activity = activities
-                .of(paper.project(), what)
+                .find(paper.project(), what)
                 .filter(one -> one.task().stage().open())
                 .map(PlannedTask::id)
                 .orElseGet(() -> activities.make(paper.project(), what, paper.name(), days(paper), by));
@@ -139,7 +138,7 @@ public class PapersFollow {
     private void follow(Paper paper, Actor by) {
         Follows what = new Follows.OfPaper(paper.id());
         if (paper.withdrawal().isPresent()) {
-            activities.of(paper.project(), what).ifPresent(task -> activities.drop(task, by));
+            activities.find(paper.project(), what).ifPresent(task -> activities.drop(task, by));
         } else if (paper.sentAt().isPresent()) {
             activities.follow(paper.project(), what, turn(paper), paper.due(), by);
         }

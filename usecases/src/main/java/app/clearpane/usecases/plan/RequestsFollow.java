@@ -151,7 +151,7 @@ public class RequestsFollow {
     public void moved(Request request, Actor by) {
         Follows what = new Follows.OfRequest(request.id());
         if (request.standing() instanceof Request.Withdrawn) {
-            activities.of(request.project(), what).ifPresent(task -> activities.drop(task, by));
+            activities.find(request.project(), what).ifPresent(task -> activities.drop(task, by));
         } else if (request.sent().isPresent()) {
             LocalDate last = request.sent()
                     .orElseThrow()

@@ -33,7 +33,7 @@ public final class FileActs {
     public record FileTold(Actor actor, String subject, List<String> to, String words) implements Happening {}
 
     /** In words: somebody added the link … @param address where it leads */
-    public record LinkAdded(Actor actor, String subject, String address) implements Happening {}
+    public record FileLinked(Actor actor, String subject, String address) implements Happening {}
 
     /** In words: somebody moved the folder … @param into empty for the top */
     public record FolderMoved(Actor actor, String subject, String into) implements Happening {}
