@@ -218,6 +218,7 @@ public final class WouldSucceed {
     private static String likely(Element input) {
         return switch (input.attr("type")) {
             case "email" -> "somebody.new@penwether.example";
+            case "url" -> "https://penwether.example/new";
             case "number" -> "3";
             case "date" -> "2029-06-04";
             case "password" -> "seven-harbour-lanterns-drift";
