@@ -23,7 +23,7 @@ export class Table {
     this.root = root;
     this.stage = root.querySelector("[data-stage]");
     this.sheet = root.querySelector("[data-sheet]");
-    this.page = root.closest(".table-page");
+    this.page = root.closest("main"); // its class may still be that of the page before, while this one settles
     this.form = root.querySelector("[data-new-note]");
     this.controls = new AbortController();
     if (!this.sheet) {
