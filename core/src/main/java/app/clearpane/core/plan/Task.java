@@ -62,6 +62,12 @@ public record Task(
     /** The working days said to remain on the morning of a day. */
     public record Remaining(int days, LocalDate saidOn) {}
 
+    /** The same, waiting for other things. */
+    public Task waitingFor(List<After> others) {
+        Shape waiting = new Shape(shape.days(), shape.notBefore(), others, shape.effortMinutes());
+        return new Task(id, parent, name, side, waiting, stage, actual);
+    }
+
     /** Whether it is a day rather than work. */
     public boolean milestone() {
         return shape.days() == 0;

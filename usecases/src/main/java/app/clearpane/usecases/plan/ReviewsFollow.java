@@ -160,21 +160,7 @@ public class ReviewsFollow {
                 List<Task.After> moved = links.stream()
                         .map(link -> link.predecessor().equals(from) ? new Task.After(to, link.lagDays()) : link)
                         .toList();
-                Task task = waiting.task();
-                tasks.change(
-                        waiting.with(new Task(
-                                task.id(),
-                                task.parent(),
-                                task.name(),
-                                task.side(),
-                                new Task.Shape(
-                                        task.shape().days(),
-                                        task.shape().notBefore(),
-                                        moved,
-                                        task.shape().effortMinutes()),
-                                task.stage(),
-                                task.actual())),
-                        clock.instant());
+                tasks.change(waiting.with(waiting.task().waitingFor(moved)), clock.instant());
             }
         }
     }

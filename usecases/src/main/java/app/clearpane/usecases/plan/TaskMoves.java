@@ -64,19 +64,6 @@ class TaskMoves {
                                 .filter(link -> !link.predecessor().equals(after.predecessor())),
                         Stream.of(after))
                 .toList();
-        tasks.change(
-                planned.with(new Task(
-                        task.id(),
-                        task.parent(),
-                        task.name(),
-                        task.side(),
-                        new Task.Shape(
-                                task.shape().days(),
-                                task.shape().notBefore(),
-                                links,
-                                task.shape().effortMinutes()),
-                        task.stage(),
-                        task.actual())),
-                clock.instant());
+        tasks.change(planned.with(task.waitingFor(links)), clock.instant());
     }
 }
