@@ -12,10 +12,16 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Base64;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
 import org.junit.jupiter.api.Test;
 
 /** A file that is sent in parts goes on where it stopped, is only its sender's, and is given once it is whole. */
@@ -121,6 +127,32 @@ class UploadTest extends AtARequest {
         HttpResponse<String> now = begins(imre, 2 * gigabyte, "two.tif");
         assertThat(now.statusCode()).isEqualTo(201);
         imre.sends("DELETE", address(now), headers(imre), NOTHING);
+    }
+
+    /** As a folder does that is dropped: each begins while parts of others arrive. */
+    @Test
+    void manyAtOnceAreNotInEachOthersWay() throws Exception {
+        Visitor imre = imre();
+        imre.token();
+        ExecutorService senders = Executors.newFixedThreadPool(6);
+        List<Callable<Integer>> files = new ArrayList<>();
+        for (int i = 0; i < 60; i++) {
+            String name = "many-" + i + ".bin";
+            files.add(() -> inTwoParts(imre, name));
+        }
+        for (Future<Integer> one : senders.invokeAll(files)) {
+            assertThat(one.get()).isEqualTo(204);
+        }
+        senders.shutdown();
+    }
+
+    private int inTwoParts(Visitor who, String name) throws Exception {
+        byte[] bytes = new byte[2_000];
+        String address = address(begins(who, bytes.length, name));
+        part(who, address, bytes, 0, 500);
+        int answer = part(who, address, bytes, 500, bytes.length).statusCode();
+        who.sends("DELETE", address, headers(who), NOTHING);
+        return answer;
     }
 
     @Test

@@ -11,18 +11,13 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.nio.channels.FileChannel;
-import java.nio.file.DirectoryStream;
-import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
 import java.time.Duration;
-import java.util.ArrayList;
-import java.util.List;
 import java.util.Optional;
 import me.desair.tus.server.TusFileUploadService;
 import me.desair.tus.server.exception.TusException;
-import me.desair.tus.server.upload.UploadId;
 import me.desair.tus.server.upload.UploadInfo;
 import me.desair.tus.server.upload.UploadLock;
 import me.desair.tus.server.upload.UploadLockingService;
@@ -47,10 +42,12 @@ class ResumableUploads implements Recurring {
     private final UploadStorageService storage;
     private final TusFileUploadService tus;
     private final TakeInFile takeIn;
+    private final BegunUploads begun;
 
     ResumableUploads(HouseSettings house, TakeInFile takeIn) {
         this.takeIn = takeIn;
         this.folder = house.data().resolve("uploads");
+        this.begun = new BegunUploads(folder.resolve("begun"), folder.resolve("uploads"));
         this.locks = new DiskLockingService(folder.toString());
         this.storage = new DiskStorageService(folder.toString());
         this.tus = new TusFileUploadService()
@@ -77,36 +74,18 @@ class ResumableUploads implements Recurring {
             throw Refused.because("This takes files in parts, from the page of a request. Nothing was kept.");
         }
         takeIn.needRoom(viewer.project(), viewer.actor(), Long.parseLong(length));
-        List<UploadInfo> begun = begun(viewer);
-        if (begun.size() >= MOST_BEGUN
-                || begun.stream().mapToLong(UploadInfo::getLength).sum() > mostBegun(length)) {
+        long bytes = Long.parseLong(length);
+        BegunUploads.Tally tally = begun.tally(viewer.contact());
+        if (tally.count() >= MOST_BEGUN || tally.bytes() > takeIn.largestResumed() - bytes) {
             throw Refused.because(
                     "What you began to send and did not finish takes the room for this file. Choose those "
                             + "files again and they go on, or leave them: they are dropped after a week.");
         }
-        goOn(viewer, request, response);
-    }
-
-    private long mostBegun(String length) {
-        return takeIn.largestResumed() - Long.parseLong(length);
-    }
-
-    /** What they began and did not finish. */
-    private List<UploadInfo> begun(Viewer viewer) throws IOException {
-        Path all = folder.resolve("uploads");
-        List<UploadInfo> theirs = new ArrayList<>();
-        try (DirectoryStream<Path> begun = Files.newDirectoryStream(all)) {
-            for (Path one : begun) {
-                UploadInfo info =
-                        storage.getUploadInfo(new UploadId(one.getFileName().toString()));
-                if (info != null && info.isUploadInProgress() && owner(viewer).equals(info.getOwnerKey())) {
-                    theirs.add(info);
-                }
-            }
-        } catch (NoSuchFileException noneYet) {
-            return List.of();
+        tus.process(request, response, owner(viewer));
+        String made = response.getHeader("Location");
+        if (made != null && bytes > 0) {
+            begun.note(viewer.contact(), last(made), bytes);
         }
-        return theirs;
     }
 
     /** Takes a further part, says how far it is, or drops it. */
@@ -115,6 +94,26 @@ class ResumableUploads implements Recurring {
             mend(viewer, request.getRequestURI());
         }
         tus.process(request, response, owner(viewer));
+        if (!"HEAD".equals(request.getMethod()) && isOver(viewer, request.getRequestURI(), response)) {
+            begun.strike(last(request.getRequestURI()));
+        }
+    }
+
+    /** Whether the last of its parts came, or it was dropped. Whoever was refused changed nothing. */
+    private boolean isOver(Viewer viewer, String address, HttpServletResponse response) throws IOException {
+        if (response.getStatus() != HttpServletResponse.SC_NO_CONTENT) {
+            return false;
+        }
+        try {
+            UploadInfo info = tus.getUploadInfo(address, owner(viewer));
+            return info == null || !info.isUploadInProgress();
+        } catch (TusException gone) {
+            return true;
+        }
+    }
+
+    private static String last(String address) {
+        return address.substring(address.lastIndexOf('/') + 1);
     }
 
     /**
@@ -169,6 +168,7 @@ class ResumableUploads implements Recurring {
     void drop(Viewer viewer, String address) throws IOException {
         try {
             tus.deleteUpload(address, owner(viewer));
+            begun.strike(last(address));
         } catch (TusException gone) {
             throw new IOException(gone);
         }
