@@ -3,6 +3,7 @@ package app.clearpane.formats.apart;
 import app.clearpane.core.compare.ChangeMap;
 import app.clearpane.core.compare.Comparison;
 import app.clearpane.core.compare.Palette;
+import app.clearpane.core.files.Inside;
 import app.clearpane.core.markup.Writing;
 import app.clearpane.core.supply.FileFacts;
 import app.clearpane.formats.deliverable.UnusableFile;
@@ -86,6 +87,14 @@ public final class DrawApart implements AutoCloseable {
      */
     public FileFacts facts(Wish.Facts wish) throws IOException, UnusableFile {
         return waited(wish, FileFacts.class);
+    }
+
+    /**
+     * What stands in a file that has no pages to draw. @throws UnusableFile if nothing of it can be shown @throws
+     * NoRoomNow if too many are being opened
+     */
+    public Inside inside(Wish.Within wish) throws IOException, UnusableFile {
+        return waited(wish, Inside.class);
     }
 
     /**

@@ -3,6 +3,7 @@ package app.clearpane.formats.apart;
 import app.clearpane.core.compare.ChangeMap;
 import app.clearpane.core.compare.Comparison;
 import app.clearpane.core.compare.Palette;
+import app.clearpane.core.files.Inside;
 import app.clearpane.core.markup.Place;
 import app.clearpane.core.markup.Writing;
 import app.clearpane.core.supply.FileFacts;
@@ -10,6 +11,7 @@ import app.clearpane.formats.compare.Rasters;
 import app.clearpane.formats.deliverable.Texts;
 import app.clearpane.formats.deliverable.UnusableFile;
 import app.clearpane.formats.deliverable.Work;
+import app.clearpane.formats.files.InsideOfFile;
 import app.clearpane.formats.markup.Annotation;
 import app.clearpane.formats.markup.BroughtMark;
 import app.clearpane.formats.markup.MarkedSheet;
@@ -71,6 +73,14 @@ public sealed interface Wish<P, A> {
         @Override
         public FileFacts granted(Pieces<None> pieces) throws IOException {
             return FactsOfFile.read(file);
+        }
+    }
+
+    /** What stands in a file that has no pages to draw. */
+    record Within(Path file) implements Wish<None, Inside> {
+        @Override
+        public Inside granted(Pieces<None> pieces) throws IOException, UnusableFile {
+            return InsideOfFile.read(file);
         }
     }
 

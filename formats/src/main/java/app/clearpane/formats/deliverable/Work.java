@@ -13,7 +13,7 @@ import java.util.Optional;
  * <p>What it costs to draw is bounded before anything is decoded: {@link #open} reads headers only and refuses what is
  * too large.
  */
-public sealed interface Work permits Picture, PdfWork, SvgWork, TextWork, PlayedWork {
+public sealed interface Work permits Picture, PdfWork, SvgWork, TextWork, PlayedWork, OfficeWork {
     /** The longest side of a picture, in pixels. */
     int LONGEST_SIDE = 30_000;
 
@@ -62,12 +62,10 @@ public sealed interface Work permits Picture, PdfWork, SvgWork, TextWork, Played
      * @throws UnusableFile with a sentence if it is damaged, locked or too large
      */
     static Work known(Path file, String mediaType) throws IOException, UnusableFile {
-        return open(
-                file,
-                Arrays.stream(MediaKind.values())
-                        .filter(kind -> kind.mediaType().equals(mediaType))
-                        .findFirst()
-                        .orElseThrow(() -> new UnusableFile("Files of type " + mediaType + " cannot be looked at.")));
+        Optional<MediaKind> kind = Arrays.stream(MediaKind.values())
+                .filter(one -> one.mediaType().equals(mediaType))
+                .findFirst();
+        return kind.isPresent() ? open(file, kind.get()) : OfficeWork.open(file, mediaType);
     }
 
     private static Work open(Path file, MediaKind kind) throws IOException, UnusableFile {

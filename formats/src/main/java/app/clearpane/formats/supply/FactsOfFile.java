@@ -38,9 +38,11 @@ public final class FactsOfFile {
         }
     }
 
-    private static String mediaType(Path file) throws IOException {
+    /** What a file is by its content, as a media type. @throws IOException if it cannot be read at all */
+    public static String mediaType(Path file) throws IOException {
         String found = ContentType.of(file);
         return switch (found) {
+            case "text/plain" -> TypedTable.is(TypedText.beginning(file)) ? "text/csv" : found;
             case "application/zip", "application/x-tika-ooxml" -> OfficeFacts.kindOfArchive(file);
             case "application/x-tika-msoffice" -> OfficeFacts.kindOfOlder(file);
             case "application/x-matroska", "video/x-matroska", "video/webm" ->
@@ -59,9 +61,7 @@ public final class FactsOfFile {
         if (bytes > LONGEST_TEXT) {
             return FileFacts.ofKind(mediaType, bytes);
         }
-        String text = text(file);
-        String found = mediaType.equals("text/plain") && TypedTable.is(text) ? "text/csv" : mediaType;
-        return FileFacts.ofDocument(found, bytes, FileFacts.Document.ofWords(WordCount.of(text)));
+        return FileFacts.ofDocument(mediaType, bytes, FileFacts.Document.ofWords(WordCount.of(text(file))));
     }
 
     private static String text(Path file) throws IOException {

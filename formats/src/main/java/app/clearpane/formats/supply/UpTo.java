@@ -5,10 +5,11 @@ import java.io.IOException;
 import java.io.InputStream;
 
 /** A stream that ends with an error where it goes on for too long: an archive may unpack to more than anybody has. */
-final class UpTo extends FilterInputStream {
+public final class UpTo extends FilterInputStream {
     private long left;
 
-    UpTo(InputStream in, long most) {
+    /** @param most how many bytes are given */
+    public UpTo(InputStream in, long most) {
         super(in);
         this.left = most;
     }

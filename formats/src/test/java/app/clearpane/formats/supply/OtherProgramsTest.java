@@ -4,17 +4,24 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 import static org.junit.jupiter.api.Assumptions.assumeTrue;
 
+import app.clearpane.core.files.Inside;
 import app.clearpane.core.supply.ColourSpace;
 import app.clearpane.core.supply.FileFacts;
 import app.clearpane.core.supply.FileKind;
+import app.clearpane.formats.deliverable.Work;
+import app.clearpane.formats.files.InsideOfFile;
+import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.List;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -195,6 +202,10 @@ class OtherProgramsTest {
         assertThat(facts.document().orElseThrow().words()).hasValue(120);
         assertThat(facts.locked()).isFalse();
         assertThat(facts.macros()).isFalse();
+        if (kind == FileKind.TEXT) {
+            Inside inside = InsideOfFile.read(folder.resolve("words." + ending));
+            assertThat(inside.parts().get(0).rows().get(0).get(0)).startsWith("word1 word2 ");
+        }
     }
 
     @ParameterizedTest
@@ -203,5 +214,22 @@ class OtherProgramsTest {
         Files.writeString(folder.resolve("table.csv"), "room,area\nhall,42\nstairs,9\n");
         office(ending, "table.csv");
         assertThat(read("table." + ending).kind()).isEqualTo(kind);
+        assertThat(InsideOfFile.read(folder.resolve("table." + ending))
+                        .parts()
+                        .get(0)
+                        .rows())
+                .containsExactly(List.of("room", "area"), List.of("hall", "42"), List.of("stairs", "9"));
+    }
+
+    @Test
+    void theFirstPageOfADocumentIsDrawnWhereItsProgramIs() throws Exception {
+        Files.writeString(folder.resolve("words.txt"), "The old wall\n".repeat(200));
+        office("odt", "words.txt");
+        Path text = folder.resolve("words.odt");
+        List<Work.DrawnPage> pages = new ArrayList<>();
+        Work.known(text, FactsOfFile.mediaType(text)).draw(1, pages::add);
+        assertThat(pages).hasSize(1);
+        assertThat(ImageIO.read(new ByteArrayInputStream(pages.get(0).large())).getWidth())
+                .isEqualTo(Work.LARGE_WIDTH);
     }
 }

@@ -5,12 +5,14 @@ import app.clearpane.core.project.ProjectId;
 import app.clearpane.formats.apart.DrawApart;
 import app.clearpane.formats.apart.Wish;
 import app.clearpane.formats.deliverable.ContentType;
+import app.clearpane.formats.deliverable.OfficeWork;
 import app.clearpane.formats.deliverable.UnusableFile;
 import app.clearpane.store.deliverable.Drawings;
 import app.clearpane.store.files.Vault;
 import app.clearpane.usecases.jobs.Jobs;
 import java.io.IOException;
 import java.io.InputStream;
+import java.nio.file.Path;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 
@@ -59,20 +61,28 @@ public class TakeInWork {
         return apart.open(new Wish.Open(vault.path(taken.stored().sha256()), taken.name()));
     }
 
-    /** The same; nothing if it cannot be looked at. */
-    Optional<Wish.Opened> opened(Taken taken) throws IOException {
+    /** The same, or that its first page can be drawn; nothing if nothing of it can be looked at. */
+    public Optional<Wish.Opened> opened(Taken taken) throws IOException {
         try {
             return Optional.of(open(taken));
-        } catch (UnusableFile notToBeLookedAt) {
-            return Optional.empty();
+        } catch (UnusableFile notToBeMarkedUp) {
+            String mediaType = mediaType(taken, Optional.empty());
+            return Optional.of(new Wish.Opened(mediaType, 1))
+                    .filter(office -> OfficeWork.isDrawnHere() && OfficeWork.is(mediaType));
         }
     }
 
     /** What it is by its content, as a media type. @param work what can be seen of it */
     public String mediaType(Taken taken, Optional<Wish.Opened> work) throws IOException {
-        return work.isPresent()
-                ? work.get().mediaType()
-                : ContentType.of(vault.path(taken.stored().sha256()));
+        if (work.isPresent()) {
+            return work.get().mediaType();
+        }
+        Path file = vault.path(taken.stored().sha256());
+        try {
+            return apart.facts(new Wish.Facts(file)).mediaType();
+        } catch (UnusableFile takesTooLong) {
+            return ContentType.of(file);
+        }
     }
 
     /** Has its sheets drawn, unless they are; part of the transaction that keeps it. */

@@ -11,6 +11,7 @@ import app.clearpane.core.supply.Takes;
 import app.clearpane.core.viewer.Viewer;
 import app.clearpane.formats.apart.DrawApart;
 import app.clearpane.formats.apart.Wish;
+import app.clearpane.formats.deliverable.ContentType;
 import app.clearpane.formats.deliverable.UnusableFile;
 import app.clearpane.store.files.Vault;
 import app.clearpane.usecases.files.TakeInWork;
@@ -99,7 +100,7 @@ public class SupplyFiles {
     private Found find(Request request, Viewer viewer, Arriving file) throws IOException {
         try (InputStream content = file.content().open()) {
             TakeInWork.Taken taken = takeIn.takeResumed(request.project(), file.name(), content, viewer.actor());
-            return new Found(taken, facts(taken), opened(taken));
+            return new Found(taken, facts(taken), takeIn.opened(taken));
         }
     }
 
@@ -108,15 +109,8 @@ public class SupplyFiles {
             return apart.facts(new Wish.Facts(vault.path(taken.stored().sha256())));
         } catch (UnusableFile takesTooLong) {
             return FileFacts.ofKind(
-                    takeIn.mediaType(taken, Optional.empty()), taken.stored().size());
-        }
-    }
-
-    private Optional<Wish.Opened> opened(TakeInWork.Taken taken) throws IOException {
-        try {
-            return Optional.of(takeIn.open(taken));
-        } catch (UnusableFile notToBeLookedAt) {
-            return Optional.empty();
+                    ContentType.of(vault.path(taken.stored().sha256())),
+                    taken.stored().size());
         }
     }
 

@@ -103,6 +103,15 @@ class FileRoomTest extends AtTheMill {
     }
 
     @Test
+    void whatCannotBeDrawnShowsWhatStandsInIt() throws Exception {
+        sends(room(), "rooms.csv", "room;area\nHall of maps;142\nStairs;18\n", "");
+        assertThat(text(ines().get("/t/files/" + file("rooms.csv").id()))).contains("a table", "Hall of maps 142");
+        sends(room(), "rooms.bin", "\0\1\2 nothing", "");
+        assertThat(text(ines().get("/t/files/" + file("rooms.bin").id())))
+                .contains("This kind of file cannot be shown here. Take a copy");
+    }
+
+    @Test
     void aWholeFolderKeepsItsFolders() throws Exception {
         String top = "Dropped " + UUID.randomUUID();
         onWay(top + "/Maps/hill.txt", "hill of " + top);

@@ -1,17 +1,17 @@
 package app.clearpane.web.files.client;
 
-import app.clearpane.core.deliverable.WorkKind;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.files.ProjectFile;
 import app.clearpane.core.viewer.Viewer;
 import app.clearpane.store.deliverable.Drawings;
 import app.clearpane.store.exposure.client.Viewers;
 import app.clearpane.store.files.client.VisibleFiles;
-import app.clearpane.usecases.files.KeepLink;
+import app.clearpane.usecases.files.ShowFile;
 import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.web.deliverable.SheetBytes;
 import app.clearpane.web.exposure.client.Looks;
 import app.clearpane.web.exposure.client.Through;
+import java.io.IOException;
 import org.springframework.core.io.Resource;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -28,11 +28,11 @@ class VisibleFileController {
     private final Viewers viewers;
     private final SheetBytes bytes;
     private final Looks looks;
-    private final KeepLink keepLink;
+    private final ShowFile showFile;
 
     VisibleFileController(
-            VisibleFiles files, Drawings drawings, Viewers viewers, SheetBytes bytes, Looks looks, KeepLink keepLink) {
-        this.keepLink = keepLink;
+            VisibleFiles files, Drawings drawings, Viewers viewers, SheetBytes bytes, Looks looks, ShowFile showFile) {
+        this.showFile = showFile;
         this.files = files;
         this.drawings = drawings;
         this.viewers = viewers;
@@ -41,12 +41,11 @@ class VisibleFileController {
     }
 
     @GetMapping({"/c/panes/{pane}/files/{file}", "/t/look/{seat}/{sight}/files/{file}"})
-    String look(Viewer viewer, @PathVariable ItemId file, @RequestParam(defaultValue = "1") int page, Model model) {
+    String look(Viewer viewer, @PathVariable ItemId file, @RequestParam(defaultValue = "1") int page, Model model)
+            throws IOException {
         ProjectFile found = NotFound.unless(files.find(viewer, file));
         looks.opened(viewer, file);
         model.addAttribute("file", found);
-        model.addAttribute("kind", WorkKind.of(found.mediaType()));
-        keepLink.address(found).ifPresent(address -> model.addAttribute("leads", address));
         model.addAttribute("base", Through.base(viewer));
         model.addAttribute("viewer", viewer);
         model.addAttribute("heading", viewers.heading(viewer));
@@ -56,6 +55,7 @@ class VisibleFileController {
             model.addAttribute("page", shown);
             drawings.sheet(found.sha256(), shown).ifPresent(sheet -> model.addAttribute("sheet", sheet));
         });
+        model.addAttribute("shown", showFile.show(found, model.containsAttribute("sheet")));
         return "files/client/file";
     }
 

@@ -1,14 +1,14 @@
 package app.clearpane.web.files.team;
 
-import app.clearpane.core.deliverable.WorkKind;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.files.FolderTree;
 import app.clearpane.core.files.ProjectFile;
 import app.clearpane.core.project.ProjectId;
+import app.clearpane.core.supply.FileKind;
 import app.clearpane.store.exposure.Items;
 import app.clearpane.store.files.ProjectFiles;
 import app.clearpane.usecases.files.ChangeFile;
-import app.clearpane.usecases.files.KeepLink;
+import app.clearpane.usecases.files.ShowFile;
 import app.clearpane.usecases.security.Person;
 import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.usecases.shell.Refused;
@@ -38,7 +38,7 @@ class OneFileController {
     private final FileWindows windows;
     private final ChangeFile changeFile;
     private final SheetBytes bytes;
-    private final KeepLink keepLink;
+    private final ShowFile showFile;
 
     OneFileController(
             ProjectFrame frame,
@@ -47,8 +47,8 @@ class OneFileController {
             FileWindows windows,
             ChangeFile changeFile,
             SheetBytes bytes,
-            KeepLink keepLink) {
-        this.keepLink = keepLink;
+            ShowFile showFile) {
+        this.showFile = showFile;
         this.frame = frame;
         this.files = files;
         this.items = items;
@@ -58,14 +58,15 @@ class OneFileController {
     }
 
     @GetMapping("/t/files/{file}")
-    String one(@PathVariable ItemId file, Model model) {
+    String one(@PathVariable ItemId file, Model model) throws IOException {
         ProjectFile found = NotFound.unless(files.find(file));
         ProjectId project = NotFound.unless(items.find(file)).project();
         frame.above(model, project, "Files");
-        model.addAttribute("line", windows.line(project, found));
+        FileWindows.Line line = windows.line(project, found);
+        model.addAttribute("line", line);
         model.addAttribute("earlier", files.earlier(file));
-        model.addAttribute("kind", WorkKind.of(found.mediaType()));
-        keepLink.address(found).ifPresent(address -> model.addAttribute("leads", address));
+        model.addAttribute("is", FileKind.of(found.mediaType()).foundWords());
+        model.addAttribute("shown", showFile.show(found, line.drawn()));
         model.addAttribute(
                 "path", new FolderTree(files.folders(project)).pathWords(Optional.ofNullable(found.folder())));
         return "files/one";
