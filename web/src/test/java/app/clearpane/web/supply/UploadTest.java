@@ -12,6 +12,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
+import java.security.MessageDigest;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Base64;
@@ -127,6 +128,28 @@ class UploadTest extends AtARequest {
         HttpResponse<String> now = begins(imre, 2 * gigabyte, "two.tif");
         assertThat(now.statusCode()).isEqualTo(201);
         imre.sends("DELETE", address(now), headers(imre), NOTHING);
+    }
+
+    @Test
+    void aPartThatWasDamagedOnItsWayComesAgain() throws Exception {
+        Visitor imre = imre();
+        byte[] bytes = jpeg(330, 230);
+        String address = address(begins(imre, bytes.length, "damaged.jpg"));
+        for (String sum : List.of("damaged", "all of it")) {
+            byte[] sha1 = MessageDigest.getInstance("SHA-1").digest(sum.equals("damaged") ? NOTHING : bytes);
+            Map<String, String> headers = headers(
+                    imre,
+                    "Upload-Offset",
+                    "0",
+                    "Content-Type",
+                    "application/offset+octet-stream",
+                    "Upload-Checksum",
+                    "sha1 " + Base64.getEncoder().encodeToString(sha1));
+            assertThat(imre.sends("PATCH", address, headers, bytes).statusCode())
+                    .isEqualTo(sum.equals("damaged") ? 460 : 204);
+            assertThat(offset(imre, address)).isEqualTo(sum.equals("damaged") ? "0" : "" + bytes.length);
+        }
+        imre.sends("DELETE", address, headers(imre), NOTHING);
     }
 
     /** As a folder does that is dropped: each begins while parts of others arrive. */
