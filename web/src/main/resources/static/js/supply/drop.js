@@ -1,4 +1,5 @@
-/* Files that are dropped on what is wanted, or pasted, are taken as if they had been chosen there. */
+/* Files that are dropped on what is wanted, or pasted, are taken as if they had been chosen there. What is dragged about
+   within the page comes from nowhere else. */
 const places = "[data-drop]";
 
 function take(place, files, ways = []) {
@@ -12,9 +13,14 @@ function take(place, files, ways = []) {
   field.dispatchEvent(new CustomEvent("change", { bubbles: true, detail: { ways } }));
 }
 
+function isFromElsewhere(event) {
+  const types = [...(event.dataTransfer?.types || [])];
+  return types.includes("Files") && !types.includes("application/x-clear-pane");
+}
+
 function over(event) {
   const place = event.target.closest?.(places);
-  if (place && [...(event.dataTransfer?.types || [])].includes("Files")) {
+  if (place && isFromElsewhere(event)) {
     event.preventDefault();
     place.classList.add("over");
   }
@@ -40,7 +46,7 @@ document.addEventListener("dragover", over);
 document.addEventListener("dragleave", event => event.target.closest?.(places)?.classList.remove("over"));
 document.addEventListener("drop", async event => {
   const place = event.target.closest?.(places);
-  if (!place || !event.dataTransfer?.types.includes("Files")) {
+  if (!place || !isFromElsewhere(event)) {
     return;
   }
   event.preventDefault();

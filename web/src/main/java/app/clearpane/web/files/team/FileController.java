@@ -179,6 +179,7 @@ class FileController {
             @PathVariable ProjectId project,
             @RequestParam(name = "file", required = false) List<String> chosen,
             @RequestParam String folder,
+            @RequestParam(defaultValue = "") String in,
             @RequestParam(defaultValue = "false") boolean sure,
             @AuthenticationPrincipal Person me) {
         Input input = new Input();
@@ -189,9 +190,10 @@ class FileController {
                         .collect(Collectors.toSet());
         input.require(!some.isEmpty(), "Tick the files to move first.");
         Optional<ItemId> into = folder.isEmpty() ? Optional.empty() : input.one("The folder", folder, ItemId::of);
+        Optional<ItemId> stays = in.isEmpty() ? Optional.empty() : input.one("The folder", in, ItemId::of);
         input.allGood();
         arrangeFiles.move(project, some, into, sure, me.actor());
-        return "redirect:/t/projects/" + project + "/files";
+        return back(project, stays);
     }
 
     /** The first page of a file that was drawn, small. */
