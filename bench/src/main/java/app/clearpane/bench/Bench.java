@@ -33,8 +33,9 @@ final class Bench {
     private Bench() {}
 
     public static void main(String[] arguments) throws Exception {
-        List<String> parts =
-                arguments.length == 0 ? List.of("core", "pages", "home", "uploads", "table") : List.of(arguments);
+        List<String> parts = arguments.length == 0
+                ? List.of("core", "pages", "home", "files", "uploads", "table")
+                : List.of(arguments);
         if (parts.contains("core")) {
             core();
         }
@@ -43,6 +44,9 @@ final class Bench {
         }
         if (parts.contains("home")) {
             HomeBench.measure(Files.createTempDirectory("clear-pane-bench"), freePort());
+        }
+        if (parts.contains("files")) {
+            FileRoomBench.measure(Files.createTempDirectory("clear-pane-bench"), freePort());
         }
         if (parts.contains("uploads")) {
             UploadBench.measure(Files.createTempDirectory("clear-pane-bench"), freePort());

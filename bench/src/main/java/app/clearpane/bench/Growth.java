@@ -106,15 +106,8 @@ final class Growth {
                         + "'PICKED')) k(kind, how)",
                 item("FILES", "Folder", FOLDERS, grown),
                 "insert into folder (item_id, words) select i.id, '' from " + items + " where i.name like 'Folder %'",
-                "insert into item (id, project_id, kind, name, parent_id, created_at) select random_uuid(), p.id, "
-                        + "'FILES', 'File ' || x || '.pdf', f.item, current_timestamp from "
-                        + grown + " cross join system_range(1, " + FILES
-                        + ") as r(x) join (select id as item, project_id as of, cast(substring(name from 8) as "
-                        + "integer) as number from item where name like 'Folder %') f on f.of = p.id and f.number "
-                        + "= 1 + mod(x, "
-                        + FOLDERS + ")",
-                "insert into file (item_id, sha256, media_type, size_bytes, added_by) select i.id, '" + DIGEST
-                        + "', 'application/pdf', 1, 'Teo Brandt' from " + items + " where i.name like 'File %'",
+                files(1, FILES, grown),
+                contents(items + " where i.name like 'File %'"),
                 item("DATES", "Day", DATES, grown),
                 "insert into milestone (item_id, falls_on, reached, revision) select i.id, current_date, false, 1 from "
                         + items + " where i.kind = 'DATES'",
@@ -153,5 +146,41 @@ final class Growth {
         return "insert into item (id, project_id, kind, name, created_at) select random_uuid(), p.id, '" + kind + "', '"
                 + name + " ' || x, current_timestamp from " + grown + " cross join system_range(1, " + count
                 + ") as r(x)";
+    }
+
+    private static String files(int from, int to, String grown) {
+        return "insert into item (id, project_id, kind, name, parent_id, created_at) select random_uuid(), p.id, "
+                + "'FILES', 'File ' || x || '.pdf', f.item, current_timestamp from "
+                + grown + " cross join system_range(" + from + ", " + to
+                + ") as r(x) join (select id as item, project_id as of, cast(substring(name from 8) as "
+                + "integer) as number from item where name like 'Folder %') f on f.of = p.id and f.number "
+                + "= 1 + mod(x, "
+                + FOLDERS + ")";
+    }
+
+    private static String contents(String items) {
+        return "insert into file (item_id, sha256, media_type, size_bytes, added_by) select i.id, '" + DIGEST
+                + "', 'application/pdf', 1, 'Teo Brandt' from " + items;
+    }
+
+    /** Adds files to the first project until it has so many of them. */
+    void files(int count) throws SQLException {
+        String first = "(select * from project where name = 'Grown 1') p";
+        String added = "item i join " + first + " on p.id = i.project_id left join file f on f.item_id = i.id where "
+                + "i.name like 'File %' and f.item_id is null";
+        String more = "item i join " + first + " on p.id = i.project_id left join item_ancestor a on a.item_id = i.id "
+                + "where i.name like 'File %' and a.item_id is null";
+        try (Connection db = open();
+                Statement statement = db.createStatement()) {
+            statement.execute(files(FILES + 1, count, first));
+            statement.execute(contents(added));
+            statement.execute("create local temporary table grown_more as select i.id, i.parent_id from " + more);
+            statement.execute(
+                    "insert into item_ancestor (item_id, ancestor_id, depth) select id, id, 0 from grown_more");
+            statement.execute("insert into item_ancestor (item_id, ancestor_id, depth) select id, parent_id, 1 from "
+                    + "grown_more");
+            statement.execute("analyze");
+            statement.execute("shutdown compact");
+        }
     }
 }

@@ -83,8 +83,8 @@ public class ShowFile {
             return inside.isEmpty()
                     ? new Read(Optional.empty(), "Nothing stands in it.")
                     : new Read(Optional.of(inside), "");
-        } catch (UnusableFile notRead) {
-            return new Read(Optional.empty(), notRead.getMessage());
+        } catch (UnusableFile notShown) {
+            return new Read(Optional.empty(), notShown.sentence());
         }
     }
 }
