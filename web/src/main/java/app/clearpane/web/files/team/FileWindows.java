@@ -47,16 +47,17 @@ class FileWindows {
         Map<ItemId, Long> inFolders = all.stream()
                 .flatMap(file -> Optional.ofNullable(file.folder()).stream())
                 .collect(Collectors.groupingBy(folder -> folder, Collectors.counting()));
-        return new Room(lines(project, page.files()), page, inFolders, all.size());
+        return new Room(lines(page.files()), page, inFolders, all.size());
     }
 
     /** One file. */
-    Line line(ProjectId project, ProjectFile file) {
-        return lines(project, List.of(file)).get(0);
+    Line line(ProjectFile file) {
+        return lines(List.of(file)).get(0);
     }
 
-    private List<Line> lines(ProjectId project, List<ProjectFile> some) {
-        Map<?, Windows.Window> seen = windows.windowsOf(project);
+    private List<Line> lines(List<ProjectFile> some) {
+        Map<ItemId, Windows.Window> seen =
+                windows.across(some.stream().map(ProjectFile::id).toList());
         Set<Sha256> drawn = drawings.firstSheets(
                         some.stream().map(ProjectFile::sha256).toList())
                 .keySet();

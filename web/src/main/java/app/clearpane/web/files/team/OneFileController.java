@@ -62,7 +62,7 @@ class OneFileController {
         ProjectFile found = NotFound.unless(files.find(file));
         ProjectId project = NotFound.unless(items.find(file)).project();
         frame.above(model, project, "Files");
-        FileWindows.Line line = windows.line(project, found);
+        FileWindows.Line line = windows.line(found);
         model.addAttribute("line", line);
         model.addAttribute("earlier", files.earlier(file));
         model.addAttribute("is", FileKind.of(found.mediaType()).foundWords());
