@@ -163,10 +163,8 @@ public record WorkingCalendar(Map<DayOfWeek, Hours> hours, Set<LocalDate> freeDa
     }
 
     private Duration overlap(LocalDate day, Instant from, Instant to) {
-        Instant opens = day.atTime(hoursOn(day).opens()).atZone(zone).toInstant();
-        Instant closes = day.atTime(hoursOn(day).closes()).atZone(zone).toInstant();
-        Instant start = from.isAfter(opens) ? from : opens;
-        Instant end = to.isBefore(closes) ? to : closes;
+        Instant start = from.isAfter(opens(day)) ? from : opens(day);
+        Instant end = to.isBefore(closes(day)) ? to : closes(day);
         return start.isBefore(end) ? Duration.between(start, end) : Duration.ZERO;
     }
 
@@ -177,6 +175,11 @@ public record WorkingCalendar(Map<DayOfWeek, Hours> hours, Set<LocalDate> freeDa
         long mean =
                 hours.values().stream().mapToLong(h -> h.length().toSeconds()).sum() / hours.size();
         return (double) workingTime(from, to).toSeconds() / mean;
+    }
+
+    /** When work begins on a working day. */
+    public Instant opens(LocalDate workingDay) {
+        return workingDay.atTime(hoursOn(workingDay).opens()).atZone(zone).toInstant();
     }
 
     /** When work ends on a working day. */

@@ -2,6 +2,7 @@ package app.clearpane.core.plan;
 
 import app.clearpane.core.agency.Name;
 import app.clearpane.core.calendar.WorkingCalendar;
+import app.clearpane.core.supply.UsualSupply;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -17,9 +18,15 @@ import java.util.stream.Collectors;
  * @param parts its phases, one at least, one after another
  * @param steps what the steps of its tasks are called, by stage; a stage that is missing goes by its own name
  * @param checklist what is looked at before anything of it is released
+ * @param supply what it needs of the client
  */
 public record PhaseTemplate(
-        String name, String finish, List<Part> parts, Map<Stage, List<String>> steps, List<String> checklist) {
+        String name,
+        String finish,
+        List<Part> parts,
+        Map<Stage, List<String>> steps,
+        List<String> checklist,
+        UsualSupply supply) {
     /** The most phases, and the most tasks of one. */
     public static final int MOST = 60;
 
@@ -34,6 +41,12 @@ public record PhaseTemplate(
         if (parts.isEmpty()) {
             throw new IllegalArgumentException("A template needs a phase at least.");
         }
+    }
+
+    /** One that needs nothing of the client. */
+    public PhaseTemplate(
+            String name, String finish, List<Part> parts, Map<Stage, List<String>> steps, List<String> checklist) {
+        this(name, finish, parts, steps, checklist, UsualSupply.NONE);
     }
 
     /** A phase. @param days its usual working days, 1 or more @param usual its tasks, one after another */
@@ -155,6 +168,11 @@ public record PhaseTemplate(
                                         + ", " + usual.days())
                                 .collect(Collectors.joining()))
                 .collect(Collectors.joining("\n"));
+    }
+
+    /** The same under another name. */
+    public PhaseTemplate called(String other) {
+        return new PhaseTemplate(other, finish, parts, steps, checklist, supply);
     }
 
     /** The names of its phases. */

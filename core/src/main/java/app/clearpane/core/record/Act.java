@@ -190,6 +190,8 @@ public enum Act {
     PAPER_AGREED("paper.agreed", Kind.PAPERS, "agreed to"),
     PAPER_DECLINED("paper.declined", Kind.PAPERS, "declined"),
     REQUEST_DRAFTED("request.drafted", Kind.REQUESTS, "drafted the request"),
+    REQUEST_TIMED("request.timed", Kind.REQUESTS, "said when to send the request"),
+    REQUEST_ADDRESSED("request.addressed", Kind.REQUESTS, "said of whom to ask the request"),
     REQUEST_SENT("request.sent", Kind.REQUESTS, "sent the request"),
     REQUEST_WITHDRAWN("request.withdrawn", Kind.REQUESTS, "withdrew the request"),
     REQUEST_SUPPLIED("request.supplied", Kind.REQUESTS, "supplied for the request"),

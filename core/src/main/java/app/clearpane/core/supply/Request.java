@@ -39,8 +39,11 @@ public record Request(
     /** What was done with it. */
     public sealed interface Standing {}
 
-    /** It was not sent: those it is for do not know of it. */
-    public record Draft() implements Standing {}
+    /**
+     * It was not sent: those it is for do not know of it. @param leaves when it is to go out; empty when somebody sends
+     * it
+     */
+    public record Draft(Optional<Leaving> leaves) implements Standing {}
 
     /** It was sent. @param due until when it is wanted @param heldSince since when whoever holds it has had it */
     public record Sent(Instant at, Instant due, Instant heldSince) implements Standing {}
@@ -95,6 +98,11 @@ public record Request(
         return sent().filter(sent -> sent.due().isBefore(now)).isPresent()
                 ? RequestState.LATE
                 : RequestState.WITH_CLIENT;
+    }
+
+    /** When it is to go out, of a draft. */
+    public Optional<Leaving> leaves() {
+        return standing instanceof Draft draft ? draft.leaves() : Optional.empty();
     }
 
     /** When it was sent and until when it is wanted, if it was. */

@@ -103,7 +103,8 @@ class RequestTest {
 
     @Test
     void whatWasNotSentIsOursAndWhatWasWithdrawnIsNobodys() {
-        assertThat(request(new Request.Draft(), List.of(), DOME).turn()).isEqualTo(Turn.OURS);
+        assertThat(request(new Request.Draft(Optional.empty()), List.of(), DOME).turn())
+                .isEqualTo(Turn.OURS);
         assertThat(request(new Request.Withdrawn(NOW, ""), List.of(), DOME).turn())
                 .isEqualTo(Turn.NOBODYS);
     }

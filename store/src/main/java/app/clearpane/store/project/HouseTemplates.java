@@ -4,6 +4,7 @@ import static app.clearpane.store.schema.Tables.HOUSE_TEMPLATE;
 
 import app.clearpane.core.plan.PhaseTemplate;
 import app.clearpane.core.plan.Stage;
+import app.clearpane.core.supply.UsualSupply;
 import app.clearpane.store.Stale;
 import java.util.Arrays;
 import java.util.EnumMap;
@@ -49,6 +50,7 @@ public final class HouseTemplates {
     }
 
     private static Kept kept(Record row) {
+        List<PhaseTemplate.Part> parts = PhaseTemplate.read(row.get(HOUSE_TEMPLATE.OUTLINE));
         Map<Stage, List<String>> steps = new EnumMap<>(Stage.class);
         row.get(HOUSE_TEMPLATE.STEPS)
                 .lines()
@@ -59,9 +61,13 @@ public final class HouseTemplates {
                 new PhaseTemplate(
                         row.get(HOUSE_TEMPLATE.NAME),
                         row.get(HOUSE_TEMPLATE.FINISH),
-                        PhaseTemplate.read(row.get(HOUSE_TEMPLATE.OUTLINE)),
+                        parts,
                         steps,
-                        row.get(HOUSE_TEMPLATE.CHECKLIST).lines().toList()),
+                        row.get(HOUSE_TEMPLATE.CHECKLIST).lines().toList(),
+                        UsualSupply.read(
+                                row.get(HOUSE_TEMPLATE.FOLDERS),
+                                row.get(HOUSE_TEMPLATE.REQUESTS),
+                                parts.stream().map(PhaseTemplate.Part::name).toList())),
                 row.get(HOUSE_TEMPLATE.REVISION));
     }
 
@@ -74,6 +80,8 @@ public final class HouseTemplates {
                 .set(HOUSE_TEMPLATE.OUTLINE, template.outline())
                 .set(HOUSE_TEMPLATE.STEPS, steps(template))
                 .set(HOUSE_TEMPLATE.CHECKLIST, String.join("\n", template.checklist()))
+                .set(HOUSE_TEMPLATE.FOLDERS, template.supply().typedFolders())
+                .set(HOUSE_TEMPLATE.REQUESTS, template.supply().typedRequests())
                 .set(HOUSE_TEMPLATE.REVISION, 1)
                 .execute();
     }
@@ -88,6 +96,8 @@ public final class HouseTemplates {
                         .set(HOUSE_TEMPLATE.OUTLINE, template.outline())
                         .set(HOUSE_TEMPLATE.STEPS, steps(template))
                         .set(HOUSE_TEMPLATE.CHECKLIST, String.join("\n", template.checklist()))
+                        .set(HOUSE_TEMPLATE.FOLDERS, template.supply().typedFolders())
+                        .set(HOUSE_TEMPLATE.REQUESTS, template.supply().typedRequests())
                         .set(HOUSE_TEMPLATE.REVISION, HOUSE_TEMPLATE.REVISION.plus(1))
                         .where(HOUSE_TEMPLATE.ID.eq(wanted.id()), HOUSE_TEMPLATE.REVISION.eq(wanted.revision()))
                         .execute(),

@@ -10,6 +10,7 @@ import static org.jooq.impl.DSL.select;
 
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.people.Actor;
+import app.clearpane.core.supply.Leaving;
 import app.clearpane.core.supply.Request;
 import app.clearpane.core.supply.RequestPart;
 import app.clearpane.core.supply.Supplied;
@@ -18,6 +19,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import java.util.UUID;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.Field;
@@ -105,8 +107,17 @@ public final class RequestRows {
         }
         Instant sent = row.get(REQUEST.SENT_AT);
         return sent == null
-                ? new Request.Draft()
+                ? new Request.Draft(leaving(row))
                 : new Request.Sent(sent, row.get(REQUEST.DUE_AT), row.get(REQUEST.HELD_AT));
+    }
+
+    private static Optional<Leaving> leaving(Record row) {
+        boolean alone = row.get(REQUEST.LEAVES_ALONE);
+        UUID phase = row.get(REQUEST.LEAVES_WITH_ID);
+        if (phase != null) {
+            return Optional.of(new Leaving(new Leaving.WithPhase(phase, row.get(REQUEST.LEAVES_DAYS_BEFORE)), alone));
+        }
+        return Optional.ofNullable(row.get(REQUEST.LEAVES_ON)).map(day -> new Leaving(new Leaving.OnDay(day), alone));
     }
 
     private static Supplied supplied(Record row) {

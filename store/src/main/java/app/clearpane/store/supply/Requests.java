@@ -9,6 +9,7 @@ import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.project.ProjectId;
+import app.clearpane.core.supply.Leaving;
 import app.clearpane.core.supply.Request;
 import app.clearpane.core.supply.RequestId;
 import app.clearpane.core.supply.RequestPart;
@@ -109,6 +110,47 @@ public final class Requests {
                 .set(REQUEST_PART.GOOD, part.good())
                 .set(REQUEST_PART.BAD, part.bad())
                 .execute();
+    }
+
+    /** Says when a draft is to go out. @throws Stale if it was sent or withdrawn meanwhile */
+    public void leaves(RequestId id, Optional<Leaving> leaving) {
+        Optional<Leaving.When> when = leaving.map(Leaving::when);
+        Optional<Leaving.WithPhase> with =
+                when.filter(Leaving.WithPhase.class::isInstance).map(Leaving.WithPhase.class::cast);
+        Optional<Leaving.OnDay> on =
+                when.filter(Leaving.OnDay.class::isInstance).map(Leaving.OnDay.class::cast);
+        Stale.unlessOne(
+                db.update(REQUEST)
+                        .set(REQUEST.LEAVES_ON, on.map(Leaving.OnDay::day).orElse(null))
+                        .set(
+                                REQUEST.LEAVES_WITH_ID,
+                                with.map(Leaving.WithPhase::phase).orElse(null))
+                        .set(
+                                REQUEST.LEAVES_DAYS_BEFORE,
+                                with.map(Leaving.WithPhase::daysBefore).orElse(null))
+                        .set(
+                                REQUEST.LEAVES_ALONE,
+                                leaving.filter(Leaving::alone).isPresent())
+                        .where(REQUEST.ID.eq(id), REQUEST.SENT_AT.isNull(), REQUEST.WITHDRAWN_AT.isNull())
+                        .execute(),
+                "The request");
+    }
+
+    /** The drafts of all projects that are worked on, of which it was said when they go out. */
+    public List<Request> leaving() {
+        return RequestRows.where(
+                db,
+                REQUEST.SENT_AT
+                        .isNull()
+                        .and(REQUEST.WITHDRAWN_AT.isNull())
+                        .and(REQUEST.LEAVES_ON.isNotNull().or(REQUEST.LEAVES_WITH_ID.isNotNull()))
+                        .and(WorkedOn.is(REQUEST.PROJECT_ID)));
+    }
+
+    /** Asks these of a draft, in this order. */
+    public void askOnly(RequestId id, List<ContactId> contacts) {
+        db.deleteFrom(REQUEST_ASKED).where(REQUEST_ASKED.REQUEST_ID.eq(id)).execute();
+        contacts.forEach(contact -> ask(id, contact));
     }
 
     /** Keeps that an activity of the plan was made for it. */

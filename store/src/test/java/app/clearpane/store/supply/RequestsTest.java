@@ -99,7 +99,7 @@ class RequestsTest {
                 Arrays.stream(asked).map(one -> new Request.Asked(one, "")).toList(),
                 new Term.WithinDays(3),
                 INES,
-                new Request.Draft(),
+                new Request.Draft(Optional.empty()),
                 List.of(),
                 Optional.empty(),
                 1);
@@ -134,7 +134,7 @@ class RequestsTest {
         assertThat(request.parts().get(0).checks()).isEqualTo(EVERY_CHECK);
         assertThat(request.parts()).extracting(RequestPart::name).containsExactly("Photographs", "A sentence");
         assertThat(request.asked()).extracting(Request.Asked::contact).containsExactly(mirela, jasper);
-        assertThat(request.standing()).isEqualTo(new Request.Draft());
+        assertThat(request.standing()).isEqualTo(new Request.Draft(Optional.empty()));
         assertThat(requests.ofProject(house.project)).containsExactly(request);
         assertThat(requests.find(new RequestId(UUID.randomUUID()))).isEmpty();
     }

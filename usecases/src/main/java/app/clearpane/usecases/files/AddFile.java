@@ -103,19 +103,30 @@ public class AddFile {
         Optional<ItemId> folder = transaction.execute(status -> {
             Optional<ItemId> at = in;
             for (String step : steps.subList(0, steps.size() - 1)) {
-                at = Optional.of(folderIn(project, at, FileNames.safe(step), by));
+                at = Optional.of(folderIn(project, at, FileNames.safe(step), "", by));
             }
             return at;
         });
         return add(project, folder, name, content, by);
     }
 
-    private ItemId folderIn(ProjectId project, Optional<ItemId> parent, String name, Actor by) {
+    private ItemId folderIn(ProjectId project, Optional<ItemId> parent, String name, String words, Actor by) {
         return files.folders(project).stream()
                 .filter(one -> one.parent().equals(parent) && one.name().equals(name))
                 .findFirst()
                 .map(Folder::id)
-                .orElseGet(() -> folder(project, name, "", parent, by));
+                .orElseGet(() -> folder(project, name, words, parent, by));
+    }
+
+    /** A folder in others, made where it is not there yet. @param words what belongs in it, if it is made */
+    @Transactional
+    public ItemId folderOnWay(ProjectId project, List<String> way, String words, Actor by) {
+        Optional<ItemId> at = Optional.empty();
+        for (int i = 0; i < way.size(); i++) {
+            String here = i == way.size() - 1 ? words : "";
+            at = Optional.of(folderIn(project, at, FileNames.safe(way.get(i)), here, by));
+        }
+        return at.orElseThrow();
     }
 
     /** Makes a folder at the top. */

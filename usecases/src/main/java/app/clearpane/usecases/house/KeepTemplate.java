@@ -1,38 +1,27 @@
 package app.clearpane.usecases.house;
 
 import app.clearpane.core.agency.Name;
-import app.clearpane.core.calendar.WorkingCalendar;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.plan.PhaseTemplate;
-import app.clearpane.core.plan.PlannedTask;
-import app.clearpane.core.plan.ProjectPlan;
 import app.clearpane.core.plan.Stage;
 import app.clearpane.core.plan.Steps;
-import app.clearpane.core.project.Milestone;
-import app.clearpane.core.project.Phase;
-import app.clearpane.core.project.Project;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.record.Act;
 import app.clearpane.core.record.event.PeopleActs;
-import app.clearpane.store.deliverable.SigningDefaults;
-import app.clearpane.store.plan.TaskSteps;
+import app.clearpane.core.supply.UsualSupply;
 import app.clearpane.store.project.HouseTemplates;
-import app.clearpane.store.project.Projects;
-import app.clearpane.usecases.plan.PlanBook;
 import app.clearpane.usecases.record.AuditLog;
 import app.clearpane.usecases.shell.Input;
 import app.clearpane.usecases.shell.NotFound;
-import app.clearpane.usecases.shell.Refused;
 import app.clearpane.usecases.shell.TheAgency;
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Supplier;
-import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -42,26 +31,13 @@ public class KeepTemplate {
     private static final int LONGEST_OUTLINE = 8_000;
     private static final int LONGEST_LIST = 4_000;
     private final HouseTemplates templates;
-    private final Projects projects;
-    private final PlanBook plans;
-    private final TaskSteps steps;
-    private final SigningDefaults signing;
     private final TheAgency agency;
     private final AuditLog audit;
+    private final TemplateOfProject ofProject;
 
-    KeepTemplate(
-            HouseTemplates templates,
-            Projects projects,
-            PlanBook plans,
-            TaskSteps steps,
-            SigningDefaults signing,
-            TheAgency agency,
-            AuditLog audit) {
+    KeepTemplate(HouseTemplates templates, TheAgency agency, AuditLog audit, TemplateOfProject ofProject) {
+        this.ofProject = ofProject;
         this.templates = templates;
-        this.projects = projects;
-        this.plans = plans;
-        this.steps = steps;
-        this.signing = signing;
         this.agency = agency;
         this.audit = audit;
     }
@@ -79,72 +55,11 @@ public class KeepTemplate {
                 by);
     }
 
-    /**
-     * Makes one from a project: its phases with their working days, the tasks in them, the names of its steps, what is
-     * looked at before a release, and what its last milestone is called.
-     */
+    /** Makes one from a project. @throws Refused if it has no phase yet */
     @Transactional
     public UUID makeFrom(ProjectId id, String name, Actor by) {
-        Project project = NotFound.unless(projects.find(id));
-        ProjectPlan plan = plans.planOf(project);
-        WorkingCalendar calendar = agency.calendar();
-        List<PhaseTemplate.Part> parts = new ArrayList<>();
-        for (Phase phase : plan.phases()) {
-            List<PhaseTemplate.Usual> usual = plan.tasks().stream()
-                    .filter(task -> plan.outline().isLeaf(task.id())
-                            && isIn(plan, task, phase.id())
-                            && task.details().follows().isEmpty()
-                            && task.task().stage() != Stage.DROPPED)
-                    .limit(PhaseTemplate.MOST)
-                    .map(task -> new PhaseTemplate.Usual(
-                            said(task),
-                            task.task().side(),
-                            Math.max(1, task.task().shape().days())))
-                    .toList();
-            parts.add(new PhaseTemplate.Part(
-                    phase.name(),
-                    Math.max(
-                            1,
-                            calendar.workingDays(
-                                    phase.startsOn(), phase.endsOn().plusDays(1))),
-                    usual));
-        }
-        if (parts.isEmpty()) {
-            throw Refused.because(project.fullName() + " has no phase yet, so there is nothing to make a template of.");
-        }
-        String finish = projects.milestones(id).stream()
-                .reduce((earlier, later) -> later)
-                .map(Milestone::name)
-                .orElse("Delivery");
-        Map<Stage, List<String>> named = steps.ofProject(id).steps().own().stream()
-                .collect(Collectors.groupingBy(
-                        Steps.Step::stage, Collectors.mapping(Steps.Step::name, Collectors.toList())));
-        return keep(
-                new PhaseTemplate(
-                        named(name, "Like " + project.name()),
-                        finish,
-                        parts,
-                        named,
-                        signing.usualOf(id).checklist()),
-                by);
-    }
-
-    /** Whether a task stands in a phase, by itself or by what it is a part of. */
-    private static boolean isIn(ProjectPlan plan, PlannedTask task, UUID phase) {
-        Optional<UUID> own = task.details().phase();
-        return own.isPresent()
-                ? own.get().equals(phase)
-                : task.task()
-                        .parent()
-                        .flatMap(parent -> plan.tasks().stream()
-                                .filter(one -> one.id().equals(parent))
-                                .findFirst())
-                        .filter(parent -> isIn(plan, parent, phase))
-                        .isPresent();
-    }
-
-    private static String said(PlannedTask task) {
-        return task.name().startsWith("-") ? task.name().substring(1).strip() : task.name();
+        PhaseTemplate template = ofProject.read(id);
+        return keep(template.called(named(name, template.name())), by);
     }
 
     private String named(String typed, String otherwise) {
@@ -179,14 +94,7 @@ public class KeepTemplate {
     @Transactional
     public UUID copy(UUID id, Actor by) {
         PhaseTemplate template = NotFound.unless(templates.find(id)).template();
-        return keep(
-                new PhaseTemplate(
-                        unused(template.name()),
-                        template.finish(),
-                        template.parts(),
-                        template.steps(),
-                        template.checklist()),
-                by);
+        return keep(template.called(unused(template.name())), by);
     }
 
     /** Changes one. @param typed the names of its steps, by stage */
@@ -209,6 +117,10 @@ public class KeepTemplate {
                                 .toList()));
         read(input, () -> Steps.PLAIN.named(named, UUID::randomUUID), Steps.PLAIN);
         String checklist = input.text("What is looked at", form.checklist(), LONGEST_LIST);
+        String folders = input.text("The folders", Objects.requireNonNullElse(form.folders(), ""), LONGEST_LIST);
+        String requests = input.text("The requests", Objects.requireNonNullElse(form.requests(), ""), LONGEST_OUTLINE);
+        List<String> phases = parts.stream().map(PhaseTemplate.Part::name).toList();
+        UsualSupply supply = read(input, () -> UsualSupply.read(folders, requests, phases), UsualSupply.NONE);
         input.require(
                 name.isEmpty()
                         || templates.all().stream()
@@ -227,7 +139,8 @@ public class KeepTemplate {
                         .lines()
                         .map(String::strip)
                         .filter(line -> !line.isEmpty())
-                        .toList());
+                        .toList(),
+                supply);
         templates.change(new HouseTemplates.Kept(kept.id(), template, form.revision()));
         audit.appendOfAgency(
                 agency.get().id(),

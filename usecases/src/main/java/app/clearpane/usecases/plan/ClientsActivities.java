@@ -55,8 +55,9 @@ class ClientsActivities {
      * addressed to.
      *
      * @param days working days it takes, 1 or more
+     * @param notBefore the first day it may begin
      */
-    ItemId make(ProjectId project, Follows what, String name, int days, Actor by) {
+    ItemId make(ProjectId project, Follows what, String name, int days, Optional<LocalDate> notBefore, Actor by) {
         ItemId id = newItem.add(project, ContentKind.TASKS, name, Optional.empty(), by);
         setShowing.holdBackEverywhere(id, true, by);
         Task task = new Task(
@@ -64,7 +65,7 @@ class ClientsActivities {
                 Optional.empty(),
                 name,
                 Side.CLIENTS,
-                new Task.Shape(days, Optional.empty(), List.of(), OptionalInt.empty()),
+                new Task.Shape(days, notBefore, List.of(), OptionalInt.empty()),
                 Stage.TO_DO,
                 Task.Actual.NONE);
         tasks.add(new PlannedTask(
@@ -84,6 +85,28 @@ class ClientsActivities {
                         PlannedTask.Also.NOWHERE),
                 1));
         return id;
+    }
+
+    /** Has it begin no earlier than on a day. @return whether it did before */
+    boolean notBefore(ItemId activity, LocalDate day) {
+        Optional<PlannedTask> found = tasks.find(activity)
+                .filter(task -> task.task().stage() == Stage.TO_DO)
+                .filter(task -> !task.task().shape().notBefore().equals(Optional.of(day)));
+        found.ifPresent(task -> tasks.change(
+                task.with(new Task(
+                        task.id(),
+                        task.task().parent(),
+                        task.name(),
+                        task.task().side(),
+                        new Task.Shape(
+                                task.task().shape().days(),
+                                Optional.of(day),
+                                task.task().shape().after(),
+                                task.task().shape().effortMinutes()),
+                        task.task().stage(),
+                        task.task().actual())),
+                agency.now()));
+        return found.isPresent();
     }
 
     /** Has one that is there stand for something. */

@@ -20,6 +20,7 @@ import app.clearpane.usecases.shell.TheAgency;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
@@ -79,7 +80,8 @@ public class PapersFollow {
                 .find(paper.project(), what)
                 .filter(one -> one.task().stage().open())
                 .map(PlannedTask::id)
-                .orElseGet(() -> activities.make(paper.project(), what, paper.name(), days(paper), by));
+                .orElseGet(
+                        () -> activities.make(paper.project(), what, paper.name(), days(paper), Optional.empty(), by));
         activities.waits(task, activity, 0, by);
         keepPlan.changed(paper.project());
         follow(paper, by);

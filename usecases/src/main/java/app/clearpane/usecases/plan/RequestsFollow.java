@@ -7,6 +7,7 @@ import app.clearpane.core.plan.PlannedTask;
 import app.clearpane.core.plan.ProjectPlan;
 import app.clearpane.core.plan.Side;
 import app.clearpane.core.plan.Stage;
+import app.clearpane.core.project.Phase;
 import app.clearpane.core.project.Project;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.core.supply.Request;
@@ -113,8 +114,8 @@ public class RequestsFollow {
     @Transactional(propagation = Propagation.MANDATORY)
     public void stand(Request request, Optional<ItemId> as, Actor by) {
         Follows what = new Follows.OfRequest(request.id());
-        ItemId activity =
-                as.orElseGet(() -> activities.make(request.project(), what, request.title(), days(request), by));
+        ItemId activity = as.orElseGet(
+                () -> activities.make(request.project(), what, request.title(), days(request), goesOut(request), by));
         if (as.isPresent()) {
             activities.take(activity, what);
         } else {
@@ -124,6 +125,30 @@ public class RequestsFollow {
             activities.waits(before.activity(), activity, before.lagDays(), by);
         }
         keepPlan.changed(request.project());
+    }
+
+    /** When a draft is to go out; empty if that was not said. */
+    @Transactional(readOnly = true)
+    public Optional<LocalDate> goesOut(Request request) {
+        return request.leaves()
+                .flatMap(leaving -> leaving.day(
+                        phase -> book.fresh(request.project()).phases().stream()
+                                .filter(one -> one.id().equals(phase))
+                                .map(Phase::startsOn)
+                                .findFirst(),
+                        agency.calendar()));
+    }
+
+    /** The activity that was made for a draft begins no earlier than it goes out. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void leaves(Request request) {
+        Optional<ItemId> own = requests.ownActivity(request.id());
+        if (own.isPresent()
+                && goesOut(request)
+                        .filter(day -> activities.notBefore(own.get(), day))
+                        .isPresent()) {
+            keepPlan.changed(request.project());
+        }
     }
 
     /** How many working days it takes, as it is sent today. */

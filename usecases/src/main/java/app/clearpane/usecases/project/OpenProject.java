@@ -2,6 +2,7 @@ package app.clearpane.usecases.project;
 
 import app.clearpane.core.agency.ClientId;
 import app.clearpane.core.agency.Contact;
+import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.agency.EmailAddress;
 import app.clearpane.core.agency.Name;
 import app.clearpane.core.plan.PhaseTemplate;
@@ -21,6 +22,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -33,6 +35,7 @@ public class OpenProject {
     private final LikeProject likeProject;
     private final AuditLog audit;
     private final LayOutProject layOut;
+    private final ApplicationEventPublisher events;
 
     OpenProject(
             Projects projects,
@@ -40,7 +43,9 @@ public class OpenProject {
             TheAgency agency,
             LikeProject likeProject,
             AuditLog audit,
-            LayOutProject layOut) {
+            LayOutProject layOut,
+            ApplicationEventPublisher events) {
+        this.events = events;
         this.layOut = layOut;
         this.projects = projects;
         this.people = people;
@@ -116,7 +121,9 @@ public class OpenProject {
         } else {
             layOut.layOut(project, wanted, wanted.template().orElseThrow(), by);
         }
-        wanted.contacts().forEach(contact -> takeIn(client, contact));
+        List<ContactId> contacts = wanted.contacts().stream()
+                .map(contact -> takeIn(client, contact).id())
+                .toList();
         audit.append(
                 project.id(),
                 project.id().value(),
@@ -128,6 +135,12 @@ public class OpenProject {
                         wanted.currency(),
                         wanted.taxPercent(),
                         earlier.map(Project::fullName).orElse("")));
+        if (wanted.usualTasks()) {
+            wanted.template()
+                    .map(PhaseTemplate::supply)
+                    .ifPresent(supply ->
+                            events.publishEvent(new ProjectLaidOut(project.id(), supply, contacts, by.actor())));
+        }
         return project.id();
     }
 

@@ -86,7 +86,8 @@ public class DraftRequest {
             @Nullable String before,
             @Nullable String plan,
             @Nullable String folder) {
-        String lines() {
+        /** What is wanted, as it was typed. */
+        public String lines() {
             return given(wanted);
         }
     }
@@ -104,7 +105,7 @@ public class DraftRequest {
     }
 
     /** Keeps a draft with these parts. @throws Refused if something is missing, or was wrong before */
-    RequestId keep(ProjectId project, RequestForm form, List<RequestPart> parts, Input input, Actor by) {
+    public RequestId keep(ProjectId project, RequestForm form, List<RequestPart> parts, Input input, Actor by) {
         Project found = NotFound.unless(projects.find(project));
         Optional<Name> title = input.name("The request", given(form.title()));
         String why = input.text("What it is for", given(form.why()), LONGEST_WHY);
@@ -124,7 +125,7 @@ public class DraftRequest {
                 asked,
                 term.orElseThrow(),
                 by,
-                new Request.Draft(),
+                new Request.Draft(Optional.empty()),
                 List.of(),
                 goesTo,
                 1);
@@ -189,7 +190,7 @@ public class DraftRequest {
     }
 
     /** What a line asks for, as a part of a request. */
-    static RequestPart part(PartLine line) {
+    public static RequestPart part(PartLine line) {
         return new RequestPart(
                 UUID.randomUUID(),
                 line.name(),

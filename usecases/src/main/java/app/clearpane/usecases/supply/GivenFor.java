@@ -22,7 +22,7 @@ import org.springframework.stereotype.Component;
 
 /** What was given for a request is kept, told and written down, and the turn follows. */
 @Component
-class GivenFor {
+public class GivenFor {
     private final Requests requests;
     private final VisibleRequests visible;
     private final RequestInPlan plan;
@@ -38,7 +38,7 @@ class GivenFor {
     }
 
     /** The request somebody may give something for now. @throws Refused where they may not */
-    Request open(Viewer viewer, RequestId id) {
+    public Request open(Viewer viewer, RequestId id) {
         Request request = NotFound.unless(visible.find(viewer, id));
         if (!viewer.mayAct()) {
             throw Refused.because(
@@ -51,20 +51,20 @@ class GivenFor {
     }
 
     /** The same, locked for the rest of the transaction and read once more. */
-    Request locked(Viewer viewer, RequestId id) {
+    public Request locked(Viewer viewer, RequestId id) {
         open(viewer, id);
         requests.lock(id);
         return open(viewer, id);
     }
 
     /** Something that was not kept since its like is there. @param there what it is called */
-    record Same(Supplied given, String there) {}
+    public record Same(Supplied given, String there) {}
 
     /**
      * Keeps what somebody gave for a part at one time, which is one entry in the Record and one telling. The same file
      * twice for one part is kept once.
      */
-    List<Same> keep(Viewer viewer, Request request, RequestPart part, List<Supplied> all) {
+    public List<Same> keep(Viewer viewer, Request request, RequestPart part, List<Supplied> all) {
         Map<Sha256, String> there = new HashMap<>();
         if (part.takes() == Takes.FILES) {
             request.given(part).stream()

@@ -13,6 +13,7 @@ import app.clearpane.usecases.shell.Input;
 import app.clearpane.usecases.shell.Refused;
 import app.clearpane.usecases.shell.TheAgency;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
@@ -96,6 +97,16 @@ class RequestInPlan {
     /** Puts a draft there. */
     void put(Request draft, Place place, Actor by) {
         plan.stand(draft, place.as(), by);
+    }
+
+    /** When a draft goes out; empty if that was not said. */
+    Optional<LocalDate> goesOut(Request draft) {
+        return plan.goesOut(draft);
+    }
+
+    /** It is said when a draft goes out, or that day has moved. */
+    void leaves(Request draft) {
+        plan.leaves(draft);
     }
 
     /** A draft was taken away. */

@@ -2,8 +2,10 @@ package app.clearpane.usecases.supply;
 
 import app.clearpane.core.plan.PlannedTask;
 import app.clearpane.core.plan.ProjectPlan;
+import app.clearpane.core.project.Phase;
 import app.clearpane.core.supply.Check;
 import app.clearpane.core.supply.FileKind;
+import app.clearpane.core.supply.Leaving;
 import app.clearpane.core.supply.PartLine;
 import app.clearpane.core.supply.PartState;
 import app.clearpane.core.supply.Request;
@@ -21,6 +23,8 @@ import java.time.Clock;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.UUID;
+import java.util.function.Function;
 import java.util.stream.IntStream;
 import org.springframework.stereotype.Component;
 
@@ -178,8 +182,55 @@ public final class RequestWords implements TemplateHelper {
         return request.sent()
                 .map(sent -> "Asked of " + whom + ", " + words.when(sent.at()))
                 .orElse((draft(request) ? "To be asked of " : "Asked of ")
-                        + whom
+                        + (whom.isEmpty() ? "nobody yet" : whom)
                         + (draft(request) ? term(request.term()) : ""));
+    }
+
+    /** When a draft goes out, in a sentence; empty if that was not said. @param plan of its project */
+    public String leaves(Request request, ProjectPlan plan) {
+        if (request.leaves().isEmpty()) {
+            return "";
+        }
+        Leaving leaving = request.leaves().get();
+        Function<UUID, Optional<Phase>> phase =
+                id -> plan.phases().stream().filter(one -> one.id().equals(id)).findFirst();
+        String day = leaving.day(id -> phase.apply(id).map(Phase::startsOn), agency.calendar())
+                .map(one -> words.day(one))
+                .orElse("a day that is not known any more");
+        String with = leaving.when() instanceof Leaving.WithPhase one
+                ? (one.daysBefore() == 0
+                                ? "with “"
+                                : words.count(one.daysBefore(), "working day", "working days") + " before “")
+                        + phase.apply(one.phase()).map(Phase::name).orElse("a phase") + "”, "
+                : "";
+        String rests = plan.project().pausedAt() == null ? "" : ", once the project goes on";
+        return (leaving.alone() ? "Goes out by itself " : "To be sent ") + with + "on " + day + rests + ".";
+    }
+
+    /** The day on which a draft goes out, as a field takes it; empty if it is none. */
+    public static String leavesOn(Request request) {
+        return request.leaves()
+                .map(Leaving::when)
+                .filter(Leaving.OnDay.class::isInstance)
+                .map(on -> ((Leaving.OnDay) on).day().toString())
+                .orElse("");
+    }
+
+    /** How many working days before a phase it goes out, as a field takes it. */
+    public static String leavesBefore(Request request) {
+        return with(request).map(one -> "" + one.daysBefore()).orElse("");
+    }
+
+    /** Whether it goes out with a phase. */
+    public static boolean leavesWith(Request request, Phase phase) {
+        return with(request).filter(one -> one.phase().equals(phase.id())).isPresent();
+    }
+
+    private static Optional<Leaving.WithPhase> with(Request request) {
+        return request.leaves()
+                .map(Leaving::when)
+                .filter(Leaving.WithPhase.class::isInstance)
+                .map(Leaving.WithPhase.class::cast);
     }
 
     /** What waits for an activity, as the end of a sentence; empty if nothing does. */

@@ -61,6 +61,9 @@ public class SendRequest {
         if (!(request.standing() instanceof Request.Draft)) {
             throw Refused.changedMeanwhile("This was sent or withdrawn already. Nothing was sent twice.");
         }
+        if (request.asked().isEmpty()) {
+            throw Refused.because("Nobody is asked yet. Nothing was sent; say who is asked first.");
+        }
         Instant now = agency.now();
         List<String> without = request.asked().stream()
                 .filter(one -> seats.paneThatOpens(request.project(), one.contact(), now)

@@ -50,17 +50,16 @@ abstract class AtARequest extends AtTheMill {
         Map<String, String> form = new HashMap<>(Map.of("title", title, "why", "for the bags", "allowance", "3"));
         form.put("wanted", wanted.replace("|", "\n"));
         form.putAll(more);
-        form.put(
-                "asked",
-                people.contactAt(new EmailAddress("imre@hobandbarley.example"))
-                        .orElseThrow()
-                        .id()
-                        .toString());
+        form.put("asked", contactAt("imre@hobandbarley.example"));
         ines.post("/t/projects/" + mill() + "/requests", ines.token(), form);
         return requests.ofProject(mill()).stream()
                 .filter(one -> one.title().equals(title))
                 .findFirst()
                 .orElseThrow();
+    }
+
+    String contactAt(String address) {
+        return people.contactAt(new EmailAddress(address)).orElseThrow().id().toString();
     }
 
     Request now(Request request) {

@@ -13,6 +13,12 @@ public final class RequestActs {
     public record RequestDrafted(Actor actor, String subject, List<String> parts, List<String> asked)
             implements Happening {}
 
+    /** In words: somebody said when to send the request … @param when in words; empty for whenever somebody sends it */
+    public record RequestTimed(Actor actor, String subject, String when) implements Happening {}
+
+    /** In words: somebody said of whom to ask the request … */
+    public record RequestAddressed(Actor actor, String subject, List<String> asked) implements Happening {}
+
     /** In words: somebody sent the request … */
     public record RequestSent(Actor actor, String subject, List<String> to, String due) implements Happening {}
 

@@ -1,6 +1,6 @@
 package app.clearpane.web.supply.client;
 
-import app.clearpane.usecases.supply.AnswerQuestions;
+import app.clearpane.usecases.supply.question.AnswerQuestions;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.LinkedHashMap;

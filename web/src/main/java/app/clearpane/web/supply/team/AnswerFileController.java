@@ -4,7 +4,7 @@ import app.clearpane.formats.clearance.PdfWriter;
 import app.clearpane.formats.supply.AnswerSheet;
 import app.clearpane.usecases.shell.Pages;
 import app.clearpane.usecases.shell.TheAgency;
-import app.clearpane.usecases.supply.ReadAnswers;
+import app.clearpane.usecases.supply.question.ReadAnswers;
 import app.clearpane.web.deliverable.SheetBytes;
 import app.clearpane.web.shell.frame.TeamController;
 import java.io.IOException;

@@ -1,4 +1,4 @@
-package app.clearpane.usecases.supply;
+package app.clearpane.usecases.supply.question;
 
 import app.clearpane.core.files.Sha256;
 import app.clearpane.core.supply.Request;

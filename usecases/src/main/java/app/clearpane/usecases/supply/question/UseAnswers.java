@@ -1,4 +1,4 @@
-package app.clearpane.usecases.supply;
+package app.clearpane.usecases.supply.question;
 
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.agency.Name;

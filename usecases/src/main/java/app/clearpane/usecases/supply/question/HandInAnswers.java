@@ -1,4 +1,4 @@
-package app.clearpane.usecases.supply;
+package app.clearpane.usecases.supply.question;
 
 import app.clearpane.core.agency.ContactId;
 import app.clearpane.core.people.Actor;
@@ -21,6 +21,7 @@ import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.usecases.shell.Refused;
 import app.clearpane.usecases.shell.TheAgency;
 import app.clearpane.usecases.shell.Words;
+import app.clearpane.usecases.supply.GivenFor;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.List;

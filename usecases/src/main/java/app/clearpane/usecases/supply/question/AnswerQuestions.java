@@ -1,4 +1,4 @@
-package app.clearpane.usecases.supply;
+package app.clearpane.usecases.supply.question;
 
 import app.clearpane.core.supply.Request;
 import app.clearpane.core.supply.RequestId;
@@ -9,6 +9,7 @@ import app.clearpane.store.supply.Questionnaires;
 import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.usecases.shell.Refused;
 import app.clearpane.usecases.shell.TheAgency;
+import app.clearpane.usecases.supply.GivenFor;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;

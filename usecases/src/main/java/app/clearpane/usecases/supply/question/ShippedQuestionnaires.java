@@ -1,4 +1,4 @@
-package app.clearpane.usecases.supply;
+package app.clearpane.usecases.supply.question;
 
 import java.io.IOException;
 import java.io.InputStream;

@@ -1,4 +1,4 @@
-package app.clearpane.usecases.supply;
+package app.clearpane.usecases.supply.question;
 
 import app.clearpane.core.files.ProjectFile;
 import app.clearpane.core.files.Sha256;
@@ -21,6 +21,7 @@ import app.clearpane.usecases.shell.Input;
 import app.clearpane.usecases.shell.NotFound;
 import app.clearpane.usecases.shell.Refused;
 import app.clearpane.usecases.shell.TheAgency;
+import app.clearpane.usecases.supply.DraftRequest;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
