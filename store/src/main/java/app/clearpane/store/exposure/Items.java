@@ -192,6 +192,14 @@ public final class Items {
             int inside,
             @Nullable String first) {}
 
+    /** When it was deleted; empty if it was not. */
+    public Optional<Instant> deletedAt(ItemId item) {
+        return db.select(ITEM.DELETED_AT)
+                .from(ITEM)
+                .where(ITEM.ID.eq(item), ITEM.DELETED_AT.isNotNull())
+                .fetchOptional(ITEM.DELETED_AT);
+    }
+
     /**
      * What was deleted in a project since an instant, latest first; what went with something else is not named again.
      */

@@ -30,7 +30,9 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import org.jooq.DSLContext;
+import org.jooq.Record1;
 import org.jooq.Records;
+import org.jooq.Select;
 import org.jooq.impl.DSL;
 
 /** The files and folders of a project, as the team sees them. */
@@ -150,6 +152,19 @@ public final class ProjectFiles {
                 .set(FILE.SIZE_BYTES, stored.size())
                 .set(FILE.ADDED_BY, addedBy)
                 .execute();
+    }
+
+    /**
+     * Lets go of the content of files that were deleted before an instant, and of what stood in their place before.
+     *
+     * @return how many files
+     */
+    public int letGo(Instant deletedBefore) {
+        Select<Record1<ItemId>> gone = DSL.select(ITEM.ID)
+                .from(ITEM)
+                .where(ITEM.KIND.eq(ContentKind.FILES), ITEM.DELETED_AT.lt(deletedBefore));
+        db.deleteFrom(FILE_VERSION).where(FILE_VERSION.ITEM_ID.in(gone)).execute();
+        return db.deleteFrom(FILE).where(FILE.ITEM_ID.in(gone)).execute();
     }
 
     /** The digest of everything in the vault that anything names. */

@@ -7,6 +7,7 @@ import app.clearpane.store.exposure.Items;
 import app.clearpane.usecases.shell.NeedsConfirmation;
 import app.clearpane.usecases.shell.Refused;
 import java.time.Clock;
+import java.time.Duration;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -14,6 +15,9 @@ import org.springframework.transaction.annotation.Transactional;
 /** Deletes a thing with all that lies in it, for everybody at once, and brings the same back. */
 @Component
 public class DeleteItem {
+    /** What was deleted can be brought back for so long; then the content of files is removed. */
+    public static final Duration KEPT = Duration.ofDays(30);
+
     private final Items items;
     private final WatchArrivals arrivals;
     private final ApplicationEventPublisher events;
@@ -37,12 +41,17 @@ public class DeleteItem {
      * Brings it back.
      *
      * @param sure whether it was said who will see it at once, and confirmed
-     * @throws Refused if what it lies in is deleted too, naming it
+     * @throws Refused if what it lies in is deleted too, naming it, or it was deleted too long ago
      * @throws NeedsConfirmation if somebody will see it at once and that was not confirmed
      */
     @Transactional
     public void restore(ItemId item, boolean sure, Actor by) {
         ProjectId project = items.find(item).orElseThrow().project();
+        if (items.deletedAt(item)
+                .filter(at -> at.isBefore(clock.instant().minus(KEPT)))
+                .isPresent()) {
+            throw Refused.because("It was deleted more than thirty days ago, and what was in it is not kept any more.");
+        }
         arrivals.watch(project, by);
         items.restore(item).ifPresent(first -> {
             throw Refused.because("It lies in “" + first.name()

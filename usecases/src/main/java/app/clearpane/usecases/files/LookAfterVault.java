@@ -3,6 +3,7 @@ package app.clearpane.usecases.files;
 import app.clearpane.core.files.Sha256;
 import app.clearpane.store.files.ProjectFiles;
 import app.clearpane.store.files.Vault;
+import app.clearpane.usecases.exposure.DeleteItem;
 import app.clearpane.usecases.jobs.Recurrence;
 import app.clearpane.usecases.jobs.Recurring;
 import app.clearpane.usecases.record.RecordWatch;
@@ -17,8 +18,8 @@ import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
 
 /**
- * Every night: removes from the vault what nothing names, and reads over whether all that is named still hashes to its
- * name.
+ * Every night: lets go of what was deleted long ago, removes from the vault what nothing names, and reads over whether
+ * all that is named still hashes to its name.
  */
 @Component
 public class LookAfterVault implements Recurring {
@@ -44,8 +45,14 @@ public class LookAfterVault implements Recurring {
     }
 
     void nightly() throws IOException {
+        letGo();
         sweep();
         scrub();
+    }
+
+    /** Lets go of files that were deleted too long ago to be brought back. @return how many */
+    public int letGo() {
+        return files.letGo(clock.instant().minus(DeleteItem.KEPT));
     }
 
     /** Removes what nothing names. @return how many files */

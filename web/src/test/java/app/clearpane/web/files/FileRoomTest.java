@@ -6,6 +6,7 @@ import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.files.Folder;
 import app.clearpane.core.files.FolderTree;
 import app.clearpane.core.files.ProjectFile;
+import app.clearpane.store.exposure.Items;
 import app.clearpane.store.files.ProjectFiles;
 import app.clearpane.usecases.files.LookAfterVault;
 import app.clearpane.web.AtTheMill;
@@ -13,6 +14,7 @@ import app.clearpane.web.Visitor;
 import java.io.ByteArrayInputStream;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
+import java.time.Duration;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -29,6 +31,9 @@ class FileRoomTest extends AtTheMill {
 
     @Autowired
     private LookAfterVault lookAfter;
+
+    @Autowired
+    private Items items;
 
     private String room() {
         return "/t/projects/" + mill() + "/files";
@@ -206,6 +211,23 @@ class FileRoomTest extends AtTheMill {
                 .as("nothing of it is swept")
                 .isEqualTo("spelt");
         assertThat(ines().get(at + "/earlier/9/content").statusCode()).isEqualTo(404);
+    }
+
+    @Test
+    void whatWasDeletedLongAgoIsLetGo() throws Exception {
+        sends(room(), "long ago.txt", "long ago " + UUID.randomUUID(), "");
+        ProjectFile old = file("long ago.txt");
+        items.delete(old.id(), old.addedBy(), clock.instant().minus(Duration.ofDays(31)));
+        sends(room(), "lately.txt", "lately " + UUID.randomUUID(), "");
+        ProjectFile lately = file("lately.txt");
+        items.delete(lately.id(), lately.addedBy(), clock.instant().minus(Duration.ofDays(29)));
+        lookAfter.letGo();
+        assertThat(files.named()).doesNotContain(old.sha256()).contains(lately.sha256());
+        assertThat(ines().sends("/t/items/" + old.id() + "/bring-back", "").body())
+                .contains("deleted more than thirty days ago");
+        ines().sends("/t/items/" + lately.id() + "/bring-back", "sure=true");
+        assertThat(ines().get("/t/files/" + lately.id() + "/content").statusCode())
+                .isEqualTo(200);
     }
 
     @Test

@@ -3,11 +3,11 @@ package app.clearpane.web.project.team;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.exposure.Items;
+import app.clearpane.usecases.exposure.DeleteItem;
 import app.clearpane.usecases.project.BringBack;
 import app.clearpane.usecases.security.Person;
 import app.clearpane.web.shell.frame.TeamController;
 import java.time.Clock;
-import java.time.Duration;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -18,7 +18,6 @@ import org.springframework.web.bind.annotation.RequestParam;
 /** What was deleted in a project within thirty days, latest first. */
 @TeamController
 class DeletedController {
-    private static final Duration KEPT = Duration.ofDays(30);
     private final ProjectFrame frame;
     private final Items items;
     private final BringBack bringBack;
@@ -34,7 +33,7 @@ class DeletedController {
     @GetMapping("/t/projects/{project}/deleted")
     String all(@PathVariable ProjectId project, Model model) {
         frame.above(model, project, "Deleted");
-        model.addAttribute("all", items.deleted(project, clock.instant().minus(KEPT)));
+        model.addAttribute("all", items.deleted(project, clock.instant().minus(DeleteItem.KEPT)));
         return "project/deleted";
     }
 
