@@ -91,6 +91,20 @@ public record Viewer(
         return mayAct() && (theirs || role.mayMarkUp() && !byLink());
     }
 
+    /** Whether they may keep files of their own here: files are shown here, and they may say something at them. */
+    public boolean mayKeepFiles() {
+        return mayAddTo(false) && showsFiles();
+    }
+
+    /** Whether any files can be seen here. */
+    public boolean showsFiles() {
+        return isOpen(pending) && (sight == Sight.AFTER_PUBLISHING || isOpen(published));
+    }
+
+    private static boolean isOpen(Map<ContentKind, Passage> passages) {
+        return passages.getOrDefault(ContentKind.FILES, Passage.NOTHING).aperture() != Aperture.CLOSED;
+    }
+
     /** Which settings count. */
     public enum Sight {
         /** What passes both the published and the pending settings. */

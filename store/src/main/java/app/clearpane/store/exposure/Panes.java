@@ -559,11 +559,20 @@ public final class Panes {
 
     /** Shows a new item at a pane at once, published and pending. */
     public void arriveShown(PaneId pane, ItemId item, Actor by, Instant now) {
+        arrive(pane, item, Showing.SHOWN, by, now);
+    }
+
+    /** Holds a new item back from a pane, at once. */
+    public void arriveHeldBack(PaneId pane, ItemId item, Actor by, Instant now) {
+        arrive(pane, item, Showing.HELD_BACK, by, now);
+    }
+
+    private void arrive(PaneId pane, ItemId item, Showing showing, Actor by, Instant now) {
         db.insertInto(SHOWING)
                 .set(SHOWING.PANE_ID, pane)
                 .set(SHOWING.ITEM_ID, item)
-                .set(SHOWING.PUBLISHED, Showing.SHOWN)
-                .set(SHOWING.PENDING, Showing.SHOWN)
+                .set(SHOWING.PUBLISHED, showing)
+                .set(SHOWING.PENDING, showing)
                 .set(SHOWING.SET_BY, by)
                 .set(SHOWING.SET_AT, now)
                 .execute();

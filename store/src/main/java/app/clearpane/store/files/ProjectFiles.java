@@ -17,6 +17,7 @@ import static app.clearpane.store.schema.Tables.VERSION;
 
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.files.Folder;
 import app.clearpane.core.files.ProjectFile;
 import app.clearpane.core.files.Sha256;
@@ -62,18 +63,47 @@ public final class ProjectFiles {
 
     /** The folders of a project, by name. */
     public List<Folder> folders(ProjectId project) {
-        return db.select(ITEM.ID, ITEM.NAME, ITEM.PARENT_ID, FOLDER.WORDS)
+        return db.select(ITEM.ID, ITEM.NAME, ITEM.PARENT_ID, FOLDER.WORDS, FOLDER.PANE_ID)
                 .from(FOLDER)
                 .join(ITEM)
                 .on(ITEM.ID.eq(FOLDER.ITEM_ID))
                 .where(ITEM.PROJECT_ID.eq(project), ITEM.KIND.eq(ContentKind.FILES), ITEM.DELETED_AT.isNull())
                 .orderBy(ITEM.NAME, ITEM.ID)
-                .fetch(row -> new Folder(row.value1(), row.value2(), Optional.ofNullable(row.value3()), row.value4()));
+                .fetch(row -> new Folder(
+                        row.value1(),
+                        row.value2(),
+                        Optional.ofNullable(row.value3()),
+                        row.value4(),
+                        Optional.ofNullable(row.value5())));
     }
 
     /** Makes an item of kind Files a folder. @param words what belongs in it */
     public void addFolder(ItemId item, String words) {
         db.insertInto(FOLDER).set(FOLDER.ITEM_ID, item).set(FOLDER.WORDS, words).execute();
+    }
+
+    /** Makes an item of kind Files a folder of the people of a pane. */
+    public void addFolderOf(PaneId pane, ItemId item) {
+        db.insertInto(FOLDER)
+                .set(FOLDER.ITEM_ID, item)
+                .set(FOLDER.WORDS, "")
+                .set(FOLDER.PANE_ID, pane)
+                .execute();
+    }
+
+    /** Whether the content of a file was put to use in its project: beside a task, as a version, or changed since. */
+    public boolean isUsed(ProjectId project, ProjectFile file) {
+        return db.fetchExists(db.selectOne()
+                        .from(TASK_FILE)
+                        .join(ITEM)
+                        .on(ITEM.ID.eq(TASK_FILE.ITEM_ID))
+                        .where(TASK_FILE.SHA256.eq(file.sha256()), ITEM.PROJECT_ID.eq(project)))
+                || db.fetchExists(db.selectOne()
+                        .from(VERSION)
+                        .join(ITEM)
+                        .on(ITEM.ID.eq(VERSION.DELIVERABLE_ID))
+                        .where(VERSION.SHA256.eq(file.sha256()), ITEM.PROJECT_ID.eq(project)))
+                || db.fetchExists(FILE_VERSION, FILE_VERSION.ITEM_ID.eq(file.id()));
     }
 
     /** Says what belongs in a folder. */

@@ -2,6 +2,7 @@ package app.clearpane.usecases.exposure;
 
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
+import app.clearpane.core.exposure.PaneId;
 import app.clearpane.core.people.Actor;
 import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.exposure.Items;
@@ -25,6 +26,23 @@ public class NewItem {
         this.panes = panes;
         this.arrivals = arrivals;
         this.clock = clock;
+    }
+
+    /**
+     * Makes one that the people of a pane keep for themselves: shown there, and held back from every other pane of the
+     * project.
+     */
+    @Transactional
+    public ItemId addFor(PaneId pane, ProjectId project, ContentKind kind, String name, Actor by) {
+        arrivals.watch(project, by);
+        Instant now = clock.instant();
+        ItemId id = items.add(project, kind, name, Optional.empty(), now);
+        panes.arriveShown(pane, id, by, now);
+        panes.ofProject(project).stream()
+                .map(Panes.Row::id)
+                .filter(other -> !other.equals(pane))
+                .forEach(other -> panes.arriveHeldBack(other, id, by, now));
+        return id;
     }
 
     /** Makes one, below another or at the top. */

@@ -55,11 +55,26 @@ public class AddFile {
     /** Adds a file, in a folder or at the top. @throws IOException if it cannot be written; nothing is kept */
     public ItemId add(ProjectId project, Optional<ItemId> folder, String fileName, InputStream content, Actor by)
             throws IOException {
+        needFolder(project, folder);
+        return keep(project, folder, takeInWork.take(project, fileName, content, by), by);
+    }
+
+    /** The same of a file that may have been sent in parts, which may be larger. */
+    public ItemId addResumed(ProjectId project, Optional<ItemId> folder, String fileName, InputStream content, Actor by)
+            throws IOException {
+        needFolder(project, folder);
+        return keep(project, folder, takeInWork.takeResumed(project, fileName, content, by), by);
+    }
+
+    private void needFolder(ProjectId project, Optional<ItemId> folder) {
         NotFound.unless(projects.find(project));
         if (folder.isPresent() && files.folders(project).stream().noneMatch(f -> f.id().equals(folder.get()))) {
             throw new NotFound();
         }
-        TakeInWork.Taken taken = takeInWork.take(project, fileName, content, by);
+    }
+
+    private ItemId keep(ProjectId project, Optional<ItemId> folder, TakeInWork.Taken taken, Actor by)
+            throws IOException {
         Vault.Stored stored = taken.stored();
         String name = taken.name();
         if (stored.size() == 0) {

@@ -3,12 +3,14 @@ package app.clearpane.store.files.client;
 import static app.clearpane.store.exposure.client.VisibleTo.visibleThrough;
 import static app.clearpane.store.exposure.client.VisibleTo.visibleTo;
 import static app.clearpane.store.schema.Tables.FILE;
+import static app.clearpane.store.schema.Tables.FOLDER;
 import static app.clearpane.store.schema.Tables.ITEM;
 import static app.clearpane.store.schema.Tables.PANE;
 
 import app.clearpane.core.exposure.ContentKind;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.exposure.PaneId;
+import app.clearpane.core.files.Folder;
 import app.clearpane.core.files.ProjectFile;
 import app.clearpane.core.viewer.AllPanes;
 import app.clearpane.core.viewer.Viewer;
@@ -42,6 +44,17 @@ public final class VisibleFiles {
                 .andExists(DSL.selectOne().from(FILE).where(FILE.ITEM_ID.eq(ITEM.ID)))
                 .groupBy(PANE.ID)
                 .fetchMap(PANE.ID, DSL.count());
+    }
+
+    /** The folders that the people of their pane made, by name. */
+    public List<Folder> ownFolders(Viewer viewer) {
+        return db.select(ITEM.ID, ITEM.NAME)
+                .from(FOLDER)
+                .join(ITEM)
+                .on(ITEM.ID.eq(FOLDER.ITEM_ID))
+                .where(FOLDER.PANE_ID.eq(viewer.pane()), visibleTo(viewer, ContentKind.FILES))
+                .orderBy(ITEM.NAME, ITEM.ID)
+                .fetch(row -> new Folder(row.value1(), row.value2(), Optional.empty(), "", Optional.of(viewer.pane())));
     }
 
     /** One of them. */

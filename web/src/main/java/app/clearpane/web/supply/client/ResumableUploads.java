@@ -15,6 +15,10 @@ import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
 import java.time.Duration;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import me.desair.tus.server.TusFileUploadService;
 import me.desair.tus.server.exception.TusException;
@@ -24,7 +28,9 @@ import me.desair.tus.server.upload.UploadLockingService;
 import me.desair.tus.server.upload.UploadStorageService;
 import me.desair.tus.server.upload.disk.DiskLockingService;
 import me.desair.tus.server.upload.disk.DiskStorageService;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
+import org.springframework.web.multipart.MultipartFile;
 
 /**
  * Uploads that go on where they stopped, by tus 1.0.0 (https://tus.io/protocols/resumable-upload). Each belongs to the
@@ -142,8 +148,41 @@ class ResumableUploads implements Recurring {
         }
     }
 
+    /** Takes in what arrived. */
+    @FunctionalInterface
+    interface Taking {
+        void take(List<SupplyFiles.Arriving> arriving) throws IOException;
+    }
+
+    /**
+     * Has taken in what was uploaded and what came with a form; what was uploaded is dropped then.
+     *
+     * @param uploaded the addresses of uploads that are whole, with blanks between them
+     * @param file what came with the form; missing if nothing did
+     */
+    void taken(Viewer viewer, String uploaded, @Nullable List<MultipartFile> file, Taking taking) throws IOException {
+        List<SupplyFiles.Arriving> arriving = new ArrayList<>();
+        List<String> whole = Arrays.stream(uploaded.split(" "))
+                .filter(one -> !one.isBlank())
+                .distinct()
+                .toList();
+        for (String address : whole) {
+            arriving.add(whole(viewer, address));
+        }
+        Objects.requireNonNullElse(file, List.<MultipartFile>of()).stream()
+                .filter(one -> !Objects.requireNonNullElse(one.getOriginalFilename(), "")
+                        .isEmpty())
+                .map(one -> new SupplyFiles.Arriving(
+                        Objects.requireNonNullElse(one.getOriginalFilename(), ""), one::getInputStream))
+                .forEach(arriving::add);
+        taking.take(arriving);
+        for (String address : whole) {
+            drop(viewer, address);
+        }
+    }
+
     /** One that is whole, to be taken in. @throws Refused if it is not theirs, not whole, or was dropped */
-    SupplyFiles.Arriving whole(Viewer viewer, String address) throws IOException {
+    private SupplyFiles.Arriving whole(Viewer viewer, String address) throws IOException {
         try {
             UploadInfo info = tus.getUploadInfo(address, owner(viewer));
             if (info == null || info.isUploadInProgress()) {
@@ -165,7 +204,7 @@ class ResumableUploads implements Recurring {
     }
 
     /** Drops one that was taken in. */
-    void drop(Viewer viewer, String address) throws IOException {
+    private void drop(Viewer viewer, String address) throws IOException {
         try {
             tus.deleteUpload(address, owner(viewer));
             begun.strike(last(address));

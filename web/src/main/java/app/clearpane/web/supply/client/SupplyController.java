@@ -8,10 +8,7 @@ import app.clearpane.usecases.supply.SupplyFiles;
 import app.clearpane.usecases.supply.SupplyWords;
 import app.clearpane.web.exposure.client.Through;
 import java.io.IOException;
-import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -51,24 +48,11 @@ class SupplyController {
             @RequestParam(required = false) @Nullable List<MultipartFile> file,
             @RequestParam(defaultValue = "") String uploaded)
             throws IOException {
-        List<SupplyFiles.Arriving> arriving = new ArrayList<>();
-        List<String> whole = Arrays.stream(uploaded.split(" "))
-                .filter(one -> !one.isBlank())
-                .distinct()
-                .toList();
-        for (String address : whole) {
-            arriving.add(uploads.whole(viewer, address));
-        }
-        Objects.requireNonNullElse(file, List.<MultipartFile>of()).stream()
-                .filter(one -> !Objects.requireNonNullElse(one.getOriginalFilename(), "")
-                        .isEmpty())
-                .map(one -> new SupplyFiles.Arriving(
-                        Objects.requireNonNullElse(one.getOriginalFilename(), ""), one::getInputStream))
-                .forEach(arriving::add);
-        supplyFiles.give(viewer, request, Optional.ofNullable(part), arriving);
-        for (String address : whole) {
-            uploads.drop(viewer, address);
-        }
+        uploads.taken(
+                viewer,
+                uploaded,
+                file,
+                arriving -> supplyFiles.give(viewer, request, Optional.ofNullable(part), arriving));
         return back(viewer, request, part);
     }
 
