@@ -265,6 +265,8 @@ class AccessMatrixTest extends DemoHouse {
                         .toString());
         ids.put("request", pictures.id().toString());
         ids.put("given", pictures.supplied().get(0).id().toString());
+        ids.put("wanted", pictures.parts().get(0).id().toString());
+        ids.put("which", "GOOD");
         ids.put("standIn", UUID.randomUUID().toString());
         ids.put("line", UUID.randomUUID().toString());
         ids.put("link", UUID.randomUUID().toString());

@@ -442,6 +442,7 @@ class AccessOfActsTest extends DemoHouse {
         named.put("question", questionThatWasAnswered(named.get("questions")));
         named.put("request", pictures.id().toString());
         named.put("given", pictures.supplied().get(1).id().toString());
+        named.put("wanted", pictures.parts().get(0).id().toString());
         named.put("part", pictures.parts().get(1).id().toString());
         named.put(
                 "sealed",

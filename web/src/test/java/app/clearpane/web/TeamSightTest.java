@@ -60,6 +60,8 @@ class TeamSightTest extends AtTheMill {
             "sight",
             "of",
             "part",
+            "wanted",
+            "which",
             "kind",
             "line",
             "mail",

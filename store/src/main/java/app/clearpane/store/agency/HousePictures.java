@@ -3,6 +3,7 @@ package app.clearpane.store.agency;
 import static app.clearpane.store.schema.Tables.AGENCY;
 import static app.clearpane.store.schema.Tables.HOUSE_PICTURE;
 
+import java.util.Collection;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -24,7 +25,11 @@ public final class HousePictures {
         /** Of the agency or of a client. */
         LOGO,
         /** Of a project. */
-        COVER
+        COVER,
+        /** Of what would be just right for a part of a request. */
+        GOOD_EXAMPLE,
+        /** Of what would not do for it. */
+        BAD_EXAMPLE
     }
 
     /** The picture of something. */
@@ -40,6 +45,14 @@ public final class HousePictures {
         return db.select(HOUSE_PICTURE.SUBJECT_ID)
                 .from(HOUSE_PICTURE)
                 .where(HOUSE_PICTURE.ROLE.eq(role.name()))
+                .fetchSet(HOUSE_PICTURE.SUBJECT_ID);
+    }
+
+    /** Which of some things have a picture of a sort. */
+    public Set<UUID> with(Role role, Collection<UUID> some) {
+        return db.select(HOUSE_PICTURE.SUBJECT_ID)
+                .from(HOUSE_PICTURE)
+                .where(HOUSE_PICTURE.ROLE.eq(role.name()), HOUSE_PICTURE.SUBJECT_ID.in(some))
                 .fetchSet(HOUSE_PICTURE.SUBJECT_ID);
     }
 

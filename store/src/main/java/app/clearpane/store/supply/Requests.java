@@ -1,5 +1,6 @@
 package app.clearpane.store.supply;
 
+import static app.clearpane.store.schema.Tables.HOUSE_PICTURE;
 import static app.clearpane.store.schema.Tables.REQUEST;
 import static app.clearpane.store.schema.Tables.REQUEST_ASKED;
 import static app.clearpane.store.schema.Tables.REQUEST_PART;
@@ -197,6 +198,10 @@ public final class Requests {
     public void discard(RequestId id) {
         new Questionnaires(db).discard(id);
         db.deleteFrom(REQUEST_ASKED).where(REQUEST_ASKED.REQUEST_ID.eq(id)).execute();
+        db.deleteFrom(HOUSE_PICTURE)
+                .where(HOUSE_PICTURE.SUBJECT_ID.in(
+                        DSL.select(REQUEST_PART.ID).from(REQUEST_PART).where(REQUEST_PART.REQUEST_ID.eq(id))))
+                .execute();
         db.deleteFrom(REQUEST_PART).where(REQUEST_PART.REQUEST_ID.eq(id)).execute();
         Stale.unlessOne(
                 db.deleteFrom(REQUEST)

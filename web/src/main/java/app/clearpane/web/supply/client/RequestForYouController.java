@@ -7,6 +7,7 @@ import app.clearpane.core.viewer.Viewer;
 import app.clearpane.store.exposure.client.Viewers;
 import app.clearpane.store.supply.client.VisibleRequests;
 import app.clearpane.usecases.shell.NotFound;
+import app.clearpane.usecases.supply.ShowExample;
 import app.clearpane.web.deliverable.SheetBytes;
 import app.clearpane.web.exposure.client.Through;
 import java.util.UUID;
@@ -23,8 +24,10 @@ class RequestForYouController {
     private final VisibleRequests requests;
     private final Viewers viewers;
     private final SheetBytes bytes;
+    private final ShowExample showExample;
 
-    RequestForYouController(VisibleRequests requests, Viewers viewers, SheetBytes bytes) {
+    RequestForYouController(VisibleRequests requests, Viewers viewers, SheetBytes bytes, ShowExample showExample) {
+        this.showExample = showExample;
         this.requests = requests;
         this.viewers = viewers;
         this.bytes = bytes;
@@ -38,6 +41,7 @@ class RequestForYouController {
                     + found.parts().get(0).id();
         }
         model.addAttribute("request", found);
+        model.addAttribute("examples", showExample.shown(found));
         model.addAttribute("viewer", viewer);
         model.addAttribute("heading", viewers.heading(viewer));
         model.addAttribute("base", Through.base(viewer));
@@ -59,6 +63,18 @@ class RequestForYouController {
     ResponseEntity<Resource> file(Viewer viewer, @PathVariable RequestId request, @PathVariable UUID given) {
         Supplied one = given(viewer, request, given);
         return bytes.download(one.sha256(), one.name());
+    }
+
+    @GetMapping({
+        "/c/panes/{pane}/requests/{request}/parts/{wanted}/{which}",
+        "/t/look/{seat}/{sight}/requests/{request}/parts/{wanted}/{which}"
+    })
+    ResponseEntity<Resource> example(
+            Viewer viewer,
+            @PathVariable RequestId request,
+            @PathVariable UUID wanted,
+            @PathVariable ShowExample.Which which) {
+        return bytes.picture(showExample.find(NotFound.unless(requests.find(viewer, request)), wanted, which));
     }
 
     private Supplied given(Viewer viewer, RequestId request, UUID given) {

@@ -2,6 +2,7 @@ package app.clearpane.web.supply.team;
 
 import app.clearpane.core.project.Project;
 import app.clearpane.core.project.ProjectId;
+import app.clearpane.core.supply.Request;
 import app.clearpane.core.supply.RequestId;
 import app.clearpane.store.supply.Questionnaires;
 import app.clearpane.store.supply.Requests;
@@ -10,9 +11,11 @@ import app.clearpane.usecases.supply.DraftRequest;
 import app.clearpane.usecases.supply.RequestChoices;
 import app.clearpane.usecases.supply.SendOwed;
 import app.clearpane.usecases.supply.SendRequest;
+import app.clearpane.usecases.supply.ShowExample;
 import app.clearpane.web.project.team.ProjectFrame;
 import app.clearpane.web.shell.access.ForManagers;
 import app.clearpane.web.shell.frame.TeamController;
+import java.util.List;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -27,31 +30,34 @@ class RequestController {
     private final Requests requests;
     private final Questionnaires questionnaires;
     private final RequestChoices choices;
-    private final DraftRequest draftRequest;
     private final SendRequest sendRequest;
     private final SendOwed sendOwed;
+    private final ShowExample showExample;
 
     RequestController(
             ProjectFrame frame,
             Requests requests,
             Questionnaires questionnaires,
             RequestChoices choices,
-            DraftRequest draftRequest,
             SendRequest sendRequest,
-            SendOwed sendOwed) {
+            SendOwed sendOwed,
+            ShowExample showExample) {
+        this.showExample = showExample;
         this.sendOwed = sendOwed;
         this.frame = frame;
         this.requests = requests;
         this.questionnaires = questionnaires;
         this.choices = choices;
-        this.draftRequest = draftRequest;
         this.sendRequest = sendRequest;
     }
 
     @GetMapping("/t/projects/{project}/requests")
     String all(@PathVariable ProjectId project, Model model) {
         Project found = frame.above(model, project, "Requests");
-        model.addAttribute("all", requests.ofProject(project));
+        List<Request> all = requests.ofProject(project);
+        model.addAttribute("all", all);
+        model.addAttribute("ways", ShowExample.Which.values());
+        model.addAttribute("examples", showExample.shown(all));
         model.addAttribute("questionnaires", questionnaires.ofProject(project));
         model.addAttribute("choices", choices.read(found));
         return "supply/list";
@@ -66,13 +72,6 @@ class RequestController {
                         .limit(DraftRequest.MOST_PARTS)
                         .toList());
         return "supply/_read :: read";
-    }
-
-    @PostMapping("/t/projects/{project}/requests")
-    @ForManagers
-    String draft(@PathVariable ProjectId project, DraftRequest.RequestForm form, @AuthenticationPrincipal Person me) {
-        RequestId id = draftRequest.draft(project, form, me.actor());
-        return back(project) + "#r" + id;
     }
 
     @PostMapping("/t/projects/{project}/requests/owed")
@@ -98,12 +97,6 @@ class RequestController {
             @RequestParam(defaultValue = "") String reason,
             @AuthenticationPrincipal Person me) {
         return back(sendRequest.withdraw(request, reason, me.actor())) + "#r" + request;
-    }
-
-    @PostMapping("/t/requests/{request}/discard")
-    @ForManagers
-    String discard(@PathVariable RequestId request, @AuthenticationPrincipal Person me) {
-        return back(draftRequest.discard(request, me.actor()));
     }
 
     static String back(ProjectId project) {
