@@ -3,6 +3,8 @@ package app.clearpane.store.agency;
 import static app.clearpane.store.schema.Tables.AGENCY;
 import static app.clearpane.store.schema.Tables.HOUSE_PICTURE;
 
+import app.clearpane.core.files.HostNames;
+import java.time.Instant;
 import java.util.Collection;
 import java.util.Optional;
 import java.util.Set;
@@ -29,7 +31,9 @@ public final class HousePictures {
         /** Of what would be just right for a part of a request. */
         GOOD_EXAMPLE,
         /** Of what would not do for it. */
-        BAD_EXAMPLE
+        BAD_EXAMPLE,
+        /** Of what an address on the web led to. */
+        LAST_LOOK
     }
 
     /** The picture of something. */
@@ -72,6 +76,40 @@ public final class HousePictures {
         db.deleteFrom(HOUSE_PICTURE)
                 .where(HOUSE_PICTURE.SUBJECT_ID.eq(subject), HOUSE_PICTURE.ROLE.eq(role.name()))
                 .execute();
+    }
+
+    /** Keeps when a picture was taken. */
+    public void taken(UUID subject, Role role, Instant at) {
+        db.update(HOUSE_PICTURE)
+                .set(HOUSE_PICTURE.TAKEN_AT, at)
+                .where(HOUSE_PICTURE.SUBJECT_ID.eq(subject), HOUSE_PICTURE.ROLE.eq(role.name()))
+                .execute();
+    }
+
+    /** When a picture was taken, if that was kept. */
+    public Optional<Instant> takenAt(UUID subject, Role role) {
+        return db.select(HOUSE_PICTURE.TAKEN_AT)
+                .from(HOUSE_PICTURE)
+                .where(
+                        HOUSE_PICTURE.SUBJECT_ID.eq(subject),
+                        HOUSE_PICTURE.ROLE.eq(role.name()),
+                        HOUSE_PICTURE.TAKEN_AT.isNotNull())
+                .fetchOptional(HOUSE_PICTURE.TAKEN_AT);
+    }
+
+    /** The hosts whose documents are shown in place. */
+    public HostNames shownHosts() {
+        return HostNames.read(db.select(AGENCY.SHOWN_HOSTS)
+                .from(AGENCY)
+                .orderBy(AGENCY.CREATED_AT, AGENCY.ID)
+                .limit(1)
+                .fetchOptional(AGENCY.SHOWN_HOSTS)
+                .orElse(""));
+    }
+
+    /** Sets them. */
+    public void setShownHosts(HostNames hosts) {
+        db.update(AGENCY).set(AGENCY.SHOWN_HOSTS, hosts.typed()).execute();
     }
 
     /** The agency's colour as it was given; empty for the house's own. */

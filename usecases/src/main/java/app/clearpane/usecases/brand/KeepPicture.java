@@ -19,6 +19,7 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -28,6 +29,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 @Component
 public class KeepPicture {
     private static final long LARGEST = 12_000_000;
+    private static final Set<HousePictures.Role> LARGE = Set.of(HousePictures.Role.COVER, HousePictures.Role.LAST_LOOK);
     private final HousePictures pictures;
     private final Vault vault;
     private final DrawApart apart;
@@ -71,9 +73,8 @@ public class KeepPicture {
             throw Refused.because(
                     "“" + fileName + "” cannot be drawn: " + unusable.getMessage() + " Nothing was changed.");
         }
-        byte[] picture = role == HousePictures.Role.COVER
-                ? drawn.get(0).large()
-                : drawn.get(0).small();
+        byte[] picture =
+                LARGE.contains(role) ? drawn.get(0).large() : drawn.get(0).small();
         Vault.Stored kept = vault.store(new ByteArrayInputStream(picture), picture.length);
         transaction.executeWithoutResult(status -> {
             pictures.put(

@@ -13,6 +13,7 @@ import app.clearpane.store.files.Vault;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.io.IOException;
+import java.time.Instant;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 
@@ -27,10 +28,12 @@ public class ShowFile {
     private final Vault vault;
     private final DrawApart apart;
     private final KeepLink keepLink;
+    private final ShowInPlace showInPlace;
     private final Cache<Sha256, Read> kept =
             Caffeine.newBuilder().maximumSize(MOST_KEPT).build();
 
-    ShowFile(Vault vault, DrawApart apart, KeepLink keepLink) {
+    ShowFile(Vault vault, DrawApart apart, KeepLink keepLink, ShowInPlace showInPlace) {
+        this.showInPlace = showInPlace;
         this.keepLink = keepLink;
         this.vault = vault;
         this.apart = apart;
@@ -45,7 +48,13 @@ public class ShowFile {
      * @param onlyWords whether its first page would be drawn if an office program were installed here
      */
     public record Shown(
-            WorkKind kind, Optional<String> leads, Optional<Inside> inside, String why, boolean onlyWords) {}
+            WorkKind kind, Optional<String> leads, Optional<Inside> inside, String why, boolean onlyWords, Live live) {}
+
+    /**
+     * Where a link leads. @param inPlace whether it is shown in place @param pictured when the last picture of it was
+     * taken
+     */
+    public record Live(boolean inPlace, Optional<Instant> pictured) {}
 
     private record Read(Optional<Inside> inside, String why) {}
 
@@ -60,7 +69,13 @@ public class ShowFile {
         Read read = kind.played() || file.isLink() || (drawn && !office)
                 ? new Read(Optional.empty(), "")
                 : inside(file.sha256());
-        return new Shown(kind, leads, read.inside(), drawn ? "" : read.why(), office && !OfficeWork.isDrawnHere());
+        return new Shown(
+                kind,
+                leads,
+                read.inside(),
+                drawn ? "" : read.why(),
+                office && !OfficeWork.isDrawnHere(),
+                new Live(showInPlace.address(file).isPresent(), showInPlace.pictured(file)));
     }
 
     private Read inside(Sha256 file) throws IOException {

@@ -3,6 +3,7 @@ package app.clearpane.web.files.team;
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.files.ProjectFile;
 import app.clearpane.store.files.ProjectFiles;
+import app.clearpane.usecases.files.ShowInPlace;
 import app.clearpane.web.shell.forms.FormStates;
 import java.util.List;
 import java.util.Objects;
@@ -14,9 +15,11 @@ import org.springframework.stereotype.Component;
 @Component
 class FileForms implements FormStates {
     private final ProjectFiles files;
+    private final ShowInPlace showInPlace;
 
-    FileForms(ProjectFiles files) {
+    FileForms(ProjectFiles files, ShowInPlace showInPlace) {
         this.files = files;
+        this.showInPlace = showInPlace;
     }
 
     /** Where a file lies. @param folder the name of its folder; null at the top */
@@ -27,6 +30,7 @@ class FileForms implements FormStates {
     @Override
     public List<FormState> states() {
         return List.of(
+                FormState.of("/t/brand/hosts", "hosts", asked -> Optional.of(showInPlace.hosts())),
                 FormState.of("/t/files/{file}/delete", "", asked -> file(asked).map(file -> lies(file.folderName()))));
     }
 

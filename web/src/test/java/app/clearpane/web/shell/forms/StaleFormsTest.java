@@ -203,7 +203,9 @@ class StaleFormsTest extends DemoHouse {
             case "textarea ", "input text", "input " ->
                 field.attr("inputmode").equals("numeric")
                         ? List.of("2", "3")
-                        : List.of(field.val() + " anew", field.val() + " another time");
+                        : field.attr("inputmode").equals("url")
+                                ? List.of("maps.example", "drawings.example")
+                                : List.of(field.val() + " anew", field.val() + " another time");
             case "input number" -> List.of("2", "3");
             case "input color" -> List.of("#123456", "#654321");
             case "input date" -> List.of("2029-06-04", "2029-06-05");
