@@ -4,6 +4,7 @@ import static app.clearpane.store.schema.Tables.AGENCY_APERTURE;
 import static app.clearpane.store.schema.Tables.CONTACT;
 import static app.clearpane.store.schema.Tables.DELIVERABLE;
 import static app.clearpane.store.schema.Tables.FEED;
+import static app.clearpane.store.schema.Tables.FOLDER;
 import static app.clearpane.store.schema.Tables.HELD_BACK_EVERYWHERE;
 import static app.clearpane.store.schema.Tables.ITEM;
 import static app.clearpane.store.schema.Tables.LINK_OPENING;
@@ -565,6 +566,20 @@ public final class Panes {
     /** Holds a new item back from a pane, at once. */
     public void arriveHeldBack(PaneId pane, ItemId item, Actor by, Instant now) {
         arrive(pane, item, Showing.HELD_BACK, by, now);
+    }
+
+    /** Holds back from a new pane what the people of others keep for themselves, whatever it was made like. */
+    public void holdBackOwnOfOthers(PaneId pane, ProjectId project, Actor by, Instant now) {
+        List<ItemId> own = db.select(FOLDER.ITEM_ID)
+                .from(FOLDER)
+                .join(ITEM)
+                .on(ITEM.ID.eq(FOLDER.ITEM_ID))
+                .where(ITEM.PROJECT_ID.eq(project), FOLDER.PANE_ID.isNotNull(), FOLDER.PANE_ID.ne(pane))
+                .fetch(FOLDER.ITEM_ID);
+        db.deleteFrom(SHOWING)
+                .where(SHOWING.PANE_ID.eq(pane), SHOWING.ITEM_ID.in(own))
+                .execute();
+        own.forEach(item -> arriveHeldBack(pane, item, by, now));
     }
 
     private void arrive(PaneId pane, ItemId item, Showing showing, Actor by, Instant now) {

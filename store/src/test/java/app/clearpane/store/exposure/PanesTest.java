@@ -16,6 +16,7 @@ import app.clearpane.core.people.Actor;
 import app.clearpane.store.AHouse;
 import app.clearpane.store.FreshDatabase;
 import app.clearpane.store.Stale;
+import app.clearpane.store.files.ProjectFiles;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -217,6 +218,28 @@ class PanesTest {
         assertThat(copied.pending().settings().get(item).showing()).isEqualTo(Showing.HELD_BACK);
         assertThat(panes.sections(copy)).extracting(Section::title).containsExactly("Drawings");
         assertThat(arrivals()).extracting(Panes.Arrivals::pane).containsExactlyInAnyOrder(board, copy);
+    }
+
+    @Test
+    void whatAClientKeepsStaysOutOfPanesThatAreMadeLater() {
+        ItemId own = new Items(house.db, AHouse::today)
+                .add(house.project, ContentKind.FILES, "Ours", Optional.empty(), AHouse.NOW);
+        new ProjectFiles(house.db).addFolderOf(board, own);
+        panes.arriveShown(board, own, Actor.kept("Mirela"), AHouse.NOW);
+        PaneId like = panes.copy(board, house.project, "Fabricators", AHouse.NOW);
+        PaneId blank = house.pane("Guests");
+        for (PaneId made : List.of(like, blank, board)) {
+            panes.holdBackOwnOfOthers(made, house.project, Actor.kept("Ines"), AHouse.NOW);
+            Showing here = panes.withSettings(house.project).stream()
+                    .filter(pane -> pane.id().equals(made))
+                    .findFirst()
+                    .orElseThrow()
+                    .pending()
+                    .settings()
+                    .get(own)
+                    .showing();
+            assertThat(here).isEqualTo(made.equals(board) ? Showing.SHOWN : Showing.HELD_BACK);
+        }
     }
 
     @Test

@@ -56,6 +56,7 @@ public class SetUpPane {
         String words = input.text("The welcome", welcome, LONGEST_WELCOME);
         input.allGood();
         PaneId pane = panes.add(project, named.orElseThrow().value(), words, clock.instant());
+        panes.holdBackOwnOfOthers(pane, project, by, clock.instant());
         audit.append(
                 project,
                 pane.value(),
@@ -72,6 +73,7 @@ public class SetUpPane {
         Optional<Name> named = input.name("The pane", name);
         input.allGood();
         PaneId pane = panes.copy(like, project, named.orElseThrow().value(), clock.instant());
+        panes.holdBackOwnOfOthers(pane, project, by, clock.instant());
         audit.append(
                 project,
                 pane.value(),
