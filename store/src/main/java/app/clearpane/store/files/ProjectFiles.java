@@ -1,6 +1,7 @@
 package app.clearpane.store.files;
 
 import static app.clearpane.store.schema.Tables.CLIENT_LOGO;
+import static app.clearpane.store.schema.Tables.DRAWING;
 import static app.clearpane.store.schema.Tables.FILE;
 import static app.clearpane.store.schema.Tables.FILE_VERSION;
 import static app.clearpane.store.schema.Tables.FOLDER;
@@ -26,14 +27,14 @@ import app.clearpane.core.project.ProjectId;
 import app.clearpane.store.Stale;
 import app.clearpane.store.supply.StillThere;
 import java.time.Instant;
+import java.util.Collection;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.jooq.DSLContext;
-import org.jooq.Record1;
 import org.jooq.Records;
-import org.jooq.Select;
 import org.jooq.impl.DSL;
 
 /** The files and folders of a project, as the team sees them. */
@@ -91,19 +92,29 @@ public final class ProjectFiles {
                 .execute();
     }
 
-    /** Whether the content of a file was put to use in its project: beside a task, as a version, or changed since. */
-    public boolean isUsed(ProjectId project, ProjectFile file) {
-        return db.fetchExists(db.selectOne()
-                        .from(TASK_FILE)
-                        .join(ITEM)
-                        .on(ITEM.ID.eq(TASK_FILE.ITEM_ID))
-                        .where(TASK_FILE.SHA256.eq(file.sha256()), ITEM.PROJECT_ID.eq(project)))
-                || db.fetchExists(db.selectOne()
+    /** Those whose content was put to use in their project: beside a task, as a version, or changed since. */
+    public Set<ItemId> used(ProjectId project, Collection<ProjectFile> some) {
+        List<Sha256> contents = some.stream().map(ProjectFile::sha256).toList();
+        Set<Sha256> named = new HashSet<>(db.select(TASK_FILE.SHA256)
+                .from(TASK_FILE)
+                .join(ITEM)
+                .on(ITEM.ID.eq(TASK_FILE.ITEM_ID))
+                .where(TASK_FILE.SHA256.in(contents), ITEM.PROJECT_ID.eq(project))
+                .union(db.select(VERSION.SHA256)
                         .from(VERSION)
                         .join(ITEM)
                         .on(ITEM.ID.eq(VERSION.DELIVERABLE_ID))
-                        .where(VERSION.SHA256.eq(file.sha256()), ITEM.PROJECT_ID.eq(project)))
-                || db.fetchExists(FILE_VERSION, FILE_VERSION.ITEM_ID.eq(file.id()));
+                        .where(VERSION.SHA256.in(contents), ITEM.PROJECT_ID.eq(project)))
+                .fetchSet(TASK_FILE.SHA256));
+        Set<ItemId> changed = db.select(FILE_VERSION.ITEM_ID)
+                .from(FILE_VERSION)
+                .where(FILE_VERSION.ITEM_ID.in(
+                        some.stream().map(ProjectFile::id).toList()))
+                .fetchSet(FILE_VERSION.ITEM_ID);
+        return some.stream()
+                .filter(file -> named.contains(file.sha256()) || changed.contains(file.id()))
+                .map(ProjectFile::id)
+                .collect(Collectors.toSet());
     }
 
     /** Says what belongs in a folder. */
@@ -185,16 +196,38 @@ public final class ProjectFiles {
     }
 
     /**
-     * Lets go of the content of files that were deleted before an instant, and of what stood in their place before.
+     * Lets go of the content of files that were deleted before an instant, of what stood in their place before, and of
+     * the pictures of both.
      *
      * @return how many files
      */
     public int letGo(Instant deletedBefore) {
-        Select<Record1<ItemId>> gone = DSL.select(ITEM.ID)
+        List<ItemId> gone = db.select(ITEM.ID)
                 .from(ITEM)
-                .where(ITEM.KIND.eq(ContentKind.FILES), ITEM.DELETED_AT.lt(deletedBefore));
+                .join(FILE)
+                .on(FILE.ITEM_ID.eq(ITEM.ID))
+                .where(ITEM.KIND.eq(ContentKind.FILES), ITEM.DELETED_AT.lt(deletedBefore))
+                .fetch(ITEM.ID);
+        if (gone.isEmpty()) {
+            return 0;
+        }
+        Set<Sha256> contents = new HashSet<>();
+        contents.addAll(
+                db.select(FILE.SHA256).from(FILE).where(FILE.ITEM_ID.in(gone)).fetchSet(FILE.SHA256));
+        contents.addAll(db.select(FILE_VERSION.SHA256)
+                .from(FILE_VERSION)
+                .where(FILE_VERSION.ITEM_ID.in(gone))
+                .fetchSet(FILE_VERSION.SHA256));
         db.deleteFrom(FILE_VERSION).where(FILE_VERSION.ITEM_ID.in(gone)).execute();
-        return db.deleteFrom(FILE).where(FILE.ITEM_ID.in(gone)).execute();
+        db.deleteFrom(FILE).where(FILE.ITEM_ID.in(gone)).execute();
+        db.deleteFrom(HOUSE_PICTURE)
+                .where(HOUSE_PICTURE.SUBJECT_ID.in(
+                        gone.stream().map(ItemId::value).toList()))
+                .execute();
+        contents.removeAll(named());
+        db.deleteFrom(SHEET).where(SHEET.SOURCE_SHA256.in(contents)).execute();
+        db.deleteFrom(DRAWING).where(DRAWING.SOURCE_SHA256.in(contents)).execute();
+        return gone.size();
     }
 
     /** The digest of everything in the vault that anything names. */

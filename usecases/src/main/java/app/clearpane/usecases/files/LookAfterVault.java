@@ -16,6 +16,7 @@ import java.util.Set;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
 
 /**
  * Every night: lets go of what was deleted long ago, removes from the vault what nothing names, and reads over whether
@@ -51,6 +52,7 @@ public class LookAfterVault implements Recurring {
     }
 
     /** Lets go of files that were deleted too long ago to be brought back. @return how many */
+    @Transactional
     public int letGo() {
         return files.letGo(clock.instant().minus(DeleteItem.KEPT));
     }

@@ -22,6 +22,8 @@ import java.io.InputStream;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -67,20 +69,27 @@ public class KeepOwnFiles {
     /** All of it, by name. */
     public List<Own> all(Viewer viewer) {
         List<ProjectFile> seen = visible.all(viewer);
+        Set<ItemId> may = mayGo(viewer, seen);
         return visible.ownFolders(viewer).stream()
                 .map(folder -> new Own(
                         folder,
                         seen.stream()
                                 .filter(file -> folder.id().equals(file.folder()))
-                                .map(file -> new OwnFile(file, mayGo(viewer, file)))
+                                .map(file -> new OwnFile(file, may.contains(file.id())))
                                 .toList()))
                 .toList();
     }
 
-    private boolean mayGo(Viewer viewer, ProjectFile file) {
-        return viewer.mayKeepFiles()
-                && file.addedBy().isSameAs(viewer.actor())
-                && !files.isUsed(viewer.project(), file);
+    /** Those of some files that whoever looks put there and may take back. */
+    private Set<ItemId> mayGo(Viewer viewer, List<ProjectFile> some) {
+        List<ProjectFile> own = some.stream()
+                .filter(file -> viewer.mayKeepFiles() && file.addedBy().isSameAs(viewer.actor()))
+                .toList();
+        Set<ItemId> used = files.used(viewer.project(), own);
+        return own.stream()
+                .map(ProjectFile::id)
+                .filter(file -> !used.contains(file))
+                .collect(Collectors.toSet());
     }
 
     /** Makes a folder. @throws Refused if they may not, there is one of that name, or there are too many */
@@ -149,7 +158,7 @@ public class KeepOwnFiles {
                 .filter(one -> one.addedBy().isSameAs(viewer.actor()))
                 .filter(one -> visible.ownFolders(viewer).stream()
                         .anyMatch(folder -> folder.id().equals(one.folder()))));
-        if (!mayGo(viewer, file)) {
+        if (mayGo(viewer, List.of(file)).isEmpty()) {
             throw Refused.because("We have used “" + file.name() + "” already, so it stays. Nothing was changed.");
         }
         arrangeFiles.delete(id, viewer.actor());

@@ -20,6 +20,7 @@ import app.clearpane.usecases.shell.TemplateHelper;
 import app.clearpane.usecases.shell.TheAgency;
 import app.clearpane.usecases.shell.Words;
 import java.time.Clock;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -194,9 +195,8 @@ public final class RequestWords implements TemplateHelper {
         Leaving leaving = request.leaves().get();
         Function<UUID, Optional<Phase>> phase =
                 id -> plan.phases().stream().filter(one -> one.id().equals(id)).findFirst();
-        String day = leaving.day(id -> phase.apply(id).map(Phase::startsOn), agency.calendar())
-                .map(one -> words.day(one))
-                .orElse("a day that is not known any more");
+        Optional<LocalDate> on = leaving.day(id -> phase.apply(id).map(Phase::startsOn), agency.calendar());
+        String day = on.map(one -> words.day(one)).orElse("a day that is not known any more");
         String with = leaving.when() instanceof Leaving.WithPhase one
                 ? (one.daysBefore() == 0
                                 ? "with “"
@@ -204,7 +204,21 @@ public final class RequestWords implements TemplateHelper {
                         + phase.apply(one.phase()).map(Phase::name).orElse("a phase") + "”, "
                 : "";
         String rests = plan.project().pausedAt() == null ? "" : ", once the project goes on";
-        return (leaving.alone() ? "Goes out by itself " : "To be sent ") + with + "on " + day + rests + ".";
+        String sentence = (leaving.alone() ? "Goes out by itself " : "To be sent ") + with + "on " + day + rests + ".";
+        boolean past = on.filter(one -> one.isBefore(agency.today())).isPresent();
+        return past ? sentence + " That day is past: " + whyNot(request, leaving, rests) : sentence;
+    }
+
+    private static String whyNot(Request request, Leaving leaving, String rests) {
+        if (!rests.isEmpty()) {
+            return "the project rests.";
+        }
+        if (request.asked().isEmpty()) {
+            return "nobody is asked yet.";
+        }
+        return leaving.alone()
+                ? "somebody has no seat at a published pane, or its time is over. Send it to see which."
+                : "nobody has sent it.";
     }
 
     /** The day on which a draft goes out, as a field takes it; empty if it is none. */

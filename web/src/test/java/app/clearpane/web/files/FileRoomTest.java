@@ -1,11 +1,13 @@
 package app.clearpane.web.files;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.awaitility.Awaitility.await;
 
 import app.clearpane.core.exposure.ItemId;
 import app.clearpane.core.files.Folder;
 import app.clearpane.core.files.FolderTree;
 import app.clearpane.core.files.ProjectFile;
+import app.clearpane.store.deliverable.Drawings;
 import app.clearpane.store.exposure.Items;
 import app.clearpane.store.files.ProjectFiles;
 import app.clearpane.usecases.files.LookAfterVault;
@@ -34,6 +36,9 @@ class FileRoomTest extends AtTheMill {
 
     @Autowired
     private Items items;
+
+    @Autowired
+    private Drawings drawings;
 
     private String room() {
         return "/t/projects/" + mill() + "/files";
@@ -217,11 +222,16 @@ class FileRoomTest extends AtTheMill {
     void whatWasDeletedLongAgoIsLetGo() throws Exception {
         sends(room(), "long ago.txt", "long ago " + UUID.randomUUID(), "");
         ProjectFile old = file("long ago.txt");
+        await().until(() -> drawings.find(old.sha256())
+                .filter(drawing -> !drawing.state().isWaiting())
+                .isPresent());
         items.delete(old.id(), old.addedBy(), clock.instant().minus(Duration.ofDays(31)));
         sends(room(), "lately.txt", "lately " + UUID.randomUUID(), "");
         ProjectFile lately = file("lately.txt");
         items.delete(lately.id(), lately.addedBy(), clock.instant().minus(Duration.ofDays(29)));
         lookAfter.letGo();
+        assertThat(drawings.find(old.sha256())).as("its pictures go too").isEmpty();
+        assertThat(drawings.sheets(old.sha256(), 1)).isEmpty();
         assertThat(files.named()).doesNotContain(old.sha256()).contains(lately.sha256());
         assertThat(ines().sends("/t/items/" + old.id() + "/bring-back", "").body())
                 .contains("deleted more than thirty days ago");

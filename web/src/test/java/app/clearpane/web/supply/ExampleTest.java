@@ -3,13 +3,19 @@ package app.clearpane.web.supply;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.clearpane.core.supply.Request;
+import app.clearpane.store.agency.HousePictures;
 import app.clearpane.web.Visitor;
 import java.io.ByteArrayInputStream;
 import java.util.Map;
+import java.util.UUID;
 import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
 
 /** What would be just right is shown beside what is wanted, to those who are asked. */
 class ExampleTest extends AtARequest {
+    @Autowired
+    private HousePictures pictures;
+
     private String part(Request request, String which) {
         return "/parts/" + request.parts().get(0).id() + "/" + which;
     }
@@ -56,7 +62,9 @@ class ExampleTest extends AtARequest {
     void aDraftThatIsTakenAwayTakesItAlong() throws Exception {
         Request draft = drafts("a photograph", "");
         shows(draft, "GOOD", jpeg(377, 233));
+        UUID part = draft.parts().get(0).id();
+        assertThat(pictures.with(HousePictures.Role.GOOD_EXAMPLE)).contains(part);
         ines().sends("/t/requests/" + draft.id() + "/discard", "");
-        assertThat(requests.find(draft.id())).isEmpty();
+        assertThat(pictures.with(HousePictures.Role.GOOD_EXAMPLE)).doesNotContain(part);
     }
 }

@@ -92,7 +92,7 @@ class WhatGoesWhenTest extends AtARequest {
     }
 
     @Test
-    void itIsSaidWhenADraftGoesOutAndToWhom() throws Exception {
+    void itIsSaidWhenADraftGoesOut() throws Exception {
         Request draft = drafts("a photograph", Map.of("plan", "own"));
         String at = "/t/requests/" + draft.id();
         LocalDate day = today().plusDays(20);
@@ -103,6 +103,9 @@ class WhatGoesWhenTest extends AtARequest {
                 .findFirst()
                 .orElseThrow();
         assertThat(stands.task().shape().notBefore()).isPresent();
+        ines().sends(at + "/time", "on=" + today().minusDays(9));
+        assertThat(text(ines().get("/t/projects/" + mill() + "/requests").body()))
+                .contains("That day is past: nobody has sent it.");
         assertThat(ines().sends(at + "/time", "on=" + day + "&with=" + UUID.randomUUID())
                         .body())
                 .contains("choose one of them");
@@ -113,6 +116,13 @@ class WhatGoesWhenTest extends AtARequest {
                 .isEqualTo(422);
         ines().sends(at + "/time", "");
         assertThat(now(draft).leaves()).isEmpty();
+        ines().sends(at + "/discard", "");
+    }
+
+    @Test
+    void itIsSaidWhomADraftAsks() throws Exception {
+        Request draft = drafts("a photograph", "");
+        String at = "/t/requests/" + draft.id();
         assertThat(ines().sends(at + "/address", "").body()).contains("at least one person");
         ines().sends(at + "/address", "asked=" + contactAt("grete@hobandbarley.example"));
         assertThat(now(draft).asked()).extracting(Request.Asked::name).containsExactly("Grete Lindholm");
