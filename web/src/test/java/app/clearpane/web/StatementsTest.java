@@ -177,8 +177,12 @@ class StatementsTest extends DemoHouse {
         String pane = filled("{pane}");
         Visitor jasper = jasper();
         await().until(() -> statements(jasper, pane).size() <= 3);
-        writeSomething();
-        assertThat(statements(jasper, pane)).as("something was written").hasSizeBetween(8, MOST + 1);
+        List<String> statements = List.of();
+        for (int look = 0; look < LOOKS && (look == 0 || statements.size() > MOST + 1); look++) {
+            writeSomething();
+            statements = statements(jasper, pane);
+        }
+        assertThat(statements).as("something was written").hasSizeBetween(8, MOST + 1);
         await().until(() -> statements(jasper, pane).size() <= 3);
     }
 
